@@ -1,0 +1,81 @@
+"""Bakes, portions eaten, the ledger, preferences."""
+
+from __future__ import annotations
+
+from datetime import date, timedelta
+from typing import Any
+
+from flask import Blueprint, current_app
+
+from sun_crumb.api.contract import endpoint
+from sun_crumb.api.errors import InvalidRequestError
+from sun_crumb.api.schemas import (
+    BakeIn, BakeOut, DoneOut, HealthOut, LedgerOut, ServingIn, ServingOut, SettingsIn, SettingsOut,
+)
+from sun_crumb.api.shelf import database
+from sun_crumb.services import ledger, settings
+
+blueprint = Blueprint("days", __name__)
+LONGEST_DAYS = 3660
+
+
+def _day(text: str, field: str, default: date) -> date:
+    if not text:
+        return default
+    try:
+        return date.fromisoformat(text)
+    except ValueError:
+        raise InvalidRequestError(f"{field}: {text[:20]!r} is no day; write it as 2026-03-09", field=field) from None
+
+
+@endpoint(blueprint, "POST", "/bakes", body=BakeIn, returns=BakeOut)
+def bake(body: BakeIn) -> dict[str, Any]:
+    """Note that a version was baked."""
+    return ledger.bake(database(), body.version_id, body.baked_on, body.client_key)
+
+
+@endpoint(blueprint, "POST", "/servings", body=ServingIn, returns=ServingOut)
+def eat(body: ServingIn) -> dict[str, Any]:
+    """Note portions eaten."""
+    return ledger.eat(database(), body.bake_id, body.eaten_on, body.count, body.who, body.client_key)
+
+
+@endpoint(blueprint, "DELETE", "/servings/<int:serving_id>", returns=DoneOut)
+def remove_serving(serving_id: int) -> dict[str, Any]:
+    """Take back portions noted by mistake."""
+    ledger.remove_serving(database(), serving_id)
+    return {"done": True}
+
+
+@endpoint(blueprint, "POST", "/servings/<int:serving_id>/restore", returns=ServingOut)
+def restore_serving(serving_id: int) -> dict[str, Any]:
+    """Bring back portions that were taken back."""
+    return ledger.restore_serving(database(), serving_id)
+
+
+@endpoint(blueprint, "GET", "/ledger", returns=LedgerOut, query={"since": "first day", "until": "last day"})
+def read_ledger(since: str, until: str) -> dict[str, Any]:
+    """Read the days: what was eaten and what it saved. By default the last four weeks."""
+    last = _day(until, "until", date.today())
+    first = _day(since, "since", last - timedelta(days=27))
+    if (last - first).days > LONGEST_DAYS:
+        raise InvalidRequestError(f"at most {LONGEST_DAYS} days at once", field="since")
+    return ledger.ledger(database(), first, last)
+
+
+@endpoint(blueprint, "GET", "/settings", returns=SettingsOut)
+def get_settings() -> dict[str, Any]:
+    """Get the household's preferences."""
+    return settings.get_settings(database())
+
+
+@endpoint(blueprint, "PATCH", "/settings", body=SettingsIn, returns=SettingsOut)
+def change_settings(body: SettingsIn) -> dict[str, Any]:
+    """Change some preferences."""
+    return settings.change_settings(database(), body.model_dump(exclude_unset=True))
+
+
+@endpoint(blueprint, "GET", "/health", returns=HealthOut)
+def health() -> dict[str, Any]:
+    """Say whether the server answers."""
+    return {"status": "ok", "is_demo": current_app.config["IS_DEMO"]}

@@ -1,0 +1,56 @@
+"""The one error format, and which status each kind of error gets."""
+
+from __future__ import annotations
+
+import logging
+from typing import Any
+
+from flask import Flask, Response, jsonify, request
+from sqlalchemy.exc import OperationalError
+from werkzeug.exceptions import HTTPException, RequestEntityTooLarge
+
+from sun_crumb.core.errors import CoreError
+
+STATUS = {"not_found": 404, "conflict": 409, "text_too_long": 413}
+log = logging.getLogger(__name__)
+
+
+class InvalidRequestError(CoreError):
+    """The request does not have the shape that the endpoint takes."""
+
+    code = "invalid_request"
+
+
+def error_view(code: str, message: str, field: str | None = None, details: dict[str, Any] | None = None) -> dict[str, Any]:
+    """Return an error as it is sent and printed."""
+    return {"error": {"code": code, "message": message, "field": field, "details": details or {}}}
+
+
+def core_error_view(error: CoreError) -> dict[str, Any]:
+    """Return a core or service error as it is sent and printed."""
+    return error_view(error.code, error.message, error.field, error.details)
+
+
+def register(app: Flask) -> None:
+    """Map every error of *app* to the one format."""
+
+    @app.errorhandler(CoreError)
+    def core(error: CoreError) -> tuple[Response, int]:
+        return jsonify(core_error_view(error)), STATUS.get(error.code, 422)
+
+    @app.errorhandler(RequestEntityTooLarge)
+    def too_large(_error: RequestEntityTooLarge) -> tuple[Response, int]:
+        most = app.config["MAX_CONTENT_LENGTH"]
+        return jsonify(error_view("text_too_long", f"that is more than {most // 1000:,} kB; a recipe is far shorter", "text")), 413
+
+    @app.errorhandler(HTTPException)
+    def http(error: HTTPException) -> tuple[Response, int] | HTTPException:
+        if not request.path.startswith("/api"):
+            return error
+        code = error.code or 500
+        return jsonify(error_view(error.name.lower().replace(" ", "_"), error.description or error.name)), code
+
+    @app.errorhandler(OperationalError)
+    def database(error: OperationalError) -> tuple[Response, int]:
+        log.error("database: %s", error)
+        return jsonify(error_view("busy", "the data folder is busy or full; nothing was changed, try again")), 503

@@ -1,0 +1,88 @@
+"""Recipes, reworks, versions."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from flask import Blueprint, current_app
+
+from sun_crumb.api.contract import endpoint
+from sun_crumb.api.kitchen import plain_line
+from sun_crumb.api.schemas import (
+    DoneOut, GoalsIn, KeepIn, PlanOut, RecipeChangeIn, RecipeIn, RecipeOut, RecipesOut,
+)
+from sun_crumb.core.rework import Goals
+from sun_crumb.services import kitchen, recipes
+from sun_crumb.store import Database
+
+blueprint = Blueprint("shelf", __name__)
+
+
+def database() -> Database:
+    """Return the running application's database."""
+    found: Database = current_app.extensions["database"]
+    return found
+
+
+def _goals(body: GoalsIn) -> Goals:
+    return Goals(
+        path=body.path, cut=body.cut, keep_sweet=body.keep_sweet, definition=body.definition, diets=tuple(body.diets),
+        cupboard=None if body.cupboard is None else kitchen.cupboard_keys(body.cupboard), families=body.families, locks=body.locks,
+    )
+
+
+@endpoint(blueprint, "GET", "/recipes", returns=RecipesOut, query={"q": "words of the title"})
+def list_recipes(q: str) -> dict[str, Any]:
+    """List the shelf with the figures of every version."""
+    return {"recipes": recipes.list_recipes(database(), q[:80])}
+
+
+@endpoint(blueprint, "POST", "/recipes", body=RecipeIn, returns=RecipeOut)
+def keep_recipe(body: RecipeIn) -> dict[str, Any]:
+    """Keep a recipe on the shelf."""
+    return recipes.keep_recipe(
+        database(), title=body.title, source_text=body.source_text, cup=body.cup, servings=body.servings, unit=body.unit,
+        lines=[plain_line(line) for line in body.lines], client_key=body.client_key,
+    )
+
+
+@endpoint(blueprint, "GET", "/recipes/<int:recipe_id>", returns=RecipeOut)
+def get_recipe(recipe_id: int) -> dict[str, Any]:
+    """Get one recipe with its versions."""
+    return recipes.get_recipe(database(), recipe_id)
+
+
+@endpoint(blueprint, "PATCH", "/recipes/<int:recipe_id>", body=RecipeChangeIn, returns=RecipeOut)
+def change_recipe(recipe_id: int, body: RecipeChangeIn) -> dict[str, Any]:
+    """Change a recipe; refused when it was changed elsewhere since."""
+    changes: dict[str, Any] = body.model_dump(exclude_none=True, exclude={"revision", "lines"})
+    if body.lines is not None:
+        changes["lines"] = [plain_line(line) for line in body.lines]
+    return recipes.change_recipe(database(), recipe_id, body.revision, changes)
+
+
+@endpoint(blueprint, "DELETE", "/recipes/<int:recipe_id>", returns=DoneOut)
+def delete_recipe(recipe_id: int) -> dict[str, Any]:
+    """Take a recipe off the shelf."""
+    recipes.delete_recipe(database(), recipe_id)
+    return {"done": True}
+
+
+@endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/restore", returns=RecipeOut)
+def restore_recipe(recipe_id: int) -> dict[str, Any]:
+    """Put a recipe back on the shelf."""
+    return recipes.restore_recipe(database(), recipe_id)
+
+
+@endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/rework", body=GoalsIn, returns=PlanOut)
+def rework_recipe(recipe_id: int, body: GoalsIn) -> dict[str, Any]:
+    """Rebalance a recipe for some goals; nothing is kept."""
+    return recipes.rework_recipe(database(), recipe_id, _goals(body), body.cup)
+
+
+@endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/versions", body=KeepIn, returns=RecipeOut)
+def keep_version(recipe_id: int, body: KeepIn) -> dict[str, Any]:
+    """Keep a rework as a version."""
+    return recipes.keep_version(
+        database(), recipe_id, _goals(body), label=body.label, cup=body.cup, client_key=body.client_key
+    )

@@ -1,0 +1,208 @@
+"""The command line: the same services as the API, JSON on standard output, errors as JSON on standard error."""
+
+from __future__ import annotations
+
+import argparse
+import json
+import os
+import socket
+import sys
+from collections.abc import Callable, Sequence
+from contextlib import contextmanager
+from pathlib import Path
+from typing import Any
+
+from sun_crumb.core.errors import CoreError
+from sun_crumb.core.pantry import diets
+from sun_crumb.core.quantities.measures import cup_standards
+from sun_crumb.core.rework import DEFINITIONS, Goals, paths
+
+DEFAULT_PORT = 8710
+MOST_BYTES = 2_000_000
+
+
+def data_folder() -> Path:
+    """Return the folder of the user's data: SUN_CRUMB_DATA, else sun-crumb under the user's data home."""
+    chosen = os.environ.get("SUN_CRUMB_DATA")
+    if chosen:
+        return Path(chosen).expanduser()
+    home = os.environ.get("XDG_DATA_HOME")
+    return (Path(home) if home else Path.home() / ".local" / "share") / "sun-crumb"
+
+
+@contextmanager
+def _quiet_stdout() -> Any:
+    """Keep the solver's greeting, written past Python, off standard output."""
+    sys.stdout.flush()
+    kept, nowhere = os.dup(1), os.open(os.devnull, os.O_WRONLY)
+    os.dup2(nowhere, 1)
+    try:
+        yield
+    finally:
+        import ctypes
+
+        ctypes.CDLL(None).fflush(None)
+        os.dup2(kept, 1)
+        os.close(kept)
+        os.close(nowhere)
+
+
+def _text(name: str) -> str:
+    if name == "-":
+        raw = sys.stdin.buffer.read(MOST_BYTES + 1)
+    else:
+        path = Path(name)
+        if not path.is_file():
+            raise CoreError(f"no file {name}", field="file")
+        with path.open("rb") as handle:
+            raw = handle.read(MOST_BYTES + 1)
+    return raw.decode("utf-8-sig", errors="replace")
+
+
+def _read(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.services import kitchen
+
+    return kitchen.read(_text(arguments.file), arguments.cup)
+
+
+def _analyse(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.core.errors import EmptyRecipeError
+    from sun_crumb.services import kitchen
+    from sun_crumb.services.views import analysis_view
+
+    formula, reading, _ = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
+    if not formula.lines:
+        raise EmptyRecipeError("no line of this text could be weighed", field="text")
+    return analysis_view(formula) | {"title": formula.title, "unsure": _unsure(reading)}
+
+
+def _unsure(reading: dict[str, Any]) -> list[dict[str, str]]:
+    return [
+        {"text": line["text"], "status": line["status"], "problem": line["problem"]}
+        for line in reading["lines"]
+        if line["status"] in ("ask", "conflict", "unreadable")
+    ]
+
+
+def _rework(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.services import kitchen
+
+    formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
+    goals = Goals(
+        path=arguments.path, cut=arguments.cut, keep_sweet=arguments.keep_sweet, definition=arguments.definition,
+        diets=tuple(arguments.diet or ()),
+        cupboard=kitchen.cupboard_keys(filter(None, map(str.strip, arguments.cupboard.split(",")))) if arguments.cupboard else None,
+    )
+    view = kitchen.plan(formula, goals, cup)
+    metrics = {m["key"]: m for part in view["balance"][:1] for m in part["metrics"]}
+    return view | {"title": formula.title, "balance": metrics, "balance_by_component": view["balance"], "unsure": _unsure(reading)}
+
+
+def _free_port(wanted: int) -> int:
+    for port in (wanted, 0):
+        with socket.socket() as probe:
+            probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+            try:
+                probe.bind(("127.0.0.1", port))
+            except OSError:
+                continue
+            return int(probe.getsockname()[1])
+    raise CoreError("no free port", field="port")
+
+
+def _run(database: Path, port: int, *, is_demo: bool) -> None:
+    from waitress import serve
+
+    from sun_crumb.app import create_app
+
+    app = create_app(database, is_demo=is_demo)
+    if is_demo:
+        from sun_crumb.demo import fill
+
+        fill(app.extensions["database"])
+    chosen = _free_port(port)
+    print(f"Sun Crumb: http://127.0.0.1:{chosen}/", flush=True)
+    print(f"{'Demo data' if is_demo else 'Your data'} in {database.parent}   (Ctrl+C stops it)", flush=True)
+    serve(app, host="127.0.0.1", port=chosen, threads=8, ident=None)
+
+
+def _serve(arguments: argparse.Namespace) -> None:
+    _run(data_folder() / "sun-crumb.db", arguments.port, is_demo=False)
+
+
+def _demo(arguments: argparse.Namespace) -> None:
+    folder = Path(arguments.folder) if arguments.folder else data_folder().with_name("sun-crumb-demo")
+    if folder.resolve() == data_folder().resolve():
+        raise CoreError("the demo needs a folder of its own, not the one of your data", field="folder")
+    database = folder / "sun-crumb-demo.db"
+    if not arguments.keep:
+        for old in folder.glob("sun-crumb-demo.db*"):
+            old.unlink()
+    _run(database, arguments.port, is_demo=True)
+
+
+def _openapi(_arguments: argparse.Namespace) -> Any:
+    import sun_crumb.app  # noqa: F401  (registers every endpoint)
+    from sun_crumb.api.contract import openapi
+
+    return openapi()
+
+
+def _parser() -> argparse.ArgumentParser:
+    parser = argparse.ArgumentParser(prog="sun-crumb", description="Cut the sugar of a dessert and keep its balance.")
+    commands = parser.add_subparsers(dest="command", required=True)
+
+    def command(name: str, run: Callable[[argparse.Namespace], Any], words: str) -> argparse.ArgumentParser:
+        made = commands.add_parser(name, help=words, description=words)
+        made.set_defaults(run=run)
+        return made
+
+    for name, run, words in (
+        ("read", _read, "read a recipe into weighed lines"),
+        ("analyse", _analyse, "total a recipe per batch, serving and 100 g"),
+        ("rework", _rework, "rebalance a recipe with less sugar"),
+    ):
+        made = command(name, run, words)
+        made.add_argument("file", help="a text file, or - for standard input")
+        made.add_argument("--cup", choices=sorted(cup_standards()), help="cup standard; inferred by default")
+        if name != "read":
+            made.add_argument("--servings", type=int, help="portions; read from the text by default")
+        if name == "rework":
+            made.add_argument("--path", choices=sorted(paths()), default="blend")
+            made.add_argument("--cut", type=float, help="share of the sugar to take out, 0 to 1")
+            made.add_argument("--keep-sweet", type=float, help="share of the sweetness to keep")
+            made.add_argument("--definition", choices=sorted(DEFINITIONS), help="which sugar to cut")
+            made.add_argument("--diet", action="append", choices=sorted(diets()))
+            made.add_argument("--cupboard", help="sweeteners at hand, by comma: honey,dates")
+    served = command("serve", _serve, "serve the screens over your own data")
+    served.add_argument("--port", type=int, default=DEFAULT_PORT)
+    shown = command("demo", _demo, "serve the screens over demo data of their own")
+    shown.add_argument("--port", type=int, default=DEFAULT_PORT)
+    shown.add_argument("--folder", help="where the demo data go")
+    shown.add_argument("--keep", action="store_true", help="keep what was changed in the last demo")
+    command("openapi", _openapi, "print the API's OpenAPI document")
+    return parser
+
+
+def main(arguments: Sequence[str] | None = None) -> int:
+    """Run one command; return 0, or 2 on bad input."""
+    parsed = _parser().parse_args(arguments)
+    try:
+        if parsed.command in ("serve", "demo"):
+            parsed.run(parsed)
+            return 0
+        with _quiet_stdout():
+            result = parsed.run(parsed)
+    except CoreError as error:
+        from sun_crumb.api.errors import core_error_view
+
+        print(json.dumps(core_error_view(error), ensure_ascii=False), file=sys.stderr)
+        return 2
+    except KeyboardInterrupt:
+        return 0
+    print(json.dumps(result, ensure_ascii=False, indent=2, allow_nan=False))
+    return 0
+
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -1,0 +1,88 @@
+"""Dessert families and the stretch each tolerates, from families.csv (all judgement)."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable
+from dataclasses import dataclass
+from functools import cache
+
+from sun_crumb.core.formula.recipe import FormulaLine
+from sun_crumb.core.reference import constant, table
+
+
+@dataclass(frozen=True, slots=True)
+class Family:
+    """One kind of dessert.
+
+    ``bands`` gives, for each metric it minds, how far below and above the original it may go: parts of one, except
+    alkali in meq/g. The caps are shares of the batter, the floor a share of the original's crystal sugar.
+    """
+
+    key: str
+    name: str
+    words: tuple[str, ...]
+    bands: dict[str, tuple[float, float]]
+    caps: dict[str, float]
+    crystal_floor: float
+
+
+@cache
+def families() -> dict[str, Family]:
+    """Return the known families by key."""
+    found = {}
+    sweet = constant("sweetness_band")
+    for row in table("families"):
+        bands = {"sweetness": (sweet, sweet)}
+        for name in ("mass", "liquid", "water", "fat", "structure", "bulk", "lift"):
+            if row[f"{name}_low"]:
+                bands[name] = (float(row[f"{name}_low"]), float(row[f"{name}_high"]))
+        if row["alkali"]:
+            bands["alkali"] = (float(row["alkali"]),) * 2
+        caps = {kind: float(row[f"{kind}_cap"]) for kind in ("puree", "paste", "syrup", "filler")}
+        found[row["key"]] = Family(
+            row["key"], row["name"], tuple(row["words"].split()), bands, caps, float(row["crystal_floor"])
+        )
+    return found
+
+
+def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Family:
+    """Return the family that a component most likely belongs to: by its name, the title, then what it is made of."""
+    known = families()
+    lines = list(lines)
+    mass = sum(line.grams for line in lines) or 1.0
+
+    def share(*roles: str) -> float:
+        return sum(line.grams for line in lines if line.ingredient.has_role(*roles)) / mass
+
+    flour = share("flour", "starch")
+    eggs_or_milk = share("egg", "liquid", "dairy")
+    for text in (component, title):
+        words = re.findall(r"[a-z]+", text.lower())
+        words += [w.removesuffix("s") for w in words]
+        for key in ("meringue", "caramel", "frosting", "brownie", "cookie", "quick_bread", "custard", "fruit", "butter_cake"):
+            family = known[key]
+            if any(word in family.words for word in words) and _is_possible(key, flour, share("fruit"), eggs_or_milk, share("egg")):
+                return family
+    if flour < 0.08:
+        return known["fruit" if share("fruit") > 0.45 else "custard" if eggs_or_milk > 0.3 else "frosting"]
+    if flour > 0.38 and share("liquid", "egg") < 0.18:
+        return known["cookie"]
+    return known["quick_bread" if share("fat") < 0.12 else "butter_cake"]
+
+
+def _is_possible(key: str, flour: float, fruit: float, wet: float, egg: float) -> bool:
+    """Return whether a component made so can be of this family, whatever it is called."""
+    if key == "fruit":
+        return flour < 0.2 and fruit > 0.3
+    if key == "custard":
+        return flour < 0.25 and wet > 0.25
+    if key in ("butter_cake", "quick_bread"):
+        return flour > 0.1
+    if key == "cookie":
+        return flour > 0.2
+    if key == "meringue":
+        return egg > 0.15 and flour < 0.1
+    if key in ("frosting", "caramel"):
+        return flour < 0.12
+    return True

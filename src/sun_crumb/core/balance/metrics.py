@@ -1,0 +1,87 @@
+"""The quantities that a dessert keeps or loses, each additive over its ingredients."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from functools import cache
+
+from sun_crumb.core.formula.recipe import FormulaLine
+from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.reference import constant
+from sun_crumb.core.sugars.sweetness import intense_equivalent, linear_sweetness
+
+QUANTITIES = (
+    "mass", "water", "liquid", "holding", "fat", "structure", "bulk", "lift", "alkali", "browning", "sweetness",
+    "glycosides",
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Metric:
+    """A ratio of two of the QUANTITIES. ``weight`` says how much a band's width of it matters (judgement)."""
+
+    key: str
+    name: str
+    numerator: str
+    denominator: str
+    weight: float
+    drier: str
+    wetter: str
+
+
+METRICS = {
+    m.key: m
+    for m in (
+        Metric("sweetness", "Sweetness", "sweetness", "mass", 1.2, "less sweet", "sweeter"),
+        Metric("liquid", "Moisture", "liquid", "holding", 1.5, "drier: a crumbly bite", "wetter: a gummy centre is likely"),
+        Metric("water", "Water", "water", "mass", 1.5, "stiffer, spreads less", "looser, spreads more"),
+        Metric("fat", "Fat", "fat", "mass", 1.0, "leaner, less tender", "richer, may taste greasy"),
+        Metric("structure", "Structure", "structure", "mass", 1.2, "weaker, may sink", "firmer, tougher"),
+        Metric("bulk", "Bulk", "bulk", "mass", 1.0, "closer crumb, paler", "chewier, stickier"),
+        Metric("lift", "Lift", "lift", "mass", 0.8, "flatter", "more open, may collapse"),
+        Metric("alkali", "Acid and soda", "alkali", "mass", 0.8, "more acid, tangier and paler", "soapy, darker"),
+        Metric("mass", "Batter", "mass", "", 1.0, "fills the tin less", "fills the tin more"),
+    )
+}
+
+
+@cache
+def contribution(ingredient: Ingredient, is_inclusion: bool = False) -> dict[str, float]:
+    """Return what 1 g of an ingredient adds to each of the QUANTITIES.
+
+    Liquid is water and the volume of dissolved sugar [mL]; holding is the water its dry matter takes up [g]; structure
+    is starch with flour, egg and milk protein [g]; bulk is what dissolves [g]; lift is carbon dioxide [g]; alkali is
+    base less acid [meq]; browning is reducing sugar [g]; sweetness is sucrose equivalent without intense sweeteners
+    [g]. An inclusion keeps its water and sugar to itself: it counts for mass, sweetness and fat only.
+    """
+    c = ingredient.per_100g
+    soluble = c.total_sugars_g + c.polyols_g + c.allulose_g + c.inulin_g + c.polydextrose_g
+    found = dict.fromkeys(QUANTITIES, 0.0)
+    found["mass"] = 1.0
+    found["fat"] = c.fat_g / 100
+    found["sweetness"] = linear_sweetness(c) / 100
+    found["glycosides"] = c.glycosides_g / 100
+    if is_inclusion:
+        return found
+    found["water"] = c.water_g / 100
+    found["liquid"] = (c.water_g + constant("sugar_volume") * (soluble - c.polydextrose_g / 2) + c.alcohol_g) / 100
+    found["holding"] = c.water_holding_g_per_g
+    sets = ingredient.has_role("flour", "egg", "starch", "binder", "liquid", "dairy", "protein")
+    found["structure"] = (c.starch_g + (c.protein_g if sets else 0.0)) / 100
+    found["bulk"] = soluble / 100
+    # Soda's gas comes by its co2 figure, powder's likewise; acid without soda gives none.
+    found["lift"] = c.co2_g / 100
+    found["alkali"] = (c.base_meq - c.acid_meq) / 100
+    found["browning"] = (c.glucose_g + c.fructose_g + c.maltose_g * 0.6 + c.lactose_g * 0.6 + c.galactose_g + c.allulose_g * 1.5) / 100
+    return found
+
+
+def measure(lines: Iterable[FormulaLine]) -> dict[str, float]:
+    """Return the QUANTITIES of *lines* together, intense sweetness included in sweetness."""
+    sums = dict.fromkeys(QUANTITIES, 0.0)
+    for line in lines:
+        for name, value in contribution(line.ingredient, line.is_inclusion).items():
+            sums[name] += value * line.grams
+    sums["sweetness"] += intense_equivalent(sums["glycosides"], sums["mass"])
+    return sums

@@ -1,0 +1,103 @@
+"""Weighed lines in components."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass, replace
+from math import isfinite
+
+from sun_crumb.core.errors import OutOfDomainError
+from sun_crumb.core.pantry import Ingredient, Pantry
+from sun_crumb.core.reading import Reading
+
+# What breaks a fruit up, so that its sugars count as free in the UK and its water as the batter's.
+_CRUSHED = re.compile(r"\b(?:mash|pur[eé]e|blend|puree|blitz|crush|grat|melt|liqui|process|stew|cook|ground|shred)", re.I)
+PORTION_GUESS_G = 80.0
+MOST_SERVINGS = 1000
+
+
+@dataclass(frozen=True, slots=True)
+class FormulaLine:
+    """One ingredient [g] in one component; ``is_crushed`` when it is mashed, grated, melted or ground into the mix."""
+
+    ingredient: Ingredient
+    grams: float
+    component: str = ""
+    is_crushed: bool = False
+    text: str = ""
+
+    def __post_init__(self) -> None:
+        if not isfinite(self.grams) or self.grams < 0 or self.grams > 100_000:
+            raise OutOfDomainError(
+                f"{self.ingredient.name}: {self.grams} g is no amount; give 0 to 100,000 g", field="grams", grams=self.grams
+            )
+
+    @property
+    def is_inclusion(self) -> bool:
+        """Whether it sits in the crumb whole, keeping its own water and sugar (berries, chips, nuts, raisins)."""
+        if self.is_crushed or self.ingredient.has_role("puree", "paste", "flour", "fat", "sugar", "syrup", "binder"):
+            return False
+        return self.ingredient.has_role("chocolate", "nut") or (
+            self.ingredient.has_role("fruit") and self.ingredient.group in ("fruit", "driedfruit")
+        )
+
+
+@dataclass(frozen=True, slots=True)
+class Formula:
+    """A recipe in grams. ``servings`` is how many portions the whole makes, ``unit`` what one is called."""
+
+    title: str
+    lines: tuple[FormulaLine, ...]
+    servings: int
+    unit: str = "serving"
+    is_servings_assumed: bool = False
+
+    def __post_init__(self) -> None:
+        if not 1 <= self.servings <= MOST_SERVINGS:
+            raise OutOfDomainError(
+                f"a recipe makes 1 to {MOST_SERVINGS} portions, not {self.servings}", field="servings", servings=self.servings
+            )
+
+    @property
+    def components(self) -> tuple[str, ...]:
+        """The component names in order of appearance."""
+        return tuple(dict.fromkeys(line.component for line in self.lines))
+
+    @property
+    def mass_g(self) -> float:
+        """The whole, as it goes into the bowl."""
+        return sum(line.grams for line in self.lines)
+
+    def only(self, component: str) -> Formula:
+        """Return the formula of one component."""
+        return replace(self, lines=tuple(line for line in self.lines if line.component == component))
+
+
+def is_crushed(text: str, preparation: str = "") -> bool:
+    """Return whether the words of a line break its food up."""
+    return bool(_CRUSHED.search(f"{text} {preparation}"))
+
+
+def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
+    """Return the formula of a reading, and the positions of its lines that are left out for want of food or grams.
+
+    Lines still asked or in conflict go in as their likeliest reading; whoever shows the result says so.
+    """
+    lines, left_out = [], []
+    for position, line in enumerate(reading.lines):
+        if line.status in ("heading", "note"):
+            continue
+        if line.ingredient is None or line.grams is None:
+            left_out.append(position)
+            continue
+        lines.append(
+            FormulaLine(
+                pantry[line.ingredient], line.grams, line.component, is_crushed(line.text, line.preparation), line.text
+            )
+        )
+    mass = sum(line.grams for line in lines)
+    if reading.yields:
+        servings, unit, assumed = min(reading.yields.count, MOST_SERVINGS), reading.yields.unit, False
+    else:
+        servings, unit, assumed = min(max(round(mass / PORTION_GUESS_G), 1), MOST_SERVINGS), "serving", True
+    return Formula(reading.title, tuple(lines), servings, unit, assumed), left_out

@@ -1,0 +1,73 @@
+"""Totals of weighed lines."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass, fields
+
+from sun_crumb.core.formula.recipe import FormulaLine
+from sun_crumb.core.sugars.sweetness import sucrose_equivalent
+
+
+@dataclass(frozen=True, slots=True)
+class Totals:
+    """What an amount of food holds; the names are the contract of the command line's ``analyse``."""
+
+    mass_g: float
+    energy_kcal: float
+    total_sugars_g: float
+    refined_sugar_g: float
+    added_sugars_us_g: float
+    free_sugars_who_g: float
+    free_sugars_uk_g: float
+    water_g: float
+    sucrose_equivalent_g: float
+    fat_g: float
+    protein_g: float
+    carbohydrate_g: float
+    fibre_g: float
+
+    def scaled(self, factor: float) -> Totals:
+        """Return the totals of *factor* times as much."""
+        return Totals(*(getattr(self, name) * factor for name in TOTAL_FIELDS))
+
+
+TOTAL_FIELDS = tuple(f.name for f in fields(Totals))
+
+
+def free_uk_share(line: FormulaLine) -> float:
+    """Return the share of a line's sugars that is free in the UK: all of it once whole fruit is broken up."""
+    if line.is_crushed and line.ingredient.sugar_kind == "intrinsic" and line.ingredient.has_role("fruit"):
+        return 1.0
+    return line.ingredient.per_100g.free_uk_share
+
+
+def total(lines: Iterable[FormulaLine]) -> Totals:
+    """Return the totals of *lines* together: masses [g], energy [kcal].
+
+    Sweetness of intense sweeteners saturates, so ``sucrose_equivalent_g`` is computed for the whole, not added up.
+    """
+    lines = list(lines)
+    sums = dict.fromkeys(TOTAL_FIELDS, 0.0)
+    for line in lines:
+        c = line.ingredient.per_100g
+        part = line.grams / 100
+        sums["mass_g"] += line.grams
+        sums["energy_kcal"] += c.energy_kcal * part
+        sums["total_sugars_g"] += c.total_sugars_g * part
+        sums["refined_sugar_g"] += c.total_sugars_g * c.refined_share * part
+        sums["added_sugars_us_g"] += c.total_sugars_g * c.added_us_share * part
+        sums["free_sugars_who_g"] += c.total_sugars_g * c.free_who_share * part
+        sums["free_sugars_uk_g"] += c.total_sugars_g * free_uk_share(line) * part
+        sums["water_g"] += c.water_g * part
+        sums["fat_g"] += c.fat_g * part
+        sums["protein_g"] += c.protein_g * part
+        sums["carbohydrate_g"] += c.carbohydrate_g * part
+        sums["fibre_g"] += (c.fibre_g + c.inulin_g + c.polydextrose_g) * part
+    sums["sucrose_equivalent_g"] = sucrose_equivalent((line.ingredient.per_100g, line.grams) for line in lines)
+    return Totals(**sums)
+
+
+def portion(whole: Totals, servings: int) -> Totals:
+    """Return one of *servings* equal portions."""
+    return whole.scaled(1 / servings)

@@ -1,0 +1,52 @@
+"""Words of ingredient names: folding, singulars and the index that finds names by their words."""
+
+from __future__ import annotations
+
+import re
+import unicodedata
+from functools import cache
+
+_WORD = re.compile(r"[a-z0-9%][a-z0-9%'\-&]*")
+_KEEP = frozenset(
+    {"molasses", "swiss", "cress", "grass", "glass", "less", "couscous", "hibiscus", "asparagus", "anise", "hummus",
+     "citrus", "as", "plus", "less", "this", "brussels", "us", "gas", "quinces"}
+)
+_ODD = {
+    "leaves": "leaf", "halves": "half", "loaves": "loaf", "cherries": "cherry", "cookies": "cookie",
+    "brownies": "brownie", "quinces": "quince", "yoghourt": "yoghurt", "purée": "puree",
+}
+
+
+def fold(text: str) -> str:
+    """Return *text* in lower case without accents, with plain apostrophes."""
+    text = text.replace("’", "'").replace("‘", "'").lower()
+    if text.isascii():
+        return text
+    return "".join(c for c in unicodedata.normalize("NFKD", text) if not unicodedata.combining(c))
+
+
+@cache
+def singular(word: str) -> str:
+    """Return the singular of an English food word.
+
+    Examples
+    --------
+    >>> [singular(w) for w in ("berries", "tomatoes", "eggs", "molasses", "dates")]
+    ['berry', 'tomato', 'egg', 'molasses', 'date']
+    """
+    if word in _KEEP or len(word) < 4:
+        return word
+    if word in _ODD:
+        return _ODD[word]
+    if word.endswith("ies"):
+        return word[:-3] + "y"
+    if word.endswith(("oes", "shes", "ches", "sses", "xes")):
+        return word[:-2]
+    if word.endswith("s") and not word.endswith(("ss", "us", "is")):
+        return word[:-1].removesuffix("'")
+    return word
+
+
+def words_of(text: str) -> list[str]:
+    """Return the folded singular words of *text*, in order; hyphens split a word in two."""
+    return [singular(w) for w in _WORD.findall(fold(text).replace("-", " "))]

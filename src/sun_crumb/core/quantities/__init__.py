@@ -1,0 +1,1 @@
+"""Measures, cups, numbers as bakers write them, and amounts rounded to what a kitchen can measure. Knows no ingredient."""

@@ -1,0 +1,136 @@
+"""Amounts at a place in a line: a quantity, its packing or size, its unit."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import replace
+
+from sun_crumb.core.quantities.measures import unit_words, units
+from sun_crumb.core.quantities.numbers import read_quantity
+from sun_crumb.core.reading.records import Amount
+from sun_crumb.core.reading.words import FORMS, HEAPS
+
+_ABOUT = re.compile(r"(?:about|approx(?:\.|imately)?|around|roughly|circa|ca\.?|c\.|~|≈|up to|at least|a good|a)\s+(?=[\d½⅓⅔¼¾⅛])", re.I)
+_WORD = re.compile(r"\s*-?\s*(fl\.?\s?oz\.?|fluid\s+ounces?|[A-Za-zé]+)\.?", re.I)
+_TIMES = re.compile(r"\s*[x×*]\s*(?=[\d½])", re.I)
+_SIZE = re.compile(r"\s*\b(extra[ -]large|small|medium|large|jumbo|big|xl)(?:[ -]sized?)?\b,?", re.I)
+_PACK = re.compile(
+    r"\s*\(?\b((?:lightly|firmly|loosely|well|tightly)\s+)?(" + "|".join([*HEAPS, *FORMS]) + r")\b\)?", re.I
+)
+
+
+def _size(word: str) -> str:
+    word = word.lower().replace("-", " ")
+    return {"big": "large", "xl": "extra large"}.get(word, word)
+
+
+def read_unit(text: str, start: int) -> tuple[str, int] | None:
+    """Return the unit key that stands at *start* and where it ends, or None."""
+    match = _WORD.match(text, start)
+    if not match:
+        return None
+    word = match.group(1)
+    known = unit_words()
+    if word in ("T", "t"):
+        return known[word], match.end()
+    key = known.get(re.sub(r"[\s.]+", " ", word.lower()).strip())
+    if key is None and word.lower().startswith("fl"):
+        key = "fl oz"
+    if key is None:
+        return None
+    # "1 c" is a cup, but "1 C of butter" too; a lone g, l or c glued to letters was already refused by the pattern.
+    return key, match.end()
+
+
+def read_amount(text: str, start: int = 0, *, words: bool = True, needs_unit: bool = False) -> tuple[Amount, int] | None:
+    """Return the amount at *start* and where it ends, or None where none stands there.
+
+    "2 x 400 g" and "1 (14 oz) can" multiply out to one amount.
+    """
+    at = start
+    while at < len(text) and text[at] in " \t(":
+        at += 1
+    about = _ABOUT.match(text, at)
+    if about:
+        at = about.end()
+    span = read_quantity(text, at, words=words)
+    if span is None:
+        return _unit_alone(text, at) if words else None
+    low, high, at = span.low, span.high, span.end
+    inner = _packed_inside(text, at, low, high)
+    if inner:
+        return inner
+    size = form = ""
+    factor = 1.0
+    unit: str | None = None
+    for _ in range(4):
+        if not size and (m := _SIZE.match(text, at)):
+            size, at = _size(m[1]), m.end()
+        elif m := _PACK.match(text, at):
+            word = m[2].lower()
+            # "2 chopped apples" is a preparation of the food, "1 packed cup" a way to fill the cup.
+            after = read_unit(text, m.end())
+            if not after and word not in HEAPS and unit is None:
+                break
+            factor *= HEAPS.get(word, 1.0)
+            form, at = FORMS.get(word, form), m.end()
+        elif unit is None and (found := read_unit(text, at)):
+            unit, at = found
+        else:
+            break
+    if needs_unit and unit is None:
+        return None
+    if span.is_word and unit is None and span.low == 1.0 and words and text[start:at].strip().lower() in ("a", "an") and not size:
+        return Amount(low, high, None, text[start:at].strip(), size, form, factor), at
+    return Amount(low, high, unit, text[start:at].strip(" ("), size, form, factor), at
+
+
+def _unit_alone(text: str, at: int) -> tuple[Amount, int] | None:
+    """Read "handful of walnuts" or "pinch salt" as one of the unit."""
+    match = re.match(r"(?:(?:good|big|small|generous)\s+)?(pinch|dash|splash|handful|knob|drizzle|squeeze|sprig|drop)\b", text[at:], re.I)
+    if not match:
+        return None
+    return Amount(1.0, 1.0, unit_words()[match[1].lower()], match[0]), at + match.end()
+
+
+def _packed_inside(text: str, at: int, low: float, high: float) -> tuple[Amount, int] | None:
+    """Read "2 x 400 g tins", "1 (14 oz) can" and "1 14-oz can" as one amount."""
+    times = _TIMES.match(text, at)
+    inside = times.end() if times else at
+    bracket = re.match(r"\s*\(\s*", text[inside:]) if not times else None
+    if bracket:
+        inside += bracket.end()
+    elif not times:
+        gap = re.match(r"\s+(?=\d)", text[inside:])
+        if not gap:
+            return None
+        inside += gap.end()
+    span = read_quantity(text, inside, words=False)
+    if span is None:
+        return None
+    found = read_unit(text, span.end)
+    if found is None or units()[found[0]].kind not in ("mass", "volume"):
+        return None
+    key, end = found
+    closing = re.match(r"\s*\)", text[end:])
+    if bracket and not closing:
+        return None
+    if closing:
+        end += closing.end()
+    holder = read_unit(text, end)
+    if holder and units()[holder[0]].kind == "piece":
+        end = holder[1]
+    elif not times:
+        return None
+    amount = Amount(low * span.low, high * span.high, key, text[: end].strip())
+    return amount, end
+
+
+def with_form(amount: Amount, text: str) -> Amount:
+    """Return *amount* with the packing that *text* names, where it has none of its own."""
+    if amount.form:
+        return amount
+    for word, form in FORMS.items():
+        if re.search(rf"\b{word}\b", text, re.I):
+            return replace(amount, form=form)
+    return amount

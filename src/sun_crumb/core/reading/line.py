@@ -1,0 +1,183 @@
+"""One ingredient line taken apart: amounts, name, preparation, alternatives."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import replace
+
+from sun_crumb.core.quantities.measures import units
+from sun_crumb.core.quantities.numbers import ONE
+from sun_crumb.core.reading.amounts import read_amount, with_form
+from sun_crumb.core.reading.records import Amount, ParsedLine
+from sun_crumb.core.reading.words import FORMS
+
+_BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*")
+_PART_OF = re.compile(
+    r"^(?P<prep>(?:(?:finely|freshly|grated|squeezed|the|fresh|strained)\s+)*)"
+    r"(?P<part>juice|zest|rind|peel)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated|the)\s+)*(?P<second>juice|zest|rind|peel))?"
+    r"\s+(?:of|from)\s+(?P<rest>.+)$",
+    re.I,
+)
+_AFTER_PART = re.compile(
+    r"[,(]\s*(?:(?:finely|freshly|grated|the)\s+)*(juice|zest|rind|juiced|zested)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated)\s+)*(juice|zest|rind|juiced|zested))?"
+    r"(?:\s+only|\s+grated)?\s*\)?\s*$",
+    re.I,
+)
+_OPTIONAL = re.compile(r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted)|or to taste)\b\s*\)?", re.I)
+_PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
+_OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)
+_JOIN = re.compile(r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I)
+_TRAILING = re.compile(
+    r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]).*)$"
+)
+_STOP = re.compile(r"\s*(?:,|;|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|top\b|roll\b|sprinkle|tin\b|pan\b|coat|drizzle)))\s*", re.I)
+_SPLIT = re.compile(r"\s+(?:plus|and|\+|&)\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))", re.I)
+
+
+def clean(text: str) -> str:
+    """Return a line without bullets, control characters and doubled blanks."""
+    text = "".join(c if c.isprintable() else " " for c in text)
+    text = text.replace("\u2044", "/").replace("\u00a0", " ").replace("\u2009", " ").replace("\u202f", " ")
+    text = re.sub(r"\s+", " ", text).strip()
+    text = _BULLET.sub("", text, count=1)
+    return text.strip().rstrip(".;,").strip()
+
+
+def split_line(text: str) -> list[str]:
+    """Return the ingredient statements in one line: two where it names two foods ("2 eggs plus 1 yolk")."""
+    part = _PART_OF.match(text)
+    if part:
+        kinds = [k for k in (part["part"], part["second"]) if k]
+        rest = part["rest"]
+        amount = read_amount(rest)
+        size, food = (rest[: amount[1]], rest[amount[1]:].strip()) if amount else ("", rest)
+        return [f"{size} {food.split(',')[0]} {_part(k)}".strip() for k in kinds]
+    after = _AFTER_PART.search(text)
+    if after and re.search(r"\b(lemon|lime|orange|clementine|mandarin|grapefruit)s?\b", text, re.I):
+        kinds = [k for k in after.groups() if k]
+        return [f"{text[:after.start()].strip()} {_part(k)}" for k in kinds]
+    both = re.match(r"^(?P<head>.*?\b(?:lemon|lime|orange))s?'?\s+(?P<a>zest|juice|rind)\s+(?:and|&|\+)\s+(?P<b>zest|juice|rind)$", text, re.I)
+    if both:
+        return [f"{both['head']} {_part(both['a'])}", f"{both['head']} {_part(both['b'])}"]
+    cut = _SPLIT.search(text)
+    if cut:
+        left, right = text[: cut.start()], text[cut.end():]
+        first, second = read_amount(left), read_amount(right)
+        if first and second and first[1] < len(left) and re.search(r"[a-z]{3,}", left[first[1]:], re.I):
+            name_right = right[second[1]:]
+            # "1 cup plus 2 tbsp flour" has no food on its left and was not split; "200 g sugar plus 2 tbsp for
+            # dusting" names no food on its right.
+            if re.match(r"\s*(?:of\s+)?(?!for\b|to\b|extra\b|more\b)[a-z]{3,}", name_right, re.I):
+                return [left, right]
+            if re.match(r"\s*(?:extra\s+|more\s+)?(?:for|to)\b", name_right, re.I):
+                food = re.split(r"[,(]", left[first[1]:])[0].strip()
+                return [left, f"{right[: second[1]]} {food}, {name_right.strip()}"]
+    return [text]
+
+
+def _part(word: str) -> str:
+    return {"juiced": "juice", "zested": "zest", "rind": "zest", "peel": "zest"}.get(word.lower(), word.lower())
+
+
+def parse_line(text: str) -> ParsedLine:
+    """Return *text*, one cleaned ingredient statement, taken apart.
+
+    Examples
+    --------
+    >>> line = parse_line("1 cup plus 2 tbsp (140 g) flour, sifted")
+    >>> [a.unit for a in line.sums], line.also[0].low, line.name, line.preparation
+    (['cup', 'tbsp'], 140.0, 'flour', 'sifted')
+    """
+    is_optional = bool(_OPTIONAL.search(text))
+    body = _OPTIONAL.sub(" ", text).strip() if is_optional else text
+    sums: list[Amount] = []
+    also: list[Amount] = []
+    first = read_amount(body)
+    at = 0
+    if first:
+        amount, at = first
+        sums.append(amount)
+        at = _more_amounts(body, at, sums, also)
+    rest = _OF.sub("", body[at:], count=1)
+    asides = _PAREN.findall(rest)
+    plain = _PAREN.sub(" , ", rest) if asides else rest
+    plain = plain.replace("(", " ").replace(")", " ")
+    cut = _STOP.search(plain)
+    while cut and cut.start() == 0:
+        plain = plain[cut.end():]
+        cut = _STOP.search(plain)
+    name, preparation = (plain[: cut.start()], plain[cut.end():]) if cut else (plain, "")
+    if not sums:
+        trailing = _TRAILING.search(rest)
+        found = read_amount(trailing["amount"], words=False) if trailing else None
+        if trailing and found:
+            amount, end = found
+            left = trailing["amount"][end:]
+            if amount.unit or not left.strip():
+                sums.append(amount)
+                _more_amounts(trailing["amount"], end, sums, also)
+                name = re.split(r"[,(]", rest[: trailing.start()])[0]
+                preparation = left.strip(" ),;")
+                asides = []
+    kept = []
+    for aside in asides:
+        if ONE.search(aside):
+            found = read_amount(re.sub(r"^(?:or|about|approx\.?|that'?s|total|weighing|=)\s*", "", aside.strip(), flags=re.I))
+            if found and (found[0].unit or found[0].size):
+                also.append(with_form(found[0], aside))
+                extra: list[Amount] = []
+                _more_amounts(aside, aside.find(found[0].text) + len(found[0].text), extra, also)
+                continue
+        kept.append(aside)
+    if sums and not also:
+        inner = re.search(r"(?:\babout|\bapprox\.?|\bapproximately|\baround|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", preparation, re.I)
+        found = read_amount(inner.group(1), words=False) if inner else None
+        if found and found[0].unit and units()[found[0].unit].kind in ("mass", "volume"):
+            also.append(with_form(found[0], preparation))
+    preparation = ", ".join(p.strip(" ,;") for p in [*kept, preparation] if p.strip(" ,;"))
+    name = re.sub(r"\s+", " ", name).strip(" -–:,.*")
+    alternatives: tuple[str, ...] = ()
+    parts = re.split(r"\s+(?:or|/)\s+|\s*/\s*", name)
+    if len(parts) > 1 and all(len(p) > 1 for p in parts):
+        name, alternatives = parts[0].strip(), tuple(re.sub(r"^(?:use|even)\s+", "", p.strip()) for p in parts[1:])
+    form = ""
+    for word, known in FORMS.items():
+        if re.search(rf"\b{word}\b", f"{name} {preparation}", re.I):
+            form = known
+            break
+    if sums and not sums[0].size and (size := re.search(r"\b(small|medium|large|extra[- ]large)\b", preparation + " " + name, re.I)):
+        sums[0] = replace(sums[0], size=size[1].lower().replace("-", " "))
+    return ParsedLine(text, tuple(sums), tuple(also), name, preparation, is_optional, alternatives, form)
+
+
+def _more_amounts(text: str, at: int, sums: list[Amount], also: list[Amount]) -> int:
+    """Read further amounts that follow one: added ("plus 2 tbsp") or restated ("/ 125 g", "(1 stick)")."""
+    for _ in range(5):
+        rest = text[at:]
+        close = re.match(r"\s*[)\]]", rest)
+        if close:
+            at += close.end()
+            continue
+        join = _JOIN.match(rest)
+        if not join:
+            break
+        found = read_amount(text, at + join.end(), words=False)
+        if not found:
+            break
+        amount, end = found
+        bracket = join["also"] in ("(", "[")
+        if amount.unit is None or (join["also"] in (",", ";") and units()[amount.unit].kind == "piece"):
+            break
+        if bracket:
+            inside = text[end:].split(")")[0]
+            amount = with_form(amount, inside)
+            closing = text.find(")", end)
+            end_of = closing + 1 if closing >= 0 else end
+            _more_amounts(text[:closing] if closing >= 0 else text, end, [], also_here := [])
+            also.append(amount)
+            also.extend(also_here)
+            at = end_of
+            continue
+        (sums if join["sum"] else also).append(amount)
+        at = end
+    return at

@@ -1,0 +1,210 @@
+"""The whole text -> a Reading."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+
+from sun_crumb.core.errors import EmptyRecipeError, TextTooLongError
+from sun_crumb.core.pantry import Ingredient, Pantry
+from sun_crumb.core.quantities.measures import CupStandard, cup_standard, units
+from sun_crumb.core.reading.cups import infer_cup
+from sun_crumb.core.reading.document import Piece, pieces
+from sun_crumb.core.reading.line import parse_line, split_line
+from sun_crumb.core.reading.match import is_sure, name_index
+from sun_crumb.core.reading.records import Amount, Candidate, ParsedLine, Reading, ReadLine
+from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_yield
+from sun_crumb.core.reading.weigh import is_absurd, weigh
+
+MOST_CHARACTERS = 200_000
+MOST_LINES = 2_500
+LONGEST_LINE = 600
+MOST_AMOUNT_CHARACTERS = 12
+_LETTERS = re.compile(r"[A-Za-z\u00c0-\u024f]{2,}")
+# What an unmeasured line comes to: a trace that neither sugar nor balance feels (common practice).
+_TRACE_ROLES = ("salt", "flavour", "leaven")
+
+
+@dataclass(slots=True)
+class _Draft:
+    piece: Piece
+    parsed: ParsedLine | None
+    candidates: list[Candidate]
+    ingredient: Ingredient | None
+    problem: str = ""
+
+
+def read_recipe(text: str, pantry: Pantry, cup: str | None = None) -> Reading:
+    """Return *text* as a recipe in grams.
+
+    Parameters
+    ----------
+    text
+        A pasted recipe; at most 200,000 characters.
+    pantry
+        Where names are looked up.
+    cup
+        The cup standard to use; by default it is inferred from the text.
+
+    Raises
+    ------
+    EmptyRecipeError, TextTooLongError
+        Nothing to read, or more than any recipe.
+    """
+    if len(text) > MOST_CHARACTERS:
+        raise TextTooLongError(
+            f"the text has {len(text):,} characters; a recipe of more than {MOST_CHARACTERS:,} is not read",
+            field="text", length=len(text), most=MOST_CHARACTERS,
+        )
+    if not text.strip():
+        raise EmptyRecipeError("there is no text to read: paste a recipe, one ingredient on each line", field="text")
+    found = pieces(text)
+    if len(found) > MOST_LINES:
+        raise TextTooLongError(
+            f"the text has {len(found):,} lines; at most {MOST_LINES:,} are read", field="text", most=MOST_LINES
+        )
+    title = next((p.text for p in found if p.kind == "title"), "")
+    drafts = [draft for piece in found if piece.kind != "title" for draft in _drafts(piece, pantry)]
+    pairs = [(d.parsed, d.ingredient) for d in drafts if d.parsed is not None]
+    if cup is None:
+        standard, reason = infer_cup(text, pairs)
+    else:
+        standard, reason = cup_standard(cup), "chosen"
+    method = "\n".join(p.text for p in found if p.kind in ("step", "note", "meta"))
+    return Reading(
+        title=title[:200],
+        yields=read_yield("\n".join(p.text for p in found if p.kind in ("meta", "title")))
+        or read_yield("\n".join(p.text for p in found if p.kind in ("step", "note"))),
+        cup=standard.key,
+        cup_ml=standard.cup_ml,
+        cup_reason=reason,
+        oven=read_oven(method),
+        bake_minutes=read_bake_minutes(method),
+        lines=tuple(_finish(draft, pantry, standard) for draft in drafts),
+        steps=tuple(p.text for p in found if p.kind == "step"),
+    )
+
+
+def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:
+    if piece.kind != "ingredient":
+        return [_Draft(piece, None, [], None)]
+    if len(piece.text) > LONGEST_LINE:
+        return [_Draft(piece, None, [], None, "too long for an ingredient line")]
+    index = name_index(pantry)
+    drafts = []
+    for statement in split_line(piece.text):
+        parsed = parse_line(statement)
+        candidates = index.match(parsed.name, parsed.preparation)
+        if len(candidates) == 0 and parsed.sums and not parsed.name and parsed.sums[0].unit:
+            # "a stick" of nothing: the unit word may be the food's own name ("2 cloves").
+            candidates = index.match(parsed.sums[0].text)
+        ingredient = pantry[candidates[0].ingredient] if candidates else None
+        drafts.append(_Draft(piece, parsed, candidates, ingredient))
+    return drafts
+
+
+def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
+    piece, parsed = draft.piece, draft.parsed
+    if parsed is None:
+        status = {"heading": "heading"}.get(piece.kind, "unreadable" if draft.problem else "note")
+        return ReadLine(piece.text, piece.component, status, problem=draft.problem)
+    first: Amount | None = parsed.sums[0] if parsed.sums else None
+    known = {
+        "quantity_low": first.low if first else None,
+        "quantity_high": first.high if first else None,
+        "unit": _contract_unit(first) if first else None,
+        "size": first.size if first else "",
+        "name": parsed.name,
+        "preparation": parsed.preparation,
+        "is_optional": parsed.is_optional,
+        "alternatives": parsed.alternatives,
+    }
+    absurd = next((a for a in (*parsed.sums, *parsed.also) if is_absurd(a)), None)
+    if absurd is not None:
+        known |= {"quantity_low": None, "quantity_high": None}
+        return ReadLine(
+            piece.text, piece.component, "ask", ingredient=draft.ingredient.key if draft.ingredient else None,
+            candidates=tuple(draft.candidates), problem=f"“{absurd.text}” is no amount for a kitchen", **known,  # type: ignore[arg-type]
+        )
+    if draft.ingredient is None or not _LETTERS.search(parsed.name + (first.text if first else "")):
+        status = "ask" if parsed.sums and _LETTERS.search(parsed.name) else "unreadable"
+        problem = "no such food in the pantry" if status == "ask" else "no food found in this line"
+        return ReadLine(piece.text, piece.component, status, problem=problem, **known)  # type: ignore[arg-type]
+    weight = weigh(parsed, draft.ingredient, cup)
+    candidates = tuple(
+        Candidate(c.ingredient, c.name, c.confidence, _round(w.grams if (w := weigh(parsed, pantry[c.ingredient], cup)) else None))
+        for c in draft.candidates
+    )
+    best = draft.candidates[0]
+    status, problem = "ok", ""
+    grams = weight.grams if weight else None
+    if not parsed.sums and weight is None:
+        if not _plausible_bare(parsed, draft):
+            return ReadLine(piece.text, piece.component, "note" if len(parsed.name.split()) > 3 else "unreadable",
+                            problem="no food found in this line", **known)  # type: ignore[arg-type]
+        grams, status, problem = _unmeasured(parsed, draft.ingredient)
+    elif weight is None:
+        status, problem = "ask", f"no weight known for “{first.text if first else ''}” of {draft.ingredient.name}"
+    if not is_sure(draft.candidates):
+        status, problem = "ask", problem or _doubt(parsed, draft)
+    elif first is not None and first.unit == "spoon":
+        status, problem = "ask", "which spoon? read as a tablespoon"
+    if weight is not None and weight.conflict is not None:
+        status = "conflict"
+        problem = weight.conflict.fits
+    return ReadLine(
+        piece.text,
+        piece.component,
+        status,
+        ingredient=draft.ingredient.key,
+        confidence=best.confidence,
+        grams=_round(grams),
+        grams_low=_round(weight.low if weight else grams),
+        grams_high=_round(weight.high if weight else grams),
+        stated_grams=_round(weight.stated) if weight else None,
+        candidates=() if status == "ok" and best.confidence > 0.97 else candidates,
+        conflict=weight.conflict if weight else None,
+        problem=problem,
+        **known,  # type: ignore[arg-type]
+    )
+
+
+def _contract_unit(amount: Amount) -> str | None:
+    """Return the unit by the contract's list: quarts as pints, rare ones as the piece they are."""
+    known = {"g", "kg", "oz", "lb", "ml", "l", "tsp", "tbsp", "cup", "fl oz", "pint", "stick", "can", "piece", "pinch",
+             "dash", "handful", "slice", "clove", "sprig", "packet"}
+    if amount.unit is None or amount.unit in known:
+        return amount.unit
+    if amount.unit == "spoon":
+        return "tbsp"
+    return "pinch" if amount.unit == "drop" else "ml" if units()[amount.unit].kind == "volume" else "piece"
+
+
+def _plausible_bare(parsed: ParsedLine, draft: _Draft) -> bool:
+    return draft.candidates[0].confidence >= 0.8 and len(parsed.name.split()) <= 5
+
+
+def _unmeasured(parsed: ParsedLine, ingredient: Ingredient) -> tuple[float | None, str, str]:
+    """Return grams, status and question of a line without an amount ("salt", "icing sugar for dusting")."""
+    if ingredient.has_role(*_TRACE_ROLES) and ingredient.per_100g.total_sugars_g < 20:
+        measure = ingredient.measure("pinch")
+        return (measure.grams if measure else 0.3), "ok", ""
+    if ingredient.has_role("fat") and re.search(r"greas|tin|pan|brush|fry|line", parsed.text, re.I):
+        return 5.0, "ok", ""
+    if ingredient.key == "water":
+        return None, "ask", "how much?"
+    tablespoon = ingredient.measure("tbsp")
+    guess = tablespoon.grams if tablespoon else None
+    return guess, "ask", "how much? no amount is given"
+
+
+def _doubt(parsed: ParsedLine, draft: _Draft) -> str:
+    if draft.candidates[0].confidence < 0.5:
+        return f"is “{parsed.name}” one of these?"
+    return f"which one is “{parsed.name}”?"
+
+
+def _round(grams: float | None) -> float | None:
+    if grams is None:
+        return None
+    return round(grams, 2 if grams < 10 else 1)

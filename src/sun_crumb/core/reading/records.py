@@ -1,0 +1,120 @@
+"""What the reader hands on."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+
+
+@dataclass(frozen=True, slots=True)
+class Amount:
+    """One amount as written: "2-3 large", "1½ cups packed", "400 g"."""
+
+    low: float
+    high: float
+    unit: str | None
+    text: str
+    size: str = ""
+    form: str = ""
+    factor: float = 1.0
+
+    @property
+    def middle(self) -> float:
+        """The mean of the range."""
+        return (self.low + self.high) / 2
+
+
+@dataclass(frozen=True, slots=True)
+class ParsedLine:
+    """An ingredient line taken apart. ``sums`` are added up, ``also`` are other statements of the same amount."""
+
+    text: str
+    sums: tuple[Amount, ...]
+    also: tuple[Amount, ...]
+    name: str
+    preparation: str
+    is_optional: bool
+    alternatives: tuple[str, ...]
+    form: str
+
+
+@dataclass(frozen=True, slots=True)
+class Candidate:
+    """A pantry entry that the name may stand for, and how sure that is (0 to 1)."""
+
+    ingredient: str
+    name: str
+    confidence: float
+    grams: float | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Statement:
+    """One stated amount of a line in grams."""
+
+    text: str
+    grams: float
+
+
+@dataclass(frozen=True, slots=True)
+class Conflict:
+    """Two statements that nothing reconciles, and how the heavier-trusted one reads in household measure."""
+
+    statements: tuple[Statement, ...]
+    fits: str
+
+
+@dataclass(frozen=True, slots=True)
+class ReadLine:
+    """One line of the text as read. Keys and meaning are the contract of the command line's ``read``."""
+
+    text: str
+    component: str
+    status: str
+    quantity_low: float | None = None
+    quantity_high: float | None = None
+    unit: str | None = None
+    size: str = ""
+    name: str = ""
+    preparation: str = ""
+    is_optional: bool = False
+    alternatives: tuple[str, ...] = ()
+    ingredient: str | None = None
+    confidence: float = 0.0
+    grams: float | None = None
+    grams_low: float | None = None
+    grams_high: float | None = None
+    stated_grams: float | None = None
+    candidates: tuple[Candidate, ...] = ()
+    conflict: Conflict | None = None
+    problem: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Yield:
+    """How many of what a recipe makes."""
+
+    count: int
+    unit: str
+
+
+@dataclass(frozen=True, slots=True)
+class Oven:
+    """The oven as the recipe sets it [°C]; the fan setting is told apart, not converted."""
+
+    temperature_c: float
+    is_fan: bool
+
+
+@dataclass(frozen=True, slots=True)
+class Reading:
+    """A whole recipe as read."""
+
+    title: str
+    yields: Yield | None
+    cup: str
+    cup_ml: float
+    cup_reason: str
+    oven: Oven | None
+    bake_minutes: tuple[int, int] | None
+    lines: tuple[ReadLine, ...]
+    steps: tuple[str, ...] = field(default=())

@@ -1,0 +1,249 @@
+"""Stated amounts -> grams of one ingredient, and whether two statements of the same amount agree."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from math import isfinite
+
+from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.quantities.household import grams_text, spoon_text
+from sun_crumb.core.quantities.measures import CupStandard, cup_standard, cup_standards, units, volume_ml
+from sun_crumb.core.reading.records import Amount, Conflict, ParsedLine, Statement
+
+AGREE = 0.20
+MOST_GRAMS = 50_000.0
+# How far a careful baker's own cup, spoon or piece may stray from the table (judgement).
+SPREAD = {"mass": 0.0, "liquid": 0.04, "volume": 0.12, "piece": 0.18, "pinch": 0.4}
+
+
+@dataclass(frozen=True, slots=True)
+class Weight:
+    """Grams of a line, their range, what was stated as a weight, and a conflict if the statements disagree."""
+
+    grams: float
+    low: float
+    high: float
+    stated: float | None
+    conflict: Conflict | None
+
+
+def one_amount(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: str = "") -> float | None:
+    """Return the grams of *amount* of *ingredient*, or None where the pantry knows no such measure of it."""
+    if amount.unit is None:
+        return _pieces(amount, ingredient)
+    unit = units()[amount.unit]
+    if unit.kind == "mass":
+        assert unit.value is not None
+        return amount.middle * unit.value
+    if unit.kind == "volume":
+        return _volume(amount, ingredient, cup, amount.form or form)
+    measure = _by_word(amount, ingredient)
+    if measure is not None:
+        return amount.middle * measure * amount.factor
+    if unit.kind == "pinch":
+        assert unit.value is not None
+        if "liquid" in ingredient.roles or ingredient.has_role("syrup", "acid") and ingredient.group != "leaven":
+            return amount.middle * (5.0 if amount.unit == "dash" else 1.0)
+        per_ml = ingredient.density_g_per_ml()
+        # A pinch of salt weighs 0.36 g; of anything else, the same volume of it.
+        return amount.middle * unit.value * (per_ml / 1.23 if per_ml else 1.0)
+    if amount.unit in ("piece", "slice", "clove"):
+        return _pieces(amount, ingredient)
+    return None
+
+
+def _by_word(amount: Amount, ingredient: Ingredient) -> float | None:
+    """Return the weight of one of the unit as its own word says: "tin", "sheet", "cube", or the unit's key."""
+    spoken = amount.text.lower().split()
+    for word in reversed(spoken):
+        for name in (word.rstrip("s."), word):
+            for measure in ingredient.measures:
+                if measure.unit == name:
+                    return measure.grams
+    assert amount.unit is not None
+    found = ingredient.measure(amount.unit) or (ingredient.measure("tin") if amount.unit == "can" else None)
+    return found.grams if found else None
+
+
+def _pieces(amount: Amount, ingredient: Ingredient) -> float | None:
+    measure = ingredient.measure("each", amount.size)
+    return amount.middle * measure.grams * amount.factor if measure else None
+
+
+def _volume(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: str) -> float | None:
+    assert amount.unit is not None
+    ml = volume_ml(amount.middle, amount.unit, cup) * amount.factor
+    us = cup_standard("us")
+    small = {"tbsp": us.tablespoon_ml, "tsp": us.teaspoon_ml, "spoon": us.tablespoon_ml}
+    if amount.unit in small and not form:
+        measure = ingredient.measure("tbsp" if amount.unit == "spoon" else amount.unit)
+        if measure:
+            return ml / small[amount.unit] * measure.grams
+    density = ingredient.density_g_per_ml(form)
+    if density is None:
+        per_piece = ingredient.measure("each")
+        # A cup of something known only by the piece (fresh fruit): about half air.
+        return ml * 0.6 if per_piece else None
+    return ml * density
+
+
+def _kind(amount: Amount, ingredient: Ingredient) -> str:
+    if amount.unit is None:
+        return "piece"
+    kind = units()[amount.unit].kind
+    return "liquid" if kind == "volume" and ingredient.has_role("liquid", "syrup", "fat", "acid") else kind
+
+
+def _total(amounts: tuple[Amount, ...], ingredient: Ingredient, cup: CupStandard, form: str) -> float | None:
+    parts = [one_amount(a, ingredient, cup, form) for a in amounts]
+    known = [p for p in parts if p is not None]
+    return sum(known) if len(known) == len(parts) and known else None
+
+
+def possible_grams(amount: Amount, ingredient: Ingredient, form: str) -> tuple[float, float]:
+    """Return the least and most grams that *amount* can mean: any cup standard, packing or size."""
+    found: list[float] = []
+    for cup in cup_standards().values():
+        for low_high in (amount.low, amount.high):
+            one = Amount(low_high, low_high, amount.unit, amount.text, amount.size, amount.form, amount.factor)
+            for packing in {form, "", *(m.form for m in ingredient.forms("cup"))} if not amount.form else {amount.form}:
+                grams = one_amount(one, ingredient, cup, packing)
+                if grams is not None:
+                    found.append(grams)
+    if amount.unit is None and not amount.size:
+        found += [m.grams * q for m in ingredient.forms("each") for q in (amount.low, amount.high)]
+    return (min(found), max(found)) if found else (0.0, 0.0)
+
+
+def is_absurd(amount: Amount) -> bool:
+    """Return whether an amount is no number for a kitchen: zero, infinite, or beyond a bakery's sack."""
+    if not isfinite(amount.low) or not isfinite(amount.high) or amount.low < 0 or amount.high <= 0:
+        return True
+    unit = units()[amount.unit] if amount.unit else None
+    grams = amount.high * (unit.value or 1.0) if unit else amount.high * 5
+    return grams > MOST_GRAMS
+
+
+def weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight | None:
+    """Return the grams of a parsed line as *ingredient*, or None where nothing stated can be turned into grams.
+
+    A stated weight wins over a cup or a count, unless no standard cup, packing or size comes within 20 % of it:
+    then both statements are kept as a conflict.
+    """
+    first = _total(line.sums, ingredient, cup, line.form)
+    stated = next((_mass(a) for a in (*line.sums, *line.also) if _mass(a) is not None), None) if len(line.sums) <= 1 else (
+        next((_mass(a) for a in line.also if _mass(a) is not None), None)
+        or (first if all(_mass(a) is not None for a in line.sums) else None)
+    )
+    others = [(a, one_amount(a, ingredient, cup, a.form or line.form)) for a in line.also]
+    fluid = _fluid_ounces(line, ingredient, first)
+    if fluid is not None:
+        stated = None
+    grams = stated if stated is not None else first
+    if grams is None:
+        grams = next((g for _, g in others if g is not None), None)
+    if grams is None or not isfinite(grams):
+        return None
+    main = line.sums[0] if line.sums else line.also[0]
+    kind = "mass" if stated is not None else _kind(main, ingredient)
+    if stated is None and line.sums and main.unit is None and others:
+        # "3 bananas (about 1 cup mashed)": the cup says more than the count.
+        better = next((g for a, g in others if a.unit and units()[a.unit].kind == "volume" and g), None)
+        if better:
+            grams, kind = better, "volume"
+    spread = SPREAD.get(kind, 0.15)
+    middle = sum(a.middle for a in line.sums) or 1.0
+    low = grams * (sum(a.low for a in line.sums) / middle if line.sums else 1.0) * (1 - spread)
+    high = grams * (sum(a.high for a in line.sums) / middle if line.sums else 1.0) * (1 + spread)
+    conflict = _conflict(line, ingredient, cup, first, stated) if fluid is None else None
+    return Weight(grams, low, high, stated, conflict)
+
+
+def _mass(amount: Amount) -> float | None:
+    if amount.unit is None or units()[amount.unit].kind != "mass":
+        return None
+    value = units()[amount.unit].value
+    assert value is not None
+    return amount.middle * value
+
+
+def _fluid_ounces(line: ParsedLine, ingredient: Ingredient, first: float | None) -> float | None:
+    """Return the mL of ounces that can only be fluid ones ("1 cup (8 oz) milk"), or None."""
+    if not ingredient.has_role("liquid", "syrup", "fat") or first is None:
+        return None
+    for amount in line.also:
+        if amount.unit == "oz" and line.sums[0].unit in ("cup", "tbsp", "ml", "pint"):
+            ml = amount.middle * 29.57
+            cups = volume_ml(line.sums[0].middle, line.sums[0].unit, cup_standard("us"))
+            if abs(ml / cups - 1) < 0.06:
+                return ml
+    return None
+
+
+def _agrees(low: float, high: float, grams: float) -> bool:
+    return low * (1 - AGREE) <= grams <= high * (1 + AGREE)
+
+
+def _conflict(
+    line: ParsedLine, ingredient: Ingredient, cup: CupStandard, first: float | None, stated: float | None
+) -> Conflict | None:
+    """Return the conflict between a stated weight and the cups or pieces beside it, if nothing reconciles them."""
+    if stated is None:
+        return _volumes_conflict(line, ingredient, cup)
+    rivals = [a for a in (*line.sums, *line.also) if _mass(a) is None]
+    masses = [m for a in (*line.sums, *line.also) if (m := _mass(a)) is not None]
+    if len(line.sums) > 1 and line.also and all(_mass(a) is None for a in line.sums):
+        ranges = [possible_grams(a, ingredient, line.form) for a in line.sums]
+        low, high = sum(r[0] for r in ranges), sum(r[1] for r in ranges)
+        if high > 0 and not _agrees(low, high, stated) and first is not None:
+            return _told(" + ".join(a.text for a in line.sums), first, stated, ingredient, cup)
+        return None
+    if len(line.sums) <= 1:
+        for other in masses[1:]:
+            if abs(other / masses[0] - 1) > AGREE:
+                texts = [a.text for a in (*line.sums, *line.also) if _mass(a) is not None]
+                return Conflict(
+                    (Statement(texts[0], masses[0]), Statement(texts[1], other)),
+                    f"{grams_text(masses[0])} or {grams_text(other)}",
+                )
+    for amount in rivals:
+        if amount.unit is not None and units()[amount.unit].kind not in ("volume", "piece") :
+            continue
+        low, high = possible_grams(amount, ingredient, line.form)
+        if high <= 0 or (amount.unit is not None and amount.unit in ("packet", "can", "handful", "slice", "sprig", "knob", "scoop")):
+            continue
+        if not _agrees(low, high, stated):
+            usual = one_amount(amount, ingredient, cup, line.form)
+            return _told(amount.text, usual if usual is not None else low, stated, ingredient, cup)
+    return None
+
+
+def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Conflict | None:
+    """Return the conflict between two volumes ("1 cup (400 ml)") or a count and a volume that nothing reconciles."""
+    if len(line.sums) != 1 or not line.also:
+        return None
+    main = line.sums[0]
+    for other in line.also:
+        one, two = possible_grams(main, ingredient, line.form), possible_grams(other, ingredient, other.form or line.form)
+        if one[1] <= 0 or two[1] <= 0:
+            continue
+        slack = 1 + (AGREE if main.unit and other.unit else 2 * AGREE)
+        if one[0] > two[1] * slack or two[0] > one[1] * slack:
+            first, second = one_amount(main, ingredient, cup, line.form), one_amount(other, ingredient, cup, line.form)
+            return Conflict(
+                (Statement(main.text, first or one[0]), Statement(other.text, second or two[0])),
+                f"{main.text} and {other.text} are different amounts",
+            )
+    return None
+
+
+def _told(text: str, usual: float, stated: float, ingredient: Ingredient, cup: CupStandard) -> Conflict:
+    spoons = ingredient.spoons(cup)
+    each = ingredient.measure("each")
+    if spoons is not None and ingredient.measure("cup"):
+        fits = f"{grams_text(stated)} is about {spoon_text(stated, spoons)}; {text} is about {grams_text(usual)}"
+    elif each is not None:
+        fits = f"{grams_text(stated)} is about {stated / each.grams:.0f} pieces; {text} is about {grams_text(usual)}"
+    else:
+        fits = f"{grams_text(stated)} against {grams_text(usual)}"
+    return Conflict((Statement(text, round(usual, 1)), Statement(grams_text(stated), round(stated, 1))), fits)

@@ -1,0 +1,102 @@
+"""The trade's rules beside the computed amounts, and the cautions that go with a recipe."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from functools import cache
+
+from sun_crumb.core.formula import Formula
+from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.reference import constant, table
+from sun_crumb.core.sugars.sweetness import intense_equivalent, linear_sweetness
+
+
+@dataclass(frozen=True, slots=True)
+class Rule:
+    """A rule of thumb for one swap: cups that stand for one cup of sugar, and liquid to leave out [tbsp]."""
+
+    ingredient: str
+    cups_per_cup: float
+    liquid_out_tbsp: tuple[float, float]
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class ByTheBook:
+    """What the rule of thumb would take beside what the plan takes [g], and why they differ."""
+
+    ingredient: str
+    rule: str
+    rule_g: float
+    plan_g: float
+    why: str
+
+
+@cache
+def rules() -> dict[str, Rule]:
+    """Return the rules of thumb by sweetener (common practice, no published source)."""
+    return {
+        row["ingredient"]: Rule(
+            row["ingredient"], float(row["cups_per_cup"]),
+            (float(row["liquid_out_tbsp_low"]), float(row["liquid_out_tbsp_high"])), row["rule"],
+        )
+        for row in table("rules_of_thumb")
+    }
+
+
+def by_the_book(sugar_out_g: float, batter_g: float, new: dict[str, float], pantry: Pantry) -> list[ByTheBook]:
+    """Return the rule for each new sweetener against the plan, as if it alone replaced the sugar taken out."""
+    found = []
+    sugar_cup = pantry["white_sugar"].measure("cup")
+    assert sugar_cup is not None
+    for key, plan_g in new.items():
+        rule = rules().get(key)
+        cup = pantry[key].density_g_per_ml()
+        if rule is None or cup is None or sugar_out_g <= 0:
+            continue
+        cup_g = cup * cup_standard("us").cup_ml
+        rule_g = sugar_out_g / sugar_cup.grams * rule.cups_per_cup * cup_g
+        c = pantry[key].per_100g
+        if c.glycosides_g > 10:
+            why = "the strength of a pure extract levels off, so the plan goes by sweetness in the mouth"
+        else:
+            intense = intense_equivalent(c.glycosides_g * rule_g / 100, batter_g)
+            sweet = (linear_sweetness(c) * rule_g / 100 + intense) / sugar_out_g
+            why = f"the rule would bring {100 * sweet:.0f} % of the sweetness taken out"
+            if plan_g < 0.93 * rule_g:
+                why += f"; the plan asks this one for only {100 * plan_g / rule_g:.0f} % of that"
+            elif plan_g > 1.07 * rule_g:
+                why += "; the plan takes more to stay as sweet as asked"
+        found.append(ByTheBook(key, rule.text, round(rule_g, 1), round(plan_g, 1), why))
+    return found
+
+
+def cautions(formula: Formula, added: set[str]) -> list[str]:
+    """Return the cautions for a recipe: allergens and dangers by ingredient, then those by amount, then the general one.
+
+    *added* holds the keys that the plan brought in; their cautions come first.
+    """
+    tags: dict[str, bool] = {}
+    for line in formula.lines:
+        if line.grams > 0:
+            for tag in line.ingredient.tags:
+                tags[tag] = tags.get(tag, False) or line.ingredient.key in added
+    rows = {row["key"]: row for row in table("cautions")}
+    found = [
+        row["words"]
+        for row in sorted(rows.values(), key=lambda r: not tags.get(r["tag"], False))
+        if row["tag"] and row["tag"] in tags
+    ]
+    polyols = sum(line.ingredient.per_100g.polyols_g * line.grams / 100 for line in formula.lines) / formula.servings
+    limit = constant("polyol_serving")
+    if polyols > limit:
+        found.insert(0, rows["polyols"]["words"].format(limit=limit, amount=polyols))
+    if any(line.ingredient.sugar_kind in ("unrefined", "concentrate") and line.ingredient.key in added for line in formula.lines):
+        found.insert(0, rows["syrup_claim"]["words"])
+    if added:
+        found.append(rows["keeping"]["words"])
+    found.append(rows["diabetes"]["words"])
+    return found
+
+

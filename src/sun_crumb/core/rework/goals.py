@@ -1,0 +1,135 @@
+"""What the baker wants."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+from functools import cache
+from math import isfinite
+
+from sun_crumb.core.balance import families
+from sun_crumb.core.errors import OutOfDomainError, require_choice
+from sun_crumb.core.pantry import Ingredient, diets
+from sun_crumb.core.reference import table
+
+DEFINITIONS = {
+    "free_sugars_who_g": "free sugar",
+    "free_sugars_uk_g": "free sugar (UK)",
+    "added_sugars_us_g": "added sugar",
+    "refined_sugar_g": "refined sugar",
+    "total_sugars_g": "sugar of every kind",
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Path:
+    """A school of baking with less sugar, as a preset of goals."""
+
+    key: str
+    name: str
+    definition: str
+    usual: tuple[str, ...]
+    most_new: int
+    cut: float
+    keep_sweet: float
+    words: str
+
+    def allows(self, ingredient: Ingredient) -> bool:
+        """Return whether this school would sweeten with *ingredient*."""
+        if not ingredient.has_role("sugar", "syrup", "paste", "puree", "bulk", "intense"):
+            return False
+        if ingredient.has_role("dairy") or ingredient.sugar_kind in ("refined", "preserve"):
+            return False
+        whole_fruit = ingredient.sugar_kind in ("puree", "intrinsic") and ingredient.has_role("paste", "puree", "sugar")
+        match self.key:
+            case "fruit":
+                return whole_fruit
+            case "less":
+                return False
+            case "unrefined":
+                return ingredient.sugar_kind in ("unrefined", "concentrate") and not ingredient.has_role("bulk") or whole_fruit
+            case "zero":
+                return ingredient.has_role("bulk", "intense")
+        return True
+
+
+@cache
+def paths() -> dict[str, Path]:
+    """Return the five paths by key."""
+    return {
+        row["key"]: Path(
+            row["key"], row["name"], row["definition"], tuple(filter(None, row["usual"].split(";"))),
+            int(row["most_new"]), float(row["cut"]), float(row["keep_sweet"]), row["words"],
+        )
+        for row in table("paths")
+    }
+
+
+@dataclass(frozen=True, slots=True)
+class Goals:
+    """A wish for one recipe.
+
+    Parameters
+    ----------
+    path
+        One of the five paths; its presets fill what is left open.
+    cut
+        Share of the sugar to take out, 0 to 1; of the kind named by *definition*.
+    keep_sweet
+        How sweet to stay, as a share of the original, 0.3 to 1.3.
+    diets
+        Keys of diets.csv; what they rule out is never added.
+    cupboard
+        Pantry keys of the sweeteners at hand; None for the path's usual ones.
+    families
+        Dessert family by component, where the guess is wrong.
+    locks
+        Grams by line position that must not move.
+    """
+
+    path: str = "blend"
+    cut: float | None = None
+    keep_sweet: float | None = None
+    definition: str | None = None
+    diets: tuple[str, ...] = ()
+    cupboard: tuple[str, ...] | None = None
+    families: dict[str, str] = field(default_factory=dict)
+    locks: dict[int, float] = field(default_factory=dict)
+
+    def __post_init__(self) -> None:
+        require_choice(self.path, paths(), "path")
+        _in_range("cut", self.cut, 0.0, 1.0)
+        _in_range("keep_sweet", self.keep_sweet, 0.3, 1.3)
+        if self.definition is not None:
+            require_choice(self.definition, DEFINITIONS, "definition")
+        for diet in self.diets:
+            require_choice(diet, diets(), "diet")
+        for family in self.families.values():
+            require_choice(family, families(), "family")
+        for position, grams in self.locks.items():
+            if not isfinite(grams) or not 0 <= grams <= 100_000:
+                raise OutOfDomainError(f"line {position + 1}: {grams} g can't be locked", field="locks", position=position)
+
+    @property
+    def preset(self) -> Path:
+        """The path's presets."""
+        return paths()[self.path]
+
+    @property
+    def wanted_cut(self) -> float:
+        """The cut asked for, or the path's own."""
+        return self.preset.cut if self.cut is None else self.cut
+
+    @property
+    def wanted_sweetness(self) -> float:
+        """The sweetness asked for, or the path's own."""
+        return self.preset.keep_sweet if self.keep_sweet is None else self.keep_sweet
+
+    @property
+    def counted(self) -> str:
+        """The definition of sugar that is cut."""
+        return self.definition or self.preset.definition
+
+
+def _in_range(name: str, value: float | None, low: float, high: float) -> None:
+    if value is not None and not (isfinite(value) and low <= value <= high):
+        raise OutOfDomainError(f"{name} must lie between {low:g} and {high:g}, not {value}", field=name, value=value)

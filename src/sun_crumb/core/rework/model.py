@@ -1,0 +1,306 @@
+"""The linear model of one component: goals and balance as costs, kitchen sense as bounds."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from sun_crumb.core.balance import METRICS, Family, contribution, measure
+from sun_crumb.core.balance.verdicts import denominator_of, deviation
+from sun_crumb.core.formula import Formula, FormulaLine
+from sun_crumb.core.reference import constant
+from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition, counted_per_gram, is_cuttable, move_of
+from sun_crumb.core.rework.goals import Goals
+from sun_crumb.core.rework.solver import INFINITY, LinearModel
+from sun_crumb.core.sugars.sweetness import intense_dose, linear_sweetness
+
+INSIDE, BEYOND, FAR, OUTSIDE = 0.15, 2.0, 6.0, 40.0
+# What a shortfall of the whole cut costs, and an overshoot: the cut gives way only when the dessert would fail.
+CUT_SHORT, CUT_OVER = 400.0, 0.8
+# A sweetener asked for by name: what using it is worth, and the least share of the sugar it then stands for.
+WISHED_WORTH, WISHED_SHARE = 1.5, 0.12
+SEGMENTS = (1.5, 3.0, 4.5, 6.0)
+MOST_DISSOLVED = 0.55
+
+
+@dataclass(frozen=True, slots=True)
+class Problem:
+    """One component to rebalance: its lines, what may come in, and the original's quantities."""
+
+    formula: Formula
+    family: Family
+    goals: Goals
+    additions: list[Addition]
+    locks: dict[int, float]
+    before: dict[str, float]
+    counted_before: float
+
+    def lines_at(self, grams: list[float]) -> list[FormulaLine]:
+        """Return the component's lines at these amounts: the original's first, then the additions [g]."""
+        old = self.formula.lines
+        found = [FormulaLine(line.ingredient, g, line.component, line.is_crushed, line.text) for line, g in zip(old, grams, strict=False)]
+        component = old[0].component
+        found += [
+            FormulaLine(a.ingredient, g, component, True) for a, g in zip(self.additions, grams[len(old):], strict=True)
+        ]
+        return found
+
+
+def problem_of(formula: Formula, family: Family, goals: Goals, extra: list[Addition], locks: dict[int, float]) -> Problem:
+    """Return the problem of one component."""
+    counted = sum(counted_per_gram(line, goals.counted) * line.grams for line in formula.lines)
+    return Problem(formula, family, goals, extra, locks, measure(formula.lines), counted)
+
+
+def bounds(problem: Problem) -> list[tuple[float, float]]:
+    """Return the least and most of each amount [g]: how far its line may move, what the additions may come to."""
+    found = []
+    for position, line in enumerate(problem.formula.lines):
+        move = move_of(line, problem.goals.counted)
+        if position in problem.locks:
+            found.append((problem.locks[position],) * 2)
+        elif move is None:
+            found.append((line.grams, line.grams))
+        else:
+            found.append((move.low * line.grams, move.high * line.grams))
+    for addition in problem.additions:
+        cap = problem.family.caps.get({**SWEETENER_KINDS, "filler": "filler", "dry": "filler"}.get(addition.kind, ""), 0.5)
+        most = min(cap, addition.most_share or cap) * problem.before["mass"]
+        found.append((0.0, max(most, addition.least_g)))
+    return found
+
+
+def solve(problem: Problem) -> tuple[list[float], bool] | None:
+    """Return the amounts [g] of the original lines and the additions, and whether they are proven best.
+
+    Texture stays within two bands where that is possible at all; else sweetness gives way, then the sugar cut.
+    """
+    for hard in (True, False):
+        solution = _Build(problem, hard).run()
+        if solution is not None:
+            return solution
+    return None
+
+
+def least_per_sugar(addition: Addition) -> float:
+    """Return how many grams of an addition stand for 1 g of sugar by sweetness, for a first dose."""
+    c = addition.ingredient.per_100g
+    if c.glycosides_g > 10:
+        return 0.004
+    sweet = linear_sweetness(c) / 100
+    return min(1 / sweet, 3.0) if sweet > 0.05 else 3.0
+
+
+class _Build:
+    """The model of one problem, put together row by row."""
+
+    def __init__(self, problem: Problem, hard: bool) -> None:
+        self.p, self.hard = problem, hard
+        self.m = LinearModel()
+        # Each amount is a constant plus a combination of variables.
+        self.base: list[float] = []
+        self.terms: list[dict[int, float]] = []
+        self._existing()
+        self._new()
+        lines = [*problem.formula.lines, *(FormulaLine(a.ingredient, 0.0, "", True) for a in problem.additions)]
+        self.lines = lines
+        self.per_gram = [contribution(line.ingredient, line.is_inclusion) for line in lines]
+        self.sweet_terms: dict[int, float] = {}
+        self._intense()
+        self._balance()
+        self._cut()
+        self._caps()
+
+    def run(self) -> tuple[list[float], bool] | None:
+        solution = self.m.solve()
+        if solution is None:
+            return None
+        values = solution.values
+        grams = [
+            max(0.0, base + sum(values[k] * f for k, f in terms.items()))
+            for base, terms in zip(self.base, self.terms, strict=True)
+        ]
+        return grams, solution.is_proven
+
+    def _existing(self) -> None:
+        p, m = self.p, self.m
+        factor = m.add(0.0, 1.0)
+        for position, line in enumerate(p.formula.lines):
+            if position in p.locks:
+                self.base.append(p.locks[position])
+                self.terms.append({})
+                continue
+            move = move_of(line, p.goals.counted)
+            if move is None or line.grams <= 0:
+                self.base.append(line.grams)
+                self.terms.append({})
+            elif move.is_cut:
+                # One common factor for all sugars that are cut: losing one of two wholly would lose its flavour.
+                self.base.append(0.0)
+                self.terms.append({factor: line.grams})
+            else:
+                up = m.add(0.0, (move.high - 1) * line.grams)
+                down = m.add(0.0, (1 - move.low) * line.grams)
+                touched = m.binary(move.cost)
+                m.require({up: 1.0, touched: -(move.high - 1) * line.grams}, upper=0.0)
+                m.require({down: 1.0, touched: -(1 - move.low) * line.grams}, upper=0.0)
+                self.base.append(line.grams)
+                self.terms.append({up: 1.0, down: -1.0})
+
+    def _new(self) -> None:
+        p, m = self.p, self.m
+        mass = p.before["mass"]
+        cuttable = sum(line.grams for line in p.formula.lines if is_cuttable(line, p.goals.counted))
+        sweeteners: dict[int, float] = {}
+        for addition in p.additions:
+            share = addition.most_share or 0.5
+            most = max(share * mass, addition.least_g)
+            if addition.kind == "bulk" and addition.ingredient.per_100g.polyols_g > 50:
+                servings = p.formula.servings
+                most = max(min(most, constant("polyol_serving") * servings), addition.least_g)
+            amount = m.add(0.0, most)
+            least = addition.least_g
+            if addition.is_wished:
+                # Asked for by name: worth using, and then enough of it to be tasted.
+                least = min(max(least, WISHED_SHARE * cuttable * least_per_sugar(addition)), most)
+            used = m.binary(addition.cost - (WISHED_WORTH if addition.is_wished else 0.0))
+            m.require({amount: 1.0, used: -most}, upper=0.0)
+            m.require({amount: 1.0, used: -least}, lower=0.0)
+            if addition.is_sweetener:
+                sweeteners[used] = 1.0
+            self.base.append(0.0)
+            self.terms.append({amount: 1.0})
+        if sweeteners:
+            m.require(sweeteners, upper=float(max(p.goals.preset.most_new, 1)))
+
+    def _combine(self, weights: list[float]) -> tuple[float, dict[int, float]]:
+        """Return constant and terms of sum(weight x amount) over all lines."""
+        constant_part, found = 0.0, {}
+        for weight, base, terms in zip(weights, self.base, self.terms, strict=True):
+            if not weight:
+                continue
+            constant_part += weight * base
+            for k, f in terms.items():
+                found[k] = found.get(k, 0.0) + weight * f
+        return constant_part, found
+
+    def _intense(self) -> None:
+        """Tie intense sweetener to the sweetness it gives, in segments that fill up in order."""
+        glycosides = [g["glycosides"] for g in self.per_gram]
+        if not any(glycosides):
+            return
+        mass = self.p.before["mass"]
+        litre_grams = mass * constant("mouth_dilution") / 100
+        edges = [0.0, *(s * litre_grams for s in SEGMENTS)]
+        doses = [intense_dose(e, mass) for e in edges]
+        rows: dict[int, float] = {}
+        previous: int | None = None
+        for k in range(1, len(edges)):
+            width = edges[k] - edges[k - 1]
+            part = self.m.add(0.0, width)
+            rows[part] = (doses[k] - doses[k - 1]) / width
+            self.sweet_terms[part] = 1.0
+            if previous is not None:
+                full = self.m.binary()
+                before_width = edges[k - 1] - edges[k - 2]
+                self.m.require({previous: 1.0, full: -before_width}, lower=0.0)
+                self.m.require({part: 1.0, full: -width}, upper=0.0)
+            previous = part
+        base, terms = self._combine(glycosides)
+        for k, f in terms.items():
+            rows[k] = rows.get(k, 0.0) - f
+        self.m.require(rows, base, base)
+
+    def _balance(self) -> None:
+        p, m = self.p, self.m
+        short: list[int] = []
+        for key, (low, high) in p.family.bands.items():
+            metric = METRICS[key]
+            if deviation(metric, p.before, p.before) is None:
+                continue
+            below = denominator_of(metric, p.before)
+            numerator, old = metric.numerator, p.before[metric.numerator]
+            keep = p.goals.wanted_sweetness if key == "sweetness" else 1.0
+            if not below:
+                weights = [g[numerator] for g in self.per_gram]
+                target, scale = old, old
+            else:
+                ratio = keep * old / p.before[below]
+                weights = [g[numerator] - ratio * g[below] for g in self.per_gram]
+                target = 0.0
+                scale = p.before["mass"] if key == "alkali" else keep * old
+            base, terms = self._combine([w / scale for w in weights])
+            if key == "sweetness":
+                for k, f in self.sweet_terms.items():
+                    terms[k] = terms.get(k, 0.0) + f / scale
+            for sign, band in ((1.0, high), (-1.0, low)):
+                cost = metric.weight
+                parts = [m.add(0.0, band, INSIDE * cost / band), m.add(0.0, band, BEYOND * cost / band)]
+                if key == "sweetness":
+                    # Taste may give way further than texture: a less sweet cake is still a cake.
+                    parts.append(m.add(0.0, INFINITY, FAR * cost / band))
+                elif not self.hard:
+                    parts.append(m.add(0.0, INFINITY, OUTSIDE * cost / band))
+                for part in parts:
+                    terms[part] = -sign
+                if key == "sweetness" and sign < 0:
+                    short = parts
+            wanted = target / scale
+            m.require(terms, wanted - base, wanted - base)
+        self._not_by_shrinking(short)
+
+    def _not_by_shrinking(self, short: list[int]) -> None:
+        """Ask for the whole batch's sweetness too: a smaller batch is no way to be sweet enough."""
+        p, m = self.p, self.m
+        old = p.before["sweetness"] * p.goals.wanted_sweetness
+        if old <= 0:
+            return
+        base, terms = self._combine([g["sweetness"] / old for g in self.per_gram])
+        for k, f in self.sweet_terms.items():
+            terms[k] = terms.get(k, 0.0) + f / old
+        for part in short:
+            terms[part] = 1.0
+        m.require(terms, lower=1.0 - base)
+
+    def _cut(self) -> None:
+        p, m = self.p, self.m
+        if p.counted_before <= 0:
+            return
+        ratio = (1 - p.goals.wanted_cut) * p.counted_before / p.before["mass"]
+        weights = [(counted_per_gram(line, p.goals.counted) - ratio) / p.counted_before for line in self.lines]
+        base, terms = self._combine(weights)
+        short = m.add(0.0, INFINITY, CUT_SHORT)
+        over = m.add(0.0, INFINITY, CUT_OVER)
+        terms[short], terms[over] = -1.0, 1.0
+        m.require(terms, -base, -base)
+
+    def _caps(self) -> None:
+        """Hold each kind of sweetener below its share of the batter, and keep the crystal a crust needs."""
+        p, m = self.p, self.m
+        count = len(p.formula.lines)
+        for role, cap in SWEETENER_KINDS.items():
+            weights = [0.0] * len(self.lines)
+            there = 0.0
+            for i, line in enumerate(self.lines):
+                is_kind = p.additions[i - count].kind == role if i >= count else line.ingredient.has_role(role) and not line.is_inclusion
+                if i < count and is_kind:
+                    there += line.grams
+                weights[i] = (1.0 if is_kind else 0.0)
+            share = max(p.family.caps[cap], there / p.before["mass"])
+            base, terms = self._combine([w - share for w in weights])
+            m.require(terms, upper=-base)
+        fillers = [1.0 if i >= count and p.additions[i - count].kind in ("filler", "dry") else 0.0 for i in range(len(self.lines))]
+        base, terms = self._combine([f - p.family.caps["filler"] for f in fillers])
+        m.require(terms, upper=-base)
+        crystal = [
+            line.ingredient.per_100g.sucrose_g / 100 if line.ingredient.has_role("sugar") and not line.ingredient.has_role("syrup") else 0.0
+            for line in self.lines
+        ]
+        original = sum(w * line.grams for w, line in zip(crystal, p.formula.lines, strict=False))
+        locked_below = any(self.p.locks.get(i, INFINITY) < line.grams and crystal[i] for i, line in enumerate(p.formula.lines))
+        if p.family.crystal_floor and original and not locked_below:
+            base, terms = self._combine(crystal)
+            m.require(terms, lower=p.family.crystal_floor * original - base)
+        if any(line.ingredient.per_100g.erythritol_g > 50 for line in self.lines[count:]):
+            dissolves = [(line.ingredient.per_100g.erythritol_g - MOST_DISSOLVED * line.ingredient.per_100g.water_g) / 100 for line in self.lines]
+            base, terms = self._combine(dissolves)
+            m.require(terms, upper=max(-base, 0.0))

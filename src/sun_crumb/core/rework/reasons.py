@@ -1,0 +1,109 @@
+"""A sentence for every change, made from its own numbers."""
+
+from __future__ import annotations
+
+from sun_crumb.core.balance import METRICS, Verdict, judge, measure
+from sun_crumb.core.formula import FormulaLine
+from sun_crumb.core.quantities.household import grams_text
+from sun_crumb.core.reference import constant
+from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable
+from sun_crumb.core.rework.goals import DEFINITIONS
+from sun_crumb.core.rework.model import BEYOND, INSIDE, Problem
+from sun_crumb.core.sugars.sweetness import linear_sweetness
+
+
+def percent(value: float) -> str:
+    """Return a deviation as a signed whole per cent, with a true minus."""
+    text = f"{100 * value:+.0f} %"
+    return text.replace("-", "−").replace("+0 %", "0 %").replace("−0 %", "0 %")
+
+
+def reason(problem: Problem, position: int, grams: list[float]) -> str:
+    """Return why the amount at *position* changed: what would be off if it were put back as it was."""
+    old = problem.formula.lines
+    lines = problem.lines_at(grams)
+    line = lines[position]
+    was = old[position].grams if position < len(old) else 0.0
+    if position < len(old) and is_cuttable(old[position], problem.goals.counted):
+        return _cut_reason(problem, line, was)
+    if position >= len(old) and problem.additions[position - len(old)].is_sweetener:
+        return _sweetener_reason(problem, line, lines)
+    return _adjuster_reason(problem, position, grams, was)
+
+
+def _cut_reason(problem: Problem, line: FormulaLine, was: float) -> str:
+    per_gram = counted_per_gram(line, problem.goals.counted)
+    saved = (was - line.grams) * per_gram / problem.formula.servings
+    what = DEFINITIONS[problem.goals.counted]
+    text = f"the cut asked for: {grams_text(saved)} less {what} in each {problem.formula.unit}"
+    floor = problem.family.crystal_floor
+    if floor and 0 < line.grams <= was * floor * 1.15:
+        text += f"; {100 * line.grams / was:.0f} % stays, for the crust"
+    return text
+
+
+def _sweetener_reason(problem: Problem, line: FormulaLine, lines: list[FormulaLine]) -> str:
+    c = line.ingredient.per_100g
+    water = c.water_g * line.grams / 100
+    if c.glycosides_g:
+        with_it = measure(lines)["sweetness"]
+        without = measure([x for x in lines if x is not line])["sweetness"]
+        sweet = with_it - without
+    else:
+        sweet = linear_sweetness(c) * line.grams / 100
+    parts = [f"as sweet as {grams_text(sweet)} of sugar"]
+    if water >= 3:
+        parts.append(f"brings {grams_text(water)} of water")
+    if c.total_sugars_g > 5 and c.free_who_share == 0:
+        parts.append("its sugar is the fruit's own")
+    elif c.total_sugars_g > 5 and c.free_who_share > 0.5:
+        parts.append(f"{grams_text(c.total_sugars_g * line.grams / 100)} of it is free sugar")
+    elif c.polyols_g > 50 or c.allulose_g > 50:
+        parts.append(f"fills {grams_text((c.polyols_g + c.allulose_g) * line.grams / 100)} of the bulk")
+    return ", ".join(parts)
+
+
+def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: float) -> str:
+    with_it = _deviations(problem, grams)
+    without = _deviations(problem, [*grams[:position], was, *grams[position + 1:]])
+    worst, gain = None, 0.0
+    for key, verdict in without.items():
+        better = _price(verdict) - _price(with_it[key])
+        if better > gain:
+            worst, gain = key, better
+    if worst is None:
+        return "rounding: the nearest amount a spoon can measure"
+    name = METRICS[worst].name.lower()
+    was_off, now_off = without[worst].deviation, with_it[worst].deviation
+    if worst == "alkali":
+        return f"acid and soda: {1000 * was_off:+.0f} without it, {1000 * now_off:+.0f} with it [meq/kg]".replace("-", "−")
+    tail = f"{name} would be {percent(was_off)} without this change, with it {percent(now_off)}"
+    brought = sum(
+        a.ingredient.per_100g.water_g * g / 100
+        for a, g in zip(problem.additions, grams[len(problem.formula.lines):], strict=True)
+        if a.is_sweetener
+    )
+    moved = grams[position] - was
+    if worst in ("liquid", "water") and moved < 0 < was_off and brought > 5:
+        return f"the new sweetness brings {grams_text(brought)} of water; {tail}"
+    return tail
+
+
+def _price(verdict: Verdict) -> float:
+    """Return what a deviation costs in the model."""
+    reach = abs(verdict.deviation) / (verdict.band[1] if verdict.deviation > 0 else verdict.band[0])
+    return METRICS[verdict.key].weight * (INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0))
+
+
+def _deviations(problem: Problem, grams: list[float]) -> dict[str, Verdict]:
+    verdicts = judge(problem.family, problem.before, measure(problem.lines_at(grams)), problem.goals.wanted_sweetness)
+    return {v.key: v for v in verdicts if v.key in METRICS}
+
+
+def oven_advice(verdicts: list[Verdict]) -> str | None:
+    """Return what to do with the oven, or None where the browning stays near the original's."""
+    browning = next((v for v in verdicts if v.key == "browning"), None)
+    if browning is None or browning.level == "balanced":
+        return None
+    drop = constant("browning_drop_c")
+    return f"Browns sooner ({browning.deviation + 1:.1f} times the reducing sugar): oven {drop:.0f} °C lower, look 5 minutes earlier."

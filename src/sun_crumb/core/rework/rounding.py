@@ -1,0 +1,108 @@
+"""Amounts that a spoon, a cup or a scale can measure, chosen together so that the errors don't pile up."""
+
+from __future__ import annotations
+
+from math import ceil, floor
+
+from sun_crumb.core.balance import measure
+from sun_crumb.core.balance.metrics import METRICS
+from sun_crumb.core.balance.verdicts import deviation
+from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.quantities.measures import CupStandard
+from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable, move_of
+from sun_crumb.core.rework.model import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, OUTSIDE, Problem, bounds
+
+ROUNDS = 4
+
+
+def grid_of(ingredient: Ingredient, grams: float, cup: CupStandard) -> float:
+    """Return the step [g] that *ingredient* is measured in near *grams*."""
+    spoons = ingredient.spoons(cup)
+    if spoons is not None:
+        return spoons.grid(grams)
+    return 1.0 if grams < 100 else 5.0
+
+
+def true_cost(problem: Problem, grams: list[float]) -> float:
+    """Return what the amounts cost by the true metrics, the saturating sweetness included."""
+    lines = problem.lines_at(grams)
+    after = measure(lines)
+    cost = 0.0
+    for key, (low, high) in problem.family.bands.items():
+        metric = METRICS[key]
+        keep = problem.goals.wanted_sweetness
+        off = deviation(metric, problem.before, after, keep)
+        if off is None:
+            continue
+        if key == "sweetness":
+            # A smaller batch is no way to be sweet enough: the whole batch's sweetness counts too.
+            off = min(off, after["sweetness"] / (problem.before["sweetness"] * keep) - 1)
+        reach = abs(off) / (high if off > 0 else low)
+        steep = FAR if key == "sweetness" else OUTSIDE
+        cost += metric.weight * (INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0) + (steep - BEYOND) * max(reach - 2, 0.0))
+    if problem.counted_before > 0:
+        counted = sum(counted_per_gram(line, problem.goals.counted) * line.grams for line in lines)
+        wanted = (1 - problem.goals.wanted_cut) * problem.counted_before / problem.before["mass"] * after["mass"]
+        gap = (counted - wanted) / problem.counted_before
+        cost += CUT_SHORT / 10 * max(gap - 0.005, 0.0) + CUT_OVER * max(-gap, 0.0)
+    return cost
+
+
+def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[float]:
+    """Return *grams* with every changed amount on its grid; cut sugars go down, the rest where the balance wants them."""
+    old = problem.formula.lines
+    result = list(grams)
+    limits = bounds(problem)
+    free: list[tuple[int, float]] = []
+    for i, amount in enumerate(grams):
+        ingredient = old[i].ingredient if i < len(old) else problem.additions[i - len(old)].ingredient
+        if i in problem.locks:
+            continue
+        if i < len(old) and abs(amount - old[i].grams) < max(0.004 * old[i].grams, 0.02):
+            result[i] = old[i].grams
+            continue
+        if amount < 0.02:
+            result[i] = 0.0
+            continue
+        step = grid_of(ingredient, amount, cup)
+        if i < len(old) and is_cuttable(old[i], problem.goals.counted):
+            result[i] = floor(amount / step + 0.02) * step
+            continue
+        result[i] = max(round(amount / step), 1) * step
+        if i < len(old) and abs(result[i] - old[i].grams) < 0.5 * step:
+            result[i] = old[i].grams
+        free.append((i, step))
+    best = true_cost(problem, result)
+    for _ in range(ROUNDS):
+        improved = False
+        for i, step in free:
+            for choice in {floor(grams[i] / step) * step, ceil(grams[i] / step) * step, result[i] + step, result[i] - step}:
+                if choice <= 0 or choice == result[i] or abs(choice - grams[i]) > 2.01 * step or not _within(choice, limits[i], step):
+                    continue
+                if i < len(old) and abs(choice - old[i].grams) < 0.3 * step:
+                    choice = old[i].grams
+                trial = [*result[:i], choice, *result[i + 1:]]
+                cost = true_cost(problem, trial)
+                if cost < best - 1e-9:
+                    best, result, improved = cost, trial, True
+        if not improved:
+            break
+    return _without_trifles(problem, result, best)
+
+
+def _within(choice: float, limits: tuple[float, float], step: float) -> bool:
+    """Return whether an amount keeps its limits, give or take a quarter of a step."""
+    return limits[0] - 0.25 * step <= choice <= limits[1] + 0.25 * step
+
+
+def _without_trifles(problem: Problem, grams: list[float], cost: float) -> list[float]:
+    """Put back every touched line whose change gains less than touching it costs."""
+    for i, line in enumerate(problem.formula.lines):
+        move = move_of(line, problem.goals.counted)
+        if i in problem.locks or move is None or move.is_cut or grams[i] == line.grams:
+            continue
+        trial = [*grams[:i], line.grams, *grams[i + 1:]]
+        dearer = true_cost(problem, trial)
+        if dearer - cost < move.cost:
+            grams, cost = trial, dearer
+    return grams

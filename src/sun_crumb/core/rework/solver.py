@@ -1,0 +1,78 @@
+"""A small mixed-integer linear model and HiGHS, the only place that knows the solver."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+
+import highspy
+import numpy as np
+
+INFINITY = float(highspy.kHighsInf)
+# An absolute gap: near an objective of 0 a relative one never closes. One thread and a fixed seed: the same plan each time.
+OPTIONS = {
+    "output_flag": False, "log_to_console": False, "threads": 1, "random_seed": 7, "mip_abs_gap": 0.02, "mip_rel_gap": 0.0,
+    "mip_max_nodes": 4000, "time_limit": 4.0,
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Solution:
+    """Values by variable; ``is_proven`` when within the gap of the best there is."""
+
+    values: list[float]
+    objective: float
+    is_proven: bool
+
+
+@dataclass(slots=True)
+class LinearModel:
+    """Variables with bounds and costs, rows with bounds; minimised."""
+
+    lower: list[float] = field(default_factory=list)
+    upper: list[float] = field(default_factory=list)
+    cost: list[float] = field(default_factory=list)
+    is_integer: list[bool] = field(default_factory=list)
+    rows: list[tuple[dict[int, float], float, float]] = field(default_factory=list)
+
+    def add(self, lower: float = 0.0, upper: float = INFINITY, cost: float = 0.0, *, is_integer: bool = False) -> int:
+        """Add a variable and return its number."""
+        self.lower.append(lower)
+        self.upper.append(upper)
+        self.cost.append(cost)
+        self.is_integer.append(is_integer)
+        return len(self.lower) - 1
+
+    def binary(self, cost: float = 0.0) -> int:
+        """Add a yes-or-no variable and return its number."""
+        return self.add(0.0, 1.0, cost, is_integer=True)
+
+    def require(self, terms: Mapping[int, float], lower: float = -INFINITY, upper: float = INFINITY) -> None:
+        """Add the row ``lower <= sum of terms <= upper``."""
+        self.rows.append(({k: v for k, v in terms.items() if v}, lower, upper))
+
+    def solve(self) -> Solution | None:
+        """Return the cheapest solution, or None where there is none."""
+        lp = highspy.HighsLp()
+        lp.num_col_, lp.num_row_ = len(self.lower), len(self.rows)
+        lp.col_cost_, lp.col_lower_, lp.col_upper_ = np.array(self.cost), np.array(self.lower), np.array(self.upper)
+        lp.row_lower_ = np.array([row[1] for row in self.rows])
+        lp.row_upper_ = np.array([row[2] for row in self.rows])
+        lp.a_matrix_.format_ = highspy.MatrixFormat.kRowwise
+        lp.a_matrix_.start_ = np.cumsum([0, *(len(row[0]) for row in self.rows)])
+        lp.a_matrix_.index_ = np.array([k for row in self.rows for k in row[0]], dtype=np.int32)
+        lp.a_matrix_.value_ = np.array([v for row in self.rows for v in row[0].values()])
+        kinds = highspy.HighsVarType
+        lp.integrality_ = [kinds.kInteger if integer else kinds.kContinuous for integer in self.is_integer]
+        highs = highspy.Highs()
+        highs.silent()
+        for name, value in OPTIONS.items():
+            highs.setOptionValue(name, value)
+        highs.passModel(lp)
+        highs.run()
+        info = highs.getInfo()
+        # An infeasible or stopped run may report an objective of 0: the primal status alone says there is a solution.
+        if info.primal_solution_status != int(highspy.SolutionStatus.kSolutionStatusFeasible):
+            return None
+        is_proven = highs.getModelStatus() == highspy.HighsModelStatus.kOptimal
+        return Solution(list(highs.getSolution().col_value), float(info.objective_function_value), is_proven)

@@ -1,0 +1,1 @@
+"""Sweetness, the definitions of sugar, and what was saved. Knows ingredients, no recipes."""

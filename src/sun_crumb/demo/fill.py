@@ -1,0 +1,54 @@
+"""Fill a database with the demo household, through the same services as a user's own clicks."""
+
+from __future__ import annotations
+
+from datetime import date, timedelta
+from importlib.resources import files
+
+from sun_crumb.core.rework import Goals
+from sun_crumb.services import kitchen, ledger, recipes
+from sun_crumb.store import Database
+
+DESSERTS = ("orange_semolina_cake", "plum_crumble", "rye_ginger_squares", "cardamom_rice_pudding", "hazelnut_cookies", "honeyed_carrot_loaf")
+# Reworks kept, by dessert: the goals and what the household calls them.
+REWORKS = {
+    "orange_semolina_cake": (Goals(path="blend", cut=0.5, keep_sweet=0.85, cupboard=("honey", "date_paste", "applesauce")), "For the school fair"),
+    "rye_ginger_squares": (Goals(path="fruit", cut=0.45, keep_sweet=0.85), "Dates only"),
+    "cardamom_rice_pudding": (Goals(path="less", cut=0.3, keep_sweet=0.7), "A third less"),
+}
+# Bakes: dessert, whether the rework, days ago, and portions eaten as (days after baking, how many, by whom).
+BAKES = (
+    ("orange_semolina_cake", True, 13, ((0, 2, "Ada"), (0, 1, "Bo"), (1, 2, "Ada"), (2, 1, "Bo"), (3, 2, "Nan"), (5, 1, "Ada"))),
+    ("rye_ginger_squares", True, 6, ((0, 1, "Ada"), (1, 2, "Bo"), (2, 1, "Nan"), (3, 1, "Ada"), (4, 2, "Bo"))),
+    ("cardamom_rice_pudding", False, 3, ((0, 1, "Nan"), (1, 1, "Ada"))),
+)
+
+
+def fill(database: Database, today: date | None = None) -> None:
+    """Put the demo data into an empty database; one that already holds recipes is left as it is."""
+    if recipes.list_recipes(database):
+        return
+    today = today or date.today()
+    kept: dict[str, dict[str, object]] = {}
+    for name in DESSERTS:
+        text = files("sun_crumb.demo").joinpath("recipes", f"{name}.txt").read_text(encoding="utf-8")
+        view = kitchen.read(text)
+        lines = [
+            kitchen.PlainLine(line["ingredient"], line["grams"], line["component"], line["text"])
+            for line in view["lines"]
+            if line["ingredient"] and line["grams"] is not None
+        ]
+        recipe = recipes.keep_recipe(
+            database, title=view["title"], source_text=text, cup=view["cup"], servings=view["yield"]["count"],
+            unit=view["yield"]["unit"], lines=lines, client_key=f"demo-{name}",
+        )
+        if name in REWORKS:
+            goals, label = REWORKS[name]
+            recipe = recipes.keep_version(database, recipe["id"], goals, label=label, client_key=f"demo-{name}-rework")
+        kept[name] = recipe
+    for number, (name, is_rework, days_ago, eaten) in enumerate(BAKES):
+        version = kept[name]["versions"][-1 if is_rework else 0]  # type: ignore[index]
+        baked_on = today - timedelta(days=days_ago)
+        bake = ledger.bake(database, version["id"], baked_on, client_key=f"demo-bake-{number}")
+        for position, (after, count, who) in enumerate(eaten):
+            ledger.eat(database, bake["id"], baked_on + timedelta(days=after), count, who, client_key=f"demo-{number}-{position}")

@@ -1,0 +1,123 @@
+"""Reading, analysing and reworking without a database."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+from time import perf_counter
+
+from sun_crumb.core.errors import UnknownIngredientError
+from sun_crumb.core.formula import Formula, FormulaLine, from_reading
+from sun_crumb.core.formula.recipe import is_crushed
+from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.quantities.household import grams_text
+from sun_crumb.core.quantities.measures import CupStandard, cup_standard
+from sun_crumb.core.reading import read_recipe
+from sun_crumb.core.reading.match import name_index
+from sun_crumb.core.rework import Goals, rework
+from sun_crumb.core.rework.plan import household
+from sun_crumb.services.views import View, analysis_view, ingredient_view, plan_view, reading_view
+
+
+@dataclass(frozen=True, slots=True)
+class PlainLine:
+    """A weighed line as it comes from outside."""
+
+    ingredient: str
+    grams: float
+    component: str = ""
+    text: str = ""
+    is_crushed: bool | None = None
+
+
+def read(text: str, cup: str | None = None) -> View:
+    """Return *text* as read, with the analysis of what could be weighed."""
+    reading = read_recipe(text, shipped_pantry(), cup)
+    formula, left_out = from_reading(reading, shipped_pantry())
+    view = reading_view(reading)
+    view["analysis"] = analysis_view(formula) if formula.lines else None
+    view["left_out"] = left_out
+    return view
+
+
+def read_formula(text: str, cup: str | None = None, servings: int | None = None) -> tuple[Formula, View, CupStandard]:
+    """Return the formula of a text, its reading, and the cup standard it is written in."""
+    reading = read_recipe(text, shipped_pantry(), cup)
+    formula, _ = from_reading(reading, shipped_pantry())
+    if servings is not None:
+        formula = replace(formula, servings=servings, is_servings_assumed=False)
+    return formula, reading_view(reading), cup_standard(reading.cup)
+
+
+def formula_of(title: str, lines: Iterable[PlainLine], servings: int, unit: str) -> Formula:
+    """Return the formula of weighed lines; an unknown ingredient or absurd weight raises an error that names the line."""
+    pantry = shipped_pantry()
+    return Formula(
+        title,
+        tuple(
+            FormulaLine(
+                pantry[line.ingredient], line.grams, line.component,
+                is_crushed(line.text) if line.is_crushed is None else line.is_crushed, line.text,
+            )
+            for line in lines
+        ),
+        servings,
+        unit,
+    )
+
+
+def analyse(lines: Iterable[PlainLine], servings: int, unit: str) -> View:
+    """Return the analysis of weighed lines."""
+    return analysis_view(formula_of("", lines, servings, unit))
+
+
+def plan(formula: Formula, goals: Goals, cup: CupStandard) -> View:
+    """Return the reworked formula, with the time it took."""
+    start = perf_counter()
+    found = rework(formula, goals, shipped_pantry(), cup)
+    return plan_view(found, 1000 * (perf_counter() - start))
+
+
+# What whole fruit in the cupboard becomes before it sweetens a batter.
+PREPARED = {
+    "medjool_date": "date_paste", "deglet_date": "date_paste", "prune": "prune_puree", "apple": "applesauce",
+    "pear": "pear_puree", "mango": "mango_puree", "banana_firm": "banana",
+}
+
+
+def cupboard_keys(words: Iterable[str]) -> tuple[str, ...]:
+    """Return the pantry keys of the sweeteners at hand, given by key or by name ("dates" stand for date paste).
+
+    Raises
+    ------
+    UnknownIngredientError
+        A word that names nothing in the pantry.
+    """
+    pantry = shipped_pantry()
+    found = []
+    for word in words:
+        key = word
+        if word not in pantry:
+            near = name_index(pantry).match(word) or name_index(pantry).match(f"{word} syrup")
+            if not near or near[0].confidence < 0.6:
+                raise UnknownIngredientError(f"the pantry holds no {word!r}", field="cupboard", ingredient=word)
+            key = near[0].ingredient
+        found.append(PREPARED.get(key, key))
+    return tuple(dict.fromkeys(found))
+
+
+def search_pantry(query: str, limit: int) -> list[View]:
+    """Return the ingredients that *query* may mean, the likeliest first; all of them for an empty query."""
+    pantry = shipped_pantry()
+    if not query.strip():
+        return [ingredient_view(i) for i in list(pantry)[:limit]]
+    words = query.lower().strip()
+    begun = [key for key, name in pantry.names if name.startswith(words) or f" {words}" in name]
+    found = [c.ingredient for c in name_index(pantry).match(query, limit=limit)]
+    return [ingredient_view(pantry[key]) for key in list(dict.fromkeys([*begun[:limit], *found]))[:limit]]
+
+
+def household_text(ingredient: str, grams: float, cup: str) -> str:
+    """Return an amount as the kitchen measures it."""
+    found = shipped_pantry()[ingredient]
+    return household(found, grams, cup_standard(cup)) or grams_text(grams)

@@ -1,0 +1,166 @@
+"""Bakes, portions eaten, and what they saved."""
+
+from __future__ import annotations
+
+from datetime import date
+from math import isfinite
+
+from sqlalchemy import func, select
+from sqlalchemy.orm import Session, joinedload
+
+from sun_crumb.core.errors import OutOfDomainError
+from sun_crumb.core.formula import portion, total
+from sun_crumb.core.sugars.savings import savings
+from sun_crumb.services.errors import NotFoundError
+from sun_crumb.services.recipes import now, version_formula
+from sun_crumb.services.views import View, rounded
+from sun_crumb.store import Database
+from sun_crumb.store.tables import Bake, Recipe, Serving, Version
+
+MOST_EATEN = 100.0
+SUMS = ("energy_kcal", "total_sugars_g", "free_sugars_who_g", "saved_energy_kcal", "saved_total_sugars_g", "saved_free_sugars_who_g")
+
+
+def bake(database: Database, version_id: int, baked_on: date, client_key: str | None = None) -> View:
+    """Note that a version was baked and return the bake. The same *client_key* again returns the first one."""
+    with database.transaction() as session:
+        if client_key and (found := session.scalar(select(Bake).where(Bake.client_key == client_key))):
+            return _bake_view(session, found)
+        version = session.get(Version, version_id)
+        if version is None or version.recipe.deleted_at is not None:
+            raise NotFoundError(f"no version {version_id}", field="version_id")
+        formula, original = version_formula(version), version_formula(version.recipe.versions[0])
+        whole = total(formula.lines)
+        one, saved = portion(whole, formula.servings), savings(total(original.lines), whole, formula.servings)
+        row = Bake(
+            version_id=version.id, baked_on=baked_on, servings=formula.servings, portion_g=one.mass_g,
+            energy_kcal=one.energy_kcal, total_sugars_g=one.total_sugars_g, free_sugars_who_g=one.free_sugars_who_g,
+            saved_energy_kcal=saved.energy_kcal, saved_total_sugars_g=saved.total_sugars_g,
+            saved_free_sugars_who_g=saved.free_sugars_who_g, client_key=client_key, created_at=now(),
+        )
+        session.add(row)
+        session.flush()
+        return _bake_view(session, row)
+
+
+def eat(database: Database, bake_id: int, eaten_on: date, count: float, who: str = "", client_key: str | None = None) -> View:
+    """Note portions eaten and return them. The same *client_key* again returns the first note."""
+    if not isfinite(count) or not 0 < count <= MOST_EATEN:
+        raise OutOfDomainError(f"{count:g} portions can't be eaten; give more than 0 and at most {MOST_EATEN:g}", field="count")
+    with database.transaction() as session:
+        if client_key and (found := session.scalar(select(Serving).where(Serving.client_key == client_key))):
+            return _serving_view(found)
+        baked = session.get(Bake, bake_id)
+        if baked is None:
+            raise NotFoundError(f"no bake {bake_id}", field="bake_id")
+        if eaten_on < baked.baked_on:
+            raise OutOfDomainError(
+                f"it was baked on {baked.baked_on.isoformat()}, it can't have been eaten before", field="eaten_on"
+            )
+        row = Serving(
+            bake_id=bake_id, eaten_on=eaten_on, count=count, who=who.strip(), client_key=client_key, created_at=now()
+        )
+        session.add(row)
+        session.flush()
+        return _serving_view(row)
+
+
+def remove_serving(database: Database, serving_id: int) -> None:
+    """Take back portions noted by mistake; restore_serving undoes it."""
+    with database.transaction() as session:
+        _serving(session, serving_id).deleted_at = now()
+
+
+def restore_serving(database: Database, serving_id: int) -> View:
+    """Bring back portions that were taken back."""
+    with database.transaction() as session:
+        row = _serving(session, serving_id)
+        row.deleted_at = None
+        return _serving_view(row)
+
+
+def ledger(database: Database, since: date, until: date) -> View:
+    """Return the days from *since* to *until*, what was eaten and what it saved, and the bakes to log from."""
+    if since > until:
+        raise OutOfDomainError("the first day lies after the last", field="since")
+    with database.transaction() as session:
+        columns = [func.sum(getattr(Bake, name) * Serving.count).label(name) for name in SUMS]
+        rows = session.execute(
+            select(Serving.eaten_on, func.sum(Serving.count).label("servings"), *columns)
+            .join(Bake, Serving.bake_id == Bake.id)
+            .where(Serving.deleted_at.is_(None), Serving.eaten_on.between(since, until))
+            .group_by(Serving.eaten_on)
+            .order_by(Serving.eaten_on)
+        ).all()
+        days = [
+            {"day": row.eaten_on.isoformat(), "servings": row.servings, **{n: rounded(getattr(row, n)) for n in SUMS}}
+            for row in rows
+        ]
+        eaten = session.scalars(
+            select(Serving)
+            .where(Serving.deleted_at.is_(None), Serving.eaten_on.between(since, until))
+            .options(joinedload(Serving.bake).joinedload(Bake.version).joinedload(Version.recipe))
+            .order_by(Serving.eaten_on.desc(), Serving.id.desc())
+            .limit(60)
+        ).all()
+        bakes = session.scalars(
+            select(Bake)
+            .join(Version, Bake.version_id == Version.id)
+            .join(Recipe, Version.recipe_id == Recipe.id)
+            .where(Recipe.deleted_at.is_(None))
+            .options(joinedload(Bake.version).joinedload(Version.recipe))
+            .order_by(Bake.baked_on.desc(), Bake.id.desc())
+            .limit(20)
+        ).all()
+        return {
+            "since": since.isoformat(),
+            "until": until.isoformat(),
+            "days": days,
+            "total": {
+                "servings": sum(d["servings"] for d in days),
+                **{n: rounded(sum(d[n] for d in days)) for n in SUMS},
+            },
+            "servings": [_serving_view(row) for row in eaten],
+            "bakes": [_bake_view(session, row) for row in bakes],
+        }
+
+
+def _serving(session: Session, serving_id: int) -> Serving:
+    row = session.get(Serving, serving_id)
+    if row is None:
+        raise NotFoundError(f"no serving {serving_id}", field="id")
+    return row
+
+
+def _bake_view(session: Session, row: Bake) -> View:
+    version = row.version or session.get_one(Version, row.version_id)
+    eaten = session.scalar(
+        select(func.coalesce(func.sum(Serving.count), 0.0)).where(Serving.bake_id == row.id, Serving.deleted_at.is_(None))
+    )
+    return {
+        "id": row.id,
+        "recipe_id": version.recipe_id,
+        "version_id": version.id,
+        "title": version.recipe.title,
+        "label": version.label,
+        "unit": version.unit,
+        "baked_on": row.baked_on.isoformat(),
+        "servings": row.servings,
+        "eaten": eaten or 0.0,
+        "portion_g": rounded(row.portion_g, 1),
+        **{name: rounded(getattr(row, name)) for name in SUMS},
+    }
+
+
+def _serving_view(row: Serving) -> View:
+    return {
+        "id": row.id,
+        "bake_id": row.bake_id,
+        "title": row.bake.version.recipe.title,
+        "label": row.bake.version.label,
+        "unit": row.bake.version.unit,
+        "eaten_on": row.eaten_on.isoformat(),
+        "count": row.count,
+        "who": row.who,
+        **{name: rounded(getattr(row.bake, name) * row.count) for name in SUMS},
+    }

@@ -1,0 +1,60 @@
+"""The household's preferences, and the choices the screens offer."""
+
+from __future__ import annotations
+
+from dataclasses import asdict
+from typing import Any
+
+from sun_crumb.core.balance import families
+from sun_crumb.core.pantry import diets, shipped_pantry
+from sun_crumb.core.quantities.measures import cup_standards
+from sun_crumb.core.reference import constant
+from sun_crumb.core.rework import DEFINITIONS, paths
+from sun_crumb.services.views import View, ingredient_view
+from sun_crumb.store import Database
+from sun_crumb.store.tables import Setting
+
+DEFAULTS: dict[str, Any] = {"daily_limit_g": 25.0, "diets": [], "cupboard": None}
+
+
+def get_settings(database: Database) -> View:
+    """Return every preference, the default where none was chosen."""
+    with database.transaction() as session:
+        return {key: (row.value if (row := session.get(Setting, key)) else default) for key, default in DEFAULTS.items()}
+
+
+def change_settings(database: Database, changes: dict[str, Any]) -> View:
+    """Change some preferences and return all of them."""
+    with database.transaction() as session:
+        for key, value in changes.items():
+            session.merge(Setting(key=key, value=value))
+    return get_settings(database)
+
+
+def choices() -> View:
+    """Return what can be chosen: paths, definitions, families, diets, cups, sweeteners, daily limits."""
+    return {
+        "paths": [
+            {
+                "key": p.key, "name": p.name, "words": p.words, "cut": p.cut, "keep_sweet": p.keep_sweet,
+                "definition": p.definition, "usual": list(p.usual),
+                "sweeteners": [i.key for i in shipped_pantry() if p.allows(i)],
+            }
+            for p in paths().values()
+        ],
+        "definitions": [{"key": key, "name": name} for key, name in DEFINITIONS.items()],
+        "families": [{"key": f.key, "name": f.name} for f in families().values()],
+        "diets": [{"key": d.key, "name": d.name} for d in diets().values()],
+        "cups": [asdict(c) for c in cup_standards().values()],
+        "sweeteners": [
+            ingredient_view(i) for i in shipped_pantry() if any(p.allows(i) for p in paths().values())
+        ],
+        "limits": [
+            {"grams": constant(key), "name": name}
+            for key, name in (
+                ("limit_who_low", "WHO, 5 % of energy"),
+                ("limit_uk_adult", "UK, adults"),
+                ("limit_who_high", "WHO, 10 % of energy"),
+            )
+        ],
+    }

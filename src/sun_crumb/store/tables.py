@@ -1,0 +1,118 @@
+"""The tables. Nutrition is copied onto a bake when it is made: the ledger keeps what was true that day."""
+
+from __future__ import annotations
+
+from datetime import date, datetime
+from typing import Any
+
+from sqlalchemy import JSON, CheckConstraint, ForeignKey, Index, UniqueConstraint
+from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column, relationship
+
+
+class Base(DeclarativeBase):
+    """Every table's base."""
+
+
+class Recipe(Base):
+    """A dessert on the shelf; its versions hold the amounts. ``revision`` counts its edits."""
+
+    __tablename__ = "recipes"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    title: Mapped[str]
+    source_text: Mapped[str] = mapped_column(default="")
+    cup: Mapped[str] = mapped_column(default="us")
+    revision: Mapped[int] = mapped_column(default=1)
+    client_key: Mapped[str | None] = mapped_column(unique=True)
+    created_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
+    versions: Mapped[list[Version]] = relationship(
+        back_populates="recipe", order_by="Version.number", cascade="all, delete-orphan"
+    )
+
+
+class Version(Base):
+    """One set of amounts: number 1 is the original, the others are reworks of it with their goals."""
+
+    __tablename__ = "versions"
+    __table_args__ = (UniqueConstraint("recipe_id", "number"),)
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    recipe_id: Mapped[int] = mapped_column(ForeignKey("recipes.id", ondelete="CASCADE"), index=True)
+    number: Mapped[int]
+    label: Mapped[str]
+    servings: Mapped[int]
+    unit: Mapped[str]
+    status: Mapped[str] = mapped_column(default="")
+    goals: Mapped[dict[str, Any] | None] = mapped_column(JSON)
+    client_key: Mapped[str | None] = mapped_column(unique=True)
+    created_at: Mapped[datetime]
+    recipe: Mapped[Recipe] = relationship(back_populates="versions")
+    lines: Mapped[list[Line]] = relationship(
+        back_populates="version", order_by="Line.position", cascade="all, delete-orphan"
+    )
+
+
+class Line(Base):
+    """One weighed ingredient of a version [g]."""
+
+    __tablename__ = "lines"
+    __table_args__ = (UniqueConstraint("version_id", "position"), CheckConstraint("grams >= 0"))
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    version_id: Mapped[int] = mapped_column(ForeignKey("versions.id", ondelete="CASCADE"), index=True)
+    position: Mapped[int]
+    component: Mapped[str] = mapped_column(default="")
+    ingredient: Mapped[str]
+    grams: Mapped[float]
+    text: Mapped[str] = mapped_column(default="")
+    is_crushed: Mapped[bool] = mapped_column(default=False)
+    reason: Mapped[str] = mapped_column(default="")
+    version: Mapped[Version] = relationship(back_populates="lines")
+
+
+class Bake(Base):
+    """A version baked on a day: what one portion held, and what it saves against the original at the same portion."""
+
+    __tablename__ = "bakes"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    version_id: Mapped[int] = mapped_column(ForeignKey("versions.id", ondelete="CASCADE"), index=True)
+    baked_on: Mapped[date] = mapped_column(index=True)
+    servings: Mapped[int]
+    portion_g: Mapped[float]
+    energy_kcal: Mapped[float]
+    total_sugars_g: Mapped[float]
+    free_sugars_who_g: Mapped[float]
+    saved_energy_kcal: Mapped[float]
+    saved_total_sugars_g: Mapped[float]
+    saved_free_sugars_who_g: Mapped[float]
+    client_key: Mapped[str | None] = mapped_column(unique=True)
+    created_at: Mapped[datetime]
+    version: Mapped[Version] = relationship()
+
+
+class Serving(Base):
+    """Portions of a bake eaten by someone on a day."""
+
+    __tablename__ = "servings"
+    __table_args__ = (CheckConstraint("count > 0"), Index("ix_servings_day", "eaten_on", "deleted_at"))
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    bake_id: Mapped[int] = mapped_column(ForeignKey("bakes.id", ondelete="CASCADE"), index=True)
+    eaten_on: Mapped[date]
+    count: Mapped[float]
+    who: Mapped[str] = mapped_column(default="")
+    client_key: Mapped[str | None] = mapped_column(unique=True)
+    created_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
+    bake: Mapped[Bake] = relationship()
+
+
+class Setting(Base):
+    """One preference of the household."""
+
+    __tablename__ = "settings"
+
+    key: Mapped[str] = mapped_column(primary_key=True)
+    value: Mapped[Any] = mapped_column(JSON)
