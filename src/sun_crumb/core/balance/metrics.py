@@ -40,7 +40,7 @@ METRICS = {
         Metric("structure", "Structure", "structure", "mass", 1.2, "weaker, may sink", "firmer, tougher"),
         Metric("bulk", "Bulk", "bulk", "mass", 1.0, "closer crumb, paler", "chewier, stickier"),
         Metric("lift", "Lift", "lift", "mass", 0.8, "flatter", "more open, may collapse"),
-        Metric("alkali", "Acid and soda", "alkali", "mass", 0.8, "more acid, tangier and paler", "soapy, darker"),
+        Metric("alkali", "Acid", "alkali", "mass", 0.8, "more acid, tangier and paler", "soapy, darker"),
         Metric("mass", "Batter", "mass", "", 1.0, "fills the tin less", "fills the tin more"),
     )
 }

@@ -18,13 +18,18 @@ MOST_SERVINGS = 1000
 
 @dataclass(frozen=True, slots=True)
 class FormulaLine:
-    """One ingredient [g] in one component; ``is_crushed`` when it is mashed, grated, melted or ground into the mix."""
+    """One ingredient [g] in one component.
+
+    ``is_crushed`` when it is mashed, grated, melted or ground into the mix; ``is_body`` when the fruit is the thing
+    itself, as in a filling, and not pieces in a crumb.
+    """
 
     ingredient: Ingredient
     grams: float
     component: str = ""
     is_crushed: bool = False
     text: str = ""
+    is_body: bool = False
 
     def __post_init__(self) -> None:
         if not isfinite(self.grams) or self.grams < 0 or self.grams > 100_000:
@@ -35,7 +40,7 @@ class FormulaLine:
     @property
     def is_inclusion(self) -> bool:
         """Whether it sits in the crumb whole, keeping its own water and sugar (berries, chips, nuts, raisins)."""
-        if self.is_crushed or self.ingredient.has_role("puree", "paste", "flour", "fat", "sugar", "syrup", "binder"):
+        if self.is_crushed or self.is_body or self.ingredient.has_role("puree", "paste", "flour", "fat", "sugar", "syrup", "binder"):
             return False
         return self.ingredient.has_role("chocolate", "nut") or (
             self.ingredient.has_role("fruit") and self.ingredient.group in ("fruit", "driedfruit")

@@ -237,6 +237,10 @@ def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard
     return None
 
 
+def _whole(grams: float) -> float:
+    return round(grams, 0 if grams >= 10 else 1)
+
+
 def _told(text: str, usual: float, stated: float, ingredient: Ingredient, cup: CupStandard) -> Conflict:
     spoons = ingredient.spoons(cup)
     each = ingredient.measure("each")
@@ -246,4 +250,4 @@ def _told(text: str, usual: float, stated: float, ingredient: Ingredient, cup: C
         fits = f"{grams_text(stated)} is about {stated / each.grams:.0f} pieces; {text} is about {grams_text(usual)}"
     else:
         fits = f"{grams_text(stated)} against {grams_text(usual)}"
-    return Conflict((Statement(text, round(usual, 1)), Statement(grams_text(stated), round(stated, 1))), fits)
+    return Conflict((Statement(text, _whole(usual)), Statement(grams_text(stated), _whole(stated))), fits)

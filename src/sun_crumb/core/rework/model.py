@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import METRICS, Family, contribution, measure
 from sun_crumb.core.balance.verdicts import denominator_of, deviation
@@ -37,7 +37,7 @@ class Problem:
     def lines_at(self, grams: list[float]) -> list[FormulaLine]:
         """Return the component's lines at these amounts: the original's first, then the additions [g]."""
         old = self.formula.lines
-        found = [FormulaLine(line.ingredient, g, line.component, line.is_crushed, line.text) for line, g in zip(old, grams, strict=False)]
+        found = [replace(line, grams=g) for line, g in zip(old, grams, strict=False)]
         component = old[0].component
         found += [
             FormulaLine(a.ingredient, g, component, True) for a, g in zip(self.additions, grams[len(old):], strict=True)

@@ -117,6 +117,8 @@ def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | No
         part = formula.only(component)
         positions = [i for i, line in enumerate(formula.lines) if line.component == component]
         family = _family(part, component, goals)
+        if family.key == "fruit":
+            part = replace(part, lines=tuple(replace(line, is_body=True) for line in part.lines))
         locks = {n: goals.locks[i] for n, i in enumerate(positions) if i in goals.locks}
         if not locks and not any(is_cuttable(line, goals.counted) for line in part.lines):
             after_lines += part.lines

@@ -1,0 +1,98 @@
+"""Take the pictures of the README from the demo data: start the demo, walk through the places, save PNGs.
+
+With --to FOLDER the pictures go there, and phone-sized ones are taken too: for looking at, not for keeping.
+"""
+
+from __future__ import annotations
+
+import argparse
+import re
+import shutil
+import subprocess
+import sys
+import tempfile
+from pathlib import Path
+
+from playwright.sync_api import Page, sync_playwright
+
+ROOT = Path(__file__).resolve().parent.parent
+KEPT = ROOT / "docs" / "screenshots"
+DOUBTFUL = """Walnut date bread
+Makes 12 slices
+
+1⅔ cups (210 g) plain flour
+1/3 cup (130 g) brown sugar
+2 large eggs
+½ cup stevia
+100 ml coconut milk
+80 g butter, melted
+1 cup chopped dates
+½ cup walnuts
+2 tsp baking powder
+frobnicated essence
+"""
+
+
+def recipes(page: Page) -> None:
+    page.get_by_role("link", name="Orange semolina cake").wait_for()
+
+
+def bring_in(page: Page) -> None:
+    page.get_by_label("The recipe, as it is written").fill(DOUBTFUL)
+    page.get_by_text("lines to decide").wait_for()
+
+
+def bench(page: Page) -> None:
+    page.get_by_role("heading", name=re.compile("balance|can be had")).wait_for()
+    page.wait_for_timeout(1500)
+
+
+def ledger(page: Page) -> None:
+    page.get_by_text("free sugar saved").wait_for()
+
+
+SHOTS = {
+    "recipes": ("/recipes", recipes),
+    "bring-in": ("/bring-in", bring_in),
+    "bench": ("/recipes/1/bench", bench),
+    "ledger": ("/ledger", ledger),
+}
+
+
+def main() -> int:
+    parser = argparse.ArgumentParser(description=__doc__)
+    parser.add_argument("--to", type=Path, default=KEPT)
+    parser.add_argument("--only", help="one place")
+    parser.add_argument("--theme", choices=("morning", "oven"), default="morning")
+    chosen = parser.parse_args()
+    chosen.to.mkdir(parents=True, exist_ok=True)
+    sizes = {"": (1280, 800)} if chosen.to == KEPT else {"": (1280, 800), "-phone": (390, 844)}
+    with tempfile.TemporaryDirectory() as folder:
+        server = subprocess.Popen(
+            [sys.executable, "-m", "sun_crumb.cli", "demo", "--folder", folder, "--port", "0"], stdout=subprocess.PIPE, text=True
+        )
+        try:
+            assert server.stdout is not None
+            address = next(line for line in server.stdout if "http://" in line).split()[-1].rstrip("/")
+            with sync_playwright() as playwright:
+                browser = playwright.chromium.launch(executable_path=shutil.which("chromium"))
+                for suffix, (width, height) in sizes.items():
+                    for name, (path, wait) in SHOTS.items():
+                        if chosen.only and name != chosen.only:
+                            continue
+                        page = browser.new_page(viewport={"width": width, "height": height})
+                        page.add_init_script(f"localStorage.setItem('sun-crumb.theme', '\"{chosen.theme}\"')")
+                        page.goto(address + path)
+                        wait(page)
+                        page.wait_for_timeout(500)
+                        page.screenshot(path=chosen.to / f"{name}{suffix}.png")
+                        page.close()
+                browser.close()
+        finally:
+            server.terminate()
+            server.wait()
+    return 0
+
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import KeyHelp from './components/KeyHelp.vue'
+import NavRail from './components/NavRail.vue'
+import NoticeBar from './components/NoticeBar.vue'
+import { useKeys } from './composables/useKeys'
+import { useHousehold } from './stores/household'
+import { useNotices } from './stores/notices'
+
+const router = useRouter()
+const notices = useNotices()
+const isHelpOpen = ref(false)
+
+useKeys({
+  '?': () => (isHelpOpen.value = true),
+  r: () => void router.push('/recipes'),
+  b: () => void router.push('/bring-in'),
+  l: () => void router.push('/ledger'),
+})
+onMounted(() => useHousehold().load().catch(notices.complain))
+</script>
+
+<template>
+  <v-app>
+    <a class="skip" href="#main">Skip to the work</a>
+    <NavRail @help="isHelpOpen = true" />
+    <main id="main" class="main" tabindex="-1"><router-view /></main>
+    <NoticeBar />
+    <KeyHelp v-model="isHelpOpen" />
+  </v-app>
+</template>
+
+<style>
+.main {
+  margin-left: 92px;
+  min-height: 100vh;
+  outline: none;
+}
+.skip {
+  position: fixed;
+  top: -60px;
+  left: 100px;
+  z-index: 2000;
+  padding: 10px 16px;
+  background: var(--card);
+  color: var(--ink);
+}
+.skip:focus {
+  top: 8px;
+}
+@media (max-width: 700px) {
+  .main {
+    margin-left: 0;
+  }
+}
+</style>

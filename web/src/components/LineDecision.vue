@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Ingredient } from '../api/client'
+import { grams as gramsText } from '../logic/format'
+import type { Decision, ShownLine } from '../stores/bringIn'
+import IngredientPicker from './IngredientPicker.vue'
+
+const props = defineProps<{
+  line: ShownLine
+}>()
+const emit = defineEmits<{ decide: [decision: Decision] }>()
+
+const typed = ref('')
+const picked = ref<{ key: string; name: string }>()
+const current = computed(() => picked.value ?? { key: props.line.ingredient ?? '', name: nameOf(props.line.ingredient) })
+
+watch(
+  () => [props.line.decisionKey, props.line.grams, props.line.decision],
+  () => {
+    const value = props.line.decision?.grams ?? props.line.grams
+    typed.value = value === null || value === undefined ? '' : String(Math.round(value * 10) / 10)
+    picked.value = undefined
+  },
+  { immediate: true },
+)
+
+function nameOf(key: string | null | undefined): string {
+  return props.line.candidates.find((c) => c.ingredient === key)?.name ?? key?.replaceAll('_', ' ') ?? ''
+}
+
+const amount = computed(() => Number(typed.value.replace(',', '.')))
+const wrong = computed(() => {
+  if (!typed.value.trim()) return 'Type how many grams'
+  if (!Number.isFinite(amount.value) || amount.value < 0 || amount.value > 100000) return 'Grams: a number from 0 to 100,000'
+  return ''
+})
+
+function pick(ingredient: Ingredient): void {
+  picked.value = { key: ingredient.key, name: ingredient.name }
+  if (!wrong.value) settle()
+}
+
+function settle(): void {
+  if (wrong.value || !current.value.key) return
+  emit('decide', { ingredient: current.value.key, name: current.value.name, grams: amount.value })
+}
+</script>
+
+<template>
+  <div class="decision">
+    <p v-if="line.problem" class="problem">{{ line.problem }}</p>
+    <div v-if="line.conflict" class="actions">
+      <v-btn
+        v-for="(statement, n) in line.conflict.statements"
+        :key="statement.text"
+        size="small"
+        @click="emit('decide', { ingredient: line.ingredient ?? '', name: nameOf(line.ingredient), grams: statement.grams })"
+      >
+        <kbd>{{ n + 1 }}</kbd> {{ statement.text }}: {{ gramsText(statement.grams) }}
+      </v-btn>
+    </div>
+    <div v-else-if="line.candidates.length" class="actions">
+      <v-btn
+        v-for="(candidate, n) in line.candidates.slice(0, 5)"
+        :key="candidate.ingredient"
+        size="small"
+        @click="
+          candidate.grams === null
+            ? (picked = { key: candidate.ingredient, name: candidate.name })
+            : emit('decide', { ingredient: candidate.ingredient, name: candidate.name, grams: candidate.grams })
+        "
+      >
+        <kbd>{{ n + 1 }}</kbd> {{ candidate.name }}<template v-if="candidate.grams !== null">, {{ gramsText(candidate.grams) }}</template>
+      </v-btn>
+    </div>
+    <form class="by-hand" @submit.prevent="settle">
+      <IngredientPicker :label="current.key ? current.name : 'Which food?'" class="food" @pick="pick" />
+      <v-text-field v-model="typed" label="grams" inputmode="decimal" suffix="g" class="grams" :error-messages="wrong && typed ? [wrong] : []" />
+      <v-btn type="submit" size="small" :disabled="!!wrong || !current.key">That’s it</v-btn>
+      <v-btn variant="text" size="small" @click="emit('decide', { ingredient: '', name: '', grams: 0, isLeftOut: true })">Leave it out</v-btn>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.decision {
+  display: grid;
+  gap: 8px;
+  padding: 6px 0 8px;
+}
+.problem {
+  color: var(--ember);
+  font-weight: 600;
+}
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+kbd {
+  font: inherit;
+  font-size: 0.75rem;
+  opacity: 0.7;
+  margin-right: 6px;
+}
+.by-hand {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+}
+.food {
+  flex: 1 1 170px;
+}
+.grams {
+  flex: 0 0 104px;
+}
+</style>

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { mdiKeyboardOutline, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
+import { onMounted } from 'vue'
+import { useRoute } from 'vue-router'
+import { useTheme } from 'vuetify'
+import { draft, keepDraft } from '../logic/draft'
+
+defineEmits<{ help: [] }>()
+const theme = useTheme()
+const route = useRoute()
+const places = [
+  { to: '/recipes', name: 'Recipes' },
+  { to: '/bring-in', name: 'Bring in' },
+  { to: '/ledger', name: 'Ledger' },
+]
+
+function turn(): void {
+  const next = theme.global.name.value === 'morning' ? 'oven' : 'morning'
+  theme.change(next)
+  keepDraft('theme', next)
+}
+onMounted(() => theme.change(draft('theme', 'morning')))
+</script>
+
+<template>
+  <nav class="rail" aria-label="Places">
+    <router-link to="/recipes" class="mark" aria-label="Sun Crumb, recipes">
+      <svg viewBox="0 0 56 40" width="52" aria-hidden="true">
+        <g stroke="#E8A020" stroke-width="3" stroke-linecap="round">
+          <path d="M28 3v5M13 9l3 4M43 9l-3 4M5 22l5 1.5M51 22l-5 1.5" />
+        </g>
+        <circle cx="28" cy="27" r="12" fill="#E8A020" />
+        <path d="M2 30c7-4 12 1 20-1s13-2 19-1 8 1 13-1v11H2z" fill="#9A5F36" />
+      </svg>
+    </router-link>
+    <router-link v-for="place in places" :key="place.to" :to="place.to" class="place-link" :class="{ here: route.path.startsWith(place.to) }">{{ place.name }}</router-link>
+    <span class="foot">
+      <button type="button" :aria-label="`${theme.global.name.value === 'morning' ? 'Late oven' : 'Morning'} colours`" @click="turn">
+        <v-icon :icon="theme.global.name.value === 'morning' ? mdiWeatherNight : mdiWhiteBalanceSunny" size="20" />
+      </button>
+      <button type="button" aria-label="Keys" class="keys" @click="$emit('help')"><v-icon :icon="mdiKeyboardOutline" size="20" /></button>
+    </span>
+  </nav>
+</template>
+
+<style scoped>
+.rail {
+  position: fixed;
+  inset: 0 auto 0 0;
+  z-index: 900;
+  width: 92px;
+  padding: 18px 8px;
+  display: flex;
+  flex-direction: column;
+  gap: 6px;
+  align-items: stretch;
+  background: #3a2431;
+  color: #f7e6cd;
+}
+.mark {
+  display: grid;
+  place-items: center;
+  margin-bottom: 18px;
+}
+.place-link,
+button {
+  padding: 10px 4px;
+  text-align: center;
+  border-radius: 12px;
+  color: inherit;
+  text-decoration: none;
+  font-size: 0.92rem;
+}
+.place-link:hover,
+button:hover {
+  background: #4d3342;
+}
+.place-link.here {
+  background: #5d3f4f;
+  font-weight: 700;
+  box-shadow: inset 3px 0 0 #e8a020;
+}
+.rail :focus-visible {
+  outline-color: #ffd98a;
+}
+.foot {
+  margin-top: auto;
+  display: grid;
+}
+@media (max-width: 700px) {
+  .rail {
+    inset: auto 0 0 0;
+    width: auto;
+    flex-direction: row;
+    align-items: center;
+    padding: 4px 8px;
+  }
+  .mark,
+  .keys {
+    display: none;
+  }
+  .place-link {
+    flex: 1;
+  }
+  .place-link.here {
+    box-shadow: inset 0 3px 0 #e8a020;
+  }
+  .foot {
+    margin: 0;
+  }
+}
+</style>

@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { mdiLockOpenVariantOutline, mdiLockOutline } from '@mdi/js'
+import { computed } from 'vue'
+import type { PlanLine } from '../api/client'
+import { grams } from '../logic/format'
+
+const props = defineProps<{
+  lines: PlanLine[]
+  /** Positions of the original's lines that must not move. */
+  locks: Record<string, number>
+  /** "16 squares" */
+  caption: string
+}>()
+const emit = defineEmits<{ lock: [line: PlanLine] }>()
+
+const groups = computed(() => {
+  const found = new Map<string, PlanLine[]>()
+  for (const line of props.lines) found.set(line.component, [...(found.get(line.component) ?? []), line])
+  return [...found].map(([component, lines]) => ({ component, lines }))
+})
+
+function kind(line: PlanLine): 'new' | 'less' | 'more' | 'same' {
+  if (line.position === null) return 'new'
+  if (Math.abs(line.after_g - line.before_g) < 0.01) return 'same'
+  return line.after_g < line.before_g ? 'less' : 'more'
+}
+const signs = { new: '+', less: '▾', more: '▴', same: '' }
+const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
+</script>
+
+<template>
+  <table>
+    <caption class="hidden-words">Ingredients before and after, for {{ caption }}</caption>
+    <thead>
+      <tr>
+        <th scope="col">for {{ caption }}</th>
+        <th scope="col">original</th>
+        <th scope="col">rework</th>
+        <th scope="col">why</th>
+      </tr>
+    </thead>
+    <tbody v-for="group in groups" :key="group.component">
+      <tr v-if="group.component" class="component">
+        <th colspan="4" scope="rowgroup" class="display">{{ group.component }}</th>
+      </tr>
+      <tr v-for="line in group.lines" :key="`${line.position}-${line.ingredient}`" :class="kind(line)">
+        <th scope="row">
+          <span class="name">{{ line.name }}</span>
+          <button
+            v-if="line.position !== null"
+            type="button"
+            class="lock"
+            :class="{ shut: String(line.position) in locks }"
+            :aria-pressed="String(line.position) in locks"
+            :aria-label="`Keep ${line.name} at ${grams(line.before_g)}`"
+            @click="emit('lock', line)"
+          >
+            <v-icon :icon="String(line.position) in locks ? mdiLockOutline : mdiLockOpenVariantOutline" size="17" />
+          </button>
+        </th>
+        <td class="before">
+          <template v-if="line.position !== null">{{ grams(line.before_g) }}<small>{{ line.household_before }}</small></template>
+          <template v-else>—</template>
+        </td>
+        <td class="after">
+          <span class="sign" aria-hidden="true">{{ signs[kind(line)] }}</span><span class="hidden-words">{{ spoken[kind(line)] }}</span>
+          <b>{{ grams(line.after_g) }}</b><small>{{ line.household }}</small>
+        </td>
+        <td class="why">{{ line.reason }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+thead th {
+  text-align: left;
+  font-weight: 500;
+  font-size: 0.85rem;
+  color: var(--quiet);
+  padding: 4px 8px 6px 0;
+  border-bottom: 2px solid var(--ink);
+}
+tbody th,
+td {
+  text-align: left;
+  vertical-align: top;
+  padding: 6px 8px 6px 0;
+  border-bottom: 1px solid var(--hair);
+}
+tbody th {
+  width: 27%;
+  font-weight: 600;
+}
+.name::first-letter {
+  text-transform: uppercase;
+}
+.name {
+  display: inline-block;
+}
+.component th {
+  padding-top: 16px;
+  font-size: 1.1rem;
+  text-transform: capitalize;
+}
+.before {
+  width: 15%;
+  color: var(--quiet);
+}
+.after {
+  width: 21%;
+  position: relative;
+  padding-left: 20px;
+}
+.sign {
+  position: absolute;
+  left: 2px;
+}
+small {
+  display: block;
+  font-size: 0.82rem;
+  color: var(--quiet);
+}
+.same small {
+  display: inline;
+  margin-left: 8px;
+}
+.same th,
+.same td {
+  padding-block: 3px;
+}
+.same .after b {
+  font-weight: 500;
+  color: var(--quiet);
+}
+.new .name,
+.new .after {
+  color: var(--leaf);
+}
+.less .after b,
+.less .sign {
+  color: var(--ember);
+}
+.why {
+  font-size: 0.88rem;
+  line-height: 1.35;
+}
+.lock {
+  margin-left: 6px;
+  padding: 2px;
+  color: var(--quiet);
+  opacity: 0;
+}
+.lock.shut,
+.lock:focus-visible,
+tr:hover .lock {
+  opacity: 1;
+}
+@media (hover: none) {
+  .lock {
+    opacity: 1;
+  }
+}
+@media (max-width: 700px) {
+  thead {
+    display: none;
+  }
+  tbody tr {
+    display: grid;
+    grid-template-columns: 1fr 82px 104px;
+    border-bottom: 1px solid var(--hair);
+    padding: 4px 0;
+  }
+  tbody th,
+  td {
+    border: 0;
+    width: auto;
+    padding: 3px 4px 3px 0;
+  }
+  .after {
+    padding-left: 18px;
+  }
+  .why {
+    grid-column: 1 / -1;
+  }
+  .why:empty {
+    display: none;
+  }
+  .component {
+    display: block;
+  }
+}
+</style>

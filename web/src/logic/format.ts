@@ -1,0 +1,73 @@
+const whole = new Intl.NumberFormat(undefined, { maximumFractionDigits: 0 })
+const tenths = new Intl.NumberFormat(undefined, { minimumFractionDigits: 1, maximumFractionDigits: 1 })
+const short = new Intl.NumberFormat(undefined, { maximumFractionDigits: 1 })
+
+/** A true minus, and no minus before a zero. */
+function signed(text: string): string {
+  return text.replace('-', '−').replace(/^−(0([.,]0)?)$/, '$1')
+}
+
+/** 12 -> "12", 8.64 -> "8.6": tenths below ten. */
+export function number(value: number): string {
+  return signed(Math.abs(value) < 9.95 ? short.format(value) : whole.format(value))
+}
+
+export function grams(value: number): string {
+  return `${number(value)} g`
+}
+
+/** Always one decimal: for figures that stand under one another. */
+export function gramsTenths(value: number): string {
+  return `${signed(tenths.format(value))} g`
+}
+
+export function kcal(value: number): string {
+  return `${signed(whole.format(value))} kcal`
+}
+
+export function percent(share: number): string {
+  return `${signed(whole.format(100 * share))} %`
+}
+
+/** How much less: "−56 %", or "+3 %" when it grew. */
+export function change(before: number, after: number): string {
+  if (before <= 0) return after > 0 ? 'new' : '0 %'
+  const share = after / before - 1
+  return `${share > 0.004 ? '+' : ''}${percent(share)}`
+}
+
+export function plural(count: number, unit: string): string {
+  if (count === 1) return unit
+  if (unit.endsWith('y')) return `${unit.slice(0, -1)}ies`
+  if (unit === 'loaf') return 'loaves'
+  return /(s|x|ch|sh)$/.test(unit) ? `${unit}es` : `${unit}s`
+}
+
+/** "half", "a third", "40 %": how a share is said in the goal sentence. */
+export function shareWords(share: number): string {
+  const named: [number, string][] = [
+    [1, 'all of it'],
+    [0.75, 'three quarters'],
+    [0.67, 'two thirds'],
+    [0.5, 'half'],
+    [0.33, 'a third'],
+    [0.25, 'a quarter'],
+  ]
+  return named.find(([value]) => Math.abs(value - share) < 0.006)?.[1] ?? percent(share)
+}
+
+/** "nearly as sweet": how much sweetness is kept. */
+export function sweetWords(keep: number): string {
+  if (keep >= 1.03) return `${percent(keep)} as sweet`
+  if (keep >= 0.97) return 'as sweet'
+  if (keep >= 0.88) return 'nearly as sweet'
+  if (keep >= 0.78) return 'a little less sweet'
+  if (keep >= 0.65) return 'clearly less sweet'
+  return 'far less sweet'
+}
+
+/** "honey and date paste" */
+export function list(names: string[]): string {
+  if (names.length < 2) return names.join('')
+  return `${names.slice(0, -1).join(', ')} and ${names[names.length - 1]}`
+}

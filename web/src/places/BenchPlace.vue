@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { mdiRedo, mdiUndo } from '@mdi/js'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import type { PlanLine } from '../api/client'
+import BalancePanel from '../components/BalancePanel.vue'
+import GoalSentence from '../components/GoalSentence.vue'
+import PathSuns from '../components/PathSuns.vue'
+import PlanNotes from '../components/PlanNotes.vue'
+import PlanTable from '../components/PlanTable.vue'
+import VersionStrip from '../components/VersionStrip.vue'
+import { useKeys } from '../composables/useKeys'
+import { isoDay } from '../logic/days'
+import { plural } from '../logic/format'
+import { useBench, type BenchGoals } from '../stores/bench'
+import { useHousehold } from '../stores/household'
+import { useLedger } from '../stores/ledger'
+import { useNotices } from '../stores/notices'
+
+const props = defineProps<{ id: number }>()
+const bench = useBench()
+const household = useHousehold()
+const ledger = useLedger()
+const notices = useNotices()
+const router = useRouter()
+const isKeeping = ref(false)
+
+const makes = computed(() => {
+  const version = bench.original
+  return version ? `${version.servings} ${plural(version.servings, version.unit)}` : ''
+})
+const locks = computed(() => (bench.goals?.locks ?? {}) as Record<string, number>)
+
+function preset(key: string): BenchGoals {
+  const path = household.choices?.paths.find((p) => p.key === key)
+  return {
+    path: key,
+    cut: path?.cut ?? 0.5,
+    keep_sweet: path?.keep_sweet ?? 0.9,
+    definition: path?.definition ?? 'free_sugars_who_g',
+    diets: bench.goals?.diets ?? household.settings.diets,
+    cupboard: null,
+    locks: bench.goals?.locks ?? {},
+  }
+}
+
+async function open(): Promise<void> {
+  try {
+    await household.load()
+    bench.forget()
+    await bench.open(props.id, preset('blend'))
+    await bench.glance(household.choices?.paths ?? [], household.settings.diets)
+  } catch (error) {
+    notices.complain(error)
+    if (!bench.recipe) bench.problem = 'This recipe is not on the shelf.'
+  }
+}
+
+function lock(line: PlanLine): void {
+  if (line.position === null) return
+  const next = { ...locks.value }
+  if (String(line.position) in next) delete next[String(line.position)]
+  else next[String(line.position)] = line.before_g
+  bench.change({ locks: next })
+}
+
+function step(name: 'cut' | 'keep_sweet', by: number, low: number, high: number): void {
+  const now = bench.goals?.[name] ?? 0
+  const next = Math.min(high, Math.max(low, Math.round((now + by) * 20) / 20))
+  if (next !== now) bench.change({ [name]: next })
+}
+
+async function keep(): Promise<void> {
+  if (!bench.plan || isKeeping.value) return
+  isKeeping.value = true
+  try {
+    await bench.keep('')
+    const version = bench.recipe?.versions.at(-1)
+    notices.say(`${version?.label} is kept.`, version && { label: 'I baked it', run: () => baked(version.id) })
+  } catch (error) {
+    notices.complain(error)
+  } finally {
+    isKeeping.value = false
+  }
+}
+
+async function baked(versionId: number): Promise<void> {
+  try {
+    const made = await ledger.bake(versionId, isoDay(new Date()))
+    await router.push({ name: 'ledger', query: { bake: made.id } })
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
+const pathKeys = computed(() => household.choices?.paths.map((p) => p.key) ?? [])
+useKeys({
+  'mod+z': () => bench.undo(),
+  'mod+y': () => bench.redo(),
+  'mod+shift+z': () => bench.redo(),
+  k: () => void keep(),
+  ArrowRight: () => step('cut', 0.05, 0, 1),
+  ArrowLeft: () => step('cut', -0.05, 0, 1),
+  ArrowUp: () => step('keep_sweet', 0.05, 0.4, 1.2),
+  ArrowDown: () => step('keep_sweet', -0.05, 0.4, 1.2),
+  ...Object.fromEntries(
+    [0, 1, 2, 3, 4].map((n) => [String(n + 1), () => pathKeys.value[n] && bench.change(preset(pathKeys.value[n]))]),
+  ),
+})
+onMounted(open)
+watch(() => props.id, open)
+</script>
+
+<template>
+  <section class="place">
+    <header class="head">
+      <h1>{{ bench.recipe?.title ?? (bench.problem ? 'Not found' : '…') }}</h1>
+      <VersionStrip v-if="bench.recipe" :versions="bench.recipe.versions" @baked="baked" />
+      <span class="push actions">
+        <v-btn :icon="mdiUndo" size="small" variant="text" aria-label="Undo" :disabled="!bench.canUndo" @click="bench.undo()" />
+        <v-btn :icon="mdiRedo" size="small" variant="text" aria-label="Redo" :disabled="!bench.canRedo" @click="bench.redo()" />
+        <v-btn variant="flat" color="primary" :disabled="!bench.plan" :loading="isKeeping" @click="keep">Keep this version</v-btn>
+      </span>
+    </header>
+
+    <template v-if="bench.goals && household.choices && bench.recipe">
+      <GoalSentence :goals="bench.goals" :choices="household.choices" @change="bench.change($event)" />
+      <PathSuns
+        :model-value="bench.goals.path"
+        :paths="household.choices.paths"
+        :glances="bench.glances"
+        :before="bench.original?.per_serving.free_sugars_who_g ?? 0"
+        @update:model-value="bench.change(preset($event))"
+      />
+    </template>
+    <p v-if="bench.problem" class="told" role="alert">
+      {{ bench.problem }}
+      <template v-if="bench.plan"> The last plan stays below.</template>
+      <router-link v-else-if="!bench.recipe" to="/recipes">Back to the shelf</router-link>
+    </p>
+
+    <div v-if="bench.plan" class="work" :aria-busy="bench.isWorking">
+      <div>
+        <PlanTable :lines="bench.plan.lines" :locks="locks" :caption="makes" @lock="lock" />
+        <PlanNotes :plan="bench.plan" />
+      </div>
+      <BalancePanel :plan="bench.plan" :limit="household.settings.daily_limit_g" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.work {
+  display: grid;
+  grid-template-columns: minmax(0, 1.7fr) minmax(320px, 1fr);
+  gap: 34px;
+  margin-top: 16px;
+  align-items: start;
+}
+@media (max-width: 980px) {
+  .work {
+    grid-template-columns: 1fr;
+  }
+  .work > :last-child {
+    order: -1;
+  }
+}
+</style>

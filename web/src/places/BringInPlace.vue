@@ -1,0 +1,242 @@
+<script setup lang="ts">
+import { computed, nextTick, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import ReadLineRow from '../components/ReadLineRow.vue'
+import { useKeys } from '../composables/useKeys'
+import { grams, kcal, plural } from '../logic/format'
+import { useBringIn, type Decision, type ShownLine } from '../stores/bringIn'
+import { useHousehold } from '../stores/household'
+import { useNotices } from '../stores/notices'
+
+const store = useBringIn()
+const household = useHousehold()
+const notices = useNotices()
+const router = useRouter()
+const position = ref(0)
+const isKeeping = ref(false)
+let timer: ReturnType<typeof setTimeout> | undefined
+
+const current = computed(() => store.open[Math.min(position.value, store.open.length - 1)])
+const shown = computed(() => store.lines.filter((line) => line.status !== 'note'))
+const portion = computed(() => store.analysis?.per_serving)
+const EXAMPLE = `Lemon yoghurt loaf
+Makes 10 slices
+
+1½ cups (190 g) plain flour
+1 cup (200 g) sugar
+¾ cup plain yoghurt
+½ cup neutral oil
+3 large eggs
+zest and juice of 1 lemon
+2 tsp baking powder
+a pinch of salt`
+
+function changed(): void {
+  clearTimeout(timer)
+  timer = setTimeout(() => void store.read(), 250)
+}
+
+function start(text: string): void {
+  store.kept.text = text
+  void store.read()
+}
+
+async function decide(line: ShownLine, decision: Decision | undefined): Promise<void> {
+  try {
+    await store.decide(line, decision)
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
+async function next(): Promise<void> {
+  if (!store.open.length) return
+  position.value = (position.value + 1) % store.open.length
+  await nextTick()
+  document.getElementById(`line-${current.value?.index}`)?.scrollIntoView({ block: 'center' })
+}
+
+function take(n: number): void {
+  const line = current.value
+  if (!line) return
+  const statement = line.conflict?.statements[n]
+  const candidate = line.candidates[n]
+  if (statement) void decide(line, { ingredient: line.ingredient ?? '', name: '', grams: statement.grams })
+  else if (candidate?.grams !== null && candidate)
+    void decide(line, { ingredient: candidate.ingredient, name: candidate.name, grams: candidate.grams })
+}
+
+async function setServings(value: string): Promise<void> {
+  const count = Number(value)
+  if (!Number.isInteger(count) || count < 1 || count > 1000) return
+  store.kept.servings = count
+  await store.total().catch(notices.complain)
+}
+
+async function keep(): Promise<void> {
+  if (!store.weighed.length || isKeeping.value) return
+  if (store.open.length) {
+    notices.say(`Decide ${store.open.length} more ${plural(store.open.length, 'line')} first, or leave them out.`)
+    return
+  }
+  isKeeping.value = true
+  try {
+    const recipe = await store.keep()
+    await router.push(`/recipes/${recipe.id}/bench`)
+  } catch (error) {
+    notices.complain(error)
+  } finally {
+    isKeeping.value = false
+  }
+}
+
+useKeys({
+  n: () => void next(),
+  k: () => void keep(),
+  ...Object.fromEntries([1, 2, 3, 4, 5].map((n) => [String(n), () => take(n - 1)])),
+})
+onMounted(() => void store.read())
+</script>
+
+<template>
+  <section class="place">
+    <header class="head">
+      <h1>{{ store.reading?.title || 'Bring in' }}</h1>
+      <span v-if="store.reading" class="quiet" aria-live="polite">
+        {{ store.open.length ? `${store.open.length} ${plural(store.open.length, 'line')} to decide` : 'every line is decided' }}
+      </span>
+      <span class="push actions">
+        <v-btn v-if="store.kept.text" variant="text" @click="store.clear()">Start over</v-btn>
+        <v-btn variant="flat" color="primary" :disabled="!store.weighed.length" :loading="isKeeping" @click="keep">Keep and rework</v-btn>
+      </span>
+    </header>
+
+    <div class="sides">
+      <div class="source">
+        <label for="source" class="quiet small">The recipe, as it is written</label>
+        <textarea
+          id="source"
+          v-model="store.kept.text"
+          spellcheck="false"
+          placeholder="Paste a recipe here: title, portions, ingredients, method."
+          @input="changed"
+        />
+      </div>
+
+      <div class="lines">
+        <p v-if="store.problem" class="told" role="alert">{{ store.problem }} What you typed is kept.</p>
+        <div v-else-if="!store.reading" class="empty">
+          <h2>Paste a dessert on the left</h2>
+          <p>Each line becomes grams of a food that Sun Crumb knows. What it is not sure of it asks.</p>
+          <v-btn @click="start(EXAMPLE)">Try a lemon loaf</v-btn>
+        </div>
+        <template v-if="store.reading && !store.problem">
+          <div class="facts">
+            <label>
+              <span class="quiet small">makes</span>
+              <input type="number" min="1" max="1000" :value="store.servings" aria-label="Portions" @change="setServings(($event.target as HTMLInputElement).value)" />
+              {{ plural(store.servings, store.unit) }}
+              <span v-if="!store.reading.yield && !store.kept.servings" class="guess">a guess: set it</span>
+            </label>
+            <label :title="store.reading.cup_reason">
+              <span class="quiet small">cup</span>
+              <select :value="store.kept.cup ?? store.reading.cup" @change="((store.kept.cup = ($event.target as HTMLSelectElement).value), store.read())">
+                <option v-for="cup in household.choices?.cups" :key="cup.key" :value="cup.key">{{ cup.name }}, {{ Math.round(cup.cup_ml) }} ml</option>
+              </select>
+            </label>
+            <span v-if="portion" class="sum">
+              <b>{{ grams(portion.free_sugars_who_g) }}</b> free sugar, <b>{{ kcal(portion.energy_kcal) }}</b> in one {{ store.unit }}
+            </span>
+          </div>
+          <ul>
+            <ReadLineRow
+              v-for="line in shown"
+              :key="`${line.index}-${line.decisionKey}`"
+              :line="line"
+              :is-current="line.index === current?.index"
+              @decide="decide(line, $event)"
+            />
+          </ul>
+          <p v-if="!store.weighed.length && !store.open.length" class="told">No line of this text names a food with an amount.</p>
+        </template>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: minmax(260px, 0.75fr) minmax(320px, 1.25fr);
+  gap: 32px;
+  align-items: start;
+}
+.source {
+  position: sticky;
+  top: 16px;
+}
+textarea {
+  width: 100%;
+  height: min(68vh, 620px);
+  margin-top: 4px;
+  padding: 14px 16px;
+  border-radius: 14px;
+  background: var(--card);
+  border: 1px solid var(--hair);
+  font: inherit;
+  line-height: 1.7;
+  color: inherit;
+  resize: vertical;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 22px;
+  align-items: baseline;
+  padding-bottom: 10px;
+  border-bottom: 2px solid var(--ink);
+}
+.facts input {
+  width: 58px;
+}
+.facts input,
+.facts select {
+  color: inherit;
+  background: var(--paper);
+  border-bottom: 2px solid var(--sun);
+  padding: 2px 4px;
+  font: inherit;
+  font-weight: 650;
+}
+.facts span.small {
+  margin-right: 6px;
+}
+.sum {
+  margin-left: auto;
+}
+.guess {
+  color: var(--ember);
+  font-weight: 600;
+}
+.empty {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+  padding: 40px 0;
+}
+@media (max-width: 900px) {
+  .sides {
+    grid-template-columns: 1fr;
+  }
+  .source {
+    position: static;
+  }
+  textarea {
+    height: 220px;
+  }
+}
+</style>

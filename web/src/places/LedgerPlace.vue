@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { computed, onMounted, watch } from 'vue'
+import DayBars from '../components/DayBars.vue'
+import EatenList from '../components/EatenList.vue'
+import LogSlice from '../components/LogSlice.vue'
+import { grams, kcal, number, plural } from '../logic/format'
+import { useHousehold } from '../stores/household'
+import { useLedger } from '../stores/ledger'
+import { useNotices } from '../stores/notices'
+
+const TEASPOON_G = 4.2
+const store = useLedger()
+const household = useHousehold()
+const notices = useNotices()
+const total = computed(() => store.ledger?.total)
+const saved = computed(() => total.value?.saved_free_sugars_who_g ?? 0)
+
+async function remove(id: number): Promise<void> {
+  try {
+    await store.remove(id)
+    notices.say('Taken back.', { label: 'Undo', run: () => store.restore(id).catch(notices.complain) })
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
+async function setLimit(value: string): Promise<void> {
+  await household.change({ daily_limit_g: Number(value) }).catch(notices.complain)
+}
+
+onMounted(() => store.load().catch(notices.complain))
+watch(() => store.days, () => store.load().catch(notices.complain))
+</script>
+
+<template>
+  <section class="place">
+    <header class="head">
+      <h1>Ledger</h1>
+      <label class="quiet">
+        the last
+        <select v-model="store.days" aria-label="Days shown">
+          <option v-for="n in [7, 14, 28, 91]" :key="n" :value="n">{{ n }} days</option>
+        </select>
+      </label>
+      <label class="quiet push">
+        daily limit
+        <select :value="household.settings.daily_limit_g" aria-label="Daily limit of free sugar" @change="setLimit(($event.target as HTMLSelectElement).value)">
+          <option v-for="limit in household.choices?.limits" :key="limit.name" :value="limit.grams">{{ grams(limit.grams) }}, {{ limit.name }}</option>
+        </select>
+      </label>
+    </header>
+
+    <div v-if="store.ledger" class="sides">
+      <div>
+        <p v-if="total && total.servings > 0" class="headline">
+          <span class="display huge">{{ grams(Math.abs(saved)) }}</span>
+          <span>
+            free sugar {{ saved >= 0 ? 'saved' : 'more than the originals held' }} over {{ number(total.servings) }} {{ plural(total.servings, 'portion') }},
+            about {{ number(Math.abs(saved) / TEASPOON_G) }} teaspoons of sugar,<br />
+            and {{ kcal(total.saved_energy_kcal) }}. Each against as many grams of its original.
+          </span>
+        </p>
+        <div v-else class="empty">
+          <h2>Nothing eaten yet in these days</h2>
+          <p>Keep a version on the Bench, say that you baked it, then log a slice here: ten seconds.</p>
+        </div>
+        <DayBars :ledger="store.ledger" :limit="household.settings.daily_limit_g" />
+        <EatenList :servings="store.ledger.servings" @remove="remove" />
+      </div>
+      <LogSlice :bakes="store.ledger.bakes" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: minmax(0, 1.8fr) minmax(280px, 1fr);
+  gap: 40px;
+  align-items: start;
+}
+select {
+  color: inherit;
+  background: var(--paper);
+  border-bottom: 2px solid var(--sun);
+  padding: 2px 4px;
+  font: inherit;
+  font-weight: 650;
+}
+.headline {
+  display: flex;
+  gap: 20px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.huge {
+  font-size: clamp(2.6rem, 2rem + 2.6vw, 4rem);
+  line-height: 1;
+}
+.empty {
+  padding: 20px 0;
+}
+@media (max-width: 900px) {
+  .sides {
+    grid-template-columns: 1fr;
+    gap: 20px;
+  }
+  .sides > :last-child {
+    order: -1;
+  }
+}
+</style>

@@ -1,0 +1,140 @@
+import { defineStore } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import { api, ApiError, ask, type ReadLine, type Reading, type Recipe, type Schemas } from '../api/client'
+import { useLatest } from '../composables/useLatest'
+import { clientKey, draft, keepDraft } from '../logic/draft'
+
+/** What the reader decided about one line of the text. */
+export interface Decision {
+  ingredient: string
+  name: string
+  grams: number
+  isLeftOut?: boolean
+}
+
+export interface ShownLine extends ReadLine {
+  index: number
+  decisionKey: string
+  decision?: Decision
+  isOpen: boolean
+}
+
+interface Kept {
+  text: string
+  cup: string | null
+  servings: number | null
+  decisions: Record<string, Decision>
+  clientKey: string
+}
+
+const EMPTY: Kept = { text: '', cup: null, servings: null, decisions: {}, clientKey: '' }
+
+/** A recipe being brought in: the text, how it was read, and what was decided about its doubts. */
+export const useBringIn = defineStore('bringIn', () => {
+  const kept = ref<Kept>({ ...EMPTY, ...draft<Partial<Kept>>('bringIn', {}) })
+  const reading = ref<Reading>()
+  const analysis = ref<Schemas['AnalysisOut'] | null>(null)
+  const problem = ref('')
+  const isReading = ref(false)
+  const latestRead = useLatest<Reading>()
+  const latestTotals = useLatest<Schemas['AnalysisOut']>()
+
+  watch(kept, (value) => keepDraft('bringIn', value), { deep: true })
+
+  const lines = computed<ShownLine[]>(() =>
+    (reading.value?.lines ?? []).map((line, index) => {
+      const decisionKey = `${line.component}|${line.text}|${line.name}`
+      const decision = kept.value.decisions[decisionKey]
+      const asks = ['ask', 'conflict', 'unreadable'].includes(line.status)
+      return { ...line, index, decisionKey, decision, isOpen: asks && !decision }
+    }),
+  )
+  const open = computed(() => lines.value.filter((line) => line.isOpen))
+  const servings = computed(() => kept.value.servings ?? reading.value?.yield?.count ?? analysis.value?.servings ?? 8)
+  const unit = computed(() => reading.value?.yield?.unit ?? 'serving')
+
+  const weighed = computed<Schemas['LineIn'][]>(() =>
+    lines.value.flatMap((line) => {
+      if (line.decision?.isLeftOut) return []
+      const ingredient = line.decision?.ingredient ?? line.ingredient
+      const grams = line.decision?.grams ?? line.grams
+      if (!ingredient || grams === null || line.isOpen) return []
+      return [{ ingredient, grams, component: line.component, text: line.text }]
+    }),
+  )
+
+  async function read(): Promise<void> {
+    if (!kept.value.text.trim()) {
+      reading.value = undefined
+      problem.value = ''
+      analysis.value = null
+      return
+    }
+    isReading.value = true
+    try {
+      const answer = await latestRead((signal) =>
+        ask(api.POST('/api/read', { body: { text: kept.value.text, cup: kept.value.cup }, signal })),
+      )
+      if (!answer) return
+      reading.value = answer
+      problem.value = ''
+      await total()
+    } catch (error) {
+      problem.value = error instanceof ApiError ? error.message : 'This could not be read.'
+    } finally {
+      isReading.value = false
+    }
+  }
+
+  async function total(): Promise<void> {
+    if (!weighed.value.length) {
+      analysis.value = null
+      return
+    }
+    const answer = await latestTotals((signal) =>
+      ask(
+        api.POST('/api/analyse', {
+          body: { lines: weighed.value, servings: servings.value, unit: unit.value },
+          signal,
+        }),
+      ),
+    )
+    if (answer) analysis.value = answer
+  }
+
+  async function decide(line: ShownLine, decision: Decision | undefined): Promise<void> {
+    if (decision) kept.value.decisions[line.decisionKey] = decision
+    else delete kept.value.decisions[line.decisionKey]
+    await total()
+  }
+
+  async function keep(): Promise<Recipe> {
+    kept.value.clientKey ||= clientKey()
+    const recipe = await ask(
+      api.POST('/api/recipes', {
+        body: {
+          title: reading.value?.title || 'Untitled dessert',
+          source_text: kept.value.text,
+          cup: reading.value?.cup ?? 'us',
+          servings: servings.value,
+          unit: unit.value,
+          lines: weighed.value,
+          client_key: kept.value.clientKey,
+        },
+      }),
+    )
+    clear()
+    return recipe
+  }
+
+  function clear(): void {
+    kept.value = { ...EMPTY, decisions: {} }
+    reading.value = undefined
+    analysis.value = null
+    problem.value = ''
+  }
+
+  return {
+    kept, reading, analysis, problem, isReading, lines, open, servings, unit, weighed, read, total, decide, keep, clear,
+  }
+})

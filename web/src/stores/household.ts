@@ -1,0 +1,33 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import { api, ask, type Choices, type Settings } from '../api/client'
+
+/** What can be chosen, and what this household has chosen. */
+export const useHousehold = defineStore('household', () => {
+  const choices = ref<Choices>()
+  const settings = ref<Settings>({ daily_limit_g: 25, diets: [], cupboard: null })
+  let loading: Promise<void> | undefined
+
+  function load(): Promise<void> {
+    loading ??= Promise.all([ask(api.GET('/api/choices')), ask(api.GET('/api/settings'))])
+      .then(([allChoices, stored]) => {
+        choices.value = allChoices
+        settings.value = stored
+      })
+      .catch((error: unknown) => {
+        loading = undefined
+        throw error
+      })
+    return loading
+  }
+
+  async function change(changes: Partial<Settings>): Promise<void> {
+    settings.value = await ask(api.PATCH('/api/settings', { body: changes }))
+  }
+
+  function nameOf(key: string): string {
+    return choices.value?.sweeteners.find((s) => s.key === key)?.name ?? key.replaceAll('_', ' ')
+  }
+
+  return { choices, settings, load, change, nameOf }
+})

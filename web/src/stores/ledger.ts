@@ -1,0 +1,40 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import { api, ask, type Ledger, type Schemas } from '../api/client'
+import { addDays, isoDay } from '../logic/days'
+import { clientKey } from '../logic/draft'
+
+export const useLedger = defineStore('ledger', () => {
+  const days = ref(14)
+  const ledger = ref<Ledger>()
+
+  async function load(): Promise<void> {
+    const until = isoDay(new Date())
+    const since = addDays(until, 1 - days.value)
+    ledger.value = await ask(api.GET('/api/ledger', { params: { query: { since, until } } }))
+  }
+
+  function bake(versionId: number, day: string): Promise<Schemas['BakeOut']> {
+    const body = { version_id: versionId, baked_on: day, client_key: clientKey() }
+    return ask(api.POST('/api/bakes', { body }))
+  }
+
+  async function eat(bakeId: number, day: string, count: number, who: string): Promise<Schemas['ServingOut']> {
+    const body = { bake_id: bakeId, eaten_on: day, count, who, client_key: clientKey() }
+    const noted = await ask(api.POST('/api/servings', { body }))
+    await load()
+    return noted
+  }
+
+  async function remove(id: number): Promise<void> {
+    await ask(api.DELETE('/api/servings/{serving_id}', { params: { path: { serving_id: id } } }))
+    await load()
+  }
+
+  async function restore(id: number): Promise<void> {
+    await ask(api.POST('/api/servings/{serving_id}/restore', { params: { path: { serving_id: id } } }))
+    await load()
+  }
+
+  return { days, ledger, load, bake, eat, remove, restore }
+})
