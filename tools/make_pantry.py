@@ -24,18 +24,37 @@ TABLES = ROOT / "src" / "sun_crumb" / "core" / "reference"
 
 DATASETS = {"sr": "sr_legacy_food", "fo": "foundation_food", "fn": "survey_fndds_food"}
 SUGARS = {
-    "suc": "sucrose_g", "glu": "glucose_g", "fru": "fructose_g",
-    "lac": "lactose_g", "mal": "maltose_g", "gal": "galactose_g",
+    "suc": "sucrose_g",
+    "glu": "glucose_g",
+    "fru": "fructose_g",
+    "lac": "lactose_g",
+    "mal": "maltose_g",
+    "gal": "galactose_g",
 }
 OTHERS = {
-    "ery": "erythritol_g", "xyl": "xylitol_g", "sor": "sorbitol_g", "mtl": "maltitol_g",
-    "all": "allulose_g", "inu": "inulin_g", "pdx": "polydextrose_g", "alc": "alcohol_g",
-    "reb": "glycosides_g", "acid": "acid_meq", "base": "base_meq", "co2": "co2_g",
+    "ery": "erythritol_g",
+    "xyl": "xylitol_g",
+    "sor": "sorbitol_g",
+    "mtl": "maltitol_g",
+    "all": "allulose_g",
+    "inu": "inulin_g",
+    "pdx": "polydextrose_g",
+    "alc": "alcohol_g",
+    "reb": "glycosides_g",
+    "acid": "acid_meq",
+    "base": "base_meq",
+    "co2": "co2_g",
     "hold": "water_holding_g_per_g",
 }
 PROXIMATE = {
-    "water": "water_g", "kcal": "energy_kcal", "prot": "protein_g", "fat": "fat_g",
-    "carb": "carbohydrate_g", "fib": "fibre_g", "ash": "ash_g", "sugars": "total_sugars_g",
+    "water": "water_g",
+    "kcal": "energy_kcal",
+    "prot": "protein_g",
+    "fat": "fat_g",
+    "carb": "carbohydrate_g",
+    "fib": "fibre_g",
+    "ash": "ash_g",
+    "sugars": "total_sugars_g",
 }
 SHORT_NAMES = PROXIMATE | OTHERS
 # refined, added (US), free (WHO), free (UK): what share p of the total sugars counts, and 1 for all.
@@ -51,10 +70,23 @@ KINDS = {
     "puree": lambda p: (0, 0, 0, 1),
 }
 COLUMNS = [
-    "key", "name", "group", "roles", "sugar_kind", "tags",
-    *PROXIMATE.values(), "starch_g", *SUGARS.values(), *OTHERS.values(),
-    "refined_share", "added_us_share", "free_who_share", "free_uk_share",
-    "source", "locator", "by_hand",
+    "key",
+    "name",
+    "group",
+    "roles",
+    "sugar_kind",
+    "tags",
+    *PROXIMATE.values(),
+    "starch_g",
+    *SUGARS.values(),
+    *OTHERS.values(),
+    "refined_share",
+    "added_us_share",
+    "free_who_share",
+    "free_uk_share",
+    "source",
+    "locator",
+    "by_hand",
 ]
 
 
@@ -105,12 +137,16 @@ def read_entries() -> list[Entry]:
         figures.pop("kind", None)
         entries.append(
             Entry(
-                key=cells[0], name=cells[1], group=group,
+                key=cells[0],
+                name=cells[1],
+                group=group,
                 aliases=[a.strip() for a in cells[2].split(";") if a.strip()],
                 row=cells[3],
                 figures={k: defaults[k] for k in ("ash", "split") if k in defaults} | figures,
                 weights=cells[5].replace("extra large", "extra_large").split(),
-                roles=cells[6] or defaults["roles"], kind=kind, tags=cells[8],
+                roles=cells[6] or defaults["roles"],
+                kind=kind,
+                tags=cells[8],
             )
         )
     return entries
@@ -164,16 +200,19 @@ def energy_by_law(c: dict[str, float]) -> float:
     fibres = c["fibre_g"] + c["inulin_g"] + c["polydextrose_g"] / 2
     plain = c["carbohydrate_g"] - fibres - polyols - c["erythritol_g"] - c["allulose_g"] - c["polydextrose_g"] / 2
     return (
-        4 * c["protein_g"] + 9 * c["fat_g"] + 4 * max(plain, 0) + 2 * fibres
-        + 2.4 * polyols + 0.4 * c["allulose_g"] + 7 * c["alcohol_g"]
+        4 * c["protein_g"]
+        + 9 * c["fat_g"]
+        + 4 * max(plain, 0)
+        + 2 * fibres
+        + 2.4 * polyols
+        + 0.4 * c["allulose_g"]
+        + 7 * c["alcohol_g"]
     )
 
 
 def compose(entry: Entry, done: dict[str, Entry], notes: list[str]) -> None:
     """Fill in the composition of *entry* per 100 g."""
-    c: dict[str, float] = dict.fromkeys(
-        [*PROXIMATE.values(), "starch_g", *SUGARS.values(), *OTHERS.values()], 0.0
-    )
+    c: dict[str, float] = dict.fromkeys([*PROXIMATE.values(), "starch_g", *SUGARS.values(), *OTHERS.values()], 0.0)
     given = {SHORT_NAMES[k]: float(v) for k, v in entry.figures.items() if k not in ("split", "mix")}
     shares = None
     if "mix" in entry.figures:
@@ -185,7 +224,9 @@ def compose(entry: Entry, done: dict[str, Entry], notes: list[str]) -> None:
         sugars = c["total_sugars_g"]
         if sugars and entry.kind.partition(":")[0] in ("none", "intrinsic"):
             shares = [
-                sum(p / total * done[k].composition[n] * done[k].composition["total_sugars_g"] for k, p in parts.items())
+                sum(
+                    p / total * done[k].composition[n] * done[k].composition["total_sugars_g"] for k, p in parts.items()
+                )
                 / sugars
                 for n in ("refined_share", "added_us_share", "free_who_share", "free_uk_share")
             ]
@@ -211,8 +252,19 @@ def compose(entry: Entry, done: dict[str, Entry], notes: list[str]) -> None:
         if starch < -1.5:
             notes.append(f"{entry.key}: fibre and sugars exceed carbohydrate by {-starch:.1f} g")
         starchy = entry.group in ("flour", "starch", "binder", "nut", "leaven", "vegetable") or entry.key in (
-            "banana", "banana_firm", "cocoa", "digestive_biscuit", "gingersnap", "puff_pastry", "filo_pastry",
-            "granola", "rice_cereal", "cornflakes", "sponge_fingers", "drinking_chocolate", "banana_powder",
+            "banana",
+            "banana_firm",
+            "cocoa",
+            "digestive_biscuit",
+            "gingersnap",
+            "puff_pastry",
+            "filo_pastry",
+            "granola",
+            "rice_cereal",
+            "cornflakes",
+            "sponge_fingers",
+            "drinking_chocolate",
+            "banana_powder",
         )
         c["starch_g"] = max(starch, 0.0) if starchy else 0.0
         if "energy_kcal" not in found | given:
@@ -259,8 +311,20 @@ def build() -> tuple[dict[str, str], list[str]]:
     pantry, names, measures = [], [], []
     for e in entries:
         c = e.composition
-        pantry.append([e.key, e.name, e.group, e.roles, e.kind.partition(":")[0], e.tags,
-                       *(f"{c[n]:g}" for n in COLUMNS[6:-3]), e.source, e.locator, e.by_hand])
+        pantry.append(
+            [
+                e.key,
+                e.name,
+                e.group,
+                e.roles,
+                e.kind.partition(":")[0],
+                e.tags,
+                *(f"{c[n]:g}" for n in COLUMNS[6:-3]),
+                e.source,
+                e.locator,
+                e.by_hand,
+            ]
+        )
         seen: set[str] = set()
         for alias in [e.name, *e.aliases]:
             if alias.lower() not in seen:

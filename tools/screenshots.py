@@ -69,7 +69,9 @@ def main() -> int:
     sizes = {"": (1280, 800)} if chosen.to == KEPT else {"": (1280, 800), "-phone": (390, 844)}
     with tempfile.TemporaryDirectory() as folder:
         server = subprocess.Popen(
-            [sys.executable, "-m", "sun_crumb.cli", "demo", "--folder", folder, "--port", "0"], stdout=subprocess.PIPE, text=True
+            [sys.executable, "-m", "sun_crumb.cli", "demo", "--folder", folder, "--port", "0"],
+            stdout=subprocess.PIPE,
+            text=True,
         )
         try:
             assert server.stdout is not None

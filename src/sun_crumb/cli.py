@@ -89,13 +89,23 @@ def _rework(arguments: argparse.Namespace) -> Any:
 
     formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
     goals = Goals(
-        path=arguments.path, cut=arguments.cut, keep_sweet=arguments.keep_sweet, definition=arguments.definition,
+        path=arguments.path,
+        cut=arguments.cut,
+        keep_sweet=arguments.keep_sweet,
+        definition=arguments.definition,
         diets=tuple(arguments.diet or ()),
-        cupboard=kitchen.cupboard_keys(filter(None, map(str.strip, arguments.cupboard.split(",")))) if arguments.cupboard else None,
+        cupboard=kitchen.cupboard_keys(filter(None, map(str.strip, arguments.cupboard.split(","))))
+        if arguments.cupboard
+        else None,
     )
     view = kitchen.plan(formula, goals, cup)
     metrics = {m["key"]: m for part in view["balance"][:1] for m in part["metrics"]}
-    return view | {"title": formula.title, "balance": metrics, "balance_by_component": view["balance"], "unsure": _unsure(reading)}
+    return view | {
+        "title": formula.title,
+        "balance": metrics,
+        "balance_by_component": view["balance"],
+        "unsure": _unsure(reading),
+    }
 
 
 def _free_port(wanted: int) -> int:

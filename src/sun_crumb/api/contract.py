@@ -10,7 +10,7 @@ from typing import Any
 
 from flask import Blueprint, Response, current_app, request
 from pydantic import BaseModel, ValidationError
-from pydantic.json_schema import models_json_schema
+from pydantic.json_schema import JsonSchemaMode, models_json_schema
 
 from sun_crumb import __doc__ as product
 from sun_crumb.api.errors import InvalidRequestError
@@ -35,7 +35,12 @@ ENDPOINTS: list[Endpoint] = []
 
 
 def endpoint(
-    blueprint: Blueprint, method: str, path: str, *, returns: type[BaseModel], body: type[BaseModel] | None = None,
+    blueprint: Blueprint,
+    method: str,
+    path: str,
+    *,
+    returns: type[BaseModel],
+    body: type[BaseModel] | None = None,
     query: dict[str, str] | None = None,
 ) -> Callable[[Callable[..., Any]], Callable[..., Any]]:
     """Register a route. Its function takes the path's numbers, then the validated body, then the query as keywords."""
@@ -52,8 +57,13 @@ def endpoint(
         blueprint.add_url_rule(path, function.__name__, handle, methods=[method])
         ENDPOINTS.append(
             Endpoint(
-                method.lower(), "/api" + re.sub(r"<(?:int:)?(\w+)>", r"{\1}", path), function.__name__,
-                (inspect.getdoc(function) or "").split("\n")[0], body, returns, query or {},
+                method.lower(),
+                "/api" + re.sub(r"<(?:int:)?(\w+)>", r"{\1}", path),
+                function.__name__,
+                (inspect.getdoc(function) or "").split("\n")[0],
+                body,
+                returns,
+                query or {},
                 {m[1]: "integer" if m[0] else "string" for m in re.findall(r"<(int:)?(\w+)>", path)},
             )
         )
@@ -75,22 +85,25 @@ def _validated(body: type[BaseModel]) -> BaseModel:
 
 def openapi() -> dict[str, Any]:
     """Return the OpenAPI document of every registered endpoint."""
-    models = {e.body for e in ENDPOINTS if e.body} | {e.returns for e in ENDPOINTS} | {ErrorOut}
-    ordered = sorted(models, key=lambda m: m.__name__)
-    schemas: dict[str, Any] = {}
-    for mode, chosen in (("validation", {e.body for e in ENDPOINTS if e.body}), ("serialization", models - {e.body for e in ENDPOINTS})):
-        _, found = models_json_schema(
-            [(m, mode) for m in ordered if m in chosen], ref_template="#/components/schemas/{model}"
-        )
-        schemas |= found.get("$defs", {})
+    bodies = {e.body for e in ENDPOINTS if e.body}
+    answers = {e.returns for e in ENDPOINTS} | {ErrorOut}
+    modes: list[tuple[type[BaseModel], JsonSchemaMode]] = [(m, "validation") for m in _by_name(bodies)]
+    modes += [(m, "serialization") for m in _by_name(answers)]
+    _, found = models_json_schema(modes, ref_template="#/components/schemas/{model}")
+    schemas = found["$defs"]
     problem = {"description": "What is wrong", "content": _json(ErrorOut)}
     paths: dict[str, Any] = {}
     for e in sorted(ENDPOINTS, key=lambda e: (e.path, e.method)):
         parameters = [
             {"name": n, "in": "path", "required": True, "schema": {"type": t}} for n, t in e.path_types.items()
-        ] + [{"name": n, "in": "query", "required": False, "description": d, "schema": {"type": "string"}} for n, d in e.query.items()]
+        ] + [
+            {"name": n, "in": "query", "required": False, "description": d, "schema": {"type": "string"}}
+            for n, d in e.query.items()
+        ]
         operation: dict[str, Any] = {
-            "operationId": e.name, "summary": e.summary, "parameters": parameters,
+            "operationId": e.name,
+            "summary": e.summary,
+            "parameters": parameters,
             "responses": {"200": {"description": "Done", "content": _json(e.returns)}, "4XX": problem},
         }
         if e.body:
@@ -102,6 +115,10 @@ def openapi() -> dict[str, Any]:
         "paths": paths,
         "components": {"schemas": dict(sorted(schemas.items()))},
     }
+
+
+def _by_name(models: set[type[BaseModel]]) -> list[type[BaseModel]]:
+    return sorted(models, key=lambda m: m.__name__)
 
 
 def _json(model: type[BaseModel]) -> dict[str, Any]:

@@ -10,7 +10,15 @@ from flask import Blueprint, current_app
 from sun_crumb.api.contract import endpoint
 from sun_crumb.api.errors import InvalidRequestError
 from sun_crumb.api.schemas import (
-    BakeIn, BakeOut, DoneOut, HealthOut, LedgerOut, ServingIn, ServingOut, SettingsIn, SettingsOut,
+    BakeIn,
+    BakeOut,
+    DoneOut,
+    HealthOut,
+    LedgerOut,
+    ServingIn,
+    ServingOut,
+    SettingsIn,
+    SettingsOut,
 )
 from sun_crumb.api.shelf import database
 from sun_crumb.services import ledger, settings

@@ -21,7 +21,9 @@ class InvalidRequestError(CoreError):
     code = "invalid_request"
 
 
-def error_view(code: str, message: str, field: str | None = None, details: dict[str, Any] | None = None) -> dict[str, Any]:
+def error_view(
+    code: str, message: str, field: str | None = None, details: dict[str, Any] | None = None
+) -> dict[str, Any]:
     """Return an error as it is sent and printed."""
     return {"error": {"code": code, "message": message, "field": field, "details": details or {}}}
 
@@ -41,7 +43,9 @@ def register(app: Flask) -> None:
     @app.errorhandler(RequestEntityTooLarge)
     def too_large(_error: RequestEntityTooLarge) -> tuple[Response, int]:
         most = app.config["MAX_CONTENT_LENGTH"]
-        return jsonify(error_view("text_too_long", f"that is more than {most // 1000:,} kB; a recipe is far shorter", "text")), 413
+        return jsonify(
+            error_view("text_too_long", f"that is more than {most // 1000:,} kB; a recipe is far shorter", "text")
+        ), 413
 
     @app.errorhandler(HTTPException)
     def http(error: HTTPException) -> tuple[Response, int] | HTTPException:

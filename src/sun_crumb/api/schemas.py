@@ -29,7 +29,7 @@ class Out(BaseModel):
 
 
 def _numbers(name: str, names: tuple[str, ...]) -> type[Out]:
-    fields: dict[str, Any] = {n: (float, ...) for n in names}
+    fields: dict[str, Any] = dict.fromkeys(names, (float, ...))
     return create_model(name, __base__=Out, **fields)
 
 
@@ -472,5 +472,3 @@ class SettingsIn(In):
 class HealthOut(Out):
     status: Literal["ok"]
     is_demo: bool
-
-

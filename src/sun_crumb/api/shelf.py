@@ -9,7 +9,14 @@ from flask import Blueprint, current_app
 from sun_crumb.api.contract import endpoint
 from sun_crumb.api.kitchen import plain_line
 from sun_crumb.api.schemas import (
-    DoneOut, GoalsIn, KeepIn, PlanOut, RecipeChangeIn, RecipeIn, RecipeOut, RecipesOut,
+    DoneOut,
+    GoalsIn,
+    KeepIn,
+    PlanOut,
+    RecipeChangeIn,
+    RecipeIn,
+    RecipeOut,
+    RecipesOut,
 )
 from sun_crumb.core.rework import Goals
 from sun_crumb.services import kitchen, recipes
@@ -26,8 +33,14 @@ def database() -> Database:
 
 def _goals(body: GoalsIn) -> Goals:
     return Goals(
-        path=body.path, cut=body.cut, keep_sweet=body.keep_sweet, definition=body.definition, diets=tuple(body.diets),
-        cupboard=None if body.cupboard is None else kitchen.cupboard_keys(body.cupboard), families=body.families, locks=body.locks,
+        path=body.path,
+        cut=body.cut,
+        keep_sweet=body.keep_sweet,
+        definition=body.definition,
+        diets=tuple(body.diets),
+        cupboard=None if body.cupboard is None else kitchen.cupboard_keys(body.cupboard),
+        families=body.families,
+        locks=body.locks,
     )
 
 
@@ -41,8 +54,14 @@ def list_recipes(q: str) -> dict[str, Any]:
 def keep_recipe(body: RecipeIn) -> dict[str, Any]:
     """Keep a recipe on the shelf."""
     return recipes.keep_recipe(
-        database(), title=body.title, source_text=body.source_text, cup=body.cup, servings=body.servings, unit=body.unit,
-        lines=[plain_line(line) for line in body.lines], client_key=body.client_key,
+        database(),
+        title=body.title,
+        source_text=body.source_text,
+        cup=body.cup,
+        servings=body.servings,
+        unit=body.unit,
+        lines=[plain_line(line) for line in body.lines],
+        client_key=body.client_key,
     )
 
 

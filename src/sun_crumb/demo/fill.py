@@ -9,16 +9,31 @@ from sun_crumb.core.rework import Goals
 from sun_crumb.services import kitchen, ledger, recipes
 from sun_crumb.store import Database
 
-DESSERTS = ("orange_semolina_cake", "plum_crumble", "rye_ginger_squares", "cardamom_rice_pudding", "hazelnut_cookies", "honeyed_carrot_loaf")
+DESSERTS = (
+    "orange_semolina_cake",
+    "plum_crumble",
+    "rye_ginger_squares",
+    "cardamom_rice_pudding",
+    "hazelnut_cookies",
+    "honeyed_carrot_loaf",
+)
 # Reworks kept, by dessert: the goals and what the household calls them.
 REWORKS = {
-    "orange_semolina_cake": (Goals(path="blend", cut=0.5, keep_sweet=0.85, cupboard=("honey", "date_paste", "applesauce")), "For the school fair"),
+    "orange_semolina_cake": (
+        Goals(path="blend", cut=0.5, keep_sweet=0.85, cupboard=("honey", "date_paste", "applesauce")),
+        "For the school fair",
+    ),
     "rye_ginger_squares": (Goals(path="fruit", cut=0.45, keep_sweet=0.85), "Dates only"),
     "cardamom_rice_pudding": (Goals(path="less", cut=0.3, keep_sweet=0.7), "A third less"),
 }
 # Bakes: dessert, whether the rework, days ago, and portions eaten as (days after baking, how many, by whom).
 BAKES = (
-    ("orange_semolina_cake", True, 13, ((0, 2, "Ada"), (0, 1, "Bo"), (1, 2, "Ada"), (2, 1, "Bo"), (3, 2, "Nan"), (5, 1, "Ada"))),
+    (
+        "orange_semolina_cake",
+        True,
+        13,
+        ((0, 2, "Ada"), (0, 1, "Bo"), (1, 2, "Ada"), (2, 1, "Bo"), (3, 2, "Nan"), (5, 1, "Ada")),
+    ),
     ("rye_ginger_squares", True, 6, ((0, 1, "Ada"), (1, 2, "Bo"), (2, 1, "Nan"), (3, 1, "Ada"), (4, 2, "Bo"))),
     ("cardamom_rice_pudding", False, 3, ((0, 1, "Nan"), (1, 1, "Ada"))),
 )
@@ -39,8 +54,14 @@ def fill(database: Database, today: date | None = None) -> None:
             if line["ingredient"] and line["grams"] is not None
         ]
         recipe = recipes.keep_recipe(
-            database, title=view["title"], source_text=text, cup=view["cup"], servings=view["yield"]["count"],
-            unit=view["yield"]["unit"], lines=lines, client_key=f"demo-{name}",
+            database,
+            title=view["title"],
+            source_text=text,
+            cup=view["cup"],
+            servings=view["yield"]["count"],
+            unit=view["yield"]["unit"],
+            lines=lines,
+            client_key=f"demo-{name}",
         )
         if name in REWORKS:
             goals, label = REWORKS[name]
@@ -51,4 +72,11 @@ def fill(database: Database, today: date | None = None) -> None:
         baked_on = today - timedelta(days=days_ago)
         bake = ledger.bake(database, version["id"], baked_on, client_key=f"demo-bake-{number}")
         for position, (after, count, who) in enumerate(eaten):
-            ledger.eat(database, bake["id"], baked_on + timedelta(days=after), count, who, client_key=f"demo-{number}-{position}")
+            ledger.eat(
+                database,
+                bake["id"],
+                baked_on + timedelta(days=after),
+                count,
+                who,
+                client_key=f"demo-{number}-{position}",
+            )

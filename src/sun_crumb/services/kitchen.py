@@ -56,8 +56,11 @@ def formula_of(title: str, lines: Iterable[PlainLine], servings: int, unit: str)
         title,
         tuple(
             FormulaLine(
-                pantry[line.ingredient], line.grams, line.component,
-                is_crushed(line.text) if line.is_crushed is None else line.is_crushed, line.text,
+                pantry[line.ingredient],
+                line.grams,
+                line.component,
+                is_crushed(line.text) if line.is_crushed is None else line.is_crushed,
+                line.text,
             )
             for line in lines
         ),
@@ -80,8 +83,13 @@ def plan(formula: Formula, goals: Goals, cup: CupStandard) -> View:
 
 # What whole fruit in the cupboard becomes before it sweetens a batter.
 PREPARED = {
-    "medjool_date": "date_paste", "deglet_date": "date_paste", "prune": "prune_puree", "apple": "applesauce",
-    "pear": "pear_puree", "mango": "mango_puree", "banana_firm": "banana",
+    "medjool_date": "date_paste",
+    "deglet_date": "date_paste",
+    "prune": "prune_puree",
+    "apple": "applesauce",
+    "pear": "pear_puree",
+    "mango": "mango_puree",
+    "banana_firm": "banana",
 }
 
 

@@ -18,7 +18,14 @@ from sun_crumb.store import Database
 from sun_crumb.store.tables import Bake, Recipe, Serving, Version
 
 MOST_EATEN = 100.0
-SUMS = ("energy_kcal", "total_sugars_g", "free_sugars_who_g", "saved_energy_kcal", "saved_total_sugars_g", "saved_free_sugars_who_g")
+SUMS = (
+    "energy_kcal",
+    "total_sugars_g",
+    "free_sugars_who_g",
+    "saved_energy_kcal",
+    "saved_total_sugars_g",
+    "saved_free_sugars_who_g",
+)
 
 
 def bake(database: Database, version_id: int, baked_on: date, client_key: str | None = None) -> View:
@@ -33,20 +40,32 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
         whole = total(formula.lines)
         one, saved = portion(whole, formula.servings), savings(total(original.lines), whole, formula.servings)
         row = Bake(
-            version_id=version.id, baked_on=baked_on, servings=formula.servings, portion_g=one.mass_g,
-            energy_kcal=one.energy_kcal, total_sugars_g=one.total_sugars_g, free_sugars_who_g=one.free_sugars_who_g,
-            saved_energy_kcal=saved.energy_kcal, saved_total_sugars_g=saved.total_sugars_g,
-            saved_free_sugars_who_g=saved.free_sugars_who_g, client_key=client_key, created_at=now(),
+            version_id=version.id,
+            baked_on=baked_on,
+            servings=formula.servings,
+            portion_g=one.mass_g,
+            energy_kcal=one.energy_kcal,
+            total_sugars_g=one.total_sugars_g,
+            free_sugars_who_g=one.free_sugars_who_g,
+            saved_energy_kcal=saved.energy_kcal,
+            saved_total_sugars_g=saved.total_sugars_g,
+            saved_free_sugars_who_g=saved.free_sugars_who_g,
+            client_key=client_key,
+            created_at=now(),
         )
         session.add(row)
         session.flush()
         return _bake_view(session, row)
 
 
-def eat(database: Database, bake_id: int, eaten_on: date, count: float, who: str = "", client_key: str | None = None) -> View:
+def eat(
+    database: Database, bake_id: int, eaten_on: date, count: float, who: str = "", client_key: str | None = None
+) -> View:
     """Note portions eaten and return them. The same *client_key* again returns the first note."""
     if not isfinite(count) or not 0 < count <= MOST_EATEN:
-        raise OutOfDomainError(f"{count:g} portions can't be eaten; give more than 0 and at most {MOST_EATEN:g}", field="count")
+        raise OutOfDomainError(
+            f"{count:g} portions can't be eaten; give more than 0 and at most {MOST_EATEN:g}", field="count"
+        )
     with database.transaction() as session:
         if client_key and (found := session.scalar(select(Serving).where(Serving.client_key == client_key))):
             return _serving_view(found)
@@ -135,7 +154,9 @@ def _serving(session: Session, serving_id: int) -> Serving:
 def _bake_view(session: Session, row: Bake) -> View:
     version = row.version or session.get_one(Version, row.version_id)
     eaten = session.scalar(
-        select(func.coalesce(func.sum(Serving.count), 0.0)).where(Serving.bake_id == row.id, Serving.deleted_at.is_(None))
+        select(func.coalesce(func.sum(Serving.count), 0.0)).where(
+            Serving.bake_id == row.id, Serving.deleted_at.is_(None)
+        )
     )
     return {
         "id": row.id,

@@ -29,8 +29,15 @@ def now() -> datetime:
 
 
 def keep_recipe(
-    database: Database, *, title: str, source_text: str, cup: str, servings: int, unit: str,
-    lines: Sequence[PlainLine], client_key: str | None = None,
+    database: Database,
+    *,
+    title: str,
+    source_text: str,
+    cup: str,
+    servings: int,
+    unit: str,
+    lines: Sequence[PlainLine],
+    client_key: str | None = None,
 ) -> View:
     """Put a recipe on the shelf and return it. The same *client_key* again returns the first one."""
     cup_standard(cup)
@@ -41,9 +48,15 @@ def keep_recipe(
         if client_key and (found := session.scalar(select(Recipe).where(Recipe.client_key == client_key))):
             return _recipe_view(session, found.id)
         recipe = Recipe(
-            title=title.strip() or "Untitled dessert", source_text=source_text, cup=cup, client_key=client_key, created_at=now()
+            title=title.strip() or "Untitled dessert",
+            source_text=source_text,
+            cup=cup,
+            client_key=client_key,
+            created_at=now(),
         )
-        version = Version(number=1, label="Original", servings=servings, unit=unit, status="", goals=None, created_at=now())
+        version = Version(
+            number=1, label="Original", servings=servings, unit=unit, status="", goals=None, created_at=now()
+        )
         version.lines = _line_rows(formula, [])
         recipe.versions = [version]
         session.add(recipe)
@@ -54,8 +67,13 @@ def keep_recipe(
 def _line_rows(formula: Formula, reasons: list[str]) -> list[Line]:
     return [
         Line(
-            position=n, component=line.component, ingredient=line.ingredient.key, grams=round(line.grams, 3),
-            text=line.text, is_crushed=line.is_crushed, reason=reasons[n] if n < len(reasons) else "",
+            position=n,
+            component=line.component,
+            ingredient=line.ingredient.key,
+            grams=round(line.grams, 3),
+            text=line.text,
+            is_crushed=line.is_crushed,
+            reason=reasons[n] if n < len(reasons) else "",
         )
         for n, line in enumerate(formula.lines)
     ]
@@ -93,7 +111,8 @@ def change_recipe(database: Database, recipe_id: int, revision: int, changes: di
         if recipe.revision != revision:
             raise ConflictError(
                 "this recipe was changed elsewhere; both are kept: yours here, the other on the shelf",
-                field="revision", stored=_recipe_view(session, recipe_id),
+                field="revision",
+                stored=_recipe_view(session, recipe_id),
             )
         if "title" in changes:
             recipe.title = changes["title"].strip() or recipe.title
@@ -137,7 +156,13 @@ def rework_recipe(database: Database, recipe_id: int, goals: Goals, cup: str | N
 
 
 def keep_version(
-    database: Database, recipe_id: int, goals: Goals, *, label: str = "", cup: str | None = None, client_key: str | None = None
+    database: Database,
+    recipe_id: int,
+    goals: Goals,
+    *,
+    label: str = "",
+    cup: str | None = None,
+    client_key: str | None = None,
 ) -> View:
     """Compute the plan anew, keep it as the next version and return the recipe."""
     with database.transaction() as session:
@@ -148,14 +173,24 @@ def keep_version(
         made = plan(_formula(recipe, original), goals, cup_standard(cup or recipe.cup))
         number = recipe.versions[-1].number + 1
         version = Version(
-            recipe_id=recipe.id, number=number, label=label.strip() or f"Rework {number - 1}", servings=original.servings,
-            unit=original.unit, status=made["status"], goals=_goals_view(goals), client_key=client_key, created_at=now(),
+            recipe_id=recipe.id,
+            number=number,
+            label=label.strip() or f"Rework {number - 1}",
+            servings=original.servings,
+            unit=original.unit,
+            status=made["status"],
+            goals=_goals_view(goals),
+            client_key=client_key,
+            created_at=now(),
         )
         kept = [line for line in made["lines"] if line["after_g"] > 0]
         pantry = shipped_pantry()
         version.lines = [
             Line(
-                position=n, component=line["component"], ingredient=pantry[line["ingredient"]].key, grams=line["after_g"],
+                position=n,
+                component=line["component"],
+                ingredient=pantry[line["ingredient"]].key,
+                grams=line["after_g"],
                 text=original.lines[line["position"]].text if line["position"] is not None else "",
                 is_crushed=original.lines[line["position"]].is_crushed if line["position"] is not None else True,
                 reason=line["reason"],
@@ -170,9 +205,14 @@ def keep_version(
 
 def _goals_view(goals: Goals) -> dict[str, Any]:
     return {
-        "path": goals.path, "cut": goals.wanted_cut, "keep_sweet": goals.wanted_sweetness, "definition": goals.counted,
-        "diets": list(goals.diets), "cupboard": None if goals.cupboard is None else list(goals.cupboard),
-        "families": goals.families, "locks": {str(k): v for k, v in goals.locks.items()},
+        "path": goals.path,
+        "cut": goals.wanted_cut,
+        "keep_sweet": goals.wanted_sweetness,
+        "definition": goals.counted,
+        "diets": list(goals.diets),
+        "cupboard": None if goals.cupboard is None else list(goals.cupboard),
+        "families": goals.families,
+        "locks": {str(k): v for k, v in goals.locks.items()},
     }
 
 

@@ -20,7 +20,9 @@ DEFAULTS: dict[str, Any] = {"daily_limit_g": 25.0, "diets": [], "cupboard": None
 def get_settings(database: Database) -> View:
     """Return every preference, the default where none was chosen."""
     with database.transaction() as session:
-        return {key: (row.value if (row := session.get(Setting, key)) else default) for key, default in DEFAULTS.items()}
+        return {
+            key: (row.value if (row := session.get(Setting, key)) else default) for key, default in DEFAULTS.items()
+        }
 
 
 def change_settings(database: Database, changes: dict[str, Any]) -> View:
@@ -36,8 +38,13 @@ def choices() -> View:
     return {
         "paths": [
             {
-                "key": p.key, "name": p.name, "words": p.words, "cut": p.cut, "keep_sweet": p.keep_sweet,
-                "definition": p.definition, "usual": list(p.usual),
+                "key": p.key,
+                "name": p.name,
+                "words": p.words,
+                "cut": p.cut,
+                "keep_sweet": p.keep_sweet,
+                "definition": p.definition,
+                "usual": list(p.usual),
                 "sweeteners": [i.key for i in shipped_pantry() if p.allows(i)],
             }
             for p in paths().values()
@@ -46,9 +53,7 @@ def choices() -> View:
         "families": [{"key": f.key, "name": f.name} for f in families().values()],
         "diets": [{"key": d.key, "name": d.name} for d in diets().values()],
         "cups": [asdict(c) for c in cup_standards().values()],
-        "sweeteners": [
-            ingredient_view(i) for i in shipped_pantry() if any(p.allows(i) for p in paths().values())
-        ],
+        "sweeteners": [ingredient_view(i) for i in shipped_pantry() if any(p.allows(i) for p in paths().values())],
         "limits": [
             {"grams": constant(key), "name": name}
             for key, name in (

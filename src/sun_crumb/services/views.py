@@ -53,7 +53,9 @@ def line_view(line: ReadLine) -> View:
     view["alternatives"] = list(line.alternatives)
     view["candidates"] = [asdict(c) for c in line.candidates]
     view["conflict"] = (
-        {"statements": [asdict(s) for s in line.conflict.statements], "fits": line.conflict.fits} if line.conflict else None
+        {"statements": [asdict(s) for s in line.conflict.statements], "fits": line.conflict.fits}
+        if line.conflict
+        else None
     )
     return view
 

@@ -60,9 +60,21 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
     for text in (component, title):
         words = re.findall(r"[a-z]+", text.lower())
         words += [w.removesuffix("s") for w in words]
-        for key in ("meringue", "caramel", "frosting", "brownie", "cookie", "quick_bread", "custard", "fruit", "butter_cake"):
+        for key in (
+            "meringue",
+            "caramel",
+            "frosting",
+            "brownie",
+            "cookie",
+            "quick_bread",
+            "custard",
+            "fruit",
+            "butter_cake",
+        ):
             family = known[key]
-            if any(word in family.words for word in words) and _is_possible(key, flour, share("fruit"), eggs_or_milk, share("egg")):
+            if any(word in family.words for word in words) and _is_possible(
+                key, flour, share("fruit"), eggs_or_milk, share("egg")
+            ):
                 return family
     if flour < 0.08:
         return known["fruit" if share("fruit") > 0.45 else "custard" if eggs_or_milk > 0.3 else "frosting"]

@@ -12,7 +12,17 @@ from sun_crumb.core.reference import constant
 from sun_crumb.core.sugars.sweetness import intense_equivalent, linear_sweetness
 
 QUANTITIES = (
-    "mass", "water", "liquid", "holding", "fat", "structure", "bulk", "lift", "alkali", "browning", "sweetness",
+    "mass",
+    "water",
+    "liquid",
+    "holding",
+    "fat",
+    "structure",
+    "bulk",
+    "lift",
+    "alkali",
+    "browning",
+    "sweetness",
     "glycosides",
 )
 
@@ -34,7 +44,9 @@ METRICS = {
     m.key: m
     for m in (
         Metric("sweetness", "Sweetness", "sweetness", "mass", 1.2, "less sweet", "sweeter"),
-        Metric("liquid", "Moisture", "liquid", "holding", 1.5, "drier: a crumbly bite", "wetter: a gummy centre is likely"),
+        Metric(
+            "liquid", "Moisture", "liquid", "holding", 1.5, "drier: a crumbly bite", "wetter: a gummy centre is likely"
+        ),
         Metric("water", "Water", "water", "mass", 1.5, "stiffer, spreads less", "looser, spreads more"),
         Metric("fat", "Fat", "fat", "mass", 1.0, "leaner, less tender", "richer, may taste greasy"),
         Metric("structure", "Structure", "structure", "mass", 1.2, "weaker, may sink", "firmer, tougher"),
@@ -73,7 +85,9 @@ def contribution(ingredient: Ingredient, is_inclusion: bool = False) -> dict[str
     # Soda's gas comes by its co2 figure, powder's likewise; acid without soda gives none.
     found["lift"] = c.co2_g / 100
     found["alkali"] = (c.base_meq - c.acid_meq) / 100
-    found["browning"] = (c.glucose_g + c.fructose_g + c.maltose_g * 0.6 + c.lactose_g * 0.6 + c.galactose_g + c.allulose_g * 1.5) / 100
+    found["browning"] = (
+        c.glucose_g + c.fructose_g + c.maltose_g * 0.6 + c.lactose_g * 0.6 + c.galactose_g + c.allulose_g * 1.5
+    ) / 100
     return found
 
 

@@ -33,7 +33,9 @@ def denominator_of(metric: Metric, before: dict[str, float]) -> str:
     return metric.denominator
 
 
-def deviation(metric: Metric, before: dict[str, float], after: dict[str, float], keep_sweet: float = 1.0) -> float | None:
+def deviation(
+    metric: Metric, before: dict[str, float], after: dict[str, float], keep_sweet: float = 1.0
+) -> float | None:
     """Return how far *after* is from *before* in one metric, or None where the original has none of it."""
     below = denominator_of(metric, before)
     old = before[metric.numerator] / (before[below] if below else 1.0) if not below or before[below] > 0 else 0.0
@@ -85,6 +87,10 @@ def _browning(before: dict[str, float], after: dict[str, float]) -> Verdict:
     words = (
         f"browns sooner: {constant('browning_drop_c'):.0f} °C less"
         if is_sooner
-        else "paler crust" if ratio < 0.6 else "as before"
+        else "paler crust"
+        if ratio < 0.6
+        else "as before"
     )
-    return Verdict("browning", "Browning", old, new, off, (0.4, limit - 1), "strained" if is_sooner else "balanced", words)
+    return Verdict(
+        "browning", "Browning", old, new, off, (0.4, limit - 1), "strained" if is_sooner else "balanced", words
+    )

@@ -11,7 +11,9 @@ from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Reading
 
 # What breaks a fruit up, so that its sugars count as free in the UK and its water as the batter's.
-_CRUSHED = re.compile(r"\b(?:mash|pur[eé]e|blend|puree|blitz|crush|grat|melt|liqui|process|stew|cook|ground|shred)", re.I)
+_CRUSHED = re.compile(
+    r"\b(?:mash|pur[eé]e|blend|puree|blitz|crush|grat|melt|liqui|process|stew|cook|ground|shred)", re.I
+)
 PORTION_GUESS_G = 80.0
 MOST_SERVINGS = 1000
 
@@ -34,13 +36,19 @@ class FormulaLine:
     def __post_init__(self) -> None:
         if not isfinite(self.grams) or self.grams < 0 or self.grams > 100_000:
             raise OutOfDomainError(
-                f"{self.ingredient.name}: {self.grams} g is no amount; give 0 to 100,000 g", field="grams", grams=self.grams
+                f"{self.ingredient.name}: {self.grams} g is no amount; give 0 to 100,000 g",
+                field="grams",
+                grams=self.grams,
             )
 
     @property
     def is_inclusion(self) -> bool:
         """Whether it sits in the crumb whole, keeping its own water and sugar (berries, chips, nuts, raisins)."""
-        if self.is_crushed or self.is_body or self.ingredient.has_role("puree", "paste", "flour", "fat", "sugar", "syrup", "binder"):
+        if (
+            self.is_crushed
+            or self.is_body
+            or self.ingredient.has_role("puree", "paste", "flour", "fat", "sugar", "syrup", "binder")
+        ):
             return False
         return self.ingredient.has_role("chocolate", "nut") or (
             self.ingredient.has_role("fruit") and self.ingredient.group in ("fruit", "driedfruit")
@@ -60,7 +68,9 @@ class Formula:
     def __post_init__(self) -> None:
         if not 1 <= self.servings <= MOST_SERVINGS:
             raise OutOfDomainError(
-                f"a recipe makes 1 to {MOST_SERVINGS} portions, not {self.servings}", field="servings", servings=self.servings
+                f"a recipe makes 1 to {MOST_SERVINGS} portions, not {self.servings}",
+                field="servings",
+                servings=self.servings,
             )
 
     @property

@@ -8,12 +8,38 @@ from functools import cache
 
 _WORD = re.compile(r"[a-z0-9%][a-z0-9%'\-&]*")
 _KEEP = frozenset(
-    {"molasses", "swiss", "cress", "grass", "glass", "less", "couscous", "hibiscus", "asparagus", "anise", "hummus",
-     "citrus", "as", "plus", "less", "this", "brussels", "us", "gas", "quinces"}
+    {
+        "molasses",
+        "swiss",
+        "cress",
+        "grass",
+        "glass",
+        "less",
+        "couscous",
+        "hibiscus",
+        "asparagus",
+        "anise",
+        "hummus",
+        "citrus",
+        "as",
+        "plus",
+        "this",
+        "brussels",
+        "us",
+        "gas",
+        "quinces",
+    }
 )
 _ODD = {
-    "leaves": "leaf", "halves": "half", "loaves": "loaf", "cherries": "cherry", "cookies": "cookie",
-    "brownies": "brownie", "quinces": "quince", "yoghourt": "yoghurt", "purée": "puree",
+    "leaves": "leaf",
+    "halves": "half",
+    "loaves": "loaf",
+    "cherries": "cherry",
+    "cookies": "cookie",
+    "brownies": "brownie",
+    "quinces": "quince",
+    "yoghourt": "yoghurt",
+    "purée": "puree",
 }
 
 

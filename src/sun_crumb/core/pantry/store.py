@@ -31,9 +31,7 @@ class Pantry:
         try:
             return self._by_key[key]
         except KeyError:
-            raise UnknownIngredientError(
-                f"the pantry holds no {key!r}", field="ingredient", ingredient=key
-            ) from None
+            raise UnknownIngredientError(f"the pantry holds no {key!r}", field="ingredient", ingredient=key) from None
 
     def __contains__(self, key: object) -> bool:
         return key in self._by_key

@@ -35,8 +35,12 @@ def cup_standards() -> dict[str, CupStandard]:
     """Return the known cup standards by key."""
     return {
         row["key"]: CupStandard(
-            row["key"], row["name"], float(row["cup_ml"]), float(row["tablespoon_ml"]),
-            float(row["teaspoon_ml"]), row["source"],
+            row["key"],
+            row["name"],
+            float(row["cup_ml"]),
+            float(row["tablespoon_ml"]),
+            float(row["teaspoon_ml"]),
+            row["source"],
         )
         for row in table("cups")
     }
@@ -80,7 +84,10 @@ def volume_ml(quantity: float, unit: str, cup: CupStandard) -> float:
     500.0
     """
     by_standard = {
-        "cup": cup.cup_ml, "tbsp": cup.tablespoon_ml, "tsp": cup.teaspoon_ml, "spoon": cup.tablespoon_ml,
+        "cup": cup.cup_ml,
+        "tbsp": cup.tablespoon_ml,
+        "tsp": cup.teaspoon_ml,
+        "spoon": cup.tablespoon_ml,
     }
     known = units()[unit]
     if known.kind != "volume":

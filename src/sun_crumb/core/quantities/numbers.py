@@ -6,13 +6,49 @@ import re
 from dataclasses import dataclass
 
 FRACTIONS = {
-    "½": 1 / 2, "⅓": 1 / 3, "⅔": 2 / 3, "¼": 1 / 4, "¾": 3 / 4, "⅕": 1 / 5, "⅖": 2 / 5, "⅗": 3 / 5, "⅘": 4 / 5,
-    "⅙": 1 / 6, "⅚": 5 / 6, "⅐": 1 / 7, "⅛": 1 / 8, "⅜": 3 / 8, "⅝": 5 / 8, "⅞": 7 / 8, "⅑": 1 / 9, "⅒": 1 / 10,
+    "½": 1 / 2,
+    "⅓": 1 / 3,
+    "⅔": 2 / 3,
+    "¼": 1 / 4,
+    "¾": 3 / 4,
+    "⅕": 1 / 5,
+    "⅖": 2 / 5,
+    "⅗": 3 / 5,
+    "⅘": 4 / 5,
+    "⅙": 1 / 6,
+    "⅚": 5 / 6,
+    "⅐": 1 / 7,
+    "⅛": 1 / 8,
+    "⅜": 3 / 8,
+    "⅝": 5 / 8,
+    "⅞": 7 / 8,
+    "⅑": 1 / 9,
+    "⅒": 1 / 10,
 }
 WORDS = {
-    "a": 1.0, "an": 1.0, "one": 1.0, "two": 2.0, "three": 3.0, "four": 4.0, "five": 5.0, "six": 6.0, "seven": 7.0,
-    "eight": 8.0, "nine": 9.0, "ten": 10.0, "eleven": 11.0, "twelve": 12.0, "fifteen": 15.0, "sixteen": 16.0,
-    "twenty": 20.0, "half": 0.5, "quarter": 0.25, "dozen": 12.0, "couple": 2.0, "few": 3.0, "several": 4.0,
+    "a": 1.0,
+    "an": 1.0,
+    "one": 1.0,
+    "two": 2.0,
+    "three": 3.0,
+    "four": 4.0,
+    "five": 5.0,
+    "six": 6.0,
+    "seven": 7.0,
+    "eight": 8.0,
+    "nine": 9.0,
+    "ten": 10.0,
+    "eleven": 11.0,
+    "twelve": 12.0,
+    "fifteen": 15.0,
+    "sixteen": 16.0,
+    "twenty": 20.0,
+    "half": 0.5,
+    "quarter": 0.25,
+    "dozen": 12.0,
+    "couple": 2.0,
+    "few": 3.0,
+    "several": 4.0,
 }
 _GLYPHS = "".join(FRACTIONS)
 _PLAIN = r"\d+(?:[.,]\d+)?"
@@ -31,9 +67,20 @@ _WORD = re.compile(
     re.IGNORECASE,
 )
 _PHRASES = {
-    "half a dozen": 6.0, "half dozen": 6.0, "half a": 0.5, "half an": 0.5, "a half": 0.5, "an half": 0.5,
-    "one and a half": 1.5, "a quarter": 0.25, "three quarters": 0.75, "a dozen": 12.0, "a couple": 2.0, "a few": 3.0,
+    "half a dozen": 6.0,
+    "half dozen": 6.0,
+    "half a": 0.5,
+    "half an": 0.5,
+    "a half": 0.5,
+    "an half": 0.5,
+    "one and a half": 1.5,
+    "a quarter": 0.25,
+    "three quarters": 0.75,
+    "a dozen": 12.0,
+    "a couple": 2.0,
+    "a few": 3.0,
 }
+_DOZEN = re.compile(r"\s+dozen\b", re.IGNORECASE)
 _DASH = re.compile(r"\s*(?:-|–|—|to|or|~)\s*(?=[\d" + _GLYPHS + r".])", re.IGNORECASE)
 
 
@@ -98,4 +145,7 @@ def read_quantity(text: str, start: int = 0, *, words: bool = True) -> Span | No
         # "1 - 1/2" is one and a half to many; a falling range is not a range ("2 - 1/2 cup pieces").
         if second and _value(second) > low:
             return Span(low, _value(second), second.end())
+    dozen = _DOZEN.match(text, first.end())
+    if dozen:
+        return Span(12 * low, 12 * low, dozen.end())
     return Span(low, low, first.end())

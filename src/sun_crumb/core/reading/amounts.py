@@ -10,7 +10,9 @@ from sun_crumb.core.quantities.numbers import read_quantity
 from sun_crumb.core.reading.records import Amount
 from sun_crumb.core.reading.words import FORMS, HEAPS
 
-_ABOUT = re.compile(r"(?:about|approx(?:\.|imately)?|around|roughly|circa|ca\.?|c\.|~|≈|up to|at least|a good|a)\s+(?=[\d½⅓⅔¼¾⅛])", re.I)
+_ABOUT = re.compile(
+    r"(?:about|approx(?:\.|imately)?|around|roughly|circa|ca\.?|c\.|~|≈|up to|at least|a good|a)\s+(?=[\d½⅓⅔¼¾⅛])", re.I
+)
 _WORD = re.compile(r"\s*-?\s*(fl\.?\s?oz\.?|fluid\s+ounces?|[A-Za-zé]+)\.?", re.I)
 _TIMES = re.compile(r"\s*[x×*]\s*(?=[\d½])", re.I)
 _SIZE = re.compile(r"\s*\b(extra[ -]large|small|medium|large|jumbo|big|xl)(?:[ -]sized?)?\b,?", re.I)
@@ -34,7 +36,7 @@ def read_unit(text: str, start: int) -> tuple[str, int] | None:
     if word in ("T", "t"):
         return known[word], match.end()
     key = known.get(re.sub(r"[\s.]+", " ", word.lower()).strip())
-    if key is None and word.lower().startswith("fl"):
+    if key is None and re.match(r"fl\.?\s?oz", word, re.I):
         key = "fl oz"
     if key is None:
         return None
@@ -42,7 +44,9 @@ def read_unit(text: str, start: int) -> tuple[str, int] | None:
     return key, match.end()
 
 
-def read_amount(text: str, start: int = 0, *, words: bool = True, needs_unit: bool = False) -> tuple[Amount, int] | None:
+def read_amount(
+    text: str, start: int = 0, *, words: bool = True, needs_unit: bool = False
+) -> tuple[Amount, int] | None:
     """Return the amount at *start* and where it ends, or None where none stands there.
 
     "2 x 400 g" and "1 (14 oz) can" multiply out to one amount.
@@ -72,6 +76,8 @@ def read_amount(text: str, start: int = 0, *, words: bool = True, needs_unit: bo
             after = read_unit(text, m.end())
             if not after and word not in HEAPS and unit is None:
                 break
+            if form and word in FORMS:
+                break
             factor *= HEAPS.get(word, 1.0)
             form, at = FORMS.get(word, form), m.end()
         elif unit is None and (found := read_unit(text, at)):
@@ -80,14 +86,25 @@ def read_amount(text: str, start: int = 0, *, words: bool = True, needs_unit: bo
             break
     if needs_unit and unit is None:
         return None
-    if span.is_word and unit is None and span.low == 1.0 and words and text[start:at].strip().lower() in ("a", "an") and not size:
+    if (
+        span.is_word
+        and unit is None
+        and span.low == 1.0
+        and words
+        and text[start:at].strip().lower() in ("a", "an")
+        and not size
+    ):
         return Amount(low, high, None, text[start:at].strip(), size, form, factor), at
     return Amount(low, high, unit, text[start:at].strip(" ("), size, form, factor), at
 
 
 def _unit_alone(text: str, at: int) -> tuple[Amount, int] | None:
     """Read "handful of walnuts" or "pinch salt" as one of the unit."""
-    match = re.match(r"(?:(?:good|big|small|generous)\s+)?(pinch|dash|splash|handful|knob|drizzle|squeeze|sprig|drop)\b", text[at:], re.I)
+    match = re.match(
+        r"(?:(?:good|big|small|generous)\s+)?(pinch|dash|splash|handful|knob|drizzle|squeeze|sprig|drop)\b",
+        text[at:],
+        re.I,
+    )
     if not match:
         return None
     return Amount(1.0, 1.0, unit_words()[match[1].lower()], match[0]), at + match.end()
@@ -122,7 +139,7 @@ def _packed_inside(text: str, at: int, low: float, high: float) -> tuple[Amount,
         end = holder[1]
     elif not times:
         return None
-    amount = Amount(low * span.low, high * span.high, key, text[: end].strip())
+    amount = Amount(low * span.low, high * span.high, key, text[:end].strip())
     return amount, end
 
 

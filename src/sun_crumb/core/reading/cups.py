@@ -12,12 +12,14 @@ from sun_crumb.core.reading.weigh import one_amount
 _METRIC_WORDS = re.compile(
     r"\b(caster|castor|icing sugar|bicarb\w*|plain flour|self[- ]raising|maida|atta|jaggery|sooji|rava|dahi|"
     r"cornflour|desiccated|sultanas?|courgettes?|wholemeal|yoghurt|treacle|fan[- ]forced|thickened cream|"
-    r"gas mark|besan|elaichi|zest(?:ed)? and juice|litres?|grams?|\d+\s?ml|\d+\s?g)\b", re.I,
+    r"gas mark|besan|elaichi|zest(?:ed)? and juice|litres?|grams?|\d+\s?ml|\d+\s?g)\b",
+    re.I,
 )
 _US_WORDS = re.compile(
     r"\b(all[- ]purpose|ap flour|confectioners'?|powdered sugar|cornstarch|baking soda|heavy cream|sticks?|"
     r"\d{3}\s*°?\s*F\b|ounces?|\d+\s?oz|\d+\s?lbs?|molasses|half[- ]and[- ]half|zucchini|kosher|granulated sugar|"
-    r"semisweet|graham)\b", re.I,
+    r"semisweet|graham)\b",
+    re.I,
 )
 
 

@@ -14,7 +14,8 @@ from sun_crumb.core.reading.words import word_list
 _FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([\w' -]{2,40}?)\s*:?$", re.I)
 _META = re.compile(
     r"^(?:serves|feeds|makes?|yields?|servings?|portions?|prep(?:aration)?(?: time)?|cook(?:ing)?(?: time)?|bake time|total(?: time)?|"
-    r"ready in|difficulty|course|cuisine|author|source|by |from |recipe by|rating|calories|equipment|oven|temperature)\b", re.I,
+    r"ready in|difficulty|course|cuisine|author|source|by |from |recipe by|rating|calories|equipment|oven|temperature)\b",
+    re.I,
 )
 _STEP_NUMBER = re.compile(r"^(?:step\s*)?\d{1,2}\s*[.):]\s*", re.I)
 
@@ -39,7 +40,24 @@ def _is_sentence(text: str) -> bool:
 
 def _is_method_heading(text: str) -> bool:
     words = re.findall(r"[a-z]+", text.lower())
-    return 0 < len(words) <= 5 and not any(c.isdigit() for c in text) and words[0] in ("method", "methods", "directions", "direction", "instructions", "instruction", "steps", "preparation", "procedure", "how") and set(words) <= word_list("method") | {"the", "a", "and", "to"}
+    return (
+        0 < len(words) <= 5
+        and not any(c.isdigit() for c in text)
+        and words[0]
+        in (
+            "method",
+            "methods",
+            "directions",
+            "direction",
+            "instructions",
+            "instruction",
+            "steps",
+            "preparation",
+            "procedure",
+            "how",
+        )
+        and set(words) <= word_list("method") | {"the", "a", "and", "to"}
+    )
 
 
 def _heading(text: str) -> str | None:
@@ -62,7 +80,7 @@ def _heading(text: str) -> str | None:
     if bare.isupper() and len(words) <= 4:
         return " ".join(words)
     component = word_list("component")
-    if words[-1] in component and len(words) <= 3 and (text[:1].isupper() and len(words) == 1 or text.istitle()):
+    if words[-1] in component and len(words) <= 3 and ((text[:1].isupper() and len(words) == 1) or text.istitle()):
         return " ".join(words)
     return None
 
@@ -102,9 +120,9 @@ def pieces(text: str) -> list[Piece]:
         elif not has_title and not found and amount is None:
             has_title = True
             found.append(Piece(line, "title", component))
-        elif _META.match(line) and not (amount and amount[0].unit):
-            found.append(Piece(line, "meta", component))
-        elif amount is None and read_yield(line) and len(line.split()) <= 8:
+        elif (_META.match(line) and not (amount and amount[0].unit)) or (
+            amount is None and read_yield(line) and len(line.split()) <= 8
+        ):
             found.append(Piece(line, "meta", component))
         elif _is_sentence(line) and not (amount and amount[0].unit and not numbered):
             found.append(Piece(line, "step", component))

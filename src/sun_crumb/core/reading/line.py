@@ -23,15 +23,21 @@ _AFTER_PART = re.compile(
     r"(?:\s+only|\s+grated)?\s*\)?\s*$",
     re.I,
 )
-_OPTIONAL = re.compile(r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted)|or to taste)\b\s*\)?", re.I)
+_OPTIONAL = re.compile(
+    r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted)|or to taste)\b\s*\)?", re.I
+)
 _PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I)
-_TRAILING = re.compile(
-    r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]).*)$"
+_TRAILING = re.compile(r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]).*)$")
+_STOP = re.compile(
+    r"\s*(?:,|;|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|top\b|roll\b|sprinkle|tin\b|pan\b|coat|drizzle)))\s*",
+    re.I,
 )
-_STOP = re.compile(r"\s*(?:,|;|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|top\b|roll\b|sprinkle|tin\b|pan\b|coat|drizzle)))\s*", re.I)
-_SPLIT = re.compile(r"\s+(?:plus|and|\+|&)\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))", re.I)
+_EACH = re.compile(
+    r"^(?P<amount>.{1,24}?)\s+each\s+(?:of\s+)?(?:ground\s+)?(?P<one>[a-z ]+?)\s*(?:,|and|&)\s*(?P<two>[a-z ]+)$", re.IGNORECASE
+)
+_SPLIT = re.compile(r"\s+(?:plus|and|\+|&|mixed with|dissolved in)\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))", re.I)
 
 
 def clean(text: str) -> str:
@@ -50,27 +56,34 @@ def split_line(text: str) -> list[str]:
         kinds = [k for k in (part["part"], part["second"]) if k]
         rest = part["rest"]
         amount = read_amount(rest)
-        size, food = (rest[: amount[1]], rest[amount[1]:].strip()) if amount else ("", rest)
+        size, food = (rest[: amount[1]], rest[amount[1] :].strip()) if amount else ("", rest)
         return [f"{size} {food.split(',')[0]} {_part(k)}".strip() for k in kinds]
     after = _AFTER_PART.search(text)
     if after and re.search(r"\b(lemon|lime|orange|clementine|mandarin|grapefruit)s?\b", text, re.I):
         kinds = [k for k in after.groups() if k]
-        return [f"{text[:after.start()].strip()} {_part(k)}" for k in kinds]
-    both = re.match(r"^(?P<head>.*?\b(?:lemon|lime|orange))s?'?\s+(?P<a>zest|juice|rind)\s+(?:and|&|\+)\s+(?P<b>zest|juice|rind)$", text, re.I)
+        return [f"{text[: after.start()].strip()} {_part(k)}" for k in kinds]
+    both = re.match(
+        r"^(?P<head>.*?\b(?:lemon|lime|orange))s?'?\s+(?P<a>zest|juice|rind)\s+(?:and|&|\+)\s+(?P<b>zest|juice|rind)$",
+        text,
+        re.I,
+    )
     if both:
         return [f"{both['head']} {_part(both['a'])}", f"{both['head']} {_part(both['b'])}"]
+    shared = _EACH.match(text)
+    if shared:
+        return [f"{shared['amount']} {shared['one']}", f"{shared['amount']} {shared['two']}"]
     cut = _SPLIT.search(text)
     if cut:
-        left, right = text[: cut.start()], text[cut.end():]
+        left, right = text[: cut.start()], text[cut.end() :]
         first, second = read_amount(left), read_amount(right)
-        if first and second and first[1] < len(left) and re.search(r"[a-z]{3,}", left[first[1]:], re.I):
-            name_right = right[second[1]:]
+        if first and second and first[1] < len(left) and re.search(r"[a-z]{3,}", left[first[1] :], re.I):
+            name_right = right[second[1] :]
             # "1 cup plus 2 tbsp flour" has no food on its left and was not split; "200 g sugar plus 2 tbsp for
             # dusting" names no food on its right.
             if re.match(r"\s*(?:of\s+)?(?!for\b|to\b|extra\b|more\b)[a-z]{3,}", name_right, re.I):
                 return [left, right]
             if re.match(r"\s*(?:extra\s+|more\s+)?(?:for|to)\b", name_right, re.I):
-                food = re.split(r"[,(]", left[first[1]:])[0].strip()
+                food = re.split(r"[,(]", left[first[1] :])[0].strip()
                 return [left, f"{right[: second[1]]} {food}, {name_right.strip()}"]
     return [text]
 
@@ -104,9 +117,9 @@ def parse_line(text: str) -> ParsedLine:
     plain = plain.replace("(", " ").replace(")", " ")
     cut = _STOP.search(plain)
     while cut and cut.start() == 0:
-        plain = plain[cut.end():]
+        plain = plain[cut.end() :]
         cut = _STOP.search(plain)
-    name, preparation = (plain[: cut.start()], plain[cut.end():]) if cut else (plain, "")
+    name, preparation = (plain[: cut.start()], plain[cut.end() :]) if cut else (plain, "")
     if not sums:
         trailing = _TRAILING.search(rest)
         found = read_amount(trailing["amount"], words=False) if trailing else None
@@ -122,7 +135,9 @@ def parse_line(text: str) -> ParsedLine:
     kept = []
     for aside in asides:
         if ONE.search(aside):
-            found = read_amount(re.sub(r"^(?:or|about|approx\.?|that'?s|total|weighing|=)\s*", "", aside.strip(), flags=re.I))
+            found = read_amount(
+                re.sub(r"^(?:or|about|approx\.?|that'?s|total|weighing|=)\s*", "", aside.strip(), flags=re.I)
+            )
             if found and (found[0].unit or found[0].size):
                 also.append(with_form(found[0], aside))
                 extra: list[Amount] = []
@@ -130,7 +145,9 @@ def parse_line(text: str) -> ParsedLine:
                 continue
         kept.append(aside)
     if sums and not also:
-        inner = re.search(r"(?:\babout|\bapprox\.?|\bapproximately|\baround|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", preparation, re.I)
+        inner = re.search(
+            r"(?:\babout|\bapprox\.?|\bapproximately|\baround|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", preparation, re.I
+        )
         found = read_amount(inner.group(1), words=False) if inner else None
         if found and found[0].unit and units()[found[0].unit].kind in ("mass", "volume"):
             also.append(with_form(found[0], preparation))
@@ -145,7 +162,11 @@ def parse_line(text: str) -> ParsedLine:
         if re.search(rf"\b{word}\b", f"{name} {preparation}", re.I):
             form = known
             break
-    if sums and not sums[0].size and (size := re.search(r"\b(small|medium|large|extra[- ]large)\b", preparation + " " + name, re.I)):
+    if (
+        sums
+        and not sums[0].size
+        and (size := re.search(r"\b(small|medium|large|extra[- ]large)\b", preparation + " " + name, re.I))
+    ):
         sums[0] = replace(sums[0], size=size[1].lower().replace("-", " "))
     return ParsedLine(text, tuple(sums), tuple(also), name, preparation, is_optional, alternatives, form)
 
@@ -173,7 +194,8 @@ def _more_amounts(text: str, at: int, sums: list[Amount], also: list[Amount]) ->
             amount = with_form(amount, inside)
             closing = text.find(")", end)
             end_of = closing + 1 if closing >= 0 else end
-            _more_amounts(text[:closing] if closing >= 0 else text, end, [], also_here := [])
+            also_here: list[Amount] = []
+            _more_amounts(text[:closing] if closing >= 0 else text, end, [], also_here)
             also.append(amount)
             also.extend(also_here)
             at = end_of

@@ -18,8 +18,22 @@ from sun_crumb.core.reference import table
 SURE = 0.88
 _JOINERS = frozenset({"of", "the", "and", "or", "a", "an", "&", "with", "in", "for", "to"})
 _TELLING = frozenset(
-    {"ground", "dried", "puree", "zest", "juice", "powdered", "powder", "tinned", "canned", "desiccated", "sweetened",
-     "unsweetened", "frozen", "concentrate"}
+    {
+        "ground",
+        "dried",
+        "puree",
+        "zest",
+        "juice",
+        "powdered",
+        "powder",
+        "tinned",
+        "canned",
+        "desiccated",
+        "sweetened",
+        "unsweetened",
+        "frozen",
+        "concentrate",
+    }
 )
 
 
@@ -46,6 +60,7 @@ class NameIndex:
             for word in entry.wordset:
                 self.by_word.setdefault(word, []).append(len(self.names))
             self.names.append(entry)
+        self.exact = frozenset(entry.wordset for entry in self.names)
         self.vocabulary = sorted(set(self.by_word) | {w for w in word_list("neutral") if len(w) > 3})
         self.known = frozenset(self.vocabulary) | word_list("neutral") | word_list("changing")
         self.ambiguous = {
@@ -68,10 +83,12 @@ class NameIndex:
 
         A candidate of SURE or more may be taken without asking, unless a second one comes close.
         """
-        raw = [w for w in words_of(name) if w not in _JOINERS and not w.replace("%", "").isdigit() or w.endswith("%")]
+        raw = [w for w in words_of(name) if (w not in _JOINERS and not w.replace("%", "").isdigit()) or w.endswith("%")]
         if not raw:
             return []
-        known_phrase = self.ambiguous.get(tuple(w for w in raw if w not in word_list("neutral"))) or self.ambiguous.get(tuple(raw))
+        known_phrase = self.ambiguous.get(tuple(raw))
+        if known_phrase is None and frozenset(raw) not in self.exact:
+            known_phrase = self.ambiguous.get(tuple(w for w in raw if w not in word_list("neutral")))
         telling = [w for w in words_of(preparation) if w in _TELLING and w not in raw] if preparation else []
         scores: dict[str, float] = {}
         for words, penalty in self._spellings(raw):
@@ -125,7 +142,9 @@ class NameIndex:
                     cost += 0.1 if position < last else 0.16
             # Of two names that fit equally, the longer says more, and the one at the end names the food.
             covered = len(words) - len(rest)
-            score = 1.0 - cost - 0.02 * (len(words) - 1 - last) - 0.012 * max(0, 4 - covered) - 0.005 * (not entry.is_shown)
+            score = (
+                1.0 - cost - 0.02 * (len(words) - 1 - last) - 0.012 * max(0, 4 - covered) - 0.005 * (not entry.is_shown)
+            )
             unused = [w for w in telling if w not in entry.wordset]
             score -= 0.03 * len(unused)
             if score > scores.get(entry.key, 0.0):

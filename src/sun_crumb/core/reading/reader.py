@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from sun_crumb.core.errors import EmptyRecipeError, TextTooLongError
 from sun_crumb.core.pantry import Ingredient, Pantry
@@ -54,7 +54,9 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None) -> Reading:
     if len(text) > MOST_CHARACTERS:
         raise TextTooLongError(
             f"the text has {len(text):,} characters; a recipe of more than {MOST_CHARACTERS:,} is not read",
-            field="text", length=len(text), most=MOST_CHARACTERS,
+            field="text",
+            length=len(text),
+            most=MOST_CHARACTERS,
         )
     if not text.strip():
         raise EmptyRecipeError("there is no text to read: paste a recipe, one ingredient on each line", field="text")
@@ -98,6 +100,9 @@ def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:
         if len(candidates) == 0 and parsed.sums and not parsed.name and parsed.sums[0].unit:
             # "a stick" of nothing: the unit word may be the food's own name ("2 cloves").
             candidates = index.match(parsed.sums[0].text)
+        if candidates and parsed.sums and not is_sure(candidates):
+            # Of two that the name may mean, an inch or a leaf may fit only one.
+            candidates.sort(key=lambda c: weigh(parsed, pantry[c.ingredient], cup_standard("us")) is None)
         ingredient = pantry[candidates[0].ingredient] if candidates else None
         drafts.append(_Draft(piece, parsed, candidates, ingredient))
     return drafts
@@ -109,75 +114,99 @@ def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
         status = {"heading": "heading"}.get(piece.kind, "unreadable" if draft.problem else "note")
         return ReadLine(piece.text, piece.component, status, problem=draft.problem)
     first: Amount | None = parsed.sums[0] if parsed.sums else None
-    known = {
-        "quantity_low": first.low if first else None,
-        "quantity_high": first.high if first else None,
-        "unit": _contract_unit(first) if first else None,
-        "size": first.size if first else "",
-        "name": parsed.name,
-        "preparation": parsed.preparation,
-        "is_optional": parsed.is_optional,
-        "alternatives": parsed.alternatives,
-    }
+    low, high, unit = _in_contract_unit(first)
+    base = ReadLine(
+        piece.text,
+        piece.component,
+        "ok",
+        quantity_low=low,
+        quantity_high=high,
+        unit=unit,
+        size=first.size if first else "",
+        name=parsed.name,
+        preparation=parsed.preparation,
+        is_optional=parsed.is_optional,
+        alternatives=parsed.alternatives,
+    )
     absurd = next((a for a in (*parsed.sums, *parsed.also) if is_absurd(a)), None)
     if absurd is not None:
-        known |= {"quantity_low": None, "quantity_high": None}
-        return ReadLine(
-            piece.text, piece.component, "ask", ingredient=draft.ingredient.key if draft.ingredient else None,
-            candidates=tuple(draft.candidates), problem=f"“{absurd.text}” is no amount for a kitchen", **known,  # type: ignore[arg-type]
+        return replace(
+            base,
+            status="ask",
+            quantity_low=None,
+            quantity_high=None,
+            ingredient=draft.ingredient.key if draft.ingredient else None,
+            candidates=tuple(draft.candidates),
+            problem=f"“{absurd.text}” is no amount for a kitchen",
         )
     if draft.ingredient is None or not _LETTERS.search(parsed.name + (first.text if first else "")):
-        status = "ask" if parsed.sums and _LETTERS.search(parsed.name) else "unreadable"
-        problem = "no such food in the pantry" if status == "ask" else "no food found in this line"
-        return ReadLine(piece.text, piece.component, status, problem=problem, **known)  # type: ignore[arg-type]
-    weight = weigh(parsed, draft.ingredient, cup)
-    candidates = tuple(
-        Candidate(c.ingredient, c.name, c.confidence, _round(w.grams if (w := weigh(parsed, pantry[c.ingredient], cup)) else None))
-        for c in draft.candidates
-    )
+        if parsed.sums and _LETTERS.search(parsed.name):
+            return replace(base, status="ask", problem="no such food in the pantry")
+        return replace(base, status="unreadable", problem="no food found in this line")
+    return _weighed(base, draft, parsed, draft.ingredient, pantry, cup)
+
+
+def _weighed(
+    base: ReadLine, draft: _Draft, parsed: ParsedLine, ingredient: Ingredient, pantry: Pantry, cup: CupStandard
+) -> ReadLine:
+    """Return the line with its grams, or the question that stands before them."""
+    first = parsed.sums[0] if parsed.sums else None
+    weight = weigh(parsed, ingredient, cup)
     best = draft.candidates[0]
     status, problem = "ok", ""
     grams = weight.grams if weight else None
     if not parsed.sums and weight is None:
         if not _plausible_bare(parsed, draft):
-            return ReadLine(piece.text, piece.component, "note" if len(parsed.name.split()) > 3 else "unreadable",
-                            problem="no food found in this line", **known)  # type: ignore[arg-type]
-        grams, status, problem = _unmeasured(parsed, draft.ingredient)
+            is_note = len(parsed.name.split()) > 3
+            return replace(base, status="note" if is_note else "unreadable", problem="no food found in this line")
+        grams, status, problem = _unmeasured(parsed, ingredient)
     elif weight is None:
-        status, problem = "ask", f"no weight known for “{first.text if first else ''}” of {draft.ingredient.name}"
+        status, problem = "ask", f"no weight known for “{first.text if first else ''}” of {ingredient.name}"
     if not is_sure(draft.candidates):
         status, problem = "ask", problem or _doubt(parsed, draft)
     elif first is not None and first.unit == "spoon":
         status, problem = "ask", "which spoon? read as a tablespoon"
     if weight is not None and weight.conflict is not None:
-        status = "conflict"
-        problem = weight.conflict.fits
-    return ReadLine(
-        piece.text,
-        piece.component,
-        status,
-        ingredient=draft.ingredient.key,
+        status, problem = "conflict", weight.conflict.fits
+    candidates: tuple[Candidate, ...] = ()
+    if status != "ok" or best.confidence <= 0.97:
+        candidates = tuple(
+            replace(c, grams=_round(w.grams if (w := weigh(parsed, pantry[c.ingredient], cup)) else None))
+            for c in draft.candidates
+        )
+    return replace(
+        base,
+        status=status,
+        ingredient=ingredient.key,
         confidence=best.confidence,
         grams=_round(grams),
         grams_low=_round(weight.low if weight else grams),
         grams_high=_round(weight.high if weight else grams),
         stated_grams=_round(weight.stated) if weight else None,
-        candidates=() if status == "ok" and best.confidence > 0.97 else candidates,
+        candidates=candidates,
         conflict=weight.conflict if weight else None,
         problem=problem,
-        **known,  # type: ignore[arg-type]
     )
 
 
-def _contract_unit(amount: Amount) -> str | None:
-    """Return the unit by the contract's list: quarts as pints, rare ones as the piece they are."""
-    known = {"g", "kg", "oz", "lb", "ml", "l", "tsp", "tbsp", "cup", "fl oz", "pint", "stick", "can", "piece", "pinch",
-             "dash", "handful", "slice", "clove", "sprig", "packet"}
-    if amount.unit is None or amount.unit in known:
-        return amount.unit
-    if amount.unit == "spoon":
-        return "tbsp"
-    return "pinch" if amount.unit == "drop" else "ml" if units()[amount.unit].kind == "volume" else "piece"
+CONTRACT_UNITS = frozenset(
+    ("g", "kg", "oz", "lb", "ml", "l", "tsp", "tbsp", "cup", "fl oz", "pint", "stick", "can", "piece", "pinch", "dash")
+    + ("handful", "slice", "clove", "sprig", "packet")
+)
+
+
+def _in_contract_unit(amount: Amount | None) -> tuple[float | None, float | None, str | None]:
+    """Return quantity and unit by the contract's list of units: rare volumes in ml, rare pieces as pieces."""
+    if amount is None:
+        return None, None, None
+    if amount.unit is None or amount.unit in CONTRACT_UNITS:
+        return amount.low, amount.high, amount.unit
+    unit = units()[amount.unit]
+    if unit.key == "spoon":
+        return amount.low, amount.high, "tbsp"
+    if unit.kind == "volume" and unit.value is not None:
+        return amount.low * unit.value, amount.high * unit.value, "ml"
+    return amount.low, amount.high, "pinch" if unit.key == "drop" else "piece"
 
 
 def _plausible_bare(parsed: ParsedLine, draft: _Draft) -> bool:

@@ -13,7 +13,19 @@ _BARE = re.compile(r"\b(?:oven|preheat|bake)\b[^.\n]{0,40}?\b(\d{3})\s*(?:°|º|
 _GAS = re.compile(r"\bgas(?:\s*mark)?\s*(\d{1,2}|¼|½)", re.I)
 _FAN = re.compile(r"\b(?:fan|convection|fan[- ]forced)\b", re.I)
 _FAN_AFTER = re.compile(r"^\s*\(?\s*(?:fan|convection)", re.I)
-GAS_MARK_C = {"¼": 110, "½": 120, "1": 140, "2": 150, "3": 170, "4": 180, "5": 190, "6": 200, "7": 220, "8": 230, "9": 240}
+GAS_MARK_C = {
+    "¼": 110,
+    "½": 120,
+    "1": 140,
+    "2": 150,
+    "3": 170,
+    "4": 180,
+    "5": 190,
+    "6": 200,
+    "7": 220,
+    "8": 230,
+    "9": 240,
+}
 _UNITS = (
     r"(?:large |small |medium |mini |big |generous |thin |thick )?"
     r"(servings?|portions?|people|slices?|squares?|bars?|muffins?|cupcakes?|cookies?|biscuits?|brownies?|pieces?|"
@@ -22,8 +34,14 @@ _UNITS = (
 )
 _NUMBER = r"(\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?|a dozen|one|two|three|four|five|six|eight|ten|twelve|sixteen|twenty)"
 _YIELDS = (
-    re.compile(rf"(?:serves|feeds|enough for|for)\s*:?\s*(?:about\s+|up to\s+)?{_NUMBER}\b(?!\s*(?:min|hour|sec|°|cm|g\b|inch))(?:\s+{_UNITS})?", re.I),
-    re.compile(rf"(?:makes?|yields?|yield|quantity|servings?|portions?|serving size|makes about)\s*[:=\-]?\s*(?:about\s+|approx\.?\s+|one\s+\d+\s*(?:cm|inch|in|\")\S*\s+\w+,?\s*)?{_NUMBER}\s*(?:\w+\s+)?{_UNITS}?\b", re.I),
+    re.compile(
+        rf"(?:serves|feeds|enough for|for)\s*:?\s*(?:about\s+|up to\s+)?{_NUMBER}\b(?!\s*(?:min|hour|sec|°|cm|g\b|inch))(?:\s+{_UNITS})?",
+        re.I,
+    ),
+    re.compile(
+        rf"(?:makes?|yields?|yield|quantity|servings?|portions?|serving size|makes about)\s*[:=\-]?\s*(?:about\s+|approx\.?\s+|one\s+\d+\s*(?:cm|inch|in|\")\S*\s+\w+,?\s*)?{_NUMBER}\s*(?:\w+\s+)?{_UNITS}?\b",
+        re.I,
+    ),
     re.compile(rf"\b(?:cut|slice|divide|portion)d?\s+(?:\w+\s+){{0,4}}?into\s+{_NUMBER}\s+(?:\w+\s+)?{_UNITS}", re.I),
     re.compile(rf"^\W*{_NUMBER}\s+(?:\w+\s+)?{_UNITS}\W*$", re.I | re.M),
 )
@@ -48,7 +66,7 @@ def read_oven(text: str) -> Oven | None:
         value = float(match[1])
         if not 70 <= value <= 300:
             continue
-        before, after = text[max(0, match.start() - 14): match.start()], text[match.end(): match.end() + 14]
+        before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 14]
         if _FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1]):
             fan = fan if fan is not None else value
         else:
@@ -58,7 +76,7 @@ def read_oven(text: str) -> Oven | None:
             value = float(match[1])
             if 170 <= value <= 550:
                 plain = float(round((value - 32) / 1.8))
-                if _FAN_AFTER.match(text[match.end(): match.end() + 14]):
+                if _FAN_AFTER.match(text[match.end() : match.end() + 14]):
                     plain, fan = None, plain
                 break
     if plain is None and fan is None and (gas := _GAS.search(text)) and gas[1] in GAS_MARK_C:
@@ -97,7 +115,9 @@ def read_yield(text: str) -> Yield | None:
             if span is None or not 1 <= span.low <= 400:
                 continue
             unit = match.group(2) if match.re.groups > 1 and match.group(2) else "serving"
-            unit = {"people": "serving", "portion": "serving", "loaves": "loaf"}.get(unit.lower().rstrip("s"), unit.lower())
+            unit = {"people": "serving", "portion": "serving", "loaves": "loaf"}.get(
+                unit.lower().rstrip("s"), unit.lower()
+            )
             if unit in ("cake", "loaf") and span.low == 1:
                 continue
             if unit.startswith("people"):

@@ -42,7 +42,7 @@ def one_amount(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: s
         return amount.middle * measure * amount.factor
     if unit.kind == "pinch":
         assert unit.value is not None
-        if "liquid" in ingredient.roles or ingredient.has_role("syrup", "acid") and ingredient.group != "leaven":
+        if "liquid" in ingredient.roles or (ingredient.has_role("syrup", "acid") and ingredient.group != "leaven"):
             return amount.middle * (5.0 if amount.unit == "dash" else 1.0)
         per_ml = ingredient.density_g_per_ml()
         # A pinch of salt weighs 0.36 g; of anything else, the same volume of it.
@@ -131,9 +131,13 @@ def weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight 
     then both statements are kept as a conflict.
     """
     first = _total(line.sums, ingredient, cup, line.form)
-    stated = next((_mass(a) for a in (*line.sums, *line.also) if _mass(a) is not None), None) if len(line.sums) <= 1 else (
-        next((_mass(a) for a in line.also if _mass(a) is not None), None)
-        or (first if all(_mass(a) is not None for a in line.sums) else None)
+    stated = (
+        next((_mass(a) for a in (*line.sums, *line.also) if _mass(a) is not None), None)
+        if len(line.sums) <= 1
+        else (
+            next((_mass(a) for a in line.also if _mass(a) is not None), None)
+            or (first if all(_mass(a) is not None for a in line.sums) else None)
+        )
     )
     others = [(a, one_amount(a, ingredient, cup, a.form or line.form)) for a in line.also]
     fluid = _fluid_ounces(line, ingredient, first)
@@ -207,10 +211,12 @@ def _conflict(
                     f"{grams_text(masses[0])} or {grams_text(other)}",
                 )
     for amount in rivals:
-        if amount.unit is not None and units()[amount.unit].kind not in ("volume", "piece") :
+        if amount.unit is not None and units()[amount.unit].kind not in ("volume", "piece"):
             continue
         low, high = possible_grams(amount, ingredient, line.form)
-        if high <= 0 or (amount.unit is not None and amount.unit in ("packet", "can", "handful", "slice", "sprig", "knob", "scoop")):
+        if high <= 0 or (
+            amount.unit is not None and amount.unit in ("packet", "can", "handful", "slice", "sprig", "knob", "scoop")
+        ):
             continue
         if not _agrees(low, high, stated):
             usual = one_amount(amount, ingredient, cup, line.form)
@@ -224,7 +230,10 @@ def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard
         return None
     main = line.sums[0]
     for other in line.also:
-        one, two = possible_grams(main, ingredient, line.form), possible_grams(other, ingredient, other.form or line.form)
+        one, two = (
+            possible_grams(main, ingredient, line.form),
+            possible_grams(other, ingredient, other.form or line.form),
+        )
         if one[1] <= 0 or two[1] <= 0:
             continue
         slack = 1 + (AGREE if main.unit and other.unit else 2 * AGREE)

@@ -20,9 +20,22 @@ def word_list(kind: str) -> frozenset[str]:
 
 SIZES = ("extra large", "extra-large", "small", "medium", "large", "jumbo", "big", "xl")
 FORMS = {
-    "sifted": "sifted", "sieved": "sifted", "packed": "packed", "mashed": "mashed", "chopped": "chopped",
-    "diced": "chopped", "grated": "grated", "shredded": "grated", "sliced": "sliced", "puréed": "puréed",
-    "pureed": "puréed", "crushed": "crushed", "halves": "halves", "cubed": "cubed", "flaked": "flaked",
-    "slivered": "slivered", "spooned": "spooned",
+    "sifted": "sifted",
+    "sieved": "sifted",
+    "packed": "packed",
+    "mashed": "mashed",
+    "chopped": "chopped",
+    "diced": "chopped",
+    "grated": "grated",
+    "shredded": "grated",
+    "sliced": "sliced",
+    "puréed": "puréed",
+    "pureed": "puréed",
+    "crushed": "crushed",
+    "halves": "halves",
+    "cubed": "cubed",
+    "flaked": "flaked",
+    "slivered": "slivered",
+    "spooned": "spooned",
 }
 HEAPS = {"heaped": 1.25, "heaping": 1.25, "rounded": 1.15, "scant": 0.92, "generous": 1.08, "level": 1.0}

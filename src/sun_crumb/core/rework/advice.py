@@ -38,8 +38,10 @@ def rules() -> dict[str, Rule]:
     """Return the rules of thumb by sweetener (common practice, no published source)."""
     return {
         row["ingredient"]: Rule(
-            row["ingredient"], float(row["cups_per_cup"]),
-            (float(row["liquid_out_tbsp_low"]), float(row["liquid_out_tbsp_high"])), row["rule"],
+            row["ingredient"],
+            float(row["cups_per_cup"]),
+            (float(row["liquid_out_tbsp_low"]), float(row["liquid_out_tbsp_high"])),
+            row["rule"],
         )
         for row in table("rules_of_thumb")
     }
@@ -92,11 +94,12 @@ def cautions(formula: Formula, added: set[str]) -> list[str]:
     limit = constant("polyol_serving")
     if polyols > limit:
         found.insert(0, rows["polyols"]["words"].format(limit=limit, amount=polyols))
-    if any(line.ingredient.sugar_kind in ("unrefined", "concentrate") and line.ingredient.key in added for line in formula.lines):
+    if any(
+        line.ingredient.sugar_kind in ("unrefined", "concentrate") and line.ingredient.key in added
+        for line in formula.lines
+    ):
         found.insert(0, rows["syrup_claim"]["words"])
     if added:
         found.append(rows["keeping"]["words"])
     found.append(rows["diabetes"]["words"])
     return found
-
-

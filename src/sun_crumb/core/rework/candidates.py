@@ -60,7 +60,9 @@ def counted_per_gram(line: FormulaLine, definition: str) -> float:
 def is_cuttable(line: FormulaLine, definition: str) -> bool:
     """Return whether a line is a sweetener whose sugar the *definition* counts: sugar or syrup, not chocolate or jam."""
     ingredient = line.ingredient
-    if not ingredient.has_role("sugar", "syrup") or ingredient.has_role("flour", "liquid", "fruit", "nut", "fat", "bulk"):
+    if not ingredient.has_role("sugar", "syrup") or ingredient.has_role(
+        "flour", "liquid", "fruit", "nut", "fat", "bulk"
+    ):
         return False
     return counted_per_gram(line, definition) > 0.3
 
@@ -75,7 +77,9 @@ def move_of(line: FormulaLine, definition: str) -> Move | None:
     if is_cuttable(line, definition):
         return Move(0.0, 1.0, 0.0, is_cut=True)
     ingredient = line.ingredient
-    if line.is_inclusion or ingredient.has_role("egg", "chocolate", "salt", "flavour") and not ingredient.has_role("flour", "leaven"):
+    if line.is_inclusion or (
+        ingredient.has_role("egg", "chocolate", "salt", "flavour") and not ingredient.has_role("flour", "leaven")
+    ):
         return None
     if ingredient.has_role("sugar") and ingredient.has_role("liquid", "fat", "nut", "dairy"):
         return None
@@ -106,8 +110,11 @@ def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) ->
         kind = row["kind"] if row else _kind(ingredient)
         found.append(
             Addition(
-                ingredient, kind, float(row["least_g"]) if row else 8.0,
-                float(row["most_share"]) if row and row["most_share"] else None, float(row["cost"]) if row else 0.2,
+                ingredient,
+                kind,
+                float(row["least_g"]) if row else 8.0,
+                float(row["most_share"]) if row and row["most_share"] else None,
+                float(row["cost"]) if row else 0.2,
                 is_wished,
             )
         )

@@ -46,7 +46,9 @@ class Path:
             case "less":
                 return False
             case "unrefined":
-                return ingredient.sugar_kind in ("unrefined", "concentrate") and not ingredient.has_role("bulk") or whole_fruit
+                return (
+                    ingredient.sugar_kind in ("unrefined", "concentrate") and not ingredient.has_role("bulk")
+                ) or whole_fruit
             case "zero":
                 return ingredient.has_role("bulk", "intense")
         return True
@@ -57,8 +59,14 @@ def paths() -> dict[str, Path]:
     """Return the five paths by key."""
     return {
         row["key"]: Path(
-            row["key"], row["name"], row["definition"], tuple(filter(None, row["usual"].split(";"))),
-            int(row["most_new"]), float(row["cut"]), float(row["keep_sweet"]), row["words"],
+            row["key"],
+            row["name"],
+            row["definition"],
+            tuple(filter(None, row["usual"].split(";"))),
+            int(row["most_new"]),
+            float(row["cut"]),
+            float(row["keep_sweet"]),
+            row["words"],
         )
         for row in table("paths")
     }
@@ -107,7 +115,9 @@ class Goals:
             require_choice(family, families(), "family")
         for position, grams in self.locks.items():
             if not isfinite(grams) or not 0 <= grams <= 100_000:
-                raise OutOfDomainError(f"line {position + 1}: {grams} g can't be locked", field="locks", position=position)
+                raise OutOfDomainError(
+                    f"line {position + 1}: {grams} g can't be locked", field="locks", position=position
+                )
 
     @property
     def preset(self) -> Path:

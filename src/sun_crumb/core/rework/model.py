@@ -40,12 +40,15 @@ class Problem:
         found = [replace(line, grams=g) for line, g in zip(old, grams, strict=False)]
         component = old[0].component
         found += [
-            FormulaLine(a.ingredient, g, component, True) for a, g in zip(self.additions, grams[len(old):], strict=True)
+            FormulaLine(a.ingredient, g, component, True)
+            for a, g in zip(self.additions, grams[len(old) :], strict=True)
         ]
         return found
 
 
-def problem_of(formula: Formula, family: Family, goals: Goals, extra: list[Addition], locks: dict[int, float]) -> Problem:
+def problem_of(
+    formula: Formula, family: Family, goals: Goals, extra: list[Addition], locks: dict[int, float]
+) -> Problem:
     """Return the problem of one component."""
     counted = sum(counted_per_gram(line, goals.counted) * line.grams for line in formula.lines)
     return Problem(formula, family, goals, extra, locks, measure(formula.lines), counted)
@@ -63,7 +66,9 @@ def bounds(problem: Problem) -> list[tuple[float, float]]:
         else:
             found.append((move.low * line.grams, move.high * line.grams))
     for addition in problem.additions:
-        cap = problem.family.caps.get({**SWEETENER_KINDS, "filler": "filler", "dry": "filler"}.get(addition.kind, ""), 0.5)
+        cap = problem.family.caps.get(
+            {**SWEETENER_KINDS, "filler": "filler", "dry": "filler"}.get(addition.kind, ""), 0.5
+        )
         most = min(cap, addition.most_share or cap) * problem.before["mass"]
         found.append((0.0, max(most, addition.least_g)))
     return found
@@ -174,7 +179,8 @@ class _Build:
 
     def _combine(self, weights: list[float]) -> tuple[float, dict[int, float]]:
         """Return constant and terms of sum(weight x amount) over all lines."""
-        constant_part, found = 0.0, {}
+        constant_part = 0.0
+        found: dict[int, float] = {}
         for weight, base, terms in zip(weights, self.base, self.terms, strict=True):
             if not weight:
                 continue
@@ -281,26 +287,40 @@ class _Build:
             weights = [0.0] * len(self.lines)
             there = 0.0
             for i, line in enumerate(self.lines):
-                is_kind = p.additions[i - count].kind == role if i >= count else line.ingredient.has_role(role) and not line.is_inclusion
+                is_kind = (
+                    p.additions[i - count].kind == role
+                    if i >= count
+                    else line.ingredient.has_role(role) and not line.is_inclusion
+                )
                 if i < count and is_kind:
                     there += line.grams
-                weights[i] = (1.0 if is_kind else 0.0)
+                weights[i] = 1.0 if is_kind else 0.0
             share = max(p.family.caps[cap], there / p.before["mass"])
             base, terms = self._combine([w - share for w in weights])
             m.require(terms, upper=-base)
-        fillers = [1.0 if i >= count and p.additions[i - count].kind in ("filler", "dry") else 0.0 for i in range(len(self.lines))]
+        fillers = [
+            1.0 if i >= count and p.additions[i - count].kind in ("filler", "dry") else 0.0
+            for i in range(len(self.lines))
+        ]
         base, terms = self._combine([f - p.family.caps["filler"] for f in fillers])
         m.require(terms, upper=-base)
         crystal = [
-            line.ingredient.per_100g.sucrose_g / 100 if line.ingredient.has_role("sugar") and not line.ingredient.has_role("syrup") else 0.0
+            line.ingredient.per_100g.sucrose_g / 100
+            if line.ingredient.has_role("sugar") and not line.ingredient.has_role("syrup")
+            else 0.0
             for line in self.lines
         ]
         original = sum(w * line.grams for w, line in zip(crystal, p.formula.lines, strict=False))
-        locked_below = any(self.p.locks.get(i, INFINITY) < line.grams and crystal[i] for i, line in enumerate(p.formula.lines))
+        locked_below = any(
+            self.p.locks.get(i, INFINITY) < line.grams and crystal[i] for i, line in enumerate(p.formula.lines)
+        )
         if p.family.crystal_floor and original and not locked_below:
             base, terms = self._combine(crystal)
             m.require(terms, lower=p.family.crystal_floor * original - base)
         if any(line.ingredient.per_100g.erythritol_g > 50 for line in self.lines[count:]):
-            dissolves = [(line.ingredient.per_100g.erythritol_g - MOST_DISSOLVED * line.ingredient.per_100g.water_g) / 100 for line in self.lines]
+            dissolves = [
+                (line.ingredient.per_100g.erythritol_g - MOST_DISSOLVED * line.ingredient.per_100g.water_g) / 100
+                for line in self.lines
+            ]
             base, terms = self._combine(dissolves)
             m.require(terms, upper=max(-base, 0.0))

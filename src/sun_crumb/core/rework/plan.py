@@ -126,20 +126,31 @@ def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | No
             continue
         problem = problem_of(part, family, goals, additions(part, family, goals, pantry), locks)
         solved = solve(problem)
-        grams, is_proven = solved if solved is not None else ([locks.get(n, line.grams) for n, line in enumerate(part.lines)] + [0.0] * len(problem.additions), False)
+        grams, is_proven = (
+            solved
+            if solved is not None
+            else (
+                [locks.get(n, line.grams) for n, line in enumerate(part.lines)] + [0.0] * len(problem.additions),
+                False,
+            )
+        )
         proven = proven and is_proven
         grams = rounded(problem, grams, cup)
         lines = problem.lines_at(grams)
         verdicts = judge(family, problem.before, measure(lines), goals.wanted_sweetness)
         balances.append(ComponentBalance(component, family.key, family.name, tuple(verdicts)))
-        if (oven := oven_advice(verdicts)) and family.key not in ("frosting", "custard", "fruit") and oven not in advice:
+        if (
+            (oven := oven_advice(verdicts))
+            and family.key not in ("frosting", "custard", "fruit")
+            and oven not in advice
+        ):
             advice.append(oven)
         plan_lines += _explained(problem, grams, positions, cup)
         after_lines += [line for line in lines if line.grams > 0]
         for line, old in zip(lines, part.lines, strict=False):
             if is_cuttable(old, goals.counted):
                 sugar_out += old.grams - line.grams
-        for addition, amount in zip(problem.additions, grams[len(part.lines):], strict=True):
+        for addition, amount in zip(problem.additions, grams[len(part.lines) :], strict=True):
             if amount > 0 and addition.is_sweetener:
                 added[addition.ingredient.key] = added.get(addition.ingredient.key, 0.0) + amount
     after = replace(formula, lines=tuple(after_lines))
@@ -170,13 +181,17 @@ def _check(formula: Formula, goals: Goals) -> None:
     for position in goals.locks:
         if not 0 <= position < len(formula.lines):
             raise OutOfDomainError(
-                f"line {position + 1} can't be locked: the recipe has {len(formula.lines)} lines", field="locks", position=position
+                f"line {position + 1} can't be locked: the recipe has {len(formula.lines)} lines",
+                field="locks",
+                position=position,
             )
     what = DEFINITIONS[goals.counted]
     cuttable = [line for line in formula.lines if is_cuttable(line, goals.counted) and line.grams > 0]
     if not cuttable and not goals.locks:
         raise NothingToReworkError(
-            f"nothing to cut: no line of this recipe is a sweetener that holds {what}", field="lines", definition=goals.counted
+            f"nothing to cut: no line of this recipe is a sweetener that holds {what}",
+            field="lines",
+            definition=goals.counted,
         )
     if len(cuttable) == len(formula.lines):
         raise NothingToReworkError("there is nothing in this recipe besides sugar to rebalance", field="lines")
@@ -190,14 +205,26 @@ def _family(part: Formula, component: str, goals: Goals) -> Family:
 
 def _same(line: FormulaLine, position: int, cup: CupStandard) -> PlanLine:
     text = household(line.ingredient, line.grams, cup)
-    return PlanLine(position, line.component, line.ingredient.key, line.ingredient.name, line.grams, line.grams, text, text, "", False)
+    return PlanLine(
+        position,
+        line.component,
+        line.ingredient.key,
+        line.ingredient.name,
+        line.grams,
+        line.grams,
+        text,
+        text,
+        "",
+        False,
+    )
 
 
 def _explained(problem: Problem, grams: list[float], positions: list[int], cup: CupStandard) -> list[PlanLine]:
     """Return the plan lines of one component: sugars first told, then what came in for them, then the rest in order."""
     old = problem.formula.lines
     lines = problem.lines_at(grams)
-    kept, new = [], []
+    kept: list[PlanLine] = []
+    new: list[PlanLine] = []
     for n, line in enumerate(lines):
         was = old[n].grams if n < len(old) else 0.0
         if n >= len(old) and line.grams <= 0:
@@ -206,13 +233,20 @@ def _explained(problem: Problem, grams: list[float], positions: list[int], cup: 
         locked = n in problem.locks
         told = reason(problem, n, grams) if changed and not locked else "set by you" if locked and changed else ""
         row = PlanLine(
-            positions[n] if n < len(old) else None, line.component, line.ingredient.key, line.ingredient.name,
-            was, round(line.grams, 2), household(line.ingredient, was, cup) if was else "",
-            household(line.ingredient, line.grams, cup) if line.grams else "none", told, locked,
+            positions[n] if n < len(old) else None,
+            line.component,
+            line.ingredient.key,
+            line.ingredient.name,
+            was,
+            round(line.grams, 2),
+            household(line.ingredient, was, cup) if was else "",
+            household(line.ingredient, line.grams, cup) if line.grams else "none",
+            told,
+            locked,
         )
         (kept if n < len(old) else new).append(row)
     last_cut = max((i for i, line in enumerate(old) if is_cuttable(line, problem.goals.counted)), default=-1)
-    return [*kept[: last_cut + 1], *new, *kept[last_cut + 1:]]
+    return [*kept[: last_cut + 1], *new, *kept[last_cut + 1 :]]
 
 
 def _unmet(goals: Goals, before: Totals, after: Totals, balances: list[ComponentBalance]) -> list[Unmet]:
@@ -223,8 +257,12 @@ def _unmet(goals: Goals, before: Totals, after: Totals, balances: list[Component
     if reached < goals.wanted_cut - CUT_TOLERANCE:
         what = DEFINITIONS[goals.counted]
         found.append(
-            Unmet("cut", goals.wanted_cut, round(reached, 4),
-                  f"{what} falls by {100 * reached:.0f} % instead of {100 * goals.wanted_cut:.0f} %: beyond that the dessert would leave its balance")
+            Unmet(
+                "cut",
+                goals.wanted_cut,
+                round(reached, 4),
+                f"{what} falls by {100 * reached:.0f} % instead of {100 * goals.wanted_cut:.0f} %: beyond that the dessert would leave its balance",
+            )
         )
     for balance in balances:
         for verdict in balance.verdicts:
@@ -236,15 +274,24 @@ def _unmet(goals: Goals, before: Totals, after: Totals, balances: list[Component
             if verdict.key == "sweetness":
                 told = f"tastes {verdict.words}{where and f' ({balance.component})'}; {100 * goals.wanted_sweetness:.0f} % was asked"
             else:
-                told = f"{verdict.name.lower()}{where} {percent(verdict.deviation)} against the original: {verdict.words}"
+                told = (
+                    f"{verdict.name.lower()}{where} {percent(verdict.deviation)} against the original: {verdict.words}"
+                )
             if verdict.key == "alkali":
-                told = f"acid and soda{where} are {1000 * verdict.deviation:+.0f} meq/kg off: {verdict.words}".replace("-", "−")
+                told = f"acid and soda{where} are {1000 * verdict.deviation:+.0f} meq/kg off: {verdict.words}".replace(
+                    "-", "−"
+                )
             found.append(Unmet(verdict.key, 0.0, round(verdict.deviation, 4), told))
     return found
 
 
 def _status(unmet: list[Unmet], balances: list[ComponentBalance]) -> str:
-    if any(u.goal == "cut" for u in unmet) or any(v.level == "off" for b in balances for v in b.verdicts if v.key not in ("browning",) and not (v.key == "sweetness" and v.deviation > 0)):
+    if any(u.goal == "cut" for u in unmet) or any(
+        v.level == "off"
+        for b in balances
+        for v in b.verdicts
+        if v.key not in ("browning",) and not (v.key == "sweetness" and v.deviation > 0)
+    ):
         return "unmet"
     return "strained" if unmet else "balanced"
 
@@ -253,5 +300,9 @@ def _words(goals: Goals, before: Totals, after: Totals, unit: str, servings: int
     old, new = before.free_sugars_who_g / servings, after.free_sugars_who_g / servings
     calories = (after.energy_kcal - before.energy_kcal) / servings
     told = f"Free sugar in each {unit}: {grams_text(old)} before, {grams_text(new)} after"
-    told += f"; {abs(calories):.0f} kcal {'less' if calories < 0 else 'more'}." if abs(calories) >= 1 else "; calories as before."
+    told += (
+        f"; {abs(calories):.0f} kcal {'less' if calories < 0 else 'more'}."
+        if abs(calories) >= 1
+        else "; calories as before."
+    )
     return f"{told} {goals.preset.words}"

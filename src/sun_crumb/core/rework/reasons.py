@@ -65,7 +65,7 @@ def _sweetener_reason(problem: Problem, line: FormulaLine, lines: list[FormulaLi
 
 def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: float) -> str:
     with_it = _deviations(problem, grams)
-    without = _deviations(problem, [*grams[:position], was, *grams[position + 1:]])
+    without = _deviations(problem, [*grams[:position], was, *grams[position + 1 :]])
     worst, gain = None, 0.0
     for key, verdict in without.items():
         better = _price(verdict) - _price(with_it[key])
@@ -76,11 +76,13 @@ def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: f
     name = METRICS[worst].name.lower()
     was_off, now_off = without[worst].deviation, with_it[worst].deviation
     if worst == "alkali":
-        return f"acid and soda: {1000 * was_off:+.0f} without it, {1000 * now_off:+.0f} with it [meq/kg]".replace("-", "−")
+        return f"acid and soda: {1000 * was_off:+.0f} without it, {1000 * now_off:+.0f} with it [meq/kg]".replace(
+            "-", "−"
+        )
     tail = f"{name} would be {percent(was_off)} without this change, with it {percent(now_off)}"
     brought = sum(
         a.ingredient.per_100g.water_g * g / 100
-        for a, g in zip(problem.additions, grams[len(problem.formula.lines):], strict=True)
+        for a, g in zip(problem.additions, grams[len(problem.formula.lines) :], strict=True)
         if a.is_sweetener
     )
     moved = grams[position] - was

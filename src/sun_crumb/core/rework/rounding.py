@@ -39,7 +39,9 @@ def true_cost(problem: Problem, grams: list[float]) -> float:
             off = min(off, after["sweetness"] / (problem.before["sweetness"] * keep) - 1)
         reach = abs(off) / (high if off > 0 else low)
         steep = FAR if key == "sweetness" else OUTSIDE
-        cost += metric.weight * (INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0) + (steep - BEYOND) * max(reach - 2, 0.0))
+        cost += metric.weight * (
+            INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0) + (steep - BEYOND) * max(reach - 2, 0.0)
+        )
     if problem.counted_before > 0:
         counted = sum(counted_per_gram(line, problem.goals.counted) * line.grams for line in lines)
         wanted = (1 - problem.goals.wanted_cut) * problem.counted_before / problem.before["mass"] * after["mass"]
@@ -76,12 +78,22 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
     for _ in range(ROUNDS):
         improved = False
         for i, step in free:
-            for choice in {floor(grams[i] / step) * step, ceil(grams[i] / step) * step, result[i] + step, result[i] - step}:
-                if choice <= 0 or choice == result[i] or abs(choice - grams[i]) > 2.01 * step or not _within(choice, limits[i], step):
+            for choice in {
+                floor(grams[i] / step) * step,
+                ceil(grams[i] / step) * step,
+                result[i] + step,
+                result[i] - step,
+            }:
+                if (
+                    choice <= 0
+                    or choice == result[i]
+                    or abs(choice - grams[i]) > 2.01 * step
+                    or not _within(choice, limits[i], step)
+                ):
                     continue
                 if i < len(old) and abs(choice - old[i].grams) < 0.3 * step:
                     choice = old[i].grams
-                trial = [*result[:i], choice, *result[i + 1:]]
+                trial = [*result[:i], choice, *result[i + 1 :]]
                 cost = true_cost(problem, trial)
                 if cost < best - 1e-9:
                     best, result, improved = cost, trial, True
@@ -101,7 +113,7 @@ def _without_trifles(problem: Problem, grams: list[float], cost: float) -> list[
         move = move_of(line, problem.goals.counted)
         if i in problem.locks or move is None or move.is_cut or grams[i] == line.grams:
             continue
-        trial = [*grams[:i], line.grams, *grams[i + 1:]]
+        trial = [*grams[:i], line.grams, *grams[i + 1 :]]
         dearer = true_cost(problem, trial)
         if dearer - cost < move.cost:
             grams, cost = trial, dearer

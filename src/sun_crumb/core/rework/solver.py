@@ -11,8 +11,14 @@ import numpy as np
 INFINITY = float(highspy.kHighsInf)
 # An absolute gap: near an objective of 0 a relative one never closes. One thread and a fixed seed: the same plan each time.
 OPTIONS = {
-    "output_flag": False, "log_to_console": False, "threads": 1, "random_seed": 7, "mip_abs_gap": 0.02, "mip_rel_gap": 0.0,
-    "mip_max_nodes": 4000, "time_limit": 4.0,
+    "output_flag": False,
+    "log_to_console": False,
+    "threads": 1,
+    "random_seed": 7,
+    "mip_abs_gap": 0.02,
+    "mip_rel_gap": 0.0,
+    "mip_max_nodes": 4000,
+    "time_limit": 4.0,
 }
 
 
@@ -64,7 +70,7 @@ class LinearModel:
         lp.a_matrix_.value_ = np.array([v for row in self.rows for v in row[0].values()])
         kinds = highspy.HighsVarType
         lp.integrality_ = [kinds.kInteger if integer else kinds.kContinuous for integer in self.is_integer]
-        highs = highspy.Highs()
+        highs = highspy.Highs()  # type: ignore[no-untyped-call]
         highs.silent()
         for name, value in OPTIONS.items():
             highs.setOptionValue(name, value)

@@ -7,7 +7,14 @@ from typing import Protocol
 
 from sun_crumb.core.errors import OutOfDomainError
 
-SAVED = ("energy_kcal", "total_sugars_g", "refined_sugar_g", "added_sugars_us_g", "free_sugars_who_g", "free_sugars_uk_g")
+SAVED = (
+    "energy_kcal",
+    "total_sugars_g",
+    "refined_sugar_g",
+    "added_sugars_us_g",
+    "free_sugars_who_g",
+    "free_sugars_uk_g",
+)
 
 
 class Whole(Protocol):

@@ -10,8 +10,18 @@ from sun_crumb.core.pantry.ingredient import Composition
 from sun_crumb.core.reference import constant
 
 BULK_SWEETENERS = (
-    "sucrose", "glucose", "fructose", "lactose", "maltose", "galactose",
-    "erythritol", "xylitol", "sorbitol", "maltitol", "allulose", "inulin",
+    "sucrose",
+    "glucose",
+    "fructose",
+    "lactose",
+    "maltose",
+    "galactose",
+    "erythritol",
+    "xylitol",
+    "sorbitol",
+    "maltitol",
+    "allulose",
+    "inulin",
 )
 
 
@@ -26,7 +36,7 @@ def linear_sweetness(composition: Composition) -> float:
 
     Additive in the sugars and polyols; ignores synergy.
     """
-    return sum(getattr(composition, field) * factor for field, factor in _factors())
+    return float(sum(getattr(composition, field) * factor for field, factor in _factors()))
 
 
 def intense_response(milligrams_per_litre: float) -> float:
