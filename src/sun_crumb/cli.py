@@ -5,7 +5,6 @@ from __future__ import annotations
 import argparse
 import json
 import os
-import socket
 import sys
 from collections.abc import Callable, Sequence
 from contextlib import contextmanager
@@ -108,20 +107,8 @@ def _rework(arguments: argparse.Namespace) -> Any:
     }
 
 
-def _free_port(wanted: int) -> int:
-    for port in (wanted, 0):
-        with socket.socket() as probe:
-            probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
-            try:
-                probe.bind(("127.0.0.1", port))
-            except OSError:
-                continue
-            return int(probe.getsockname()[1])
-    raise CoreError("no free port", field="port")
-
-
 def _run(database: Path, port: int, *, is_demo: bool) -> None:
-    from waitress import serve
+    from waitress import create_server
 
     from sun_crumb.app import create_app
 
@@ -129,11 +116,16 @@ def _run(database: Path, port: int, *, is_demo: bool) -> None:
     if is_demo:
         from sun_crumb.demo import fill
 
-        fill(app.extensions["database"])
-    chosen = _free_port(port)
-    print(f"Sun Crumb: http://127.0.0.1:{chosen}/", flush=True)
+        with _quiet_stdout():
+            fill(app.extensions["database"])
+    options = {"host": "127.0.0.1", "threads": 8, "ident": None}
+    try:
+        server = create_server(app, port=port, **options)
+    except OSError:
+        server = create_server(app, port=0, **options)
+    print(f"Sun Crumb: http://127.0.0.1:{server.effective_port}/", flush=True)
     print(f"{'Demo data' if is_demo else 'Your data'} in {database.parent}   (Ctrl+C stops it)", flush=True)
-    serve(app, host="127.0.0.1", port=chosen, threads=8, ident=None)
+    server.run()
 
 
 def _serve(arguments: argparse.Namespace) -> None:

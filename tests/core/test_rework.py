@@ -14,12 +14,12 @@ from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError, Unknow
 from sun_crumb.core.formula import Formula, total
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.store import excluded_tags
+from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.rework import Goals, Plan, paths, rework
 from sun_crumb.core.rework.candidates import additions
 from sun_crumb.core.rework.model import problem_of, solve
 from sun_crumb.core.rework.rounding import rounded, true_cost
 from sun_crumb.core.rework.solver import LinearModel
-from sun_crumb.core.quantities.measures import cup_standard
 from tests.support import CAKE, CloseTo, batter, formula_of
 
 MUFFINS = """Carrot muffins

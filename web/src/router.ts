@@ -6,7 +6,12 @@ export const router = createRouter({
   routes: [
     { path: '/', redirect: '/recipes' },
     { path: '/recipes', name: 'recipes', component: RecipesPlace, meta: { title: 'Recipes' } },
-    { path: '/bring-in', name: 'bring-in', component: () => import('./places/BringInPlace.vue'), meta: { title: 'Bring in' } },
+    {
+      path: '/bring-in',
+      name: 'bring-in',
+      component: () => import('./places/BringInPlace.vue'),
+      meta: { title: 'Bring in' },
+    },
     {
       path: '/recipes/:id(\\d+)/bench',
       name: 'bench',
@@ -14,8 +19,18 @@ export const router = createRouter({
       props: (route) => ({ id: Number(route.params.id) }),
       meta: { title: 'Bench' },
     },
-    { path: '/ledger', name: 'ledger', component: () => import('./places/LedgerPlace.vue'), meta: { title: 'Ledger' } },
-    { path: '/:rest(.*)*', name: 'lost', component: () => import('./places/LostPlace.vue'), meta: { title: 'Nothing here' } },
+    {
+      path: '/ledger',
+      name: 'ledger',
+      component: () => import('./places/LedgerPlace.vue'),
+      meta: { title: 'Ledger' },
+    },
+    {
+      path: '/:rest(.*)*',
+      name: 'lost',
+      component: () => import('./places/LostPlace.vue'),
+      meta: { title: 'Nothing here' },
+    },
   ],
   scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
 })

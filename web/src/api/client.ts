@@ -42,7 +42,12 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
     answer = await call
   } catch (error) {
     if (error instanceof DOMException && error.name === 'AbortError') throw error
-    throw new ApiError('offline', 'Sun Crumb does not answer. What you typed is kept; is it still running?', null, 0)
+    throw new ApiError(
+      'offline',
+      'Sun Crumb does not answer. What you typed is kept; is it still running?',
+      null,
+      0,
+    )
   }
   if (answer.data !== undefined) return answer.data
   const told = (answer.error as Schemas['ErrorOut'] | undefined)?.error

@@ -37,7 +37,9 @@ const verdict = computed(
       <li v-for="item in plan.unmet" :key="item.goal + item.words">{{ item.words }}</li>
     </ul>
     <section v-for="part in plan.balance" :key="part.component">
-      <p class="quiet small">{{ part.component ? `${part.component}, held against a ` : 'Held against a ' }}{{ part.family_name }}</p>
+      <p class="quiet small">
+        {{ part.component ? `${part.component}, held against a ` : 'Held against a ' }}{{ part.family_name }}
+      </p>
       <CrumbLines :metrics="part.metrics" :label="`Balance ${part.component}`" />
     </section>
   </aside>

@@ -32,19 +32,53 @@ function tall(value: number): number {
 
 <template>
   <figure>
-    <svg :viewBox="`0 0 ${width} ${HEIGHT + 34}`" role="group" aria-label="Free sugar eaten each day, and what the originals would have held">
+    <svg
+      :viewBox="`0 0 ${width} ${HEIGHT + 34}`"
+      role="group"
+      aria-label="Free sugar eaten each day, and what the originals would have held"
+    >
       <line class="limit" x1="0" :x2="width" :y1="HEIGHT - tall(limit) + 8" :y2="HEIGHT - tall(limit) + 8" />
       <g v-for="(bar, n) in bars" :key="bar.day" :transform="`translate(${10 + n * step}, 8)`">
-        <title>{{ longDay(bar.day) }}: {{ grams(bar.eaten) }} eaten, {{ grams(bar.would) }} in the originals</title>
-        <rect class="would" :x="step * 0.14" :width="step * 0.62" :y="HEIGHT - tall(bar.would)" :height="tall(bar.would)" rx="5" />
-        <rect class="eaten" :x="step * 0.14" :width="step * 0.62" :y="HEIGHT - tall(bar.eaten)" :height="tall(bar.eaten)" rx="5" />
-        <text v-if="bar.eaten > 0 && step > 20" class="figure" :x="step * 0.45" :y="HEIGHT - tall(bar.eaten) - 5">{{ Math.round(bar.eaten) }}</text>
-        <text v-if="n % every === 0" class="day" :x="step * 0.45" :y="HEIGHT + 20">{{ shortDay(bar.day) }}</text>
+        <title>
+          {{ longDay(bar.day) }}: {{ grams(bar.eaten) }} eaten, {{ grams(bar.would) }} in the originals
+        </title>
+        <rect
+          class="would"
+          :x="step * 0.14"
+          :width="step * 0.62"
+          :y="HEIGHT - tall(bar.would)"
+          :height="tall(bar.would)"
+          rx="5"
+        />
+        <rect
+          class="eaten"
+          :x="step * 0.14"
+          :width="step * 0.62"
+          :y="HEIGHT - tall(bar.eaten)"
+          :height="tall(bar.eaten)"
+          rx="5"
+        />
+        <text
+          v-if="bar.eaten > 0 && step > 20"
+          class="figure"
+          :x="step * 0.45"
+          :y="HEIGHT - tall(bar.eaten) - 5"
+        >
+          {{ Math.round(bar.eaten) }}
+        </text>
+        <text v-if="n % every === 0" class="day" :x="step * 0.45" :y="HEIGHT + 20">
+          {{ shortDay(bar.day) }}
+        </text>
       </g>
-      <text class="label" :x="width" :y="HEIGHT - tall(limit) + 3">a day’s limit for one, {{ grams(limit) }}</text>
+      <text class="label" :x="width" :y="HEIGHT - tall(limit) + 3">
+        a day’s limit for one, {{ grams(limit) }}
+      </text>
       <path class="ground" :d="`M0 ${HEIGHT + 8}h${width}`" />
     </svg>
-    <figcaption class="quiet small"><span class="key eaten" /> eaten &nbsp; <span class="key would" /> what as many grams of the originals hold</figcaption>
+    <figcaption class="quiet small">
+      <span class="key eaten" /> eaten &nbsp; <span class="key would" /> what as many grams of the originals
+      hold
+    </figcaption>
   </figure>
 </template>
 

@@ -19,10 +19,21 @@ const days = computed(() => {
     <h3>{{ longDay(group.day) }}</h3>
     <ul>
       <li v-for="row in group.rows" :key="row.id">
-        <span class="what">{{ number(row.count) }} {{ plural(row.count, row.unit) }} of {{ row.title }}<span class="quiet">, {{ row.label }}{{ row.who && `, ${row.who}` }}</span></span>
+        <span class="what"
+          >{{ number(row.count) }} {{ plural(row.count, row.unit) }} of {{ row.title
+          }}<span class="quiet">, {{ row.label }}{{ row.who && `, ${row.who}` }}</span></span
+        >
         <span class="figure">{{ grams(row.free_sugars_who_g) }}</span>
-        <span class="figure saved">{{ row.saved_free_sugars_who_g > 0.05 ? `${grams(row.saved_free_sugars_who_g)} saved` : '' }}</span>
-        <v-btn size="small" variant="text" :aria-label="`Take back ${number(row.count)} ${row.unit} of ${row.title}`" @click="$emit('remove', row.id)">take back</v-btn>
+        <span class="figure saved">{{
+          row.saved_free_sugars_who_g > 0.05 ? `${grams(row.saved_free_sugars_who_g)} saved` : ''
+        }}</span>
+        <v-btn
+          size="small"
+          variant="text"
+          :aria-label="`Take back ${number(row.count)} ${row.unit} of ${row.title}`"
+          @click="$emit('remove', row.id)"
+          >take back</v-btn
+        >
       </li>
     </ul>
   </section>

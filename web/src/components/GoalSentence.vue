@@ -12,14 +12,20 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
 
 const path = computed(() => props.choices.paths.find((p) => p.key === props.goals.path))
-const definition = computed(() => props.choices.definitions.find((d) => d.key === props.goals.definition)?.name ?? '')
-const sweeteners = computed(() => props.choices.sweeteners.filter((s) => path.value?.sweeteners.includes(s.key)))
+const definition = computed(
+  () => props.choices.definitions.find((d) => d.key === props.goals.definition)?.name ?? '',
+)
+const sweeteners = computed(() =>
+  props.choices.sweeteners.filter((s) => path.value?.sweeteners.includes(s.key)),
+)
 const usual = computed(() => sweeteners.value.filter((s) => path.value?.usual.includes(s.key)))
 const others = computed(() => sweeteners.value.filter((s) => !path.value?.usual.includes(s.key)))
 const withWords = computed(() => {
   if (!sweeteners.value.length) return 'nothing in its place'
   if (props.goals.cupboard === null) return 'whatever suits'
-  const names = props.goals.cupboard.map((key) => props.choices.sweeteners.find((s) => s.key === key)?.name ?? key)
+  const names = props.goals.cupboard.map(
+    (key) => props.choices.sweeteners.find((s) => s.key === key)?.name ?? key,
+  )
   return names.length ? list(names) : 'nothing in its place'
 })
 const dietWords = computed(() => {
@@ -39,7 +45,12 @@ function toggle(keys: string[], key: string): string[] {
       <fieldset>
         <legend>Which sugar counts</legend>
         <label v-for="item in choices.definitions" :key="item.key" class="pick">
-          <input type="radio" name="definition" :checked="item.key === goals.definition" @change="emit('change', { definition: item.key })" />
+          <input
+            type="radio"
+            name="definition"
+            :checked="item.key === goals.definition"
+            @change="emit('change', { definition: item.key })"
+          />
           {{ item.name }}
         </label>
       </fieldset>
@@ -47,22 +58,46 @@ function toggle(keys: string[], key: string): string[] {
     by
     <MarkedWord :text="shareWords(goals.cut ?? 0)" label="How much to cut">
       <label class="slide">
-        <span>Cut by <b>{{ percent(goals.cut ?? 0) }}</b></span>
-        <v-slider :model-value="goals.cut ?? 0" :min="0" :max="1" :step="0.05" color="sun" aria-label="Cut by" @update:model-value="emit('change', { cut: $event })" />
-      </label>
-    </MarkedWord>, keep it
+        <span
+          >Cut by <b>{{ percent(goals.cut ?? 0) }}</b></span
+        >
+        <v-slider
+          :model-value="goals.cut ?? 0"
+          :min="0"
+          :max="1"
+          :step="0.05"
+          color="sun"
+          aria-label="Cut by"
+          @update:model-value="emit('change', { cut: $event })"
+        />
+      </label> </MarkedWord
+    >, keep it
     <MarkedWord :text="sweetWords(goals.keep_sweet ?? 1)" label="How sweet to keep it">
       <label class="slide">
-        <span>As sweet as <b>{{ percent(goals.keep_sweet ?? 1) }}</b> of the original</span>
-        <v-slider :model-value="goals.keep_sweet ?? 1" :min="0.4" :max="1.2" :step="0.05" color="sun" aria-label="Sweetness kept" @update:model-value="emit('change', { keep_sweet: $event })" />
-      </label>
-    </MarkedWord>, with
+        <span
+          >As sweet as <b>{{ percent(goals.keep_sweet ?? 1) }}</b> of the original</span
+        >
+        <v-slider
+          :model-value="goals.keep_sweet ?? 1"
+          :min="0.4"
+          :max="1.2"
+          :step="0.05"
+          color="sun"
+          aria-label="Sweetness kept"
+          @update:model-value="emit('change', { keep_sweet: $event })"
+        />
+      </label> </MarkedWord
+    >, with
     <MarkedWord :text="withWords" label="What sweetens it">
       <p v-if="!sweeteners.length" class="small">This path puts nothing in the sugar’s place.</p>
       <fieldset v-else>
         <legend>What’s in the cupboard</legend>
         <label class="pick">
-          <input type="checkbox" :checked="goals.cupboard === null" @change="emit('change', { cupboard: goals.cupboard === null ? [] : null })" />
+          <input
+            type="checkbox"
+            :checked="goals.cupboard === null"
+            @change="emit('change', { cupboard: goals.cupboard === null ? [] : null })"
+          />
           whatever suits
         </label>
         <label v-for="item in [...usual, ...others]" :key="item.key" class="pick">
@@ -73,17 +108,21 @@ function toggle(keys: string[], key: string): string[] {
           />
           {{ item.name }}
         </label>
-      </fieldset>
-    </MarkedWord>, for
+      </fieldset> </MarkedWord
+    >, for
     <MarkedWord :text="dietWords" label="Who eats it">
       <fieldset>
         <legend>Never bring in what rules out</legend>
         <label v-for="item in choices.diets" :key="item.key" class="pick">
-          <input type="checkbox" :checked="goals.diets.includes(item.key)" @change="emit('change', { diets: toggle(goals.diets, item.key) })" />
+          <input
+            type="checkbox"
+            :checked="goals.diets.includes(item.key)"
+            @change="emit('change', { diets: toggle(goals.diets, item.key) })"
+          />
           {{ item.name }}
         </label>
-      </fieldset>
-    </MarkedWord>.
+      </fieldset> </MarkedWord
+    >.
   </p>
 </template>
 

@@ -14,8 +14,9 @@ const latest = useLatest<Ingredient[]>()
 
 async function search(words: string): Promise<void> {
   if (words.trim().length < 2) return
-  const answer = await latest(async (signal) =>
-    (await ask(api.GET('/api/pantry', { params: { query: { q: words } }, signal }))).ingredients,
+  const answer = await latest(
+    async (signal) =>
+      (await ask(api.GET('/api/pantry', { params: { query: { q: words } }, signal }))).ingredients,
   )
   if (answer) found.value = answer
 }

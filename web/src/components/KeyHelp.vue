@@ -1,11 +1,34 @@
 <script setup lang="ts">
 const isOpen = defineModel<boolean>({ required: true })
 const groups = [
-  { name: 'Everywhere', keys: [['r', 'Recipes'], ['b', 'Bring in'], ['l', 'Ledger'], ['/', 'Find'], ['?', 'These keys']] },
-  { name: 'Bring in', keys: [['n', 'Next doubt'], ['1 … 5', 'Take that candidate'], ['k', 'Keep the recipe']] },
+  {
+    name: 'Everywhere',
+    keys: [
+      ['r', 'Recipes'],
+      ['b', 'Bring in'],
+      ['l', 'Ledger'],
+      ['/', 'Find'],
+      ['?', 'These keys'],
+    ],
+  },
+  {
+    name: 'Bring in',
+    keys: [
+      ['n', 'Next doubt'],
+      ['1 … 5', 'Take that candidate'],
+      ['k', 'Keep the recipe'],
+    ],
+  },
   {
     name: 'Bench',
-    keys: [['1 … 5', 'Choose a path'], ['← →', 'Cut less or more'], ['↓ ↑', 'Less or more sweet'], ['Ctrl Z', 'Undo'], ['Ctrl Y', 'Redo'], ['k', 'Keep this version']],
+    keys: [
+      ['1 … 5', 'Choose a path'],
+      ['← →', 'Cut less or more'],
+      ['↓ ↑', 'Less or more sweet'],
+      ['Ctrl Z', 'Undo'],
+      ['Ctrl Y', 'Redo'],
+      ['k', 'Keep this version'],
+    ],
   },
 ]
 </script>
@@ -18,10 +41,12 @@ const groups = [
         <div v-for="group in groups" :key="group.name">
           <h3>{{ group.name }}</h3>
           <dl>
-          <div v-for="[key, does] in group.keys" :key="key" class="row">
-            <dt><kbd>{{ key }}</kbd></dt>
-            <dd>{{ does }}</dd>
-          </div>
+            <div v-for="[key, does] in group.keys" :key="key" class="row">
+              <dt>
+                <kbd>{{ key }}</kbd>
+              </dt>
+              <dd>{{ does }}</dd>
+            </div>
           </dl>
         </div>
       </div>

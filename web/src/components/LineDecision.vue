@@ -12,7 +12,9 @@ const emit = defineEmits<{ decide: [decision: Decision] }>()
 
 const typed = ref('')
 const picked = ref<{ key: string; name: string }>()
-const current = computed(() => picked.value ?? { key: props.line.ingredient ?? '', name: nameOf(props.line.ingredient) })
+const current = computed(
+  () => picked.value ?? { key: props.line.ingredient ?? '', name: nameOf(props.line.ingredient) },
+)
 
 watch(
   () => [props.line.decisionKey, props.line.grams, props.line.decision],
@@ -31,7 +33,8 @@ function nameOf(key: string | null | undefined): string {
 const amount = computed(() => Number(typed.value.replace(',', '.')))
 const wrong = computed(() => {
   if (!typed.value.trim()) return 'Type how many grams'
-  if (!Number.isFinite(amount.value) || amount.value < 0 || amount.value > 100000) return 'Grams: a number from 0 to 100,000'
+  if (!Number.isFinite(amount.value) || amount.value < 0 || amount.value > 100000)
+    return 'Grams: a number from 0 to 100,000'
   return ''
 })
 
@@ -54,7 +57,13 @@ function settle(): void {
         v-for="(statement, n) in line.conflict.statements"
         :key="statement.text"
         size="small"
-        @click="emit('decide', { ingredient: line.ingredient ?? '', name: nameOf(line.ingredient), grams: statement.grams })"
+        @click="
+          emit('decide', {
+            ingredient: line.ingredient ?? '',
+            name: nameOf(line.ingredient),
+            grams: statement.grams,
+          })
+        "
       >
         <kbd>{{ n + 1 }}</kbd> {{ statement.text }}: {{ gramsText(statement.grams) }}
       </v-btn>
@@ -67,17 +76,34 @@ function settle(): void {
         @click="
           candidate.grams === null
             ? (picked = { key: candidate.ingredient, name: candidate.name })
-            : emit('decide', { ingredient: candidate.ingredient, name: candidate.name, grams: candidate.grams })
+            : emit('decide', {
+                ingredient: candidate.ingredient,
+                name: candidate.name,
+                grams: candidate.grams,
+              })
         "
       >
-        <kbd>{{ n + 1 }}</kbd> {{ candidate.name }}<template v-if="candidate.grams !== null">, {{ gramsText(candidate.grams) }}</template>
+        <kbd>{{ n + 1 }}</kbd> {{ candidate.name
+        }}<template v-if="candidate.grams !== null">, {{ gramsText(candidate.grams) }}</template>
       </v-btn>
     </div>
     <form class="by-hand" @submit.prevent="settle">
       <IngredientPicker :label="current.key ? current.name : 'Which food?'" class="food" @pick="pick" />
-      <v-text-field v-model="typed" label="grams" inputmode="decimal" suffix="g" class="grams" :error-messages="wrong && typed ? [wrong] : []" />
+      <v-text-field
+        v-model="typed"
+        label="grams"
+        inputmode="decimal"
+        suffix="g"
+        class="grams"
+        :error-messages="wrong && typed ? [wrong] : []"
+      />
       <v-btn type="submit" size="small" :disabled="!!wrong || !current.key">That’s it</v-btn>
-      <v-btn variant="text" size="small" @click="emit('decide', { ingredient: '', name: '', grams: 0, isLeftOut: true })">Leave it out</v-btn>
+      <v-btn
+        variant="text"
+        size="small"
+        @click="emit('decide', { ingredient: '', name: '', grams: 0, isLeftOut: true })"
+        >Leave it out</v-btn
+      >
     </form>
   </div>
 </template>

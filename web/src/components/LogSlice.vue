@@ -23,7 +23,8 @@ watch(
   () => props.bakes,
   (bakes) => {
     const asked = Number(route.query.bake)
-    if (!bakes.some((b) => b.id === chosen.value)) chosen.value = bakes.some((b) => b.id === asked) ? asked : (bakes[0]?.id ?? 0)
+    if (!bakes.some((b) => b.id === chosen.value))
+      chosen.value = bakes.some((b) => b.id === asked) ? asked : (bakes[0]?.id ?? 0)
   },
   { immediate: true },
 )
@@ -35,10 +36,13 @@ async function log(): Promise<void> {
     keepDraft('who', who.value)
     const noted = await store.eat(bake.value.id, day.value, count.value, who.value)
     const saved = noted.saved_free_sugars_who_g
-    notices.say(`${number(noted.count)} ${plural(noted.count, noted.unit)} logged${saved > 0.05 ? `, ${grams(saved)} of sugar saved` : ''}.`, {
-      label: 'Undo',
-      run: () => store.remove(noted.id).catch(notices.complain),
-    })
+    notices.say(
+      `${number(noted.count)} ${plural(noted.count, noted.unit)} logged${saved > 0.05 ? `, ${grams(saved)} of sugar saved` : ''}.`,
+      {
+        label: 'Undo',
+        run: () => store.remove(noted.id).catch(notices.complain),
+      },
+    )
     count.value = 1
   } catch (error) {
     notices.complain(error)
@@ -51,7 +55,9 @@ async function log(): Promise<void> {
 <template>
   <aside class="log" aria-labelledby="log-title">
     <h2 id="log-title">Log a slice</h2>
-    <p v-if="!bakes.length" class="quiet">Nothing baked yet. On the Bench, keep a version and say “I baked it”.</p>
+    <p v-if="!bakes.length" class="quiet">
+      Nothing baked yet. On the Bench, keep a version and say “I baked it”.
+    </p>
     <form v-else @submit.prevent="log">
       <fieldset>
         <legend class="hidden-words">Which bake</legend>
@@ -59,14 +65,31 @@ async function log(): Promise<void> {
           <input v-model="chosen" type="radio" name="bake" :value="item.id" />
           <span>
             <b>{{ item.title }}</b><br />
-            <span class="quiet small">{{ item.label }}, {{ longDay(item.baked_on) }}, {{ number(Math.max(item.servings - item.eaten, 0)) }} left</span>
+            <span class="quiet small"
+              >{{ item.label }}, {{ longDay(item.baked_on) }},
+              {{ number(Math.max(item.servings - item.eaten, 0)) }} left</span
+            >
           </span>
         </label>
       </fieldset>
       <div class="count">
-        <v-btn icon="$minus" size="small" aria-label="Half a portion less" :disabled="count <= 0.5" @click="count -= 0.5" />
-        <span aria-live="polite"><b class="display">{{ number(count) }}</b> {{ plural(count, bake?.unit ?? '') }}</span>
-        <v-btn icon="$plus" size="small" aria-label="Half a portion more" :disabled="count >= 100" @click="count += 0.5" />
+        <v-btn
+          icon="$minus"
+          size="small"
+          aria-label="Half a portion less"
+          :disabled="count <= 0.5"
+          @click="count -= 0.5"
+        />
+        <span aria-live="polite"
+          ><b class="display">{{ number(count) }}</b> {{ plural(count, bake?.unit ?? '') }}</span
+        >
+        <v-btn
+          icon="$plus"
+          size="small"
+          aria-label="Half a portion more"
+          :disabled="count >= 100"
+          @click="count += 0.5"
+        />
       </div>
       <div class="two">
         <v-text-field v-model="who" label="Who" maxlength="60" />
@@ -74,9 +97,13 @@ async function log(): Promise<void> {
       </div>
       <p v-if="bake" class="sum">
         {{ grams(bake.free_sugars_who_g * count) }} free sugar, {{ kcal(bake.energy_kcal * count) }}
-        <span v-if="bake.saved_free_sugars_who_g > 0.05" class="saved"><br />saves {{ grams(bake.saved_free_sugars_who_g * count) }}</span>
+        <span v-if="bake.saved_free_sugars_who_g > 0.05" class="saved"
+          ><br />saves {{ grams(bake.saved_free_sugars_who_g * count) }}</span
+        >
       </p>
-      <v-btn type="submit" variant="flat" color="primary" block size="large" :loading="isSending">Log it</v-btn>
+      <v-btn type="submit" variant="flat" color="primary" block size="large" :loading="isSending"
+        >Log it</v-btn
+      >
     </form>
   </aside>
 </template>

@@ -10,7 +10,9 @@ defineProps<{
 <template>
   <v-menu :close-on-content-click="false" location="bottom start" offset="8">
     <template #activator="{ props: opener }">
-      <button type="button" class="marked" v-bind="opener" :aria-label="`${label}: ${text}`">{{ text }}</button>
+      <button type="button" class="marked" v-bind="opener" :aria-label="`${label}: ${text}`">
+        {{ text }}
+      </button>
     </template>
     <div class="panel"><slot /></div>
   </v-menu>

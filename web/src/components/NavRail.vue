@@ -33,12 +33,28 @@ onMounted(() => theme.change(draft('theme', 'morning')))
         <path d="M2 30c7-4 12 1 20-1s13-2 19-1 8 1 13-1v11H2z" fill="#9A5F36" />
       </svg>
     </router-link>
-    <router-link v-for="place in places" :key="place.to" :to="place.to" class="place-link" :class="{ here: route.path.startsWith(place.to) }">{{ place.name }}</router-link>
+    <router-link
+      v-for="place in places"
+      :key="place.to"
+      :to="place.to"
+      class="place-link"
+      :class="{ here: route.path.startsWith(place.to) }"
+      >{{ place.name }}</router-link
+    >
     <span class="foot">
-      <button type="button" :aria-label="`${theme.global.name.value === 'morning' ? 'Late oven' : 'Morning'} colours`" @click="turn">
-        <v-icon :icon="theme.global.name.value === 'morning' ? mdiWeatherNight : mdiWhiteBalanceSunny" size="20" />
+      <button
+        type="button"
+        :aria-label="`${theme.global.name.value === 'morning' ? 'Late oven' : 'Morning'} colours`"
+        @click="turn"
+      >
+        <v-icon
+          :icon="theme.global.name.value === 'morning' ? mdiWeatherNight : mdiWhiteBalanceSunny"
+          size="20"
+        />
       </button>
-      <button type="button" aria-label="Keys" class="keys" @click="$emit('help')"><v-icon :icon="mdiKeyboardOutline" size="20" /></button>
+      <button type="button" aria-label="Keys" class="keys" @click="$emit('help')">
+        <v-icon :icon="mdiKeyboardOutline" size="20" />
+      </button>
     </span>
   </nav>
 </template>

@@ -10,10 +10,17 @@ function act(): void {
 </script>
 
 <template>
-  <v-snackbar v-model="notices.isShown" :timeout="notices.current?.tone === 'problem' ? 9000 : 6000" location="bottom" role="status">
+  <v-snackbar
+    v-model="notices.isShown"
+    :timeout="notices.current?.tone === 'problem' ? 9000 : 6000"
+    location="bottom"
+    role="status"
+  >
     {{ notices.current?.text }}
     <template #actions>
-      <v-btn v-if="notices.current?.action" variant="text" @click="act">{{ notices.current.action.label }}</v-btn>
+      <v-btn v-if="notices.current?.action" variant="text" @click="act">{{
+        notices.current.action.label
+      }}</v-btn>
       <v-btn variant="text" @click="notices.isShown = false">Close</v-btn>
     </template>
   </v-snackbar>

@@ -38,7 +38,9 @@ function height(glance: PathGlance | undefined, before: number): number {
       <span class="words">
         <b>{{ path.name }}</b>
         <span v-if="glances[path.key]" class="quiet">
-          <template v-if="glances[path.key]?.status !== 'none'">{{ grams(glances[path.key]?.freeSugar ?? 0) }} · </template>{{ glances[path.key]?.words }}
+          <template v-if="glances[path.key]?.status !== 'none'"
+            >{{ grams(glances[path.key]?.freeSugar ?? 0) }} · </template
+          >{{ glances[path.key]?.words }}
         </span>
         <span v-else class="quiet">…</span>
       </span>

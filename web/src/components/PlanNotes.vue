@@ -10,7 +10,8 @@ defineProps<{ plan: Plan }>()
     <p class="words">{{ plan.words }}</p>
     <p v-for="line in plan.advice" :key="line"><b>Oven</b> {{ line }}</p>
     <p v-for="rule in plan.by_the_book" :key="rule.ingredient">
-      <b>By the book</b> {{ rule.rule }}: that is {{ grams(rule.rule_g) }} here, the plan takes {{ grams(rule.plan_g) }}; {{ rule.why }}.
+      <b>By the book</b> {{ rule.rule }}: that is {{ grams(rule.rule_g) }} here, the plan takes
+      {{ grams(rule.plan_g) }}; {{ rule.why }}.
     </p>
     <details>
       <summary><b>Mind</b> {{ plan.cautions.slice(0, 2).join(' ') }}</summary>

@@ -30,7 +30,12 @@ const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
 
 <template>
   <table>
-    <caption class="hidden-words">Ingredients before and after, for {{ caption }}</caption>
+    <caption class="hidden-words">
+      Ingredients before and after, for
+      {{
+        caption
+      }}
+    </caption>
     <thead>
       <tr>
         <th scope="col">for {{ caption }}</th>
@@ -55,15 +60,22 @@ const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
             :aria-label="`Keep ${line.name} at ${grams(line.before_g)}`"
             @click="emit('lock', line)"
           >
-            <v-icon :icon="String(line.position) in locks ? mdiLockOutline : mdiLockOpenVariantOutline" size="17" />
+            <v-icon
+              :icon="String(line.position) in locks ? mdiLockOutline : mdiLockOpenVariantOutline"
+              size="17"
+            />
           </button>
         </th>
         <td class="before">
-          <template v-if="line.position !== null">{{ grams(line.before_g) }}<small>{{ line.household_before }}</small></template>
+          <template v-if="line.position !== null"
+            >{{ grams(line.before_g) }}<small>{{ line.household_before }}</small></template
+          >
           <template v-else>—</template>
         </td>
         <td class="after">
-          <span class="sign" aria-hidden="true">{{ signs[kind(line)] }}</span><span class="hidden-words">{{ spoken[kind(line)] }}</span>
+          <span class="sign" aria-hidden="true">{{ signs[kind(line)] }}</span><span class="hidden-words">{{
+            spoken[kind(line)]
+          }}</span>
           <b>{{ grams(line.after_g) }}</b><small>{{ line.household }}</small>
         </td>
         <td class="why">{{ line.reason }}</td>

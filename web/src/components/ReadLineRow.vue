@@ -24,16 +24,24 @@ const state = computed(() => {
     }[props.line.status as string] ?? { mark: '', words: '' }
   )
 })
-const shownName = computed(() => props.line.decision?.name || props.line.ingredient?.replaceAll('_', ' ') || '—')
+const shownName = computed(
+  () => props.line.decision?.name || props.line.ingredient?.replaceAll('_', ' ') || '—',
+)
 const shownGrams = computed(() => props.line.decision?.grams ?? props.line.grams)
 </script>
 
 <template>
   <h3 v-if="line.status === 'heading'" class="heading">{{ line.text }}</h3>
-  <li v-else-if="line.status !== 'note'" :id="`line-${line.index}`" :class="[line.isOpen ? line.status : 'settled', { current: isCurrent }]">
+  <li
+    v-else-if="line.status !== 'note'"
+    :id="`line-${line.index}`"
+    :class="[line.isOpen ? line.status : 'settled', { current: isCurrent }]"
+  >
     <div class="top">
       <span class="mark" :title="state.words" aria-hidden="true">{{ state.mark }}</span>
-      <span class="text">{{ line.text }}<span class="hidden-words">: {{ state.words }}</span></span>
+      <span class="text"
+        >{{ line.text }}<span class="hidden-words">: {{ state.words }}</span></span
+      >
       <button
         v-if="!line.isOpen"
         type="button"
@@ -43,7 +51,9 @@ const shownGrams = computed(() => props.line.decision?.grams ?? props.line.grams
         @click="isEditing = !isEditing"
       >
         <template v-if="line.decision?.isLeftOut">left out</template>
-        <template v-else>{{ shownName }} <b>{{ shownGrams === null ? '' : grams(shownGrams) }}</b></template>
+        <template v-else
+          >{{ shownName }} <b>{{ shownGrams === null ? '' : grams(shownGrams) }}</b></template
+        >
       </button>
     </div>
     <LineDecision
@@ -56,7 +66,12 @@ const shownGrams = computed(() => props.line.decision?.grams ?? props.line.grams
         }
       "
     />
-    <v-btn v-if="isEditing && line.decision" variant="text" size="small" @click="((isEditing = false), $emit('decide', undefined))">
+    <v-btn
+      v-if="isEditing && line.decision"
+      variant="text"
+      size="small"
+      @click="((isEditing = false), $emit('decide', undefined))"
+    >
       As it was read
     </v-btn>
   </li>

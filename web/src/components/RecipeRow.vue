@@ -20,13 +20,37 @@ const after = computed(() => newest.value?.per_serving.free_sugars_who_g ?? 0)
 <template>
   <li class="row">
     <router-link :to="`/recipes/${recipe.id}/bench`" class="title display">{{ recipe.title }}</router-link>
-    <span class="makes quiet">{{ original?.servings }} {{ plural(original?.servings ?? 1, original?.unit ?? '') }}, {{ kcal(original?.per_serving.energy_kcal ?? 0) }} each</span>
-    <span class="bars" role="img" :aria-label="`${grams(before)} free sugar in one ${original?.unit}${newest ? `, ${grams(after)} reworked` : ''}`">
-      <span class="bar old" :style="{ width: `${(70 * before) / most}%` }" /><span class="figure">{{ grams(before) }}</span>
-      <template v-if="newest"><span class="bar new" :style="{ width: `${(70 * after) / most}%` }" /><span class="figure"><b>{{ grams(after) }}</b> {{ change(before, after) }}</span></template>
+    <span class="makes quiet"
+      >{{ original?.servings }} {{ plural(original?.servings ?? 1, original?.unit ?? '') }},
+      {{ kcal(original?.per_serving.energy_kcal ?? 0) }} each</span
+    >
+    <span
+      class="bars"
+      role="img"
+      :aria-label="`${grams(before)} free sugar in one ${original?.unit}${newest ? `, ${grams(after)} reworked` : ''}`"
+    >
+      <span class="bar old" :style="{ width: `${(70 * before) / most}%` }" /><span class="figure">{{
+        grams(before)
+      }}</span>
+      <template v-if="newest"
+        ><span class="bar new" :style="{ width: `${(70 * after) / most}%` }" /><span class="figure"
+          ><b>{{ grams(after) }}</b> {{ change(before, after) }}</span
+        ></template
+      >
     </span>
-    <span class="versions quiet">{{ newest ? newest.label : 'not reworked yet' }}<template v-if="recipe.versions.length > 2">, {{ recipe.versions.length - 1 }} reworks</template></span>
-    <v-btn :icon="mdiTrashCanOutline" size="small" variant="text" :aria-label="`Take ${recipe.title} off the shelf`" @click="$emit('remove')" />
+    <span class="versions quiet"
+      >{{ newest ? newest.label : 'not reworked yet'
+      }}<template v-if="recipe.versions.length > 2"
+        >, {{ recipe.versions.length - 1 }} reworks</template
+      ></span
+    >
+    <v-btn
+      :icon="mdiTrashCanOutline"
+      size="small"
+      variant="text"
+      :aria-label="`Take ${recipe.title} off the shelf`"
+      @click="$emit('remove')"
+    />
   </li>
 </template>
 

@@ -49,8 +49,16 @@ const says = computed(
       <text class="ground end" :x="SKY.width - 14" y="202">{{ percent(after / limit) }} of a day</text>
     </svg>
     <figcaption>
-      <span><b class="display big">{{ change(before, after) }}</b> free sugar<br /><span class="quiet">{{ grams(before) }} → {{ grams(after) }}</span></span>
-      <span><b class="display big">{{ kcal(kcalAfter - kcalBefore) }}</b> energy<br /><span class="quiet">{{ number(kcalBefore) }} → {{ kcal(kcalAfter) }}</span></span>
+      <span
+        ><b class="display big">{{ change(before, after) }}</b> free sugar<br /><span class="quiet"
+          >{{ grams(before) }} → {{ grams(after) }}</span
+        ></span
+      >
+      <span
+        ><b class="display big">{{ kcal(kcalAfter - kcalBefore) }}</b> energy<br /><span class="quiet"
+          >{{ number(kcalBefore) }} → {{ kcal(kcalAfter) }}</span
+        ></span
+      >
     </figcaption>
   </figure>
 </template>

@@ -10,16 +10,25 @@ defineEmits<{ baked: [versionId: number] }>()
   <v-menu location="bottom start" :close-on-content-click="false">
     <template #activator="{ props: opener }">
       <button type="button" class="strip" v-bind="opener">
-        {{ versions.length === 1 ? 'the original' : `${versions.length - 1} kept, newest “${versions.at(-1)?.label}”` }} ▾
+        {{
+          versions.length === 1
+            ? 'the original'
+            : `${versions.length - 1} kept, newest “${versions.at(-1)?.label}”`
+        }}
+        ▾
       </button>
     </template>
     <ul class="panel">
       <li v-for="version in versions" :key="version.id">
         <span>
           <b>{{ version.label }}</b><br />
-          <span class="quiet small">{{ grams(version.per_serving.free_sugars_who_g) }} free sugar in one {{ version.unit }}</span>
+          <span class="quiet small"
+            >{{ grams(version.per_serving.free_sugars_who_g) }} free sugar in one {{ version.unit }}</span
+          >
         </span>
-        <v-btn size="small" :aria-label="`I baked ${version.label}`" @click="$emit('baked', version.id)">I baked it</v-btn>
+        <v-btn size="small" :aria-label="`I baked ${version.label}`" @click="$emit('baked', version.id)"
+          >I baked it</v-btn
+        >
       </li>
     </ul>
   </v-menu>

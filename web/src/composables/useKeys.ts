@@ -3,7 +3,9 @@ import { onBeforeUnmount, onMounted } from 'vue'
 export type KeyMap = Record<string, (event: KeyboardEvent) => void>
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable)
+  return (
+    target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable)
+  )
 }
 
 /** Listens for single keys while nothing is typed into. "mod+z" stands for Ctrl or Command with z. */

@@ -31,7 +31,9 @@ const LEVELS: Record<Metric['level'], string> = {
 /** One line of the picture. The original is the ring; where less sweetness was asked for, it stands to the right. */
 export function crumbLine(metric: Metric): CrumbLine {
   const original =
-    metric.key === 'sweetness' && metric.after > 0 ? (metric.before / metric.after) * (1 + metric.deviation) - 1 : 0
+    metric.key === 'sweetness' && metric.after > 0
+      ? (metric.before / metric.after) * (1 + metric.deviation) - 1
+      : 0
   return {
     key: metric.key,
     name: metric.name,

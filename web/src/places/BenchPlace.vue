@@ -58,10 +58,10 @@ async function open(): Promise<void> {
 
 function lock(line: PlanLine): void {
   if (line.position === null) return
-  const next = { ...locks.value }
-  if (String(line.position) in next) delete next[String(line.position)]
-  else next[String(line.position)] = line.before_g
-  bench.change({ locks: next })
+  const key = String(line.position)
+  const others = Object.entries(locks.value).filter(([position]) => position !== key)
+  const next = key in locks.value ? others : [...others, [key, line.before_g] as const]
+  bench.change({ locks: Object.fromEntries(next) })
 }
 
 function step(name: 'cut' | 'keep_sweet', by: number, low: number, high: number): void {
@@ -76,7 +76,10 @@ async function keep(): Promise<void> {
   try {
     await bench.keep('')
     const version = bench.recipe?.versions.at(-1)
-    notices.say(`${version?.label} is kept.`, version && { label: 'I baked it', run: () => baked(version.id) })
+    notices.say(
+      `${version?.label} is kept.`,
+      version && { label: 'I baked it', run: () => baked(version.id) },
+    )
   } catch (error) {
     notices.complain(error)
   } finally {
@@ -104,7 +107,10 @@ useKeys({
   ArrowUp: () => step('keep_sweet', 0.05, 0.4, 1.2),
   ArrowDown: () => step('keep_sweet', -0.05, 0.4, 1.2),
   ...Object.fromEntries(
-    [0, 1, 2, 3, 4].map((n) => [String(n + 1), () => pathKeys.value[n] && bench.change(preset(pathKeys.value[n]))]),
+    [0, 1, 2, 3, 4].map((n) => [
+      String(n + 1),
+      () => pathKeys.value[n] && bench.change(preset(pathKeys.value[n])),
+    ]),
   ),
 })
 onMounted(open)
@@ -117,9 +123,25 @@ watch(() => props.id, open)
       <h1>{{ bench.recipe?.title ?? (bench.problem ? 'Not found' : '…') }}</h1>
       <VersionStrip v-if="bench.recipe" :versions="bench.recipe.versions" @baked="baked" />
       <span class="push actions">
-        <v-btn :icon="mdiUndo" size="small" variant="text" aria-label="Undo" :disabled="!bench.canUndo" @click="bench.undo()" />
-        <v-btn :icon="mdiRedo" size="small" variant="text" aria-label="Redo" :disabled="!bench.canRedo" @click="bench.redo()" />
-        <v-btn variant="flat" color="primary" :disabled="!bench.plan" :loading="isKeeping" @click="keep">Keep this version</v-btn>
+        <v-btn
+          :icon="mdiUndo"
+          size="small"
+          variant="text"
+          aria-label="Undo"
+          :disabled="!bench.canUndo"
+          @click="bench.undo()"
+        />
+        <v-btn
+          :icon="mdiRedo"
+          size="small"
+          variant="text"
+          aria-label="Redo"
+          :disabled="!bench.canRedo"
+          @click="bench.redo()"
+        />
+        <v-btn variant="flat" color="primary" :disabled="!bench.plan" :loading="isKeeping" @click="keep"
+          >Keep this version</v-btn
+        >
       </span>
     </header>
 

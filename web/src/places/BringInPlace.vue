@@ -76,7 +76,9 @@ async function setServings(value: string): Promise<void> {
 async function keep(): Promise<void> {
   if (!store.weighed.length || isKeeping.value) return
   if (store.open.length) {
-    notices.say(`Decide ${store.open.length} more ${plural(store.open.length, 'line')} first, or leave them out.`)
+    notices.say(
+      `Decide ${store.open.length} more ${plural(store.open.length, 'line')} first, or leave them out.`,
+    )
     return
   }
   isKeeping.value = true
@@ -103,11 +105,22 @@ onMounted(() => void store.read())
     <header class="head">
       <h1>{{ store.reading?.title || 'Bring in' }}</h1>
       <span v-if="store.reading" class="quiet" aria-live="polite">
-        {{ store.open.length ? `${store.open.length} ${plural(store.open.length, 'line')} to decide` : 'every line is decided' }}
+        {{
+          store.open.length
+            ? `${store.open.length} ${plural(store.open.length, 'line')} to decide`
+            : 'every line is decided'
+        }}
       </span>
       <span class="push actions">
         <v-btn v-if="store.kept.text" variant="text" @click="store.clear()">Start over</v-btn>
-        <v-btn variant="flat" color="primary" :disabled="!store.weighed.length" :loading="isKeeping" @click="keep">Keep and rework</v-btn>
+        <v-btn
+          variant="flat"
+          color="primary"
+          :disabled="!store.weighed.length"
+          :loading="isKeeping"
+          @click="keep"
+          >Keep and rework</v-btn
+        >
       </span>
     </header>
 
@@ -134,18 +147,31 @@ onMounted(() => void store.read())
           <div class="facts">
             <label>
               <span class="quiet small">makes</span>
-              <input type="number" min="1" max="1000" :value="store.servings" aria-label="Portions" @change="setServings(($event.target as HTMLInputElement).value)" />
+              <input
+                type="number"
+                min="1"
+                max="1000"
+                :value="store.servings"
+                aria-label="Portions"
+                @change="setServings(($event.target as HTMLInputElement).value)"
+              />
               {{ plural(store.servings, store.unit) }}
               <span v-if="!store.reading.yield && !store.kept.servings" class="guess">a guess: set it</span>
             </label>
             <label :title="store.reading.cup_reason">
               <span class="quiet small">cup</span>
-              <select :value="store.kept.cup ?? store.reading.cup" @change="((store.kept.cup = ($event.target as HTMLSelectElement).value), store.read())">
-                <option v-for="cup in household.choices?.cups" :key="cup.key" :value="cup.key">{{ cup.name }}, {{ Math.round(cup.cup_ml) }} ml</option>
+              <select
+                :value="store.kept.cup ?? store.reading.cup"
+                @change="((store.kept.cup = ($event.target as HTMLSelectElement).value), store.read())"
+              >
+                <option v-for="cup in household.choices?.cups" :key="cup.key" :value="cup.key">
+                  {{ cup.name }}, {{ Math.round(cup.cup_ml) }} ml
+                </option>
               </select>
             </label>
             <span v-if="portion" class="sum">
-              <b>{{ grams(portion.free_sugars_who_g) }}</b> free sugar, <b>{{ kcal(portion.energy_kcal) }}</b> in one {{ store.unit }}
+              <b>{{ grams(portion.free_sugars_who_g) }}</b> free sugar,
+              <b>{{ kcal(portion.energy_kcal) }}</b> in one {{ store.unit }}
             </span>
           </div>
           <ul>
@@ -157,7 +183,9 @@ onMounted(() => void store.read())
               @decide="decide(line, $event)"
             />
           </ul>
-          <p v-if="!store.weighed.length && !store.open.length" class="told">No line of this text names a food with an amount.</p>
+          <p v-if="!store.weighed.length && !store.open.length" class="told">
+            No line of this text names a food with an amount.
+          </p>
         </template>
       </div>
     </div>

@@ -29,7 +29,10 @@ async function setLimit(value: string): Promise<void> {
 }
 
 onMounted(() => store.load().catch(notices.complain))
-watch(() => store.days, () => store.load().catch(notices.complain))
+watch(
+  () => store.days,
+  () => store.load().catch(notices.complain),
+)
 </script>
 
 <template>
@@ -44,8 +47,14 @@ watch(() => store.days, () => store.load().catch(notices.complain))
       </label>
       <label class="quiet push">
         daily limit
-        <select :value="household.settings.daily_limit_g" aria-label="Daily limit of free sugar" @change="setLimit(($event.target as HTMLSelectElement).value)">
-          <option v-for="limit in household.choices?.limits" :key="limit.name" :value="limit.grams">{{ grams(limit.grams) }}, {{ limit.name }}</option>
+        <select
+          :value="household.settings.daily_limit_g"
+          aria-label="Daily limit of free sugar"
+          @change="setLimit(($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="limit in household.choices?.limits" :key="limit.name" :value="limit.grams">
+            {{ grams(limit.grams) }}, {{ limit.name }}
+          </option>
         </select>
       </label>
     </header>
@@ -55,8 +64,9 @@ watch(() => store.days, () => store.load().catch(notices.complain))
         <p v-if="total && total.servings > 0" class="headline">
           <span class="display huge">{{ grams(Math.abs(saved)) }}</span>
           <span>
-            free sugar {{ saved >= 0 ? 'saved' : 'more than the originals held' }} over {{ number(total.servings) }} {{ plural(total.servings, 'portion') }},
-            about {{ number(Math.abs(saved) / TEASPOON_G) }} teaspoons of sugar,<br />
+            free sugar {{ saved >= 0 ? 'saved' : 'more than the originals held' }} over
+            {{ number(total.servings) }} {{ plural(total.servings, 'portion') }}, about
+            {{ number(Math.abs(saved) / TEASPOON_G) }} teaspoons of sugar,<br />
             and {{ kcal(total.saved_energy_kcal) }}. Each against as many grams of its original.
           </span>
         </p>

@@ -18,7 +18,9 @@ const shown = computed(() => {
   const wanted = words.value.toLowerCase().split(/\s+/).filter(Boolean)
   return shelf.recipes?.filter((r) => wanted.every((w) => r.title.toLowerCase().includes(w)))
 })
-const most = computed(() => Math.max(1, ...(shelf.recipes ?? []).map((r) => r.versions[0]?.per_serving.free_sugars_who_g ?? 0)))
+const most = computed(() =>
+  Math.max(1, ...(shelf.recipes ?? []).map((r) => r.versions[0]?.per_serving.free_sugars_who_g ?? 0)),
+)
 
 async function remove(recipe: RecipeSummary): Promise<void> {
   try {
@@ -42,13 +44,26 @@ onMounted(() => shelf.load().catch(notices.complain))
       <h1>Recipes</h1>
       <span v-if="shelf.recipes?.length" class="quiet">free sugar in one portion, original and rework</span>
       <span class="push actions">
-        <v-text-field ref="find" v-model="words" label="Find a dessert" :prepend-inner-icon="mdiMagnify" class="find" clearable />
+        <v-text-field
+          ref="find"
+          v-model="words"
+          label="Find a dessert"
+          :prepend-inner-icon="mdiMagnify"
+          class="find"
+          clearable
+        />
         <v-btn to="/bring-in" variant="flat" color="primary">Bring in a recipe</v-btn>
       </span>
     </header>
 
     <ul v-if="shown?.length" class="shelf">
-      <RecipeRow v-for="recipe in shown" :key="recipe.id" :recipe="recipe" :most="most" @remove="remove(recipe)" />
+      <RecipeRow
+        v-for="recipe in shown"
+        :key="recipe.id"
+        :recipe="recipe"
+        :most="most"
+        @remove="remove(recipe)"
+      />
     </ul>
     <p v-else-if="shelf.recipes?.length" class="empty">No dessert on the shelf is called “{{ words }}”.</p>
     <div v-else-if="shelf.recipes" class="empty">

@@ -4,7 +4,9 @@ import { api, ApiError, ask, type Goals, type Plan, type Recipe, type Schemas } 
 import { useLatest } from '../composables/useLatest'
 import { clientKey } from '../logic/draft'
 
-export type BenchGoals = Required<Pick<Goals, 'path' | 'cut' | 'keep_sweet' | 'definition' | 'diets' | 'cupboard' | 'locks'>>
+export type BenchGoals = Required<
+  Pick<Goals, 'path' | 'cut' | 'keep_sweet' | 'definition' | 'diets' | 'cupboard' | 'locks'>
+>
 
 /** Free sugar of one portion, and how a path's own preset comes out. */
 export interface PathGlance {
@@ -88,13 +90,20 @@ export const useBench = defineStore('bench', () => {
     isWorking.value = true
     try {
       const answer = await latest((signal) =>
-        ask(api.POST('/api/recipes/{recipe_id}/rework', { params: { path: { recipe_id: shown.id } }, body, signal })),
+        ask(
+          api.POST('/api/recipes/{recipe_id}/rework', {
+            params: { path: { recipe_id: shown.id } },
+            body,
+            signal,
+          }),
+        ),
       )
       if (!answer) return
       plan.value = answer
       problem.value = ''
     } catch (error) {
-      problem.value = error instanceof ApiError ? error.message : 'This could not be computed; the last plan stays.'
+      problem.value =
+        error instanceof ApiError ? error.message : 'This could not be computed; the last plan stays.'
     } finally {
       isWorking.value = false
     }
@@ -134,7 +143,21 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    recipe, goals, plan, problem, isWorking, glances, original, canUndo, canRedo,
-    open, forget, change, undo, redo, glance, keep,
+    recipe,
+    goals,
+    plan,
+    problem,
+    isWorking,
+    glances,
+    original,
+    canUndo,
+    canRedo,
+    open,
+    forget,
+    change,
+    undo,
+    redo,
+    glance,
+    keep,
   }
 })

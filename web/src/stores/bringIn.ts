@@ -27,6 +27,8 @@ interface Kept {
   clientKey: string
 }
 
+/** The server refuses longer texts as well; saying so here spares sending megabytes. */
+const MOST_CHARACTERS = 200_000
 const EMPTY: Kept = { text: '', cup: null, servings: null, decisions: {}, clientKey: '' }
 
 /** A recipe being brought in: the text, how it was read, and what was decided about its doubts. */
@@ -39,7 +41,7 @@ export const useBringIn = defineStore('bringIn', () => {
   const latestRead = useLatest<Reading>()
   const latestTotals = useLatest<Schemas['AnalysisOut']>()
 
-  watch(kept, (value) => keepDraft('bringIn', value), { deep: true })
+  watch(kept, (value) => value.text.length <= MOST_CHARACTERS && keepDraft('bringIn', value), { deep: true })
 
   const lines = computed<ShownLine[]>(() =>
     (reading.value?.lines ?? []).map((line, index) => {
@@ -50,7 +52,9 @@ export const useBringIn = defineStore('bringIn', () => {
     }),
   )
   const open = computed(() => lines.value.filter((line) => line.isOpen))
-  const servings = computed(() => kept.value.servings ?? reading.value?.yield?.count ?? analysis.value?.servings ?? 8)
+  const servings = computed(
+    () => kept.value.servings ?? reading.value?.yield?.count ?? analysis.value?.servings ?? 8,
+  )
   const unit = computed(() => reading.value?.yield?.unit ?? 'serving')
 
   const weighed = computed<Schemas['LineIn'][]>(() =>
@@ -68,6 +72,10 @@ export const useBringIn = defineStore('bringIn', () => {
       reading.value = undefined
       problem.value = ''
       analysis.value = null
+      return
+    }
+    if (kept.value.text.length > MOST_CHARACTERS) {
+      problem.value = `This text has ${kept.value.text.length.toLocaleString()} characters; a recipe is far shorter.`
       return
     }
     isReading.value = true
@@ -104,7 +112,10 @@ export const useBringIn = defineStore('bringIn', () => {
 
   async function decide(line: ShownLine, decision: Decision | undefined): Promise<void> {
     if (decision) kept.value.decisions[line.decisionKey] = decision
-    else delete kept.value.decisions[line.decisionKey]
+    else
+      kept.value.decisions = Object.fromEntries(
+        Object.entries(kept.value.decisions).filter(([key]) => key !== line.decisionKey),
+      )
     await total()
   }
 
@@ -135,6 +146,20 @@ export const useBringIn = defineStore('bringIn', () => {
   }
 
   return {
-    kept, reading, analysis, problem, isReading, lines, open, servings, unit, weighed, read, total, decide, keep, clear,
+    kept,
+    reading,
+    analysis,
+    problem,
+    isReading,
+    lines,
+    open,
+    servings,
+    unit,
+    weighed,
+    read,
+    total,
+    decide,
+    keep,
+    clear,
   }
 })

@@ -19,7 +19,12 @@ export const useLedger = defineStore('ledger', () => {
     return ask(api.POST('/api/bakes', { body }))
   }
 
-  async function eat(bakeId: number, day: string, count: number, who: string): Promise<Schemas['ServingOut']> {
+  async function eat(
+    bakeId: number,
+    day: string,
+    count: number,
+    who: string,
+  ): Promise<Schemas['ServingOut']> {
     const body = { bake_id: bakeId, eaten_on: day, count, who, client_key: clientKey() }
     const noted = await ask(api.POST('/api/servings', { body }))
     await load()

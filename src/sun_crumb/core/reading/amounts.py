@@ -21,6 +21,9 @@ _PACK = re.compile(
 )
 
 
+_FORM = re.compile(r"\b(" + "|".join(FORMS) + r")\b", re.I)
+
+
 def _size(word: str) -> str:
     word = word.lower().replace("-", " ")
     return {"big": "large", "xl": "extra large"}.get(word, word)
@@ -147,7 +150,11 @@ def with_form(amount: Amount, text: str) -> Amount:
     """Return *amount* with the packing that *text* names, where it has none of its own."""
     if amount.form:
         return amount
-    for word, form in FORMS.items():
-        if re.search(rf"\b{word}\b", text, re.I):
-            return replace(amount, form=form)
-    return amount
+    form = form_in(text)
+    return replace(amount, form=form) if form else amount
+
+
+def form_in(text: str) -> str:
+    """Return the packing or cut that *text* names first, or an empty string."""
+    found = _FORM.search(text)
+    return FORMS[found[1].lower()] if found else ""

@@ -7,9 +7,8 @@ from dataclasses import replace
 
 from sun_crumb.core.quantities.measures import units
 from sun_crumb.core.quantities.numbers import ONE
-from sun_crumb.core.reading.amounts import read_amount, with_form
+from sun_crumb.core.reading.amounts import form_in, read_amount, with_form
 from sun_crumb.core.reading.records import Amount, ParsedLine
-from sun_crumb.core.reading.words import FORMS
 
 _BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*")
 _PART_OF = re.compile(
@@ -35,7 +34,8 @@ _STOP = re.compile(
     re.I,
 )
 _EACH = re.compile(
-    r"^(?P<amount>.{1,24}?)\s+each\s+(?:of\s+)?(?:ground\s+)?(?P<one>[a-z ]+?)\s*(?:,|and|&)\s*(?P<two>[a-z ]+)$", re.IGNORECASE
+    r"^(?P<amount>.{1,24}?)\s+each\s+(?:of\s+)?(?:ground\s+)?(?P<one>[a-z ]+?)\s*(?:,|and|&)\s*(?P<two>[a-z ]+)$",
+    re.IGNORECASE,
 )
 _SPLIT = re.compile(r"\s+(?:plus|and|\+|&|mixed with|dissolved in)\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))", re.I)
 
@@ -157,11 +157,7 @@ def parse_line(text: str) -> ParsedLine:
     parts = re.split(r"\s+(?:or|/)\s+|\s*/\s*", name)
     if len(parts) > 1 and all(len(p) > 1 for p in parts):
         name, alternatives = parts[0].strip(), tuple(re.sub(r"^(?:use|even)\s+", "", p.strip()) for p in parts[1:])
-    form = ""
-    for word, known in FORMS.items():
-        if re.search(rf"\b{word}\b", f"{name} {preparation}", re.I):
-            form = known
-            break
+    form = form_in(f"{name} {preparation}")
     if (
         sums
         and not sums[0].size

@@ -16,6 +16,7 @@ from sun_crumb.core.reading.words import word_list
 from sun_crumb.core.reference import table
 
 SURE = 0.88
+MOST_CANDIDATES = 12
 _JOINERS = frozenset({"of", "the", "and", "or", "a", "an", "&", "with", "in", "for", "to"})
 _TELLING = frozenset(
     {
@@ -67,6 +68,7 @@ class NameIndex:
             tuple(words_of(row["name"])): tuple(k for k in row["keys"].split(";") if k in pantry)
             for row in table("ambiguous_names")
         }
+        self._ranked = lru_cache(maxsize=8192)(self._rank)
         self._correct = lru_cache(maxsize=4096)(self._nearest_words)
 
     def _nearest_words(self, word: str) -> tuple[tuple[str, int], ...]:
@@ -86,10 +88,13 @@ class NameIndex:
         raw = [w for w in words_of(name) if (w not in _JOINERS and not w.replace("%", "").isdigit()) or w.endswith("%")]
         if not raw:
             return []
-        known_phrase = self.ambiguous.get(tuple(raw))
+        telling = [w for w in words_of(preparation) if w in _TELLING and w not in raw] if preparation else []
+        return list(self._ranked(tuple(raw), tuple(telling))[:limit])
+
+    def _rank(self, raw: tuple[str, ...], telling: tuple[str, ...]) -> tuple[Candidate, ...]:
+        known_phrase = self.ambiguous.get(raw)
         if known_phrase is None and frozenset(raw) not in self.exact:
             known_phrase = self.ambiguous.get(tuple(w for w in raw if w not in word_list("neutral")))
-        telling = [w for w in words_of(preparation) if w in _TELLING and w not in raw] if preparation else []
         scores: dict[str, float] = {}
         for words, penalty in self._spellings(raw):
             for key, score in self._score(words, telling, penalty).items():
@@ -97,10 +102,10 @@ class NameIndex:
         if known_phrase:
             ranked = {key: 0.7 - 0.05 * n for n, key in enumerate(known_phrase)}
             scores = ranked | {k: min(s, 0.5) for k, s in scores.items() if k not in ranked}
-        best = sorted(scores.items(), key=lambda item: (-item[1], item[0]))[:limit]
-        return [Candidate(key, self.shown[key], round(max(score, 0.05), 3)) for key, score in best if score > 0.15]
+        best = sorted(scores.items(), key=lambda item: (-item[1], item[0]))[:MOST_CANDIDATES]
+        return tuple(Candidate(key, self.shown[key], round(max(score, 0.05), 3)) for key, score in best if score > 0.15)
 
-    def _spellings(self, raw: list[str]) -> list[tuple[list[str], float]]:
+    def _spellings(self, raw: tuple[str, ...]) -> list[tuple[list[str], float]]:
         """Return *raw* with its unknown words corrected, once per likely correction, and what that costs in trust."""
         found: list[tuple[list[str], float]] = [([], 0.0)]
         for word in raw:
@@ -111,45 +116,48 @@ class NameIndex:
                 found = [([*w, word], cost) for w, cost in found]
         return found
 
-    def _score(self, words: list[str], telling: list[str], penalty: float) -> dict[str, float]:
-        have = set(words) | set(telling)
+    def _score(self, words: list[str], telling: tuple[str, ...], penalty: float) -> dict[str, float]:
+        """Return, for each food that shares its words with *words*, how well its best name fits (up to 1)."""
         hits: dict[int, int] = {}
-        for word in have:
+        for word in {*words, *telling}:
             for index in self.by_word.get(word, ()):
                 hits[index] = hits.get(index, 0) + 1
-        neutral, changing = word_list("neutral"), word_list("changing")
+        # What each word costs a name that does not hold it: before the food's own words, and after them.
+        prices = [self._prices(word) for word in words]
         scores: dict[str, float] = {}
         for index, count in hits.items():
             entry = self.names[index]
-            missing = len(entry.wordset) - count
-            if missing and (missing > 1 or count < 1):
+            wordset = entry.wordset
+            missing = len(wordset) - count
+            if missing > 1:
                 continue
-            rest = [w for w in words if w not in entry.wordset]
-            last = max((i for i, w in enumerate(words) if w in entry.wordset), default=-1)
+            last, covered = -1, 0
+            for position, word in enumerate(words):
+                if word in wordset:
+                    last, covered = position, covered + 1
             if last < 0:
                 continue
             cost = penalty + 0.35 * missing
             for position, word in enumerate(words):
-                if word in entry.wordset:
-                    continue
-                if word in changing and word not in neutral:
-                    cost += 0.4 if position > last else 0.3
-                elif word in neutral:
-                    cost += 0.004
-                elif word in self.by_word:
-                    cost += 0.16
-                else:
-                    cost += 0.1 if position < last else 0.16
+                if word not in wordset:
+                    cost += prices[position][position > last]
+            for word in telling:
+                if word not in wordset:
+                    cost += 0.03
             # Of two names that fit equally, the longer says more, and the one at the end names the food.
-            covered = len(words) - len(rest)
-            score = (
-                1.0 - cost - 0.02 * (len(words) - 1 - last) - 0.012 * max(0, 4 - covered) - 0.005 * (not entry.is_shown)
-            )
-            unused = [w for w in telling if w not in entry.wordset]
-            score -= 0.03 * len(unused)
+            if covered < 4:
+                cost += 0.012 * (4 - covered)
+            score = 1.0 - cost - 0.02 * (len(words) - 1 - last) - (0.0 if entry.is_shown else 0.005)
             if score > scores.get(entry.key, 0.0):
                 scores[entry.key] = score
         return scores
+
+    def _prices(self, word: str) -> tuple[float, float]:
+        if word in word_list("neutral"):
+            return 0.004, 0.004
+        if word in word_list("changing"):
+            return 0.3, 0.4
+        return (0.16, 0.16) if word in self.by_word else (0.1, 0.16)
 
 
 _indexes: weakref.WeakKeyDictionary[Pantry, NameIndex] = weakref.WeakKeyDictionary()

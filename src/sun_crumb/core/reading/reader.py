@@ -169,7 +169,7 @@ def _weighed(
     if weight is not None and weight.conflict is not None:
         status, problem = "conflict", weight.conflict.fits
     candidates: tuple[Candidate, ...] = ()
-    if status != "ok" or best.confidence <= 0.97:
+    if status != "ok" or best.confidence < 0.93:
         candidates = tuple(
             replace(c, grams=_round(w.grams if (w := weigh(parsed, pantry[c.ingredient], cup)) else None))
             for c in draft.candidates
@@ -190,8 +190,8 @@ def _weighed(
 
 
 CONTRACT_UNITS = frozenset(
-    ("g", "kg", "oz", "lb", "ml", "l", "tsp", "tbsp", "cup", "fl oz", "pint", "stick", "can", "piece", "pinch", "dash")
-    + ("handful", "slice", "clove", "sprig", "packet")
+    {"g", "kg", "oz", "lb", "ml", "l", "tsp", "tbsp", "cup", "fl oz", "pint", "stick", "can", "piece", "pinch", "dash"}
+    | {"handful", "slice", "clove", "sprig", "packet"}
 )
 
 

@@ -1,0 +1,89 @@
+"""Times of reading, analysing and reworking recipes of 10, 20 and 40 lines, as medians and ratios of one run.
+
+The machine is shared and noisy: compare the ratios, not the milliseconds.
+"""
+
+from __future__ import annotations
+
+import statistics
+import sys
+import time
+from collections.abc import Callable
+
+from sun_crumb.core.formula import from_reading, total
+from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.reading import read_recipe
+from sun_crumb.core.rework import Goals, rework
+from sun_crumb.core.rework.solver import LinearModel
+
+BASE = (
+    "1½ cups (190 g) plain flour", "1 cup (200 g) sugar", "½ cup (113 g) butter, melted", "2 large eggs", "¾ cup milk",
+    "2 tsp baking powder", "1 tsp vanilla extract", "zest of 1 lemon", "1 tsp cinnamon", "a pinch of salt",
+)  # fmt: skip
+MORE = (
+    "50 g ground almonds", "2 tbsp cocoa powder", "100 g plain yoghurt", "60 g rolled oats", "1 apple, grated",
+    "2 tbsp honey", "40 g raisins", "30 g chopped walnuts", "½ tsp baking soda", "1 tbsp lemon juice",
+    "½ tsp ground ginger", "80 g blueberries", "2 tbsp neutral oil", "40 g wholemeal flour", "1 tbsp chia seeds",
+    "50 ml buttermilk", "½ tsp nutmeg", "20 g desiccated coconut", "1 tbsp cornflour", "1 egg yolk",
+    "30 g dark chocolate 70%", "1 tbsp peanut butter", "2 tbsp soured cream", "25 g pecans", "50 g carrots, grated",
+    "1 tbsp maple syrup", "¼ tsp ground cloves", "10 g poppy seeds", "2 tbsp orange juice", "30 g semolina",
+)  # fmt: skip
+
+
+def recipe(lines: int) -> str:
+    """Return a made-up cake of so many lines."""
+    return "Bench cake\nMakes 16 squares\n" + "\n".join((BASE + MORE)[:lines])
+
+
+def times(call: Callable[[], object], rounds: int) -> tuple[float, float]:
+    """Return median and 95th percentile of a warm call [ms]."""
+    call()
+    found = []
+    for _ in range(rounds):
+        start = time.perf_counter()
+        call()
+        found.append(1000 * (time.perf_counter() - start))
+    found.sort()
+    return statistics.median(found), found[min(len(found) - 1, int(0.95 * len(found)))]
+
+
+def main() -> int:
+    """Print one table."""
+    pantry = shipped_pantry()
+    in_solver = [0.0]
+    plain = LinearModel.solve
+
+    def timed(model: LinearModel) -> object:
+        start = time.perf_counter()
+        try:
+            return plain(model)
+        finally:
+            in_solver[0] += 1000 * (time.perf_counter() - start)
+
+    LinearModel.solve = timed  # type: ignore[method-assign, assignment]
+    print(f"{'lines':>5} {'what':<22} {'median ms':>10} {'p95 ms':>9} {'x of 10 lines':>14}  note")
+    first: dict[str, float] = {}
+    for count in (10, 20, 40):
+        text = recipe(count)
+        formula, _ = from_reading(read_recipe(text, pantry), pantry)
+        jobs: list[tuple[str, Callable[[], object], int]] = [
+            ("read", lambda text=text: read_recipe(text, pantry), 60),  # type: ignore[misc]
+            ("analyse", lambda formula=formula: total(formula.lines), 200),  # type: ignore[misc]
+        ]
+        for path in ("blend", "fruit", "zero"):
+            goals = Goals(path=path, cut=0.5, keep_sweet=0.9)
+            jobs.append((f"rework {path}", lambda f=formula, g=goals: rework(f, g, pantry), 15))  # type: ignore[misc]
+        for name, call, rounds in jobs:
+            in_solver[0] = 0.0
+            median, p95 = times(call, rounds)
+            note = ""
+            if name.startswith("rework"):
+                share = in_solver[0] / (rounds + 1) / median
+                note = f"solver {100 * share:.0f} % of it"
+            ratio = median / first.setdefault(name, median)
+            print(f"{count:>5} {name:<22} {median:>10.3f} {p95:>9.3f} {ratio:>14.1f}  {note}")
+    return 0
+
+
+if __name__ == "__main__":
+    sys.exit(main())

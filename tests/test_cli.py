@@ -1,0 +1,136 @@
+"""The command line as scripts use it, in processes of its own."""
+
+from __future__ import annotations
+
+import json
+import os
+import socket
+import subprocess
+import sys
+import tempfile
+import unittest
+import urllib.request
+from pathlib import Path
+from typing import Any
+
+from tests.support import CAKE
+
+READ_LINE_KEYS = {
+    "text", "component", "status", "quantity_low", "quantity_high", "unit", "size", "name", "preparation", "is_optional",
+    "alternatives", "ingredient", "confidence", "grams", "grams_low", "grams_high", "stated_grams", "candidates", "conflict",
+}  # fmt: skip
+TOTAL_KEYS = {
+    "mass_g", "energy_kcal", "total_sugars_g", "refined_sugar_g", "added_sugars_us_g", "free_sugars_who_g",
+    "free_sugars_uk_g", "water_g", "sucrose_equivalent_g", "fat_g", "protein_g", "carbohydrate_g", "fibre_g",
+}  # fmt: skip
+
+
+def run(*arguments: str, text: str = "", **environment: str) -> subprocess.CompletedProcess[str]:
+    """Run sun-crumb with *text* on its standard input."""
+    return subprocess.run(
+        [sys.executable, "-m", "sun_crumb.cli", *arguments],
+        input=text,
+        capture_output=True,
+        text=True,
+        timeout=60,
+        env=os.environ | environment,
+        check=False,
+    )
+
+
+class Commands(unittest.TestCase):
+    def json(self, *arguments: str, text: str = CAKE) -> Any:
+        done = run(*arguments, text=text)
+        self.assertEqual((done.returncode, done.stderr), (0, ""))
+        return json.loads(done.stdout)
+
+    def test_read_keeps_its_contract(self) -> None:
+        found = self.json("read", "-")
+        self.assertLessEqual({"title", "yield", "cup_ml", "oven", "lines"}, set(found))
+        self.assertEqual(found["yield"], {"count": 16, "unit": "square"})
+        self.assertEqual(found["oven"], {"temperature_c": 180.0, "is_fan": False})
+        for line in found["lines"]:
+            self.assertLessEqual(READ_LINE_KEYS, set(line))
+
+    def test_analyse_keeps_its_contract(self) -> None:
+        found = self.json("analyse", "-")
+        self.assertEqual(found["servings"], 16)
+        for part in ("batch", "per_serving", "per_100g"):
+            self.assertEqual(set(found[part]), TOTAL_KEYS)
+            self.assertEqual(set(found["components"][0][part]), TOTAL_KEYS)
+        self.assertAlmostEqual(found["batch"]["refined_sugar_g"], 199.6, places=1)
+
+    def test_rework_keeps_its_contract(self) -> None:
+        found = self.json(
+            "rework",
+            "-",
+            "--path",
+            "blend",
+            "--cut",
+            "0.5",
+            "--keep-sweet",
+            "0.85",
+            "--cupboard",
+            "honey,dates",
+            "--diet",
+            "vegetarian",
+        )
+        self.assertLessEqual(
+            {"status", "lines", "balance", "before", "after", "by_the_book", "cautions", "unmet", "solve_ms"},
+            set(found),
+        )
+        self.assertIn(found["status"], ("balanced", "strained", "unmet"))
+        for line in found["lines"]:
+            self.assertLessEqual({"ingredient", "before_g", "after_g", "household", "reason"}, set(line))
+        for metric in found["balance"].values():
+            self.assertLessEqual({"before", "after", "deviation", "band", "words"}, set(metric))
+        self.assertEqual(set(found["after"]["batch"]), TOTAL_KEYS)
+        self.assertIn("date_paste", {x["ingredient"] for x in found["lines"]})
+
+    def test_bad_input_exits_2_with_the_apis_error_object(self) -> None:
+        cases = (
+            (("read", "-"), "", "empty_recipe", "text"),
+            (("read", "/no/such/file"), "", "bad_input", "file"),
+            (("analyse", "-"), "Cake\nfnord", "empty_recipe", "text"),
+            (("rework", "-", "--cut", "7"), CAKE, "out_of_domain", "cut"),
+            (("rework", "-", "--cupboard", "bricks"), CAKE, "unknown_ingredient", "cupboard"),
+            (("rework", "-"), "Bread\n500 g flour\n300 g water", "nothing_to_rework", "lines"),
+            (("read", "-"), "1 cup sugar\n" * 170_000, "text_too_long", "text"),
+        )
+        for arguments, text, code, field in cases:
+            with self.subTest(arguments, code=code):
+                done = run(*arguments, text=text)
+                self.assertEqual((done.returncode, done.stdout), (2, ""))
+                error = json.loads(done.stderr)["error"]
+                self.assertEqual((error["code"], error["field"]), (code, field))
+                self.assertLessEqual({"code", "message", "field", "details"}, set(error))
+
+    def test_serve_keeps_the_users_data_where_told_and_takes_a_free_port(self) -> None:
+        with tempfile.TemporaryDirectory() as folder, socket.socket() as busy:
+            busy.bind(("127.0.0.1", 0))
+            busy.listen()
+            server = subprocess.Popen(
+                [sys.executable, "-m", "sun_crumb.cli", "serve", "--port", str(busy.getsockname()[1])],
+                stdout=subprocess.PIPE,
+                text=True,
+                env=os.environ | {"SUN_CRUMB_DATA": folder},
+            )
+            try:
+                assert server.stdout is not None
+                address = next(line for line in server.stdout if "http://" in line).split()[-1]
+                self.assertNotIn(f":{busy.getsockname()[1]}/", address)
+                with urllib.request.urlopen(f"{address}api/health", timeout=10) as answer:
+                    self.assertEqual(json.load(answer), {"status": "ok", "is_demo": False})
+                self.assertTrue((Path(folder) / "sun-crumb.db").is_file())
+            finally:
+                server.terminate()
+                server.wait()
+                assert server.stdout is not None
+                server.stdout.close()
+
+    def test_the_demo_never_touches_the_users_folder(self) -> None:
+        with tempfile.TemporaryDirectory() as folder:
+            done = run("demo", "--folder", folder, SUN_CRUMB_DATA=folder)
+            self.assertEqual(done.returncode, 2)
+            self.assertEqual(json.loads(done.stderr)["error"]["field"], "folder")
+            self.assertEqual(list(Path(folder).iterdir()), [])

@@ -1,0 +1,261 @@
+"""The real screens in real Chromium, on the built front end with the demo data."""
+
+from __future__ import annotations
+
+import re
+import shutil
+import tempfile
+import threading
+import unittest
+from pathlib import Path
+from typing import Any, ClassVar
+
+from playwright.sync_api import Browser, Page, Playwright, expect, sync_playwright
+from waitress import create_server
+
+from sun_crumb.app import WEBROOT, create_app
+from sun_crumb.demo import fill
+
+AXE = Path(__file__).parents[2] / "web" / "node_modules" / "axe-core" / "axe.min.js"
+LOAF = """Ginger pear loaf
+Makes 10 slices
+
+200 g plain flour
+1 cup (200 g) sugar
+1/3 cup (130 g) brown sugar
+150 ml milk
+80 g butter, melted
+2 large eggs
+1 tsp baking soda
+½ cup stevia
+blorf dust
+"""
+SIZES = {"laptop": (1280, 800), "tablet": (1024, 768), "phone": (390, 844)}
+PLACES = {
+    "/recipes": "Orange semolina cake",
+    "/bring-in": "Paste a dessert on the left",
+    "/recipes/1/bench": "White sugar",
+    "/ledger": "Log a slice",
+}
+
+
+@unittest.skipUnless(shutil.which("chromium"), "needs Debian's chromium: make chromium")
+class Screens(unittest.TestCase):
+    """One browser for all; each test has a fresh page, each class a fresh demo household."""
+
+    playwright: ClassVar[Playwright]
+    browser: ClassVar[Browser]
+    address: ClassVar[str]
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        if not (WEBROOT / "index.html").is_file():
+            raise AssertionError("the screens are not built: run make build")
+        folder = tempfile.TemporaryDirectory()
+        cls.addClassCleanup(folder.cleanup)
+        app = create_app(Path(folder.name) / "demo.db", is_demo=True)
+        fill(app.extensions["database"])
+        cls.addClassCleanup(app.extensions["database"].close)
+        server: Any = create_server(app, host="127.0.0.1", port=0, threads=8)
+        threading.Thread(target=server.run, daemon=True).start()
+        cls.addClassCleanup(server.close)
+        cls.address = f"http://127.0.0.1:{server.effective_port}"
+        cls.playwright = sync_playwright().start()
+        cls.addClassCleanup(cls.playwright.stop)
+        cls.browser = cls.playwright.chromium.launch(executable_path=shutil.which("chromium"))
+        cls.addClassCleanup(cls.browser.close)
+
+    def open(self, path: str, size: str = "laptop") -> Page:
+        width, height = SIZES[size]
+        page = self.browser.new_page(viewport={"width": width, "height": height}, reduced_motion="reduce")
+        page.set_default_timeout(10_000)
+        self.addCleanup(page.close)
+        self.problems: list[str] = []
+        page.on("pageerror", lambda error: self.problems.append(str(error)))
+        page.on("console", lambda m: self.problems.append(m.text) if m.type == "error" else None)
+        page.on(
+            "request", lambda r: self.problems.append(r.url) if not r.url.startswith((self.address, "data:")) else None
+        )
+        page.goto(self.address + path)
+        return page
+
+
+class Story(Screens):
+    def test_paste_decide_cut_keep_bake_eat_and_read_the_ledger(self) -> None:
+        page = self.open("/recipes")
+        page.get_by_role("link", name="Bring in a recipe").click()
+        page.get_by_label("The recipe, as it is written").fill(LOAF)
+        expect(page.get_by_text("3 lines to decide")).to_be_visible()
+        # The conflict: the cup is right, not the grams.
+        page.get_by_role("button", name="1/3 cup: 7").click()
+        page.get_by_role("button", name="Leave it out").first.click()
+        expect(page.get_by_text("1 line to decide")).to_be_visible()
+        page.get_by_role("button", name="Leave it out").first.click()
+        expect(page.get_by_text("every line is decided")).to_be_visible()
+        # A line that was sure but wrong is mended by hand.
+        page.get_by_role("button", name="Change: 150 ml milk").click()
+        page.get_by_role("textbox", name="grams").fill("120")
+        page.get_by_role("button", name="That’s it").click()
+        expect(page.get_by_role("button", name="Change: 150 ml milk")).to_contain_text("120 g")
+        page.get_by_role("button", name="Keep and rework").click()
+
+        expect(page.get_by_role("heading", name="Ginger pear loaf")).to_be_visible()
+        page.get_by_role("button", name="Which sugar: free sugar").click()
+        page.get_by_label("refined sugar").check()
+        page.keyboard.press("Escape")
+        page.get_by_role("button", name=re.compile("What sweetens it")).click()
+        page.get_by_label("date paste").check()
+        page.get_by_label("honey", exact=True).check()
+        page.keyboard.press("Escape")
+        row = page.get_by_role("row", name=re.compile("^Honey|^honey"))
+        expect(row).to_contain_text("as sweet as")
+        expect(page.get_by_role("row", name=re.compile("date paste", re.I))).to_contain_text("tbsp")
+        expect(page.get_by_role("img", name=re.compile("Free sugar in one slice"))).to_be_visible()
+        page.get_by_role("button", name="Keep this version").click()
+        page.get_by_role("button", name="I baked it").click()
+
+        expect(page.get_by_role("heading", name="Log a slice")).to_be_visible()
+        expect(page.get_by_role("radio", name=re.compile("Ginger pear loaf"))).to_be_checked()
+        for _ in range(2):
+            page.get_by_role("button", name="Half a portion more").click()
+        page.get_by_label("Who").fill("Ada")
+        page.get_by_role("button", name="Log it").click()
+        expect(page.get_by_text(re.compile(r"2 slices of Ginger pear loaf"))).to_be_visible()
+        expect(page.get_by_text("20 portions")).to_be_visible()
+        # Undo rather than confirm.
+        page.get_by_role("button", name="Undo").click()
+        expect(page.get_by_text("18 portions")).to_be_visible()
+        self.assertEqual(self.problems, [])
+
+    def test_by_keyboard(self) -> None:
+        page = self.open("/recipes")
+        expect(page.get_by_role("link", name="Orange semolina cake")).to_be_visible()
+        page.keyboard.press("/")
+        page.keyboard.type("rye")
+        expect(page.get_by_role("link", name="Orange semolina cake")).to_be_hidden()
+        page.get_by_role("link", name="Rye ginger squares").focus()
+        page.keyboard.press("Enter")
+        expect(page.get_by_role("radio", name=re.compile("^Blend"))).to_be_checked()
+        expect(page.get_by_role("button", name="How much to cut: half")).to_be_visible()
+        page.keyboard.press("ArrowRight")
+        expect(page.get_by_role("button", name="How much to cut: 55 %")).to_be_visible()
+        page.keyboard.press("Control+z")
+        expect(page.get_by_role("button", name="How much to cut: half")).to_be_visible()
+        page.keyboard.press("Control+y")
+        expect(page.get_by_role("button", name="How much to cut: 55 %")).to_be_visible()
+        page.keyboard.press("1")
+        expect(page.get_by_role("radio", name=re.compile("^Whole fruit"))).to_be_checked()
+        expect(page.get_by_role("row", name=re.compile("date paste", re.I))).to_be_visible()
+        page.keyboard.press("k")
+        expect(page.get_by_text("is kept.")).to_be_visible()
+        page.keyboard.press("l")
+        expect(page.get_by_role("heading", name="Ledger")).to_be_visible()
+        page.keyboard.press("?")
+        expect(page.get_by_role("heading", name="Keys")).to_be_visible()
+        self.assertEqual(self.problems, [])
+
+    def test_doubts_are_walked_by_keyboard_and_survive_a_reload(self) -> None:
+        page = self.open("/bring-in")
+        page.get_by_label("The recipe, as it is written").fill(LOAF)
+        expect(page.get_by_text("3 lines to decide")).to_be_visible()
+        page.get_by_role("heading", name="Ginger pear loaf").click()
+        page.keyboard.press("1")
+        expect(page.get_by_text("2 lines to decide")).to_be_visible()
+        page.keyboard.press("2")
+        expect(page.get_by_text("1 line to decide")).to_be_visible()
+        page.reload()
+        expect(page.get_by_text("1 line to decide")).to_be_visible()
+        expect(page.get_by_label("The recipe, as it is written")).to_have_value(LOAF)
+        cup = page.get_by_role("combobox", name="cup", exact=True)
+        cup.select_option("metric")
+        expect(cup).to_have_value("metric")
+
+    def test_a_locked_line_stays(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("radio", name=re.compile("^Less of everything")).click()
+        expect(page.get_by_role("row", name=re.compile("plain yoghurt", re.I))).to_contain_text("moisture")
+        page.get_by_role("button", name="Keep plain yoghurt at 245 g").click()
+        expect(page.get_by_role("row", name=re.compile("plain yoghurt", re.I))).not_to_contain_text("moisture")
+
+
+class Mishaps(Screens):
+    def test_bad_text_is_answered_and_kept(self) -> None:
+        page = self.open("/bring-in")
+        source = page.get_by_label("The recipe, as it is written")
+        source.fill("qwerty asdf\nzxcv")
+        expect(page.get_by_text("not understood").first).to_be_attached()
+        page.evaluate(
+            "text => { const t = document.querySelector('#source'); t.value = text; t.dispatchEvent(new Event('input')) }",
+            "1 cup sugar\n" * 170_000,
+        )
+        expect(page.get_by_role("alert")).to_contain_text("far shorter", timeout=20_000)
+        expect(page.get_by_role("alert")).to_contain_text("What you typed is kept")
+        source.fill("")
+        expect(page.get_by_text("Paste a dessert on the left")).to_be_visible()
+
+    def test_a_recipe_without_sugar_says_so(self) -> None:
+        page = self.open("/bring-in")
+        page.get_by_label("The recipe, as it is written").fill(
+            "Rusks\nMakes 9 rusks\n300 g plain flour\n100 g butter\n100 ml milk"
+        )
+        expect(page.get_by_text("every line is decided")).to_be_visible()
+        page.get_by_role("button", name="Keep and rework").click()
+        expect(page.get_by_role("alert")).to_contain_text("nothing to cut")
+
+    def test_lost_pages_lead_back(self) -> None:
+        for path in ("/recipes/9999/bench", "/nowhere"):
+            page = self.open(path)
+            page.get_by_role("link", name=re.compile("Back to the")).click()
+            expect(page.get_by_role("heading", name="Recipes")).to_be_visible()
+
+    def test_a_recipe_taken_off_the_shelf_comes_back(self) -> None:
+        page = self.open("/recipes")
+        page.get_by_role("button", name="Take Plum crumble off the shelf").click()
+        expect(page.get_by_role("link", name="Plum crumble")).to_be_hidden()
+        page.get_by_role("button", name="Undo").click()
+        expect(page.get_by_role("link", name="Plum crumble")).to_be_visible()
+
+
+class Everywhere(Screens):
+    def test_no_place_scrolls_sideways_at_any_size(self) -> None:
+        for size in SIZES:
+            for path, words in PLACES.items():
+                page = self.open(path, size)
+                page.get_by_text(words, exact=False).first.wait_for()
+                wide = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")
+                with self.subTest(size, path=path):
+                    self.assertLessEqual(wide, 0)
+                    self.assertEqual(self.problems, [])
+                page.close()
+
+    def test_axe_finds_nothing_serious(self) -> None:
+        for theme in ("morning", "oven"):
+            for path, words in PLACES.items():
+                page = self.open(path)
+                page.evaluate(f"localStorage.setItem('sun-crumb.theme', '\"{theme}\"')")
+                page.reload()
+                page.get_by_text(words, exact=False).first.wait_for()
+                page.wait_for_timeout(300)
+                # Through the driver, past the page's own policy, which would refuse a foreign script tag.
+                page.evaluate(AXE.read_text(encoding="utf-8"))
+                found = page.evaluate("axe.run(document, {resultTypes: ['violations']})")
+                serious = [
+                    (v["id"], [n["target"] for n in v["nodes"]][:3])
+                    for v in found["violations"]
+                    if v["impact"] in ("serious", "critical")
+                ]
+                with self.subTest(theme, path=path):
+                    self.assertEqual(serious, [])
+                page.close()
+
+    def test_first_load_stays_small(self) -> None:
+        page = self.open("/recipes")
+        page.get_by_text("Orange semolina cake").wait_for()
+        import gzip
+
+        names = page.evaluate(
+            "performance.getEntriesByType('resource').map(e => e.name).filter(n => /\\.(js|css)$/.test(n))"
+        )
+        size = sum(len(gzip.compress((WEBROOT / "assets" / name.rsplit("/", 1)[1]).read_bytes())) for name in names)
+        self.assertLess(size, 220_000)
+        self.assertTrue(names)
