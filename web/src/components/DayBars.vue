@@ -70,14 +70,11 @@ function tall(value: number): number {
           {{ shortDay(bar.day) }}
         </text>
       </g>
-      <text class="label" :x="width" :y="HEIGHT - tall(limit) + 3">
-        a day’s limit for one, {{ grams(limit) }}
-      </text>
       <path class="ground" :d="`M0 ${HEIGHT + 8}h${width}`" />
     </svg>
     <figcaption class="quiet small">
-      <span class="key eaten" /> eaten &nbsp; <span class="key would" /> what as many grams of the originals
-      hold
+      <span class="dots" /> a day’s limit for one, {{ grams(limit) }} &nbsp; <span class="key eaten" /> eaten
+      &nbsp; <span class="key would" /> what as many grams of the originals hold
     </figcaption>
   </figure>
 </template>
@@ -95,7 +92,6 @@ svg {
   stroke-dasharray: 2 6;
   stroke-width: 1.5;
 }
-.label,
 .day,
 .figure {
   font-size: 11.5px;
@@ -108,12 +104,6 @@ svg {
 .figure {
   fill: var(--ink);
   font-weight: 650;
-}
-.label {
-  text-anchor: end;
-  paint-order: stroke;
-  stroke: var(--paper);
-  stroke-width: 5px;
 }
 .ground {
   stroke: #8a5531;
@@ -137,6 +127,12 @@ rect.eaten {
   border-radius: 3px;
   border: 1.5px solid var(--sun);
   vertical-align: -1px;
+}
+.dots {
+  display: inline-block;
+  width: 26px;
+  border-top: 2px dotted var(--quiet);
+  vertical-align: 4px;
 }
 .key.eaten {
   background: var(--sun);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Plan } from '../api/client'
 import { grams } from '../logic/format'
+import FiguresTable from './FiguresTable.vue'
 
 defineProps<{ plan: Plan }>()
 </script>
@@ -13,6 +14,10 @@ defineProps<{ plan: Plan }>()
       <b>By the book</b> {{ rule.rule }}: that is {{ grams(rule.rule_g) }} here, the plan takes
       {{ grams(rule.plan_g) }}; {{ rule.why }}.
     </p>
+    <details>
+      <summary><b>All the figures</b> of one {{ plan.after.unit }} and of the whole</summary>
+      <FiguresTable :before="plan.before" :after="plan.after" />
+    </details>
     <details>
       <summary><b>Mind</b> {{ plan.cautions.slice(0, 2).join(' ') }}</summary>
       <ul>

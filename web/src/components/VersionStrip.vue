@@ -21,7 +21,10 @@ defineEmits<{ baked: [versionId: number] }>()
     <ul class="panel">
       <li v-for="version in versions" :key="version.id">
         <span>
-          <b>{{ version.label }}</b><br />
+          <router-link v-if="version.goals" :to="{ query: { version: version.id } }">{{
+            version.label
+          }}</router-link>
+          <b v-else>{{ version.label }}</b><br />
           <span class="quiet small"
             >{{ grams(version.per_serving.free_sugars_who_g) }} free sugar in one {{ version.unit }}</span
           >
@@ -52,5 +55,11 @@ li {
   align-items: center;
   justify-content: space-between;
   padding: 8px 0;
+}
+a {
+  color: inherit;
+  font-weight: 700;
+  text-decoration-color: var(--sun);
+  text-decoration-thickness: 2px;
 }
 </style>

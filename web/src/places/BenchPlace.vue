@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { computed, onMounted, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import type { PlanLine } from '../api/client'
 import BalancePanel from '../components/BalancePanel.vue'
 import GoalSentence from '../components/GoalSentence.vue'
@@ -23,6 +23,7 @@ const household = useHousehold()
 const ledger = useLedger()
 const notices = useNotices()
 const router = useRouter()
+const route = useRoute()
 const isKeeping = ref(false)
 
 const makes = computed(() => {
@@ -44,11 +45,18 @@ function preset(key: string): BenchGoals {
   }
 }
 
+/** The goals of the kept version that the address names, or the blend's presets. */
+function startingGoals(): BenchGoals {
+  const wanted = Number(route.query.version)
+  const kept = bench.recipe?.versions.find((v) => v.id === wanted)?.goals
+  return kept ? { ...kept, locks: kept.locks } : preset('blend')
+}
+
 async function open(): Promise<void> {
   try {
     await household.load()
     bench.forget()
-    await bench.open(props.id, preset('blend'))
+    await bench.open(props.id, startingGoals)
     await bench.glance(household.choices?.paths ?? [], household.settings.diets)
   } catch (error) {
     notices.complain(error)
@@ -115,6 +123,10 @@ useKeys({
 })
 onMounted(open)
 watch(() => props.id, open)
+watch(
+  () => route.query.version,
+  () => bench.goals && bench.change(startingGoals()),
+)
 </script>
 
 <template>

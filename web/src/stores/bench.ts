@@ -34,7 +34,7 @@ export const useBench = defineStore('bench', () => {
   const canUndo = computed(() => past.value.length > 0)
   const canRedo = computed(() => future.value.length > 0)
 
-  async function open(id: number, start: BenchGoals): Promise<void> {
+  async function open(id: number, start: () => BenchGoals): Promise<void> {
     if (recipe.value?.id !== id) {
       recipe.value = undefined
       plan.value = undefined
@@ -42,7 +42,7 @@ export const useBench = defineStore('bench', () => {
     }
     problem.value = ''
     recipe.value = await ask(api.GET('/api/recipes/{recipe_id}', { params: { path: { recipe_id: id } } }))
-    goals.value = start
+    goals.value = start()
     past.value = []
     future.value = []
     await solve()
