@@ -24,6 +24,9 @@ _PACK = re.compile(
 _FORM = re.compile(r"\b(" + "|".join(FORMS) + r")\b", re.I)
 
 
+_FOND = re.compile(r"\s*\b(?:good|generous|tiny|little|nice|hearty|brimming|flat)\b(?=\s)", re.I)
+
+
 def _size(word: str) -> str:
     word = word.lower().replace("-", " ")
     return {"big": "large", "xl": "extra large"}.get(word, word)
@@ -71,6 +74,8 @@ def read_amount(
     factor = 1.0
     unit: str | None = None
     for _ in range(4):
+        if fond := _FOND.match(text, at):
+            at = fond.end()
         if not size and (m := _SIZE.match(text, at)):
             size, at = _size(m[1]), m.end()
         elif m := _PACK.match(text, at):
@@ -85,6 +90,10 @@ def read_amount(
             form, at = FORMS.get(word, form), m.end()
         elif unit is None and (found := read_unit(text, at)):
             unit, at = found
+            # "250 g tub mascarpone": the holder says nothing more.
+            holder = read_unit(text, at) if units()[unit].kind in ("mass", "volume") else None
+            if holder and holder[0] in ("packet", "can") and re.match(r"\s+[a-z]", text[holder[1] :], re.I):
+                at = holder[1]
         else:
             break
     if needs_unit and unit is None:

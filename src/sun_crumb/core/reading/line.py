@@ -29,6 +29,10 @@ _PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I)
 _TRAILING = re.compile(r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]).*)$")
+_LAST_PINCH = re.compile(
+    r"(?:^|[\s,:–-])(?P<amount>(?:an?\s+)?(?:good\s+)?(?:pinch|dash|handful|knob|splash)(?:es)?)$", re.I
+)
+_ADDED = re.compile(r"\s+(?:\+|plus|and)\s+(?P<amount>[\d½⅓⅔¼¾⅛][^a-z]*[a-z]+\.?)$", re.I)
 _STOP = re.compile(
     r"\s*(?:,|;|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|top\b|roll\b|sprinkle|tin\b|pan\b|coat|drizzle)))\s*",
     re.I,
@@ -120,6 +124,11 @@ def parse_line(text: str) -> ParsedLine:
         plain = plain[cut.end() :]
         cut = _STOP.search(plain)
     name, preparation = (plain[: cut.start()], plain[cut.end() :]) if cut else (plain, "")
+    if not sums and (last := _LAST_PINCH.search(rest)):
+        found = read_amount(last["amount"])
+        if found:
+            sums.append(found[0])
+            name, preparation = rest[: last.start()], ""
     if not sums:
         trailing = _TRAILING.search(rest)
         found = read_amount(trailing["amount"], words=False) if trailing else None
@@ -132,6 +141,10 @@ def parse_line(text: str) -> ParsedLine:
                 name = re.split(r"[,(]", rest[: trailing.start()])[0]
                 preparation = left.strip(" ),;")
                 asides = []
+    added = _ADDED.search(name) if sums else None
+    if added and (found := read_amount(added["amount"], words=False)) and found[0].unit:
+        sums.append(found[0])
+        name = name[: added.start()]
     kept = []
     for aside in asides:
         if ONE.search(aside):

@@ -160,6 +160,10 @@ def _weighed(
             is_note = len(parsed.name.split()) > 3
             return replace(base, status="note" if is_note else "unreadable", problem="no food found in this line")
         grams, status, problem = _unmeasured(parsed, ingredient)
+    elif (
+        weight is None and first is not None and first.unit is None and first.text.lower() in ("a", "a little", "some")
+    ):
+        grams, status, problem = _unmeasured(parsed, ingredient)
     elif weight is None:
         status, problem = "ask", f"no weight known for “{first.text if first else ''}” of {ingredient.name}"
     if not is_sure(draft.candidates):
@@ -210,7 +214,10 @@ def _in_contract_unit(amount: Amount | None) -> tuple[float | None, float | None
 
 
 def _plausible_bare(parsed: ParsedLine, draft: _Draft) -> bool:
-    return draft.candidates[0].confidence >= 0.8 and len(parsed.name.split()) <= 5
+    words = len(parsed.name.split())
+    return (draft.candidates[0].confidence >= 0.8 and words <= 5) or (
+        draft.candidates[0].confidence >= 0.65 and words <= 2
+    )
 
 
 def _unmeasured(parsed: ParsedLine, ingredient: Ingredient) -> tuple[float | None, str, str]:
@@ -218,7 +225,7 @@ def _unmeasured(parsed: ParsedLine, ingredient: Ingredient) -> tuple[float | Non
     if ingredient.has_role(*_TRACE_ROLES) and ingredient.per_100g.total_sugars_g < 20:
         measure = ingredient.measure("pinch")
         return (measure.grams if measure else 0.3), "ok", ""
-    if ingredient.has_role("fat") and re.search(r"greas|tin|pan|brush|fry|line", parsed.text, re.I):
+    if ingredient.has_role("fat") and re.search(r"greas|tin|pan|brush|fry|line|little|spray", parsed.text, re.I):
         return 5.0, "ok", ""
     if ingredient.key == "water":
         return None, "ask", "how much?"

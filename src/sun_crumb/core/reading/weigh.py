@@ -13,6 +13,8 @@ from sun_crumb.core.reading.records import Amount, Conflict, ParsedLine, Stateme
 AGREE = 0.20
 MOST_GRAMS = 50_000.0
 # How far a careful baker's own cup, spoon or piece may stray from the table (judgement).
+# British pints and ounces beside the US ones [times] (Weights and Measures Act 1985, from memory).
+IMPERIAL = {"pint": 568.261 / 473.176, "quart": 568.261 / 473.176, "fl oz": 28.4131 / 29.5735}
 SPREAD = {"mass": 0.0, "liquid": 0.04, "volume": 0.12, "piece": 0.18, "pinch": 0.4}
 
 
@@ -110,6 +112,8 @@ def possible_grams(amount: Amount, ingredient: Ingredient, form: str) -> tuple[f
                 grams = one_amount(one, ingredient, cup, packing)
                 if grams is not None:
                     found.append(grams)
+    if amount.unit in IMPERIAL:
+        found += [g * IMPERIAL[amount.unit] for g in found]
     if amount.unit is None and not amount.size:
         found += [m.grams * q for m in ingredient.forms("each") for q in (amount.low, amount.high)]
     return (min(found), max(found)) if found else (0.0, 0.0)
