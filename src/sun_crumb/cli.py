@@ -143,6 +143,26 @@ def _demo(arguments: argparse.Namespace) -> None:
     _run(database, arguments.port, is_demo=True)
 
 
+def _own_database() -> Any:
+    from sun_crumb.store import Database
+
+    database = Database(data_folder() / "sun-crumb.db")
+    database.migrate()
+    return database
+
+
+def _export(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.services import exchange
+
+    return exchange.export_recipe(_own_database(), arguments.recipe, arguments.format, arguments.version)
+
+
+def _import(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.services import exchange
+
+    return exchange.import_file(_own_database(), Path(arguments.file).name, _text(arguments.file))
+
+
 def _openapi(_arguments: argparse.Namespace) -> Any:
     import sun_crumb.app  # noqa: F401  (registers every endpoint)
     from sun_crumb.api.contract import openapi
@@ -176,6 +196,11 @@ def _parser() -> argparse.ArgumentParser:
             made.add_argument("--definition", choices=sorted(DEFINITIONS), help="which sugar to cut")
             made.add_argument("--diet", action="append", choices=sorted(diets()))
             made.add_argument("--cupboard", help="sweeteners at hand, by comma: honey,dates")
+    out = command("export", _export, "give a recipe of your shelf as the content of a file")
+    out.add_argument("recipe", type=int, help="the recipe's number, as in its address")
+    out.add_argument("--format", choices=("jsonld", "html", "csv", "json"), default="json")
+    out.add_argument("--version", type=int, help="a version; the newest by default")
+    command("import", _import, "take a recipe from a file").add_argument("file", help="a file, or - for standard input")
     served = command("serve", _serve, "serve the screens over your own data")
     served.add_argument("--port", type=int, default=DEFAULT_PORT)
     shown = command("demo", _demo, "serve the screens over demo data of their own")

@@ -34,7 +34,7 @@ class Story(WithApplication):
         version = kept["versions"][1]
         self.assertEqual((version["label"], version["goals"]["cupboard"]), ("For Sunday", ["honey", "date_paste"]))
         self.assertAlmostEqual(version["per_serving"]["free_sugars_who_g"], after["free_sugars_who_g"], delta=0.03)
-        bake = self.post("/api/bakes", {"version_id": version["id"], "baked_on": DAY.isoformat()})
+        bake = self.post("/api/bakes", {"version_id": version["id"], "baked_on": DAY.isoformat()})["bakes"][0]
         self.post("/api/servings", {"bake_id": bake["id"], "eaten_on": DAY.isoformat(), "count": 2, "who": "Ada"})
         ledger = self.get(f"/api/ledger?since={DAY}&until={DAY + timedelta(days=6)}")
         self.assertEqual((ledger["total"]["servings"], len(ledger["days"])), (2, 1))
@@ -45,7 +45,7 @@ class Story(WithApplication):
 
     def test_eating_the_original_saves_nothing(self) -> None:
         recipe = self.keep_cake()
-        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})
+        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})["bakes"][0]
         self.post("/api/servings", {"bake_id": bake["id"], "eaten_on": DAY.isoformat(), "count": 3})
         total = self.get(f"/api/ledger?since={DAY}&until={DAY}")["total"]
         self.assertEqual((total["servings"], total["saved_free_sugars_who_g"]), (3, 0))
@@ -57,7 +57,7 @@ class NothingLost(WithApplication):
         recipe = self.keep_cake()
         version = recipe["versions"][0]["id"]
         bakes = [
-            self.post("/api/bakes", {"version_id": version, "baked_on": DAY.isoformat(), "client_key": "b"})
+            self.post("/api/bakes", {"version_id": version, "baked_on": DAY.isoformat(), "client_key": "b"})["bakes"][0]
             for _ in "ab"
         ]
         self.assertEqual(bakes[0]["id"], bakes[1]["id"])
@@ -91,7 +91,7 @@ class NothingLost(WithApplication):
         self.get(path, 404)
         self.assertEqual(self.get("/api/recipes")["recipes"], [])
         self.assertEqual(self.post(f"{path}/restore")["title"], recipe["title"])
-        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})
+        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})["bakes"][0]
         serving = self.post("/api/servings", {"bake_id": bake["id"], "eaten_on": DAY.isoformat(), "count": 1})
         ledger = f"/api/ledger?since={DAY}&until={DAY}"
         self.delete(f"/api/servings/{serving['id']}")
@@ -157,7 +157,7 @@ class BadInput(WithApplication):
 
     def test_the_ledger(self) -> None:
         recipe = self.keep_cake()
-        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})
+        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})["bakes"][0]
         good = {"bake_id": bake["id"], "eaten_on": DAY.isoformat(), "count": 1}
         early = (DAY - timedelta(days=1)).isoformat()
         cases = (

@@ -17,6 +17,7 @@ useKeys({
   r: () => void router.push('/recipes'),
   b: () => void router.push('/bring-in'),
   l: () => void router.push('/ledger'),
+  p: () => void router.push('/pantry'),
 })
 onMounted(() => useHousehold().load().catch(notices.complain))
 </script>

@@ -20,6 +20,12 @@ export const router = createRouter({
       meta: { title: 'Bench' },
     },
     {
+      path: '/pantry',
+      name: 'pantry',
+      component: () => import('./places/PantryPlace.vue'),
+      meta: { title: 'Pantry' },
+    },
+    {
       path: '/ledger',
       name: 'ledger',
       component: () => import('./places/LedgerPlace.vue'),

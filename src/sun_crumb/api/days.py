@@ -8,10 +8,11 @@ from typing import Any
 from flask import Blueprint, current_app
 
 from sun_crumb.api.contract import endpoint
+from sun_crumb.api.current import database
 from sun_crumb.api.errors import InvalidRequestError
 from sun_crumb.api.schemas import (
     BakeIn,
-    BakeOut,
+    BakesOut,
     DoneOut,
     HealthOut,
     LedgerOut,
@@ -20,7 +21,6 @@ from sun_crumb.api.schemas import (
     SettingsIn,
     SettingsOut,
 )
-from sun_crumb.api.shelf import database
 from sun_crumb.services import ledger, settings
 
 blueprint = Blueprint("days", __name__)
@@ -36,10 +36,10 @@ def _day(text: str, field: str, default: date) -> date:
         raise InvalidRequestError(f"{field}: {text[:20]!r} is no day; write it as 2026-03-09", field=field) from None
 
 
-@endpoint(blueprint, "POST", "/bakes", body=BakeIn, returns=BakeOut)
+@endpoint(blueprint, "POST", "/bakes", body=BakeIn, returns=BakesOut)
 def bake(body: BakeIn) -> dict[str, Any]:
-    """Note that a version was baked."""
-    return ledger.bake(database(), body.version_id, body.baked_on, body.client_key)
+    """Note that a version was baked; gives one entry for each kind of portion."""
+    return {"bakes": ledger.bake(database(), body.version_id, body.baked_on, body.client_key)}
 
 
 @endpoint(blueprint, "POST", "/servings", body=ServingIn, returns=ServingOut)

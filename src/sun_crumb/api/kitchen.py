@@ -1,4 +1,4 @@
-"""Reading, analysing, looking up ingredients: needs no stored data."""
+"""Reading, analysing, looking up ingredients, own products."""
 
 from __future__ import annotations
 
@@ -7,8 +7,24 @@ from typing import Any
 from flask import Blueprint
 
 from sun_crumb.api.contract import endpoint
-from sun_crumb.api.schemas import AnalyseIn, AnalysisOut, ChoicesOut, IngredientsOut, LineIn, ReadIn, ReadingOut
-from sun_crumb.services import kitchen, settings
+from sun_crumb.api.current import database
+from sun_crumb.api.errors import InvalidRequestError
+from sun_crumb.api.schemas import (
+    AnalyseIn,
+    AnalysisOut,
+    ChoicesOut,
+    DoneOut,
+    IngredientDetailOut,
+    IngredientsOut,
+    LabelIn,
+    LineIn,
+    ProductOut,
+    ReadIn,
+    ReadingOut,
+    SweetenersOut,
+)
+from sun_crumb.core.pantry.label import Label
+from sun_crumb.services import kitchen, pantry, settings
 
 blueprint = Blueprint("kitchen", __name__)
 
@@ -18,25 +34,78 @@ def plain_line(line: LineIn) -> kitchen.PlainLine:
     return kitchen.PlainLine(line.ingredient, line.grams, line.component, line.text, line.is_crushed)
 
 
+def _label(body: LabelIn) -> Label:
+    return Label(**body.model_dump(exclude={"like"}))
+
+
 @endpoint(blueprint, "POST", "/read", body=ReadIn, returns=ReadingOut)
 def read(body: ReadIn) -> dict[str, Any]:
     """Read a pasted recipe into weighed lines."""
-    return kitchen.read(body.text, body.cup)
+    return kitchen.read(body.text, body.cup, pantry.pantry_of(database()))
 
 
 @endpoint(blueprint, "POST", "/analyse", body=AnalyseIn, returns=AnalysisOut)
 def analyse(body: AnalyseIn) -> dict[str, Any]:
     """Total weighed lines per batch, serving and 100 g."""
-    return kitchen.analyse([plain_line(line) for line in body.lines], body.servings, body.unit)
+    lines = [plain_line(line) for line in body.lines]
+    return kitchen.analyse(lines, body.servings, body.unit, pantry.pantry_of(database()))
 
 
 @endpoint(blueprint, "GET", "/pantry", returns=IngredientsOut, query={"q": "part of a name"})
-def pantry(q: str) -> dict[str, Any]:
+def search_pantry(q: str) -> dict[str, Any]:
     """Look up ingredients by name."""
-    return {"ingredients": kitchen.search_pantry(q[:80], 12 if q.strip() else 1000)}
+    found, hidden = pantry.pantry_of(database()), pantry.hidden_products(database())
+    return {"ingredients": kitchen.search_pantry(q[:80], 12 if q.strip() else 1000, found, hidden)}
+
+
+@endpoint(blueprint, "GET", "/pantry/<key>", returns=IngredientDetailOut)
+def get_ingredient(key: str) -> dict[str, Any]:
+    """Get an ingredient with its composition, weights, names and sources."""
+    return pantry.get_ingredient(database(), key)
+
+
+@endpoint(blueprint, "POST", "/labels", body=LabelIn, returns=ProductOut)
+def read_label(body: LabelIn) -> dict[str, Any]:
+    """Work out what a pack's label describes; nothing is kept."""
+    return pantry.read_label(_label(body), body.like)
+
+
+@endpoint(blueprint, "POST", "/products", body=LabelIn, returns=ProductOut)
+def keep_product(body: LabelIn) -> dict[str, Any]:
+    """Keep a product of the household's own."""
+    return pantry.keep_product(database(), _label(body), body.like)
+
+
+@endpoint(blueprint, "DELETE", "/products/<key>", returns=DoneOut)
+def remove_product(key: str) -> dict[str, Any]:
+    """Take a product out of sight; recipes that hold it keep it."""
+    pantry.remove_product(database(), key)
+    return {"done": True}
+
+
+@endpoint(blueprint, "POST", "/products/<key>/restore", returns=ProductOut)
+def restore_product(key: str) -> dict[str, Any]:
+    """Bring a product back."""
+    return pantry.restore_product(database(), key)
+
+
+@endpoint(
+    blueprint,
+    "GET",
+    "/sweeteners",
+    returns=SweetenersOut,
+    query={"sugar": "grams of sugar to match", "batter": "grams of batter", "cup": "cup standard"},
+)
+def sweeteners(sugar: str, batter: str, cup: str) -> dict[str, Any]:
+    """Compare every sweetener at equal sweetness."""
+    try:
+        sugar_g, batter_g = float(sugar or 100), float(batter or 850)
+    except ValueError:
+        raise InvalidRequestError("sugar and batter are grams, as numbers", field="sugar") from None
+    return {"sweeteners": pantry.sweeteners(database(), sugar_g, batter_g, cup or "us")}
 
 
 @endpoint(blueprint, "GET", "/choices", returns=ChoicesOut)
 def choices() -> dict[str, Any]:
     """List what can be chosen: paths, diets, families, cups, sweeteners, limits."""
-    return settings.choices()
+    return settings.choices(database())

@@ -8,6 +8,7 @@ from typing import Annotated, Any, Literal
 from pydantic import BaseModel, ConfigDict, Field, create_model
 
 from sun_crumb.core.formula.totals import TOTAL_FIELDS
+from sun_crumb.core.pantry.ingredient import COMPOSITION_FIELDS
 from sun_crumb.core.reading.reader import MOST_CHARACTERS
 from sun_crumb.core.sugars.savings import SAVED
 from sun_crumb.services.ledger import SUMS
@@ -94,6 +95,7 @@ class CandidateOut(Out):
     name: str
     confidence: float
     grams: float | None
+    total_sugars_g: float | None
 
 
 class StatementOut(Out):
@@ -174,6 +176,14 @@ _yield_field: dict[str, Any] = {"yield": (YieldOut | None, ...)}
 ReadingOut = create_model("ReadingOut", __base__=_ReadingOut, **_yield_field)
 
 
+class PortionKindIn(In):
+    """So many equal portions, and the components they get."""
+
+    name: Annotated[str, Field(max_length=40)] = ""
+    count: Servings
+    components: Annotated[list[str], Field(max_length=20)]
+
+
 class RecipeIn(In):
     """A recipe to keep."""
 
@@ -183,6 +193,7 @@ class RecipeIn(In):
     servings: Servings
     unit: Unit = "serving"
     lines: Annotated[list[LineIn], Field(min_length=1, max_length=400)]
+    portions: Annotated[list[PortionKindIn], Field(max_length=12)] = []
     client_key: ClientKey = None
 
 
@@ -194,6 +205,7 @@ class RecipeChangeIn(In):
     servings: Servings | None = None
     unit: Unit | None = None
     lines: Annotated[list[LineIn], Field(min_length=1, max_length=400)] | None = None
+    portions: Annotated[list[PortionKindIn], Field(max_length=12)] | None = None
 
 
 class GoalsOut(Out):
@@ -215,7 +227,15 @@ class VersionLineOut(Out):
     amount: str
     household: str
     text: str
+    is_crushed: bool
     reason: str
+
+
+class PortionKindOut(Out):
+    name: str
+    count: int
+    components: list[str]
+    holds: TotalsOut  # type: ignore[valid-type]
 
 
 class VersionSummaryOut(Out):
@@ -230,6 +250,7 @@ class VersionSummaryOut(Out):
     per_serving: TotalsOut  # type: ignore[valid-type]
     batch: TotalsOut  # type: ignore[valid-type]
     saved_per_serving: SavingsOut  # type: ignore[valid-type]
+    portions: list[PortionKindOut]
 
 
 class VersionOut(VersionSummaryOut):
@@ -386,6 +407,10 @@ class ServingOut(_SumsOut):  # type: ignore[valid-type, misc]
     who: str
 
 
+class BakesOut(Out):
+    bakes: list[BakeOut]
+
+
 class LedgerTotalOut(_SumsOut):  # type: ignore[valid-type, misc]
     servings: float
 
@@ -413,6 +438,104 @@ class IngredientOut(Out):
     water_g: float
     source: str
     locator: str
+
+
+_CompositionOut = _numbers("CompositionOut", COMPOSITION_FIELDS)
+
+
+class MeasureOut(Out):
+    unit: str
+    form: str
+    grams: float
+    source: str
+
+
+class AllergenOut(Out):
+    name: str
+    is_us: bool
+    is_eu: bool
+
+
+class IngredientDetailOut(IngredientOut):
+    names: list[str]
+    roles: list[str]
+    sugar_kind: str
+    composition: _CompositionOut  # type: ignore[valid-type]
+    sweetness: float | None
+    measures: list[MeasureOut]
+    allergens: list[AllergenOut]
+    source_words: str
+    by_hand: list[str]
+
+
+LabelGrams = Annotated[float | None, Field(ge=0, le=1000, allow_inf_nan=False)]
+
+
+class LabelIn(In):
+    """What a pack says, per *basis_g*; what it does not say is taken from the ingredient *like*."""
+
+    name: Annotated[str, Field(min_length=1, max_length=80)]
+    like: Key
+    law: Literal["eu", "us"] = "eu"
+    basis_g: Annotated[float, Field(gt=0, le=1000, allow_inf_nan=False)] = 100.0
+    energy_kcal: Annotated[float | None, Field(ge=0, allow_inf_nan=False)] = None
+    energy_kj: Annotated[float | None, Field(ge=0, allow_inf_nan=False)] = None
+    fat_g: LabelGrams = None
+    carbohydrate_g: LabelGrams = None
+    sugars_g: LabelGrams = None
+    added_sugars_g: LabelGrams = None
+    polyols_g: LabelGrams = None
+    fibre_g: LabelGrams = None
+    protein_g: LabelGrams = None
+    salt_g: LabelGrams = None
+    cup_g: LabelGrams = None
+    is_cup_like_sugar: bool = False
+
+
+class ProductOut(Out):
+    ingredient: IngredientDetailOut
+    estimated: list[str]
+    contradictions: list[str]
+
+
+class SweetenerOut(Out):
+    key: str
+    name: str
+    is_refined: bool
+    grams: float | None
+    household: str
+    energy_kcal: float | None
+    free_sugars_who_g: float | None
+    free_sugars_uk_g: float | None
+    water_g: float | None
+    price: float | None
+    price_per_kg: float | None
+
+
+class SweetenersOut(Out):
+    sweeteners: list[SweetenerOut]
+
+
+class FileIn(In):
+    """A file's name and text."""
+
+    name: Annotated[str, Field(min_length=1, max_length=200)]
+    content: Annotated[str, Field(max_length=900_000)]
+
+    model_config = ConfigDict(extra="forbid", str_max_length=900_000)
+
+
+class ImportOut(Out):
+    """Text for the reader, or the number of the recipe that is on the shelf now."""
+
+    text: str
+    recipe_id: int | None
+
+
+class FileOut(Out):
+    name: str
+    media_type: str
+    content: str
 
 
 class IngredientsOut(Out):
@@ -459,6 +582,7 @@ class SettingsOut(Out):
     daily_limit_g: float
     diets: list[str]
     cupboard: list[str] | None
+    prices: dict[str, float]
 
 
 class SettingsIn(In):
@@ -467,6 +591,10 @@ class SettingsIn(In):
     daily_limit_g: Annotated[float, Field(ge=1, le=500, allow_inf_nan=False)] | None = None
     diets: Annotated[list[Key], Field(max_length=20)] | None = None
     cupboard: Annotated[list[Key], Field(max_length=100)] | None = None
+    prices: (
+        Annotated[dict[str, Annotated[float, Field(ge=0, le=10_000, allow_inf_nan=False)]], Field(max_length=400)]
+        | None
+    ) = None
 
 
 class HealthOut(Out):

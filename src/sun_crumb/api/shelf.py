@@ -4,31 +4,35 @@ from __future__ import annotations
 
 from typing import Any
 
-from flask import Blueprint, current_app
+from flask import Blueprint
 
 from sun_crumb.api.contract import endpoint
+from sun_crumb.api.current import database
 from sun_crumb.api.kitchen import plain_line
 from sun_crumb.api.schemas import (
     DoneOut,
+    FileIn,
+    FileOut,
     GoalsIn,
+    ImportOut,
     KeepIn,
     PlanOut,
+    PortionKindIn,
     RecipeChangeIn,
     RecipeIn,
     RecipeOut,
     RecipesOut,
 )
+from sun_crumb.core.formula import PortionKind
 from sun_crumb.core.rework import Goals
-from sun_crumb.services import kitchen, recipes
-from sun_crumb.store import Database
+from sun_crumb.services import exchange, kitchen, recipes
+from sun_crumb.services.pantry import pantry_of
 
 blueprint = Blueprint("shelf", __name__)
 
 
-def database() -> Database:
-    """Return the running application's database."""
-    found: Database = current_app.extensions["database"]
-    return found
+def _portions(kinds: list[PortionKindIn]) -> list[PortionKind]:
+    return [PortionKind(kind.name, kind.count, tuple(kind.components)) for kind in kinds]
 
 
 def _goals(body: GoalsIn) -> Goals:
@@ -38,7 +42,7 @@ def _goals(body: GoalsIn) -> Goals:
         keep_sweet=body.keep_sweet,
         definition=body.definition,
         diets=tuple(body.diets),
-        cupboard=None if body.cupboard is None else kitchen.cupboard_keys(body.cupboard),
+        cupboard=None if body.cupboard is None else kitchen.cupboard_keys(body.cupboard, pantry_of(database())),
         families=body.families,
         locks=body.locks,
     )
@@ -61,6 +65,7 @@ def keep_recipe(body: RecipeIn) -> dict[str, Any]:
         servings=body.servings,
         unit=body.unit,
         lines=[plain_line(line) for line in body.lines],
+        portions=_portions(body.portions),
         client_key=body.client_key,
     )
 
@@ -74,7 +79,9 @@ def get_recipe(recipe_id: int) -> dict[str, Any]:
 @endpoint(blueprint, "PATCH", "/recipes/<int:recipe_id>", body=RecipeChangeIn, returns=RecipeOut)
 def change_recipe(recipe_id: int, body: RecipeChangeIn) -> dict[str, Any]:
     """Change a recipe; refused when it was changed elsewhere since."""
-    changes: dict[str, Any] = body.model_dump(exclude_none=True, exclude={"revision", "lines"})
+    changes: dict[str, Any] = body.model_dump(exclude_none=True, exclude={"revision", "lines", "portions"})
+    if body.portions is not None:
+        changes["portions"] = _portions(body.portions)
     if body.lines is not None:
         changes["lines"] = [plain_line(line) for line in body.lines]
     return recipes.change_recipe(database(), recipe_id, body.revision, changes)
@@ -105,3 +112,24 @@ def keep_version(recipe_id: int, body: KeepIn) -> dict[str, Any]:
     return recipes.keep_version(
         database(), recipe_id, _goals(body), label=body.label, cup=body.cup, client_key=body.client_key
     )
+
+
+@endpoint(
+    blueprint,
+    "GET",
+    "/recipes/<int:recipe_id>/export",
+    returns=FileOut,
+    query={
+        "format": "jsonld, html, csv or json",
+        "version": "a version's number in the database; the newest by default",
+    },
+)
+def export_recipe(recipe_id: int, format: str, version: str) -> dict[str, Any]:
+    """Give a recipe as the content of a file."""
+    return exchange.export_recipe(database(), recipe_id, format or "json", int(version) if version.isdigit() else None)
+
+
+@endpoint(blueprint, "POST", "/import", body=FileIn, returns=ImportOut)
+def import_file(body: FileIn) -> dict[str, Any]:
+    """Take a recipe from a file: a saved page, JSON-LD, CSV, text, or Sun Crumb's own JSON."""
+    return exchange.import_file(database(), body.name, body.content)

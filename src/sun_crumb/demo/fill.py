@@ -70,7 +70,7 @@ def fill(database: Database, today: date | None = None) -> None:
     for number, (name, is_rework, days_ago, eaten) in enumerate(BAKES):
         version = kept[name]["versions"][-1 if is_rework else 0]  # type: ignore[index]
         baked_on = today - timedelta(days=days_ago)
-        bake = ledger.bake(database, version["id"], baked_on, client_key=f"demo-bake-{number}")
+        bake = ledger.bake(database, version["id"], baked_on, client_key=f"demo-bake-{number}")[0]
         for position, (after, count, who) in enumerate(eaten):
             ledger.eat(
                 database,

@@ -9,7 +9,7 @@ from time import perf_counter
 from sun_crumb.core.errors import UnknownIngredientError
 from sun_crumb.core.formula import Formula, FormulaLine, from_reading
 from sun_crumb.core.formula.recipe import is_crushed
-from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.reading import read_recipe
@@ -30,11 +30,12 @@ class PlainLine:
     is_crushed: bool | None = None
 
 
-def read(text: str, cup: str | None = None) -> View:
+def read(text: str, cup: str | None = None, pantry: Pantry | None = None) -> View:
     """Return *text* as read, with the analysis of what could be weighed."""
-    reading = read_recipe(text, shipped_pantry(), cup)
-    formula, left_out = from_reading(reading, shipped_pantry())
-    view = reading_view(reading)
+    pantry = pantry or shipped_pantry()
+    reading = read_recipe(text, pantry, cup)
+    formula, left_out = from_reading(reading, pantry)
+    view = reading_view(reading, pantry)
     view["analysis"] = analysis_view(formula) if formula.lines else None
     view["left_out"] = left_out
     return view
@@ -46,12 +47,14 @@ def read_formula(text: str, cup: str | None = None, servings: int | None = None)
     formula, _ = from_reading(reading, shipped_pantry())
     if servings is not None:
         formula = replace(formula, servings=servings, is_servings_assumed=False)
-    return formula, reading_view(reading), cup_standard(reading.cup)
+    return formula, reading_view(reading, shipped_pantry()), cup_standard(reading.cup)
 
 
-def formula_of(title: str, lines: Iterable[PlainLine], servings: int, unit: str) -> Formula:
+def formula_of(
+    title: str, lines: Iterable[PlainLine], servings: int, unit: str, pantry: Pantry | None = None
+) -> Formula:
     """Return the formula of weighed lines; an unknown ingredient or absurd weight raises an error that names the line."""
-    pantry = shipped_pantry()
+    pantry = pantry or shipped_pantry()
     return Formula(
         title,
         tuple(
@@ -69,15 +72,15 @@ def formula_of(title: str, lines: Iterable[PlainLine], servings: int, unit: str)
     )
 
 
-def analyse(lines: Iterable[PlainLine], servings: int, unit: str) -> View:
+def analyse(lines: Iterable[PlainLine], servings: int, unit: str, pantry: Pantry | None = None) -> View:
     """Return the analysis of weighed lines."""
-    return analysis_view(formula_of("", lines, servings, unit))
+    return analysis_view(formula_of("", lines, servings, unit, pantry))
 
 
-def plan(formula: Formula, goals: Goals, cup: CupStandard) -> View:
+def plan(formula: Formula, goals: Goals, cup: CupStandard, pantry: Pantry | None = None) -> View:
     """Return the reworked formula, with the time it took."""
     start = perf_counter()
-    found = rework(formula, goals, shipped_pantry(), cup)
+    found = rework(formula, goals, pantry or shipped_pantry(), cup)
     return plan_view(found, 1000 * (perf_counter() - start))
 
 
@@ -93,7 +96,7 @@ PREPARED = {
 }
 
 
-def cupboard_keys(words: Iterable[str]) -> tuple[str, ...]:
+def cupboard_keys(words: Iterable[str], pantry: Pantry | None = None) -> tuple[str, ...]:
     """Return the pantry keys of the sweeteners at hand, given by key or by name ("dates" stand for date paste).
 
     Raises
@@ -101,7 +104,7 @@ def cupboard_keys(words: Iterable[str]) -> tuple[str, ...]:
     UnknownIngredientError
         A word that names nothing in the pantry.
     """
-    pantry = shipped_pantry()
+    pantry = pantry or shipped_pantry()
     found = []
     for word in words:
         key = word
@@ -114,18 +117,17 @@ def cupboard_keys(words: Iterable[str]) -> tuple[str, ...]:
     return tuple(dict.fromkeys(found))
 
 
-def search_pantry(query: str, limit: int) -> list[View]:
+def search_pantry(query: str, limit: int, pantry: Pantry, hidden: set[str]) -> list[View]:
     """Return the ingredients that *query* may mean, the likeliest first; all of them for an empty query."""
-    pantry = shipped_pantry()
     if not query.strip():
-        return [ingredient_view(i) for i in list(pantry)[:limit]]
+        return [ingredient_view(i) for i in pantry if i.key not in hidden][:limit]
     words = query.lower().strip()
     begun = [key for key, name in pantry.names if name.startswith(words) or f" {words}" in name]
     found = [c.ingredient for c in name_index(pantry).match(query, limit=limit)]
-    return [ingredient_view(pantry[key]) for key in list(dict.fromkeys([*begun[:limit], *found]))[:limit]]
+    keys = [key for key in dict.fromkeys([*begun, *found]) if key not in hidden]
+    return [ingredient_view(pantry[key]) for key in keys[:limit]]
 
 
-def household_text(ingredient: str, grams: float, cup: str) -> str:
+def household_text(ingredient: Ingredient, grams: float, cup: str) -> str:
     """Return an amount as the kitchen measures it."""
-    found = shipped_pantry()[ingredient]
-    return household(found, grams, cup_standard(cup)) or grams_text(grams)
+    return household(ingredient, grams, cup_standard(cup)) or grams_text(grams)

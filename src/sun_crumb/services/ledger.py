@@ -9,10 +9,11 @@ from sqlalchemy import func, select
 from sqlalchemy.orm import Session, joinedload
 
 from sun_crumb.core.errors import OutOfDomainError
-from sun_crumb.core.formula import portion, total
+from sun_crumb.core.formula import PortionKind, portion_totals
 from sun_crumb.core.sugars.savings import savings
+from sun_crumb.services.clock import now
 from sun_crumb.services.errors import NotFoundError
-from sun_crumb.services.recipes import now, version_formula
+from sun_crumb.services.recipes import portion_kinds, version_formula
 from sun_crumb.services.views import View, rounded
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Bake, Recipe, Serving, Version
@@ -28,34 +29,44 @@ SUMS = (
 )
 
 
-def bake(database: Database, version_id: int, baked_on: date, client_key: str | None = None) -> View:
-    """Note that a version was baked and return the bake. The same *client_key* again returns the first one."""
+def bake(database: Database, version_id: int, baked_on: date, client_key: str | None = None) -> list[View]:
+    """Note that a version was baked and return its portions, one entry for each kind of portion.
+
+    The same *client_key* again returns the first ones.
+    """
     with database.transaction() as session:
-        if client_key and (found := session.scalar(select(Bake).where(Bake.client_key == client_key))):
-            return _bake_view(session, found)
+        if client_key:
+            keys = select(Bake).where(Bake.client_key.like(f"{client_key}/%")).order_by(Bake.id)
+            if found := session.scalars(keys).all():
+                return [_bake_view(session, row) for row in found]
         version = session.get(Version, version_id)
         if version is None or version.recipe.deleted_at is not None:
             raise NotFoundError(f"no version {version_id}", field="version_id")
         formula, original = version_formula(version), version_formula(version.recipe.versions[0])
-        whole = total(formula.lines)
-        one, saved = portion(whole, formula.servings), savings(total(original.lines), whole, formula.servings)
-        row = Bake(
-            version_id=version.id,
-            baked_on=baked_on,
-            servings=formula.servings,
-            portion_g=one.mass_g,
-            energy_kcal=one.energy_kcal,
-            total_sugars_g=one.total_sugars_g,
-            free_sugars_who_g=one.free_sugars_who_g,
-            saved_energy_kcal=saved.energy_kcal,
-            saved_total_sugars_g=saved.total_sugars_g,
-            saved_free_sugars_who_g=saved.free_sugars_who_g,
-            client_key=client_key,
-            created_at=now(),
-        )
-        session.add(row)
+        kinds = portion_kinds(version) or [PortionKind("", formula.servings, formula.components)]
+        before, after = portion_totals(original, kinds), portion_totals(formula, kinds)
+        rows = []
+        for number, kind in enumerate(kinds):
+            one, saved = after[kind.name], savings(before[kind.name], after[kind.name], 1)
+            row = Bake(
+                version_id=version.id,
+                baked_on=baked_on,
+                kind=kind.name,
+                servings=kind.count,
+                portion_g=one.mass_g,
+                energy_kcal=one.energy_kcal,
+                total_sugars_g=one.total_sugars_g,
+                free_sugars_who_g=one.free_sugars_who_g,
+                saved_energy_kcal=saved.energy_kcal,
+                saved_total_sugars_g=saved.total_sugars_g,
+                saved_free_sugars_who_g=saved.free_sugars_who_g,
+                client_key=f"{client_key}/{number}" if client_key else None,
+                created_at=now(),
+            )
+            session.add(row)
+            rows.append(row)
         session.flush()
-        return _bake_view(session, row)
+        return [_bake_view(session, row) for row in rows]
 
 
 def eat(
@@ -163,7 +174,7 @@ def _bake_view(session: Session, row: Bake) -> View:
         "recipe_id": version.recipe_id,
         "version_id": version.id,
         "title": version.recipe.title,
-        "label": version.label,
+        "label": f"{version.label}, {row.kind}" if row.kind else version.label,
         "unit": version.unit,
         "baked_on": row.baked_on.isoformat(),
         "servings": row.servings,
@@ -178,7 +189,7 @@ def _serving_view(row: Serving) -> View:
         "id": row.id,
         "bake_id": row.bake_id,
         "title": row.bake.version.recipe.title,
-        "label": row.bake.version.label,
+        "label": f"{row.bake.version.label}, {row.bake.kind}" if row.bake.kind else row.bake.version.label,
         "unit": row.bake.version.unit,
         "eaten_on": row.eaten_on.isoformat(),
         "count": row.count,

@@ -3,29 +3,25 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from datetime import UTC, datetime
+from dataclasses import asdict
 from typing import Any
 
 from sqlalchemy import select
-from sqlalchemy.orm import Session, selectinload
+from sqlalchemy.orm import Session, object_session, selectinload
 
 from sun_crumb.core.errors import CoreError
-from sun_crumb.core.formula import Formula, total
-from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.formula import Formula, PortionKind, check_portions, portion_totals, total
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.rework import Goals
 from sun_crumb.core.sugars.savings import savings
+from sun_crumb.services.clock import now
 from sun_crumb.services.errors import ConflictError, NotFoundError
 from sun_crumb.services.kitchen import PlainLine, formula_of, household_text, plan
-from sun_crumb.services.views import View, analysis_view, savings_view
+from sun_crumb.services.pantry import pantry_in, pantry_of
+from sun_crumb.services.views import View, analysis_view, savings_view, totals_view
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Line, Recipe, Version
-
-
-def now() -> datetime:
-    """Return the time of a write, in UTC without zone as SQLite keeps it."""
-    return datetime.now(UTC).replace(tzinfo=None, microsecond=0)
 
 
 def keep_recipe(
@@ -37,13 +33,16 @@ def keep_recipe(
     servings: int,
     unit: str,
     lines: Sequence[PlainLine],
+    portions: Sequence[PortionKind] = (),
     client_key: str | None = None,
 ) -> View:
     """Put a recipe on the shelf and return it. The same *client_key* again returns the first one."""
     cup_standard(cup)
-    formula = formula_of(title, lines, servings, unit)
+    formula = formula_of(title, lines, servings, unit, pantry_of(database))
     if formula.mass_g <= 0:
         raise CoreError("the recipe has no weighed line yet", field="lines")
+    if portions:
+        check_portions(formula, portions)
     with database.transaction() as session:
         if client_key and (found := session.scalar(select(Recipe).where(Recipe.client_key == client_key))):
             return _recipe_view(session, found.id)
@@ -57,6 +56,7 @@ def keep_recipe(
         version = Version(
             number=1, label="Original", servings=servings, unit=unit, status="", goals=None, created_at=now()
         )
+        version.portions = [asdict(kind) for kind in portions] or None
         version.lines = _line_rows(formula, [])
         recipe.versions = [version]
         session.add(recipe)
@@ -122,10 +122,18 @@ def change_recipe(database: Database, recipe_id: int, revision: int, changes: di
                 version.servings = changes.get("servings", version.servings)
                 version.unit = changes.get("unit", version.unit)
         if "lines" in changes:
-            formula = formula_of(recipe.title, changes["lines"], original.servings, original.unit)
+            formula = formula_of(recipe.title, changes["lines"], original.servings, original.unit, pantry_in(session))
             original.lines.clear()
             session.flush()
             original.lines = _line_rows(formula, [])
+        if "portions" in changes:
+            for version in recipe.versions:
+                if changes["portions"]:
+                    check_portions(_formula(recipe, version), changes["portions"])
+                version.portions = [asdict(kind) for kind in changes["portions"]] or None
+        elif "servings" in changes:
+            for version in recipe.versions:
+                version.portions = None
         recipe.revision += 1
         session.flush()
         return _recipe_view(session, recipe_id)
@@ -152,7 +160,8 @@ def rework_recipe(database: Database, recipe_id: int, goals: Goals, cup: str | N
     with database.transaction() as session:
         recipe = _recipe(session, recipe_id)
         formula, standard = _formula(recipe, recipe.versions[0]), cup_standard(cup or recipe.cup)
-    return plan(formula, goals, standard)
+        pantry = pantry_in(session)
+    return plan(formula, goals, standard, pantry)
 
 
 def keep_version(
@@ -170,7 +179,8 @@ def keep_version(
         if client_key and session.scalar(select(Version.id).where(Version.client_key == client_key)):
             return _recipe_view(session, recipe_id)
         original = recipe.versions[0]
-        made = plan(_formula(recipe, original), goals, cup_standard(cup or recipe.cup))
+        pantry = pantry_in(session)
+        made = plan(_formula(recipe, original), goals, cup_standard(cup or recipe.cup), pantry)
         number = recipe.versions[-1].number + 1
         version = Version(
             recipe_id=recipe.id,
@@ -183,8 +193,8 @@ def keep_version(
             client_key=client_key,
             created_at=now(),
         )
+        version.portions = original.portions
         kept = [line for line in made["lines"] if line["after_g"] > 0]
-        pantry = shipped_pantry()
         version.lines = [
             Line(
                 position=n,
@@ -225,12 +235,19 @@ def _recipe(session: Session, recipe_id: int) -> Recipe:
 
 def _formula(recipe: Recipe, version: Version) -> Formula:
     lines = [PlainLine(x.ingredient, x.grams, x.component, x.text, x.is_crushed) for x in version.lines]
-    return formula_of(recipe.title, lines, version.servings, version.unit)
+    session = object_session(recipe)
+    assert session is not None
+    return formula_of(recipe.title, lines, version.servings, version.unit, pantry_in(session))
 
 
 def version_formula(version: Version) -> Formula:
     """Return a stored version as a formula."""
     return _formula(version.recipe, version)
+
+
+def portion_kinds(version: Version) -> list[PortionKind]:
+    """Return the kinds of portion that a version is cut into; empty for one kind."""
+    return [PortionKind(k["name"], k["count"], tuple(k["components"])) for k in version.portions or ()]
 
 
 def _version_view(recipe: Recipe, version: Version, original: Formula) -> View:
@@ -249,6 +266,12 @@ def _version_view(recipe: Recipe, version: Version, original: Formula) -> View:
         "per_serving": analysis["per_serving"],
         "batch": analysis["batch"],
         "saved_per_serving": savings_view(saved),
+        "portions": [
+            {"name": name, "count": kind.count, "components": list(kind.components), "holds": totals_view(holds)}
+            for kind, (name, holds) in zip(kinds, portion_totals(formula, kinds).items(), strict=True)
+        ]
+        if (kinds := portion_kinds(version))
+        else [],
     }
 
 
@@ -267,7 +290,7 @@ def _recipe_view(session: Session, recipe_id: int) -> View:
     recipe = _recipe(session, recipe_id)
     view = _summary(recipe)
     view["source_text"] = recipe.source_text
-    pantry = shipped_pantry()
+    pantry = pantry_in(session)
     for shown, version in zip(view["versions"], recipe.versions, strict=True):
         shown["lines"] = [
             {
@@ -276,8 +299,9 @@ def _recipe_view(session: Session, recipe_id: int) -> View:
                 "name": pantry[line.ingredient].name,
                 "grams": line.grams,
                 "amount": grams_text(line.grams),
-                "household": household_text(line.ingredient, line.grams, recipe.cup),
+                "household": household_text(pantry[line.ingredient], line.grams, recipe.cup),
                 "text": line.text,
+                "is_crushed": line.is_crushed,
                 "reason": line.reason,
             }
             for line in version.lines

@@ -6,15 +6,16 @@ from dataclasses import asdict
 from typing import Any
 
 from sun_crumb.core.balance import families
-from sun_crumb.core.pantry import diets, shipped_pantry
+from sun_crumb.core.pantry import diets
 from sun_crumb.core.quantities.measures import cup_standards
 from sun_crumb.core.reference import constant
 from sun_crumb.core.rework import DEFINITIONS, paths
+from sun_crumb.services.pantry import hidden_products, pantry_of
 from sun_crumb.services.views import View, ingredient_view
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Setting
 
-DEFAULTS: dict[str, Any] = {"daily_limit_g": 25.0, "diets": [], "cupboard": None}
+DEFAULTS: dict[str, Any] = {"daily_limit_g": 25.0, "diets": [], "cupboard": None, "prices": {}}
 
 
 def get_settings(database: Database) -> View:
@@ -33,8 +34,10 @@ def change_settings(database: Database, changes: dict[str, Any]) -> View:
     return get_settings(database)
 
 
-def choices() -> View:
+def choices(database: Database) -> View:
     """Return what can be chosen: paths, definitions, families, diets, cups, sweeteners, daily limits."""
+    hidden = hidden_products(database)
+    pantry = [i for i in pantry_of(database) if i.key not in hidden]
     return {
         "paths": [
             {
@@ -45,7 +48,7 @@ def choices() -> View:
                 "keep_sweet": p.keep_sweet,
                 "definition": p.definition,
                 "usual": list(p.usual),
-                "sweeteners": [i.key for i in shipped_pantry() if p.allows(i)],
+                "sweeteners": [i.key for i in pantry if p.allows(i)],
             }
             for p in paths().values()
         ],
@@ -53,7 +56,7 @@ def choices() -> View:
         "families": [{"key": f.key, "name": f.name} for f in families().values()],
         "diets": [{"key": d.key, "name": d.name} for d in diets().values()],
         "cups": [asdict(c) for c in cup_standards().values()],
-        "sweeteners": [ingredient_view(i) for i in shipped_pantry() if any(p.allows(i) for p in paths().values())],
+        "sweeteners": [ingredient_view(i) for i in pantry if any(p.allows(i) for p in paths().values())],
         "limits": [
             {"grams": constant(key), "name": name}
             for key, name in (

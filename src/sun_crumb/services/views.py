@@ -7,7 +7,7 @@ from typing import Any
 
 from sun_crumb.core.formula import Formula, Totals, portion, total
 from sun_crumb.core.formula.totals import TOTAL_FIELDS
-from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Reading, ReadLine
 from sun_crumb.core.rework import Plan
 from sun_crumb.core.sugars.savings import Savings
@@ -47,11 +47,13 @@ def analysis_view(formula: Formula) -> View:
     }
 
 
-def line_view(line: ReadLine) -> View:
+def line_view(line: ReadLine, pantry: Pantry) -> View:
     """Return one read line."""
     view = {f.name: getattr(line, f.name) for f in fields(line)}
     view["alternatives"] = list(line.alternatives)
-    view["candidates"] = [asdict(c) for c in line.candidates]
+    view["candidates"] = [
+        asdict(c) | {"total_sugars_g": _sugar_of(pantry[c.ingredient], c.grams)} for c in line.candidates
+    ]
     view["conflict"] = (
         {"statements": [asdict(s) for s in line.conflict.statements], "fits": line.conflict.fits}
         if line.conflict
@@ -60,7 +62,11 @@ def line_view(line: ReadLine) -> View:
     return view
 
 
-def reading_view(reading: Reading) -> View:
+def _sugar_of(ingredient: Ingredient, grams: float | None) -> float | None:
+    return None if grams is None else rounded(ingredient.per_100g.total_sugars_g * grams / 100, 1)
+
+
+def reading_view(reading: Reading, pantry: Pantry) -> View:
     """Return a reading; the keys are the contract of the command line's ``read``."""
     return {
         "title": reading.title,
@@ -70,7 +76,7 @@ def reading_view(reading: Reading) -> View:
         "cup_reason": reading.cup_reason,
         "oven": asdict(reading.oven) if reading.oven else None,
         "bake_minutes": list(reading.bake_minutes) if reading.bake_minutes else None,
-        "lines": [line_view(line) for line in reading.lines],
+        "lines": [line_view(line, pantry) for line in reading.lines],
         "steps": list(reading.steps),
     }
 

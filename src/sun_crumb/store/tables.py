@@ -45,6 +45,7 @@ class Version(Base):
     unit: Mapped[str]
     status: Mapped[str] = mapped_column(default="")
     goals: Mapped[dict[str, Any] | None] = mapped_column(JSON)
+    portions: Mapped[list[dict[str, Any]] | None] = mapped_column(JSON)
     client_key: Mapped[str | None] = mapped_column(unique=True)
     created_at: Mapped[datetime]
     recipe: Mapped[Recipe] = relationship(back_populates="versions")
@@ -79,6 +80,7 @@ class Bake(Base):
     id: Mapped[int] = mapped_column(primary_key=True)
     version_id: Mapped[int] = mapped_column(ForeignKey("versions.id", ondelete="CASCADE"), index=True)
     baked_on: Mapped[date] = mapped_column(index=True)
+    kind: Mapped[str] = mapped_column(default="")
     servings: Mapped[int]
     portion_g: Mapped[float]
     energy_kcal: Mapped[float]
@@ -107,6 +109,18 @@ class Serving(Base):
     created_at: Mapped[datetime]
     deleted_at: Mapped[datetime | None]
     bake: Mapped[Bake] = relationship()
+
+
+class Product(Base):
+    """An ingredient of the household's own, as its pack's label says; ``like`` is what the rest is taken from."""
+
+    __tablename__ = "products"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    label: Mapped[dict[str, Any]] = mapped_column(JSON)
+    like: Mapped[str]
+    created_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
 
 
 class Setting(Base):

@@ -30,7 +30,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Note that a version was baked. */
+        /** Note that a version was baked; gives one entry for each kind of portion. */
         post: operations["bake"];
         delete?: never;
         options?: never;
@@ -72,6 +72,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a recipe from a file: a saved page, JSON-LD, CSV, text, or Sun Crumb's own JSON. */
+        post: operations["import_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Work out what a pack's label describes; nothing is kept. */
+        post: operations["read_label"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ledger": {
         parameters: {
             query?: never;
@@ -97,9 +131,77 @@ export interface paths {
             cookie?: never;
         };
         /** Look up ingredients by name. */
-        get: operations["pantry"];
+        get: operations["search_pantry"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get an ingredient with its composition, weights, names and sources. */
+        get: operations["get_ingredient"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a product of the household's own. */
+        post: operations["keep_product"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a product out of sight; recipes that hold it keep it. */
+        delete: operations["remove_product"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/products/{key}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a product back. */
+        post: operations["restore_product"];
         delete?: never;
         options?: never;
         head?: never;
@@ -158,6 +260,23 @@ export interface paths {
         head?: never;
         /** Change a recipe; refused when it was changed elsewhere since. */
         patch: operations["change_recipe"];
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Give a recipe as the content of a file. */
+        get: operations["export_recipe"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/recipes/{recipe_id}/restore": {
@@ -280,10 +399,36 @@ export interface paths {
         patch: operations["change_settings"];
         trace?: never;
     };
+    "/api/sweeteners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Compare every sweetener at equal sweetness. */
+        get: operations["sweeteners"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** AllergenOut */
+        AllergenOut: {
+            /** Name */
+            name: string;
+            /** Is Us */
+            is_us: boolean;
+            /** Is Eu */
+            is_eu: boolean;
+        };
         /**
          * AnalyseIn
          * @description Weighed lines to total.
@@ -369,6 +514,11 @@ export interface components {
             /** Portion G */
             portion_g: number;
         };
+        /** BakesOut */
+        BakesOut: {
+            /** Bakes */
+            bakes: components["schemas"]["BakeOut"][];
+        };
         /** BalanceOut */
         BalanceOut: {
             /** Component */
@@ -403,6 +553,8 @@ export interface components {
             confidence: number;
             /** Grams */
             grams: number | null;
+            /** Total Sugars G */
+            total_sugars_g: number | null;
         };
         /** ChoicesOut */
         ChoicesOut: {
@@ -428,6 +580,73 @@ export interface components {
             per_100g: components["schemas"]["TotalsOut"];
             /** Component */
             component: string;
+        };
+        /** CompositionOut */
+        CompositionOut: {
+            /** Water G */
+            water_g: number;
+            /** Energy Kcal */
+            energy_kcal: number;
+            /** Protein G */
+            protein_g: number;
+            /** Fat G */
+            fat_g: number;
+            /** Carbohydrate G */
+            carbohydrate_g: number;
+            /** Fibre G */
+            fibre_g: number;
+            /** Ash G */
+            ash_g: number;
+            /** Total Sugars G */
+            total_sugars_g: number;
+            /** Starch G */
+            starch_g: number;
+            /** Sucrose G */
+            sucrose_g: number;
+            /** Glucose G */
+            glucose_g: number;
+            /** Fructose G */
+            fructose_g: number;
+            /** Lactose G */
+            lactose_g: number;
+            /** Maltose G */
+            maltose_g: number;
+            /** Galactose G */
+            galactose_g: number;
+            /** Erythritol G */
+            erythritol_g: number;
+            /** Xylitol G */
+            xylitol_g: number;
+            /** Sorbitol G */
+            sorbitol_g: number;
+            /** Maltitol G */
+            maltitol_g: number;
+            /** Allulose G */
+            allulose_g: number;
+            /** Inulin G */
+            inulin_g: number;
+            /** Polydextrose G */
+            polydextrose_g: number;
+            /** Alcohol G */
+            alcohol_g: number;
+            /** Glycosides G */
+            glycosides_g: number;
+            /** Acid Meq */
+            acid_meq: number;
+            /** Base Meq */
+            base_meq: number;
+            /** Co2 G */
+            co2_g: number;
+            /** Water Holding G Per G */
+            water_holding_g_per_g: number;
+            /** Refined Share */
+            refined_share: number;
+            /** Added Us Share */
+            added_us_share: number;
+            /** Free Who Share */
+            free_who_share: number;
+            /** Free Uk Share */
+            free_uk_share: number;
         };
         /** ConflictOut */
         ConflictOut: {
@@ -506,6 +725,25 @@ export interface components {
          */
         ErrorOut: {
             error: components["schemas"]["ErrorBody"];
+        };
+        /**
+         * FileIn
+         * @description A file's name and text.
+         */
+        FileIn: {
+            /** Name */
+            name: string;
+            /** Content */
+            content: string;
+        };
+        /** FileOut */
+        FileOut: {
+            /** Name */
+            name: string;
+            /** Media Type */
+            media_type: string;
+            /** Content */
+            content: string;
         };
         /**
          * GoalsIn
@@ -594,6 +832,54 @@ export interface components {
             status: "ok";
             /** Is Demo */
             is_demo: boolean;
+        };
+        /**
+         * ImportOut
+         * @description Text for the reader, or the number of the recipe that is on the shelf now.
+         */
+        ImportOut: {
+            /** Text */
+            text: string;
+            /** Recipe Id */
+            recipe_id: number | null;
+        };
+        /** IngredientDetailOut */
+        IngredientDetailOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Group */
+            group: string;
+            /** Energy Kcal */
+            energy_kcal: number;
+            /** Total Sugars G */
+            total_sugars_g: number;
+            /** Free Sugars Who G */
+            free_sugars_who_g: number;
+            /** Water G */
+            water_g: number;
+            /** Source */
+            source: string;
+            /** Locator */
+            locator: string;
+            /** Names */
+            names: string[];
+            /** Roles */
+            roles: string[];
+            /** Sugar Kind */
+            sugar_kind: string;
+            composition: components["schemas"]["CompositionOut"];
+            /** Sweetness */
+            sweetness: number | null;
+            /** Measures */
+            measures: components["schemas"]["MeasureOut"][];
+            /** Allergens */
+            allergens: components["schemas"]["AllergenOut"][];
+            /** Source Words */
+            source_words: string;
+            /** By Hand */
+            by_hand: string[];
         };
         /** IngredientOut */
         IngredientOut: {
@@ -686,6 +972,87 @@ export interface components {
              */
             client_key?: string | null;
         };
+        /**
+         * LabelIn
+         * @description What a pack says, per *basis_g*; what it does not say is taken from the ingredient *like*.
+         */
+        LabelIn: {
+            /** Name */
+            name: string;
+            /** Like */
+            like: string;
+            /**
+             * Law
+             * @default eu
+             * @enum {string}
+             */
+            law?: "eu" | "us";
+            /**
+             * Basis G
+             * @default 100
+             */
+            basis_g?: number;
+            /**
+             * Energy Kcal
+             * @default null
+             */
+            energy_kcal?: number | null;
+            /**
+             * Energy Kj
+             * @default null
+             */
+            energy_kj?: number | null;
+            /**
+             * Fat G
+             * @default null
+             */
+            fat_g?: number | null;
+            /**
+             * Carbohydrate G
+             * @default null
+             */
+            carbohydrate_g?: number | null;
+            /**
+             * Sugars G
+             * @default null
+             */
+            sugars_g?: number | null;
+            /**
+             * Added Sugars G
+             * @default null
+             */
+            added_sugars_g?: number | null;
+            /**
+             * Polyols G
+             * @default null
+             */
+            polyols_g?: number | null;
+            /**
+             * Fibre G
+             * @default null
+             */
+            fibre_g?: number | null;
+            /**
+             * Protein G
+             * @default null
+             */
+            protein_g?: number | null;
+            /**
+             * Salt G
+             * @default null
+             */
+            salt_g?: number | null;
+            /**
+             * Cup G
+             * @default null
+             */
+            cup_g?: number | null;
+            /**
+             * Is Cup Like Sugar
+             * @default false
+             */
+            is_cup_like_sugar?: boolean;
+        };
         /** LedgerOut */
         LedgerOut: {
             /**
@@ -754,6 +1121,17 @@ export interface components {
              * @default null
              */
             is_crushed?: boolean | null;
+        };
+        /** MeasureOut */
+        MeasureOut: {
+            /** Unit */
+            unit: string;
+            /** Form */
+            form: string;
+            /** Grams */
+            grams: number;
+            /** Source */
+            source: string;
         };
         /** MetricOut */
         MetricOut: {
@@ -864,6 +1242,39 @@ export interface components {
             solve_ms: number;
         };
         /**
+         * PortionKindIn
+         * @description So many equal portions, and the components they get.
+         */
+        PortionKindIn: {
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /** Count */
+            count: number;
+            /** Components */
+            components: string[];
+        };
+        /** PortionKindOut */
+        PortionKindOut: {
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+            /** Components */
+            components: string[];
+            holds: components["schemas"]["TotalsOut"];
+        };
+        /** ProductOut */
+        ProductOut: {
+            ingredient: components["schemas"]["IngredientDetailOut"];
+            /** Estimated */
+            estimated: string[];
+            /** Contradictions */
+            contradictions: string[];
+        };
+        /**
          * ReadIn
          * @description A pasted recipe.
          */
@@ -970,6 +1381,11 @@ export interface components {
              * @default null
              */
             lines?: components["schemas"]["LineIn"][] | null;
+            /**
+             * Portions
+             * @default null
+             */
+            portions?: components["schemas"]["PortionKindIn"][] | null;
         };
         /**
          * RecipeIn
@@ -997,6 +1413,11 @@ export interface components {
             unit?: string;
             /** Lines */
             lines: components["schemas"]["LineIn"][];
+            /**
+             * Portions
+             * @default []
+             */
+            portions?: components["schemas"]["PortionKindIn"][];
             /**
              * Client Key
              * @default null
@@ -1132,6 +1553,13 @@ export interface components {
              * @default null
              */
             cupboard?: string[] | null;
+            /**
+             * Prices
+             * @default null
+             */
+            prices?: {
+                [key: string]: number;
+            } | null;
         };
         /** SettingsOut */
         SettingsOut: {
@@ -1141,6 +1569,10 @@ export interface components {
             diets: string[];
             /** Cupboard */
             cupboard: string[] | null;
+            /** Prices */
+            prices: {
+                [key: string]: number;
+            };
         };
         /** StatementOut */
         StatementOut: {
@@ -1148,6 +1580,36 @@ export interface components {
             text: string;
             /** Grams */
             grams: number;
+        };
+        /** SweetenerOut */
+        SweetenerOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Is Refined */
+            is_refined: boolean;
+            /** Grams */
+            grams: number | null;
+            /** Household */
+            household: string;
+            /** Energy Kcal */
+            energy_kcal: number | null;
+            /** Free Sugars Who G */
+            free_sugars_who_g: number | null;
+            /** Free Sugars Uk G */
+            free_sugars_uk_g: number | null;
+            /** Water G */
+            water_g: number | null;
+            /** Price */
+            price: number | null;
+            /** Price Per Kg */
+            price_per_kg: number | null;
+        };
+        /** SweetenersOut */
+        SweetenersOut: {
+            /** Sweeteners */
+            sweeteners: components["schemas"]["SweetenerOut"][];
         };
         /** TotalsOut */
         TotalsOut: {
@@ -1205,6 +1667,8 @@ export interface components {
             household: string;
             /** Text */
             text: string;
+            /** Is Crushed */
+            is_crushed: boolean;
             /** Reason */
             reason: string;
         };
@@ -1228,6 +1692,8 @@ export interface components {
             per_serving: components["schemas"]["TotalsOut"];
             batch: components["schemas"]["TotalsOut"];
             saved_per_serving: components["schemas"]["SavingsOut"];
+            /** Portions */
+            portions: components["schemas"]["PortionKindOut"][];
             /** Lines */
             lines: components["schemas"]["VersionLineOut"][];
         };
@@ -1251,6 +1717,8 @@ export interface components {
             per_serving: components["schemas"]["TotalsOut"];
             batch: components["schemas"]["TotalsOut"];
             saved_per_serving: components["schemas"]["SavingsOut"];
+            /** Portions */
+            portions: components["schemas"]["PortionKindOut"][];
         };
         /** YieldOut */
         YieldOut: {
@@ -1320,7 +1788,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BakeOut"];
+                    "application/json": components["schemas"]["BakesOut"];
                 };
             };
             /** @description What is wrong */
@@ -1392,6 +1860,72 @@ export interface operations {
             };
         };
     };
+    import_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    read_label: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProductOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
     read_ledger: {
         parameters: {
             query?: {
@@ -1426,7 +1960,7 @@ export interface operations {
             };
         };
     };
-    pantry: {
+    search_pantry: {
         parameters: {
             query?: {
                 /** @description part of a name */
@@ -1445,6 +1979,132 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IngredientsOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    get_ingredient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IngredientDetailOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    keep_product: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProductOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    remove_product: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    restore_product: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProductOut"];
                 };
             };
             /** @description What is wrong */
@@ -1640,6 +2300,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecipeOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    export_recipe: {
+        parameters: {
+            query?: {
+                /** @description jsonld, html, csv or json */
+                format?: string;
+                /** @description a version's number in the database; the newest by default */
+                version?: string;
+            };
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileOut"];
                 };
             };
             /** @description What is wrong */
@@ -1898,6 +2594,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SettingsOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    sweeteners: {
+        parameters: {
+            query?: {
+                /** @description grams of sugar to match */
+                sugar?: string;
+                /** @description grams of batter */
+                batter?: string;
+                /** @description cup standard */
+                cup?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SweetenersOut"];
                 };
             };
             /** @description What is wrong */

@@ -7,6 +7,7 @@ const groups = [
       ['r', 'Recipes'],
       ['b', 'Bring in'],
       ['l', 'Ledger'],
+      ['p', 'Pantry'],
       ['/', 'Find'],
       ['?', 'These keys'],
     ],

@@ -84,7 +84,9 @@ function settle(): void {
         "
       >
         <kbd>{{ n + 1 }}</kbd> {{ candidate.name
-        }}<template v-if="candidate.grams !== null">, {{ gramsText(candidate.grams) }}</template>
+        }}<template v-if="candidate.grams !== null"
+          >, {{ gramsText(candidate.grams) }}, {{ gramsText(candidate.total_sugars_g ?? 0) }} sugar</template
+        >
       </v-btn>
     </div>
     <form class="by-hand" @submit.prevent="settle">

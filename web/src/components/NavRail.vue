@@ -12,6 +12,7 @@ const places = [
   { to: '/recipes', name: 'Recipes' },
   { to: '/bring-in', name: 'Bring in' },
   { to: '/ledger', name: 'Ledger' },
+  { to: '/pantry', name: 'Pantry' },
 ]
 
 function turn(): void {

@@ -1,9 +1,34 @@
 <script setup lang="ts">
-import type { Recipe } from '../api/client'
+import { api, ask, type Recipe } from '../api/client'
 import { grams } from '../logic/format'
+import { useNotices } from '../stores/notices'
 
-defineProps<{ versions: Recipe['versions'] }>()
+const props = defineProps<{ recipeId: number; versions: Recipe['versions'] }>()
 defineEmits<{ baked: [versionId: number] }>()
+const notices = useNotices()
+const FORMATS = [
+  { key: 'html', name: 'page' },
+  { key: 'jsonld', name: 'JSON-LD' },
+  { key: 'csv', name: 'CSV' },
+  { key: 'json', name: 'own file, all versions' },
+]
+
+async function save(format: string): Promise<void> {
+  try {
+    const file = await ask(
+      api.GET('/api/recipes/{recipe_id}/export', {
+        params: { path: { recipe_id: props.recipeId }, query: { format } },
+      }),
+    )
+    const link = document.createElement('a')
+    link.href = URL.createObjectURL(new Blob([file.content], { type: file.media_type }))
+    link.download = file.name
+    link.click()
+    URL.revokeObjectURL(link.href)
+  } catch (error) {
+    notices.complain(error)
+  }
+}
 </script>
 
 <template>
@@ -26,11 +51,25 @@ defineEmits<{ baked: [versionId: number] }>()
           }}</router-link>
           <b v-else>{{ version.label }}</b><br />
           <span class="quiet small"
-            >{{ grams(version.per_serving.free_sugars_who_g) }} free sugar in one {{ version.unit }}</span
+            >{{ grams(version.per_serving.free_sugars_who_g) }} free sugar in one {{ version.unit
+            }}<template v-for="kind in version.portions" :key="kind.name"
+              ><br />{{ kind.count }} {{ kind.name }}: {{ grams(kind.holds.free_sugars_who_g) }}</template
+            ></span
           >
         </span>
         <v-btn size="small" :aria-label="`I baked ${version.label}`" @click="$emit('baked', version.id)"
           >I baked it</v-btn
+        >
+      </li>
+      <li class="files">
+        <span class="quiet small">Take it out as</span>
+        <v-btn
+          v-for="format in FORMATS"
+          :key="format.key"
+          size="small"
+          variant="text"
+          @click="save(format.key)"
+          >{{ format.name }}</v-btn
         >
       </li>
     </ul>
@@ -55,6 +94,12 @@ li {
   align-items: center;
   justify-content: space-between;
   padding: 8px 0;
+}
+.files {
+  flex-wrap: wrap;
+  gap: 4px;
+  justify-content: start;
+  border-top: 1px solid var(--hair);
 }
 a {
   color: inherit;

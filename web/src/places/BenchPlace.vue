@@ -98,7 +98,7 @@ async function keep(): Promise<void> {
 async function baked(versionId: number): Promise<void> {
   try {
     const made = await ledger.bake(versionId, isoDay(new Date()))
-    await router.push({ name: 'ledger', query: { bake: made.id } })
+    await router.push({ name: 'ledger', query: { bake: made?.id } })
   } catch (error) {
     notices.complain(error)
   }
@@ -133,7 +133,12 @@ watch(
   <section class="place">
     <header class="head">
       <h1>{{ bench.recipe?.title ?? (bench.problem ? 'Not found' : '…') }}</h1>
-      <VersionStrip v-if="bench.recipe" :versions="bench.recipe.versions" @baked="baked" />
+      <VersionStrip
+        v-if="bench.recipe"
+        :recipe-id="bench.recipe.id"
+        :versions="bench.recipe.versions"
+        @baked="baked"
+      />
       <span class="push actions">
         <v-btn
           :icon="mdiUndo"

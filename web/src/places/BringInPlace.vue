@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import FileButtons from '../components/FileButtons.vue'
+import PortionKinds from '../components/PortionKinds.vue'
 import ReadLineRow from '../components/ReadLineRow.vue'
 import { useKeys } from '../composables/useKeys'
 import { grams, kcal, plural } from '../logic/format'
@@ -112,6 +114,7 @@ onMounted(() => void store.read())
         }}
       </span>
       <span class="push actions">
+        <FileButtons @text="start" @recipe="(id) => router.push(`/recipes/${id}/bench`)" />
         <v-btn v-if="store.kept.text" variant="text" @click="store.clear()">Start over</v-btn>
         <v-btn
           variant="flat"
@@ -174,6 +177,12 @@ onMounted(() => void store.read())
               <b>{{ kcal(portion.energy_kcal) }}</b> in one {{ store.unit }}
             </span>
           </div>
+          <PortionKinds
+            v-model="store.kept.portions"
+            :components="store.components"
+            :servings="store.servings"
+            :unit="store.unit"
+          />
           <ul>
             <ReadLineRow
               v-for="line in shown"

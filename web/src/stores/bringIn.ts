@@ -19,17 +19,25 @@ export interface ShownLine extends ReadLine {
   isOpen: boolean
 }
 
+/** So many equal portions, with their share of some components. */
+export interface PortionKind {
+  name: string
+  count: number
+  components: string[]
+}
+
 interface Kept {
   text: string
   cup: string | null
   servings: number | null
   decisions: Record<string, Decision>
+  portions: PortionKind[]
   clientKey: string
 }
 
 /** The server refuses longer texts as well; saying so here spares sending megabytes. */
 const MOST_CHARACTERS = 200_000
-const EMPTY: Kept = { text: '', cup: null, servings: null, decisions: {}, clientKey: '' }
+const EMPTY: Kept = { text: '', cup: null, servings: null, decisions: {}, portions: [], clientKey: '' }
 
 /** A recipe being brought in: the text, how it was read, and what was decided about its doubts. */
 export const useBringIn = defineStore('bringIn', () => {
@@ -66,6 +74,8 @@ export const useBringIn = defineStore('bringIn', () => {
       return [{ ingredient, grams, component: line.component, text: line.text }]
     }),
   )
+
+  const components = computed(() => [...new Set(weighed.value.map((line) => line.component ?? ''))])
 
   async function read(): Promise<void> {
     if (!kept.value.text.trim()) {
@@ -130,6 +140,7 @@ export const useBringIn = defineStore('bringIn', () => {
           servings: servings.value,
           unit: unit.value,
           lines: weighed.value,
+          portions: kept.value.portions,
           client_key: kept.value.clientKey,
         },
       }),
@@ -139,7 +150,7 @@ export const useBringIn = defineStore('bringIn', () => {
   }
 
   function clear(): void {
-    kept.value = { ...EMPTY, decisions: {} }
+    kept.value = { ...EMPTY, decisions: {}, portions: [] }
     reading.value = undefined
     analysis.value = null
     problem.value = ''
@@ -156,6 +167,7 @@ export const useBringIn = defineStore('bringIn', () => {
     servings,
     unit,
     weighed,
+    components,
     read,
     total,
     decide,

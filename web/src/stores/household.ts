@@ -5,7 +5,7 @@ import { api, ask, type Choices, type Settings } from '../api/client'
 /** What can be chosen, and what this household has chosen. */
 export const useHousehold = defineStore('household', () => {
   const choices = ref<Choices>()
-  const settings = ref<Settings>({ daily_limit_g: 25, diets: [], cupboard: null })
+  const settings = ref<Settings>({ daily_limit_g: 25, diets: [], cupboard: null, prices: {} })
   let loading: Promise<void> | undefined
 
   function load(): Promise<void> {

@@ -14,9 +14,9 @@ export const useLedger = defineStore('ledger', () => {
     ledger.value = await ask(api.GET('/api/ledger', { params: { query: { since, until } } }))
   }
 
-  function bake(versionId: number, day: string): Promise<Schemas['BakeOut']> {
+  async function bake(versionId: number, day: string): Promise<Schemas['BakeOut'] | undefined> {
     const body = { version_id: versionId, baked_on: day, client_key: clientKey() }
-    return ask(api.POST('/api/bakes', { body }))
+    return (await ask(api.POST('/api/bakes', { body }))).bakes[0]
   }
 
   async function eat(

@@ -35,6 +35,12 @@ class Totals:
 TOTAL_FIELDS = tuple(f.name for f in fields(Totals))
 
 
+def added(parts: Iterable[Totals]) -> Totals:
+    """Return several totals together; sweetness is added up as it stands."""
+    parts = list(parts)
+    return Totals(*(sum(getattr(p, name) for p in parts) for name in TOTAL_FIELDS))
+
+
 def free_uk_share(line: FormulaLine) -> float:
     """Return the share of a line's sugars that is free in the UK: all of it once whole fruit is broken up."""
     if line.is_crushed and line.ingredient.sugar_kind == "intrinsic" and line.ingredient.has_role("fruit"):

@@ -42,6 +42,15 @@ class Pantry:
     def __len__(self) -> int:
         return len(self._by_key)
 
+    def with_products(self, products: Iterable[tuple[Ingredient, tuple[str, ...]]]) -> Pantry:
+        """Return a pantry that also holds the user's own *products*, each with the names it goes by."""
+        products = list(products)
+        own = [(i.key, name.lower()) for i, names in products for name in (i.name, *names)]
+        taken = {name for _, name in own}
+        return Pantry(
+            [*self, *(i for i, _ in products)], [*(pair for pair in self.names if pair[1] not in taken), *own]
+        )
+
     def names_of(self, key: str) -> list[str]:
         """Return the names an ingredient goes by, the shown one first."""
         return [name for k, name in self.names if k == key]

@@ -13,8 +13,9 @@ from sun_crumb.core.reading.words import word_list
 
 _FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([\w' -]{2,40}?)\s*:?$", re.I)
 _META = re.compile(
-    r"^(?:serves|feeds|makes?|yields?|servings?|portions?|prep(?:aration)?(?: time)?|cook(?:ing)?(?: time)?|bake time|total(?: time)?|"
-    r"ready in|difficulty|course|cuisine|author|source|by |from |recipe by|rating|calories|equipment|oven|temperature)\b",
+    r"^(?:(?:serves|feeds|makes?|yields?|servings?|portions?|ready in|difficulty|course|cuisine|author|source|recipe by|"
+    r"rating|calories|equipment)\b|(?:prep(?:aration)?|cook(?:ing)?|bake|baking|total)(?: time)?\s*:|"
+    r"(?:prep(?:aration)?|cook(?:ing)?|bake|baking|total) time\b|(?:oven|temperature|by|from)\b)",
     re.I,
 )
 _STEP_NUMBER = re.compile(r"^(?:step\s*)?\d{1,2}\s*[.):]\s*", re.I)

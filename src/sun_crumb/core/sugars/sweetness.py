@@ -90,6 +90,12 @@ def intense_dose(sucrose_g: float, batter_g: float) -> float:
     return half * response / (top - response) * litres / 1000
 
 
+def glycosides_like_sugar(composition: Composition, cup_g: float) -> float:
+    """Return the glycosides [g] that a cup of *composition* lacks to sweeten 850 g of batter like 200 g of sugar."""
+    missing = 200.0 - linear_sweetness(composition) * cup_g / 100
+    return intense_dose(missing, 850.0) if missing > 0 else 0.0
+
+
 def sucrose_equivalent(parts: Iterable[tuple[Composition, float]]) -> float:
     """Return the mass of sucrose that tastes as sweet as a mixture of (composition, grams) [g]."""
     linear = glycosides = mass = 0.0
@@ -98,3 +104,28 @@ def sucrose_equivalent(parts: Iterable[tuple[Composition, float]]) -> float:
         glycosides += composition.glycosides_g * grams / 100
         mass += grams
     return linear + intense_equivalent(glycosides, mass)
+
+
+def grams_as_sweet(composition: Composition, sucrose_g: float, batter_g: float) -> float | None:
+    """Return the grams of *composition* that taste as sweet as *sucrose_g* in *batter_g*, or None beyond its reach.
+
+    Solved by bisection, since intense sweetness saturates; nothing above five times the sugar's weight is sensible.
+
+    Examples
+    --------
+    >>> from sun_crumb.core.pantry import shipped_pantry
+    >>> round(grams_as_sweet(shipped_pantry()["honey"].per_100g, 100.0, 850.0))
+    130
+    """
+
+    def sweet(grams: float) -> float:
+        intense = intense_equivalent(composition.glycosides_g * grams / 100, batter_g)
+        return linear_sweetness(composition) * grams / 100 + intense
+
+    low, high = 0.0, 5 * sucrose_g
+    if sweet(high) < sucrose_g:
+        return None
+    for _ in range(60):
+        middle = (low + high) / 2
+        low, high = (middle, high) if sweet(middle) < sucrose_g else (low, middle)
+    return high

@@ -1,0 +1,46 @@
+"""Portions of several kinds out of one bake: plain, dusted, frosted."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from sun_crumb.core.errors import OutOfDomainError
+from sun_crumb.core.formula.recipe import Formula
+from sun_crumb.core.formula.totals import Totals, added, total
+
+
+@dataclass(frozen=True, slots=True)
+class PortionKind:
+    """So many equal portions, each with its share of some components; an empty name is the usual kind."""
+
+    name: str
+    count: int
+    components: tuple[str, ...]
+
+
+def check_portions(formula: Formula, kinds: Sequence[PortionKind]) -> None:
+    """Raise OutOfDomainError unless the kinds count up to the servings and use every component."""
+    if sum(kind.count for kind in kinds) != formula.servings or any(kind.count < 1 for kind in kinds):
+        counts = " + ".join(str(kind.count) for kind in kinds)
+        raise OutOfDomainError(f"{counts} portions do not make {formula.servings}", field="portions")
+    if len({kind.name for kind in kinds}) != len(kinds):
+        raise OutOfDomainError("two kinds of portion have the same name", field="portions")
+    known = set(formula.components)
+    for kind in kinds:
+        if unknown := set(kind.components) - known:
+            raise OutOfDomainError(f"the recipe has no component {sorted(unknown)[0]!r}", field="portions")
+    if missing := known - {c for kind in kinds for c in kind.components}:
+        raise OutOfDomainError(f"no portion gets the component {sorted(missing)[0]!r}", field="portions")
+
+
+def portion_totals(formula: Formula, kinds: Sequence[PortionKind]) -> dict[str, Totals]:
+    """Return what one portion of each kind holds: every component is shared equally among the portions that get it.
+
+    Without kinds there is one, named by an empty string, with its share of everything.
+    """
+    kinds = kinds or [PortionKind("", formula.servings, formula.components)]
+    check_portions(formula, kinds)
+    sharers = {c: sum(k.count for k in kinds if c in k.components) for c in formula.components}
+    whole = {c: total(formula.only(c).lines) for c in formula.components}
+    return {kind.name: added(whole[c].scaled(1 / sharers[c]) for c in kind.components) for kind in kinds}

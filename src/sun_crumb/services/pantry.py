@@ -1,0 +1,174 @@
+"""The pantry of one household: what ships, and its own products; sweeteners side by side."""
+
+from __future__ import annotations
+
+from dataclasses import asdict, fields
+from weakref import WeakKeyDictionary
+
+from sqlalchemy import func, select
+from sqlalchemy.orm import Session
+
+from sun_crumb.core.errors import OutOfDomainError
+from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
+from sun_crumb.core.pantry.ingredient import COMPOSITION_FIELDS
+from sun_crumb.core.pantry.label import FromLabel, Label, from_label
+from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.reference import table
+from sun_crumb.core.rework import paths
+from sun_crumb.core.rework.plan import household
+from sun_crumb.core.sugars.sweetness import glycosides_like_sugar, grams_as_sweet, sucrose_equivalent
+from sun_crumb.services.clock import now
+from sun_crumb.services.errors import NotFoundError
+from sun_crumb.services.views import View, ingredient_view, rounded
+from sun_crumb.store import Database
+from sun_crumb.store.tables import Product, Setting
+
+_known: WeakKeyDictionary[object, tuple[tuple[int, int], Pantry]] = WeakKeyDictionary()
+
+
+def pantry_in(session: Session) -> Pantry:
+    """Return the shipped pantry with the household's own products; kept until one of those changes."""
+    engine = session.get_bind()
+    count, removed = session.execute(select(func.count(Product.id), func.count(Product.deleted_at))).one()
+    found = _known.get(engine)
+    if found and found[0] == (count, removed):
+        return found[1]
+    rows = session.scalars(select(Product)).all()
+    products = [(_made(row).ingredient, ()) for row in rows]
+    # A product taken away stays known to the recipes that hold it; only looking it up hides it.
+    pantry = shipped_pantry().with_products(products) if products else shipped_pantry()
+    _known[engine] = ((count, removed), pantry)
+    return pantry
+
+
+def pantry_of(database: Database) -> Pantry:
+    """Return the pantry of one household."""
+    with database.transaction() as session:
+        return pantry_in(session)
+
+
+def _made(row: Product) -> FromLabel:
+    return from_label(f"own_{row.id}", Label(**row.label), shipped_pantry()[row.like], glycosides_like_sugar)
+
+
+def read_label(label: Label, like: str) -> View:
+    """Return the ingredient that a label describes, with its estimates and contradictions; nothing is kept."""
+    return _label_view(from_label("own", label, shipped_pantry()[like], glycosides_like_sugar))
+
+
+def keep_product(database: Database, label: Label, like: str) -> View:
+    """Keep a product of the household's own and return it as read_label does, with its key."""
+    from_label("own", label, shipped_pantry()[like], glycosides_like_sugar)
+    with database.transaction() as session:
+        row = Product(label=asdict(label), like=like, created_at=now())
+        session.add(row)
+        session.flush()
+        return _label_view(_made(row))
+
+
+def remove_product(database: Database, key: str) -> None:
+    """Take a product out of sight; recipes that use it keep it."""
+    with database.transaction() as session:
+        _product(session, key).deleted_at = now()
+
+
+def restore_product(database: Database, key: str) -> View:
+    """Bring a product back."""
+    with database.transaction() as session:
+        row = _product(session, key)
+        row.deleted_at = None
+        return _label_view(_made(row))
+
+
+def _product(session: Session, key: str) -> Product:
+    number = key.removeprefix("own_")
+    row = session.get(Product, int(number)) if number.isdigit() else None
+    if row is None:
+        raise NotFoundError(f"no product {key!r} of your own", field="key")
+    return row
+
+
+def hidden_products(database: Database) -> set[str]:
+    """Return the keys of the products that were taken away."""
+    with database.transaction() as session:
+        return {f"own_{i}" for i in session.scalars(select(Product.id).where(Product.deleted_at.is_not(None)))}
+
+
+def _label_view(made: FromLabel) -> View:
+    return {
+        "ingredient": detail_view(made.ingredient, []),
+        "estimated": list(made.estimated),
+        "contradictions": list(made.contradictions),
+    }
+
+
+def get_ingredient(database: Database, key: str) -> View:
+    """Return all that is known of an ingredient."""
+    pantry = pantry_of(database)
+    return detail_view(pantry[key], pantry.names_of(key))
+
+
+def detail_view(ingredient: Ingredient, names: list[str]) -> View:
+    """Return an ingredient with its composition, weights, tags and sources."""
+    sources = {row["key"]: row["what"] for row in table("sources")}
+    allergens = {row["tag"]: row for row in table("allergens")}
+    c = ingredient.per_100g
+    return ingredient_view(ingredient) | {
+        "names": names,
+        "roles": sorted(ingredient.roles),
+        "sugar_kind": ingredient.sugar_kind,
+        "composition": {name: rounded(getattr(c, name), 3) for name in COMPOSITION_FIELDS},
+        "sweetness": rounded(sucrose_equivalent([(c, 100.0)]), 1) if not c.glycosides_g else None,
+        "measures": [
+            {"unit": m.unit, "form": m.form, "grams": m.grams, "source": sources.get(m.source, m.source)}
+            for m in ingredient.measures
+        ],
+        "allergens": [
+            {"name": row["name"], "is_us": row["us"] == "yes", "is_eu": row["eu"] == "yes"}
+            for tag, row in allergens.items()
+            if tag in ingredient.tags
+        ],
+        "source_words": sources.get(ingredient.source, ingredient.source),
+        "by_hand": ingredient.by_hand.split(),
+    }
+
+
+def sweeteners(database: Database, sugar_g: float, batter_g: float, cup: str) -> list[View]:
+    """Return every sweetener at the amount that tastes as sweet as *sugar_g* of sugar in *batter_g* of batter."""
+    if not 0 < sugar_g <= 5000 or not 0 < batter_g <= 50_000:
+        raise OutOfDomainError("compare at 1 to 5,000 g of sugar in up to 50,000 g of batter", field="sugar_g")
+    standard, pantry, hidden = cup_standard(cup), pantry_of(database), hidden_products(database)
+    with database.transaction() as session:
+        row = session.get(Setting, "prices")
+        prices: dict[str, float] = dict(row.value) if row else {}
+    found = []
+    for ingredient in pantry:
+        is_sugar = ingredient.group == "refined"
+        if ingredient.key in hidden or not (is_sugar or any(p.allows(ingredient) for p in paths().values())):
+            continue
+        c = ingredient.per_100g
+        grams = grams_as_sweet(c, sugar_g, batter_g)
+        price = prices.get(ingredient.key)
+        found.append(
+            {
+                "key": ingredient.key,
+                "name": ingredient.name,
+                "is_refined": is_sugar,
+                "grams": rounded(grams, 1) if grams is not None else None,
+                "household": household(ingredient, grams, standard) if grams is not None else "",
+                "energy_kcal": _share(c.energy_kcal, grams),
+                "free_sugars_who_g": _share(c.total_sugars_g * c.free_who_share, grams),
+                "free_sugars_uk_g": _share(c.total_sugars_g * c.free_uk_share, grams),
+                "water_g": _share(c.water_g, grams),
+                "price": rounded(price * grams / 1000) if price is not None and grams is not None else None,
+                "price_per_kg": price,
+            }
+        )
+    return sorted(found, key=lambda v: (v["grams"] is None, v["free_sugars_who_g"] or 0.0, v["energy_kcal"] or 0.0))
+
+
+def _share(per_100g: float, grams: float | None) -> float | None:
+    return None if grams is None else rounded(per_100g * grams / 100, 1)
+
+
+LABEL_FIELDS = tuple(f.name for f in fields(Label))

@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { ApiError, type Ingredient } from '../api/client'
+import { grams, kcal } from '../logic/format'
+import { useNotices } from '../stores/notices'
+import { usePantry, type Label, type Product } from '../stores/pantry'
+import IngredientPicker from './IngredientPicker.vue'
+
+const emit = defineEmits<{ kept: [product: Product] }>()
+const store = usePantry()
+const notices = useNotices()
+const name = ref('')
+const like = ref<Ingredient>()
+const law = ref<'eu' | 'us'>('eu')
+const typed = ref<Record<string, string>>({ basis_g: '100' })
+const isCupLikeSugar = ref(false)
+const read = ref<Product>()
+const problem = ref('')
+let timer: ReturnType<typeof setTimeout> | undefined
+
+const FIELDS = computed(() => [
+  { key: 'energy_kcal', name: 'Energy', unit: 'kcal' },
+  ...(law.value === 'eu' ? [{ key: 'energy_kj', name: 'Energy', unit: 'kJ' }] : []),
+  { key: 'fat_g', name: 'Fat', unit: 'g' },
+  { key: 'carbohydrate_g', name: law.value === 'eu' ? 'Carbohydrate' : 'Total carbohydrate', unit: 'g' },
+  { key: 'sugars_g', name: law.value === 'eu' ? 'of which sugars' : 'Total sugars', unit: 'g' },
+  { key: 'added_sugars_g', name: 'Added sugars', unit: 'g' },
+  { key: 'polyols_g', name: law.value === 'eu' ? 'of which polyols' : 'Sugar alcohol', unit: 'g' },
+  { key: 'fibre_g', name: 'Fibre', unit: 'g' },
+  { key: 'protein_g', name: 'Protein', unit: 'g' },
+  { key: 'salt_g', name: 'Salt', unit: 'g' },
+])
+
+function value(key: string): number | null {
+  const text = (typed.value[key] ?? '').trim().replace(',', '.')
+  return text === '' ? null : Number(text)
+}
+const wrong = computed(() => Object.keys(typed.value).find((key) => Number.isNaN(value(key) ?? 0)))
+
+function label(): Label | undefined {
+  if (!name.value.trim() || !like.value || wrong.value) return undefined
+  const figures = Object.fromEntries(
+    [...FIELDS.value.map((f) => f.key), 'cup_g'].map((key) => [key, value(key)]),
+  )
+  return {
+    name: name.value,
+    like: like.value.key,
+    law: law.value,
+    basis_g: value('basis_g') ?? 100,
+    is_cup_like_sugar: isCupLikeSugar.value,
+    ...figures,
+  }
+}
+
+function changed(): void {
+  clearTimeout(timer)
+  timer = setTimeout(() => void work(), 250)
+}
+
+async function work(): Promise<void> {
+  const body = label()
+  if (!body) return
+  try {
+    read.value = await store.readLabel(body)
+    problem.value = ''
+  } catch (error) {
+    problem.value = error instanceof ApiError ? error.message : 'This could not be worked out.'
+  }
+}
+
+async function keep(): Promise<void> {
+  const body = label()
+  if (!body) return
+  try {
+    emit('kept', await store.keepProduct(body))
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+</script>
+
+<template>
+  <form class="form" @submit.prevent="keep" @input="changed" @change="changed">
+    <div>
+      <h2>What the pack says</h2>
+      <v-text-field v-model="name" label="Name of the product" maxlength="80" />
+      <IngredientPicker
+        label="It is something like"
+        @pick="
+          (item) => {
+            like = item
+            changed()
+          }
+        "
+      />
+      <fieldset>
+        <legend class="hidden-words">Kind of label</legend>
+        <label><input v-model="law" type="radio" value="eu" /> EU: fibre apart from carbohydrate</label>
+        <label><input v-model="law" type="radio" value="us" /> US: fibre within carbohydrate</label>
+      </fieldset>
+      <div class="grid">
+        <v-text-field
+          v-model="typed.basis_g"
+          :label="law === 'us' ? 'Serving' : 'Figures are for'"
+          suffix="g"
+          inputmode="decimal"
+        />
+        <v-text-field
+          v-for="field in FIELDS"
+          :key="field.key"
+          v-model="typed[field.key]"
+          :label="field.name"
+          :suffix="field.unit"
+          inputmode="decimal"
+        />
+        <v-text-field v-model="typed.cup_g" label="A US cup weighs" suffix="g" inputmode="decimal" />
+      </div>
+      <label class="like"
+        ><input v-model="isCupLikeSugar" type="checkbox" /> The pack says: use one cup like a cup of
+        sugar</label
+      >
+    </div>
+    <div>
+      <h2>What that makes</h2>
+      <p v-if="problem || wrong" class="told" role="alert">{{ problem || 'A figure is not a number.' }}</p>
+      <template v-else-if="read">
+        <ul v-if="read.contradictions.length" class="told">
+          <li v-for="item in read.contradictions" :key="item">{{ item }}</li>
+        </ul>
+        <p class="sum">
+          <b class="display">{{ kcal(read.ingredient.energy_kcal) }}</b>,
+          <b class="display">{{ grams(read.ingredient.total_sugars_g) }}</b> sugars,
+          {{ grams(read.ingredient.free_sugars_who_g) }} of them free,
+          {{ grams(read.ingredient.water_g) }} water in 100 g
+        </p>
+        <p v-if="read.estimated.length" class="quiet">
+          Not on the pack, so estimated:
+          {{ read.estimated.map((e) => e.replace(/_(g|kcal)$/, '').replaceAll('_', ' ')).join(', ') }}.
+        </p>
+      </template>
+      <p v-else class="quiet">
+        Give it a name and something it is like; then type what the pack says. The rest is taken from that
+        food and marked as an estimate.
+      </p>
+      <v-btn type="submit" variant="flat" color="primary" :disabled="!read || !!problem"
+        >Keep it in my pantry</v-btn
+      >
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  grid-template-columns: 1.3fr 1fr;
+  gap: 48px;
+}
+.form > div {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+.grid {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 10px 18px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+}
+input[type='radio'],
+input[type='checkbox'] {
+  accent-color: #8a5a10;
+  width: 18px;
+  height: 18px;
+  vertical-align: -3px;
+}
+.sum b {
+  font-size: 1.4rem;
+}
+ul.told {
+  padding-left: 28px;
+}
+@media (max-width: 800px) {
+  .form {
+    grid-template-columns: 1fr;
+    gap: 20px;
+  }
+}
+</style>

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
+import { grams, kcal, number } from '../logic/format'
+import { useHousehold } from '../stores/household'
+import { useNotices } from '../stores/notices'
+import { usePantry } from '../stores/pantry'
+
+defineEmits<{ open: [key: string] }>()
+const store = usePantry()
+const household = useHousehold()
+const notices = useNotices()
+const sugar = ref(100)
+const batter = ref(850)
+const most = computed(() => Math.max(1, ...store.sweeteners.map((s) => s.free_sugars_who_g ?? 0)))
+
+function load(): void {
+  if (sugar.value > 0 && batter.value > 0) store.compare(sugar.value, batter.value).catch(notices.complain)
+}
+
+async function price(key: string, value: string): Promise<void> {
+  const perKg = Number(value.replace(',', '.'))
+  const others = Object.entries(household.settings.prices).filter(([k]) => k !== key)
+  if (value.trim() && !(perKg >= 0 && perKg <= 10000)) return
+  try {
+    await household.change({ prices: Object.fromEntries(value.trim() ? [...others, [key, perKg]] : others) })
+    load()
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
+watch([sugar, batter], load)
+onMounted(load)
+</script>
+
+<template>
+  <div>
+    <p class="ask">
+      As sweet as
+      <input v-model.number="sugar" type="number" min="1" max="5000" aria-label="Grams of sugar" /> g of sugar
+      in <input v-model.number="batter" type="number" min="1" max="50000" aria-label="Grams of batter" /> g of
+      batter takes
+    </p>
+    <div class="wide">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">sweetener</th>
+            <th scope="col">weight</th>
+            <th scope="col">measure</th>
+            <th scope="col">free sugar</th>
+            <th scope="col">in the UK</th>
+            <th scope="col">energy</th>
+            <th scope="col">water</th>
+            <th scope="col">price of a kg</th>
+            <th scope="col">costs</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="item in store.sweeteners" :key="item.key" :class="{ refined: item.is_refined }">
+            <th scope="row">
+              <button type="button" @click="$emit('open', item.key)">{{ item.name }}</button>
+            </th>
+            <template v-if="item.grams !== null">
+              <td>
+                <b>{{ grams(item.grams) }}</b>
+              </td>
+              <td>{{ item.household }}</td>
+              <td>
+                <span class="bar" :style="{ width: `${(46 * (item.free_sugars_who_g ?? 0)) / most}px` }" />{{
+                  number(item.free_sugars_who_g ?? 0)
+                }}
+                g
+              </td>
+              <td>{{ grams(item.free_sugars_uk_g ?? 0) }}</td>
+              <td>{{ kcal(item.energy_kcal ?? 0) }}</td>
+              <td>{{ grams(item.water_g ?? 0) }}</td>
+            </template>
+            <td v-else colspan="6" class="quiet">can’t reach this sweetness, however much is taken</td>
+            <td>
+              <input
+                class="price"
+                inputmode="decimal"
+                :value="item.price_per_kg ?? ''"
+                :aria-label="`Price of a kilogram of ${item.name}`"
+                @change="price(item.key, ($event.target as HTMLInputElement).value)"
+              />
+            </td>
+            <td>{{ item.price === null ? '' : number(item.price) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p class="quiet small">
+      By sweetness alone: bulk, moisture and browning are the Bench’s work. Stevia and monk fruit level off.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.ask {
+  font-family: var(--display);
+  font-size: 1.2rem;
+  margin-bottom: 12px;
+}
+.ask input {
+  width: 76px;
+}
+input {
+  border-bottom: 2px solid var(--sun);
+  font-weight: 650;
+  text-align: right;
+}
+.price {
+  width: 64px;
+  border-bottom: 1px solid var(--hair);
+}
+.wide {
+  overflow-x: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  white-space: nowrap;
+}
+th,
+td {
+  text-align: right;
+  font-weight: 400;
+  padding: 5px 8px;
+  border-bottom: 1px solid var(--hair);
+}
+th:first-child,
+td:nth-child(3),
+th:nth-child(3) {
+  text-align: left;
+}
+thead th {
+  color: var(--quiet);
+  font-size: 0.85rem;
+  border-bottom: 2px solid var(--ink);
+}
+tbody button {
+  text-decoration: underline;
+  text-decoration-color: var(--hair);
+}
+.refined th {
+  font-style: italic;
+}
+.bar {
+  display: inline-block;
+  height: 9px;
+  margin-right: 7px;
+  border-radius: 5px;
+  background: var(--sun);
+}
+</style>

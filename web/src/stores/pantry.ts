@@ -1,0 +1,61 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import { api, ask, type Ingredient, type Schemas } from '../api/client'
+import { useLatest } from '../composables/useLatest'
+
+export type Detail = Schemas['IngredientDetailOut']
+export type Sweetener = Schemas['SweetenerOut']
+export type Label = Schemas['LabelIn']
+export type Product = Schemas['ProductOut']
+
+export const usePantry = defineStore('pantry', () => {
+  const found = ref<Ingredient[]>([])
+  const detail = ref<Detail>()
+  const sweeteners = ref<Sweetener[]>([])
+  const latestSearch = useLatest<Ingredient[]>()
+  const latestCompare = useLatest<Sweetener[]>()
+
+  async function search(words: string): Promise<void> {
+    const answer = await latestSearch(
+      async (signal) =>
+        (await ask(api.GET('/api/pantry', { params: { query: { q: words } }, signal }))).ingredients,
+    )
+    if (answer) found.value = answer
+  }
+
+  async function open(key: string): Promise<void> {
+    detail.value = await ask(api.GET('/api/pantry/{key}', { params: { path: { key } } }))
+  }
+
+  async function compare(sugar: number, batter: number): Promise<void> {
+    const query = { sugar: String(sugar), batter: String(batter) }
+    const answer = await latestCompare(
+      async (signal) => (await ask(api.GET('/api/sweeteners', { params: { query }, signal }))).sweeteners,
+    )
+    if (answer) sweeteners.value = answer
+  }
+
+  const readLabel = (body: Label): Promise<Product> => ask(api.POST('/api/labels', { body }))
+  const keepProduct = (body: Label): Promise<Product> => ask(api.POST('/api/products', { body }))
+
+  async function removeProduct(key: string): Promise<void> {
+    await ask(api.DELETE('/api/products/{key}', { params: { path: { key } } }))
+  }
+
+  async function restoreProduct(key: string): Promise<void> {
+    await ask(api.POST('/api/products/{key}/restore', { params: { path: { key } } }))
+  }
+
+  return {
+    found,
+    detail,
+    sweeteners,
+    search,
+    open,
+    compare,
+    readLabel,
+    keepProduct,
+    removeProduct,
+    restoreProduct,
+  }
+})
