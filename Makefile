@@ -36,7 +36,8 @@ check: setup web/node_modules/.stamp
 	$(NPM) run check
 
 bench: setup
-	$(PY) bench/run.py
+	$(PY) -m bench.run
+	$(PY) -m bench.reading
 
 gen: setup web/node_modules/.stamp
 	$(PY) tools/make_pantry.py

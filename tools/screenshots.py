@@ -51,11 +51,38 @@ def ledger(page: Page) -> None:
     page.get_by_text("free sugar saved").wait_for()
 
 
+def pantry(page: Page) -> None:
+    page.get_by_role("heading", name="honey").wait_for()
+
+
+def sweeteners(page: Page) -> None:
+    page.get_by_role("row", name=re.compile("honey")).wait_for()
+
+
+def label(page: Page) -> None:
+    page.get_by_label("Name of the product").fill("Vanilla oat yoghurt")
+    page.get_by_label("It is something like").fill("fruit yoghurt")
+    page.get_by_role("option", name=re.compile("^fruit yoghurt")).click()
+    figures = {
+        "Energy, kcal": "92",
+        "Fat, g": "3.1",
+        "Carbohydrate, g": "12.4",
+        "of which sugars, g": "13.8",
+        "Protein, g": "2.2",
+    }
+    for name, value in figures.items():
+        page.get_by_label(name, exact=True).first.fill(value)
+    page.get_by_text("are more than the carbohydrate").wait_for()
+
+
 SHOTS = {
     "recipes": ("/recipes", recipes),
     "bring-in": ("/bring-in", bring_in),
     "bench": ("/recipes/1/bench", bench),
     "ledger": ("/ledger", ledger),
+    "pantry": ("/pantry?food=honey", pantry),
+    "sweeteners": ("/pantry?tab=sweeteners", sweeteners),
+    "label": ("/pantry?tab=label", label),
 }
 
 

@@ -45,7 +45,9 @@ class Story(WithApplication):
 
     def test_eating_the_original_saves_nothing(self) -> None:
         recipe = self.keep_cake()
-        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})["bakes"][0]
+        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})[
+            "bakes"
+        ][0]
         self.post("/api/servings", {"bake_id": bake["id"], "eaten_on": DAY.isoformat(), "count": 3})
         total = self.get(f"/api/ledger?since={DAY}&until={DAY}")["total"]
         self.assertEqual((total["servings"], total["saved_free_sugars_who_g"]), (3, 0))
@@ -91,7 +93,9 @@ class NothingLost(WithApplication):
         self.get(path, 404)
         self.assertEqual(self.get("/api/recipes")["recipes"], [])
         self.assertEqual(self.post(f"{path}/restore")["title"], recipe["title"])
-        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})["bakes"][0]
+        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})[
+            "bakes"
+        ][0]
         serving = self.post("/api/servings", {"bake_id": bake["id"], "eaten_on": DAY.isoformat(), "count": 1})
         ledger = f"/api/ledger?since={DAY}&until={DAY}"
         self.delete(f"/api/servings/{serving['id']}")
@@ -157,7 +161,9 @@ class BadInput(WithApplication):
 
     def test_the_ledger(self) -> None:
         recipe = self.keep_cake()
-        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})["bakes"][0]
+        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY.isoformat()})[
+            "bakes"
+        ][0]
         good = {"bake_id": bake["id"], "eaten_on": DAY.isoformat(), "count": 1}
         early = (DAY - timedelta(days=1)).isoformat()
         cases = (

@@ -182,7 +182,7 @@ li {
 }
 @media (max-width: 700px) {
   .columns {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     gap: 12px;
   }
 }

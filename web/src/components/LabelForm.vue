@@ -102,18 +102,16 @@ async function keep(): Promise<void> {
         <v-text-field
           v-model="typed.basis_g"
           :label="law === 'us' ? 'Serving' : 'Figures are for'"
-          suffix="g"
           inputmode="decimal"
         />
         <v-text-field
           v-for="field in FIELDS"
           :key="field.key"
           v-model="typed[field.key]"
-          :label="field.name"
-          :suffix="field.unit"
+          :label="`${field.name}, ${field.unit}`"
           inputmode="decimal"
         />
-        <v-text-field v-model="typed.cup_g" label="A US cup weighs" suffix="g" inputmode="decimal" />
+        <v-text-field v-model="typed.cup_g" label="A US cup weighs, g" inputmode="decimal" />
       </div>
       <label class="like"
         ><input v-model="isCupLikeSugar" type="checkbox" /> The pack says: use one cup like a cup of
@@ -163,7 +161,7 @@ async function keep(): Promise<void> {
 .grid {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: 10px 18px;
+  gap: 20px 18px;
 }
 fieldset {
   border: 0;
@@ -179,6 +177,9 @@ input[type='checkbox'] {
   height: 18px;
   vertical-align: -3px;
 }
+.form .v-btn {
+  justify-self: start;
+}
 .sum b {
   font-size: 1.4rem;
 }
@@ -187,7 +188,7 @@ ul.told {
 }
 @media (max-width: 800px) {
   .form {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     gap: 20px;
   }
 }

@@ -113,6 +113,7 @@ function settle(): void {
 <style scoped>
 .decision {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   padding: 6px 0 8px;
 }
@@ -124,6 +125,14 @@ function settle(): void {
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
+}
+.actions :deep(.v-btn) {
+  max-width: 100%;
+  height: auto;
+  min-height: 30px;
+}
+.actions :deep(.v-btn__content) {
+  white-space: normal;
 }
 kbd {
   font: inherit;

@@ -198,7 +198,7 @@ watch(
 }
 @media (max-width: 980px) {
   .work {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
   .work > :last-child {
     order: -1;

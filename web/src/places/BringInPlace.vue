@@ -267,7 +267,7 @@ ul {
 }
 @media (max-width: 900px) {
   .sides {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
   }
   .source {
     position: static;

@@ -112,7 +112,7 @@ select {
 }
 @media (max-width: 900px) {
   .sides {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     gap: 20px;
   }
   .sides > :last-child {

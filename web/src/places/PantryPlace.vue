@@ -62,9 +62,7 @@ useKeys({ '/': () => find.value?.focus() })
 watch(words, (value) => store.search(value ?? '').catch(notices.complain))
 onMounted(() => {
   store.search('').catch(notices.complain)
-  void open(String(route.query.food ?? 'honey')).then(
-    () => (tab.value = String(route.query.tab ?? tab.value)),
-  )
+  store.open(String(route.query.food ?? 'honey')).catch(notices.complain)
 })
 </script>
 
@@ -164,7 +162,7 @@ li button[aria-current='true'] {
 }
 @media (max-width: 800px) {
   .sides {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     gap: 20px;
   }
   ul {

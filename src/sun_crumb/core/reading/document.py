@@ -67,7 +67,8 @@ def _heading(text: str) -> str | None:
     if not bare or len(bare) > 48 or read_quantity(bare, words=False):
         return None
     found = _FOR_THE.match(bare)
-    if found and not re.search(r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying)\b", bare, re.I):
+    uses = r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying)\b"
+    if found and (text.rstrip().endswith(":") or not re.search(uses, bare, re.I)):
         return found[1].strip().lower()
     words = re.findall(r"[a-z]+", bare.lower())
     if not words or len(words) > 5:

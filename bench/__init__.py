@@ -1,0 +1,1 @@
+"""Benchmarks: times as ratios within one run, never tests."""
