@@ -31,8 +31,8 @@ check: setup web/node_modules/.stamp
 	.venv/bin/lint-imports --no-cache
 	$(PY) tools/make_pantry.py --check
 	@.venv/bin/sun-crumb openapi | diff -q - docs/openapi.json || { echo "docs/openapi.json is out of date: make gen"; exit 1; }
-	@cd web && npx openapi-typescript ../docs/openapi.json --default-non-nullable=false 2>/dev/null | diff -q - src/api/contract.d.ts \
-		|| { echo "web/src/api/contract.d.ts is out of date: make gen"; exit 1; }
+	@cd web && npx openapi-typescript ../docs/openapi.json --default-non-nullable=false 2>/dev/null | diff -q - gen/contract.d.ts \
+		|| { echo "web/gen/contract.d.ts is out of date: make gen"; exit 1; }
 	$(NPM) run check
 
 bench: setup

@@ -128,6 +128,20 @@ class Commands(unittest.TestCase):
                 assert server.stdout is not None
                 server.stdout.close()
 
+    def test_recipes_go_out_of_the_users_shelf_and_come_in(self) -> None:
+        with tempfile.TemporaryDirectory() as folder:
+            imported = run("import", "-", text=CAKE, SUN_CRUMB_DATA=folder)
+            self.assertEqual(json.loads(imported.stdout), {"text": CAKE, "recipe_id": None})
+            own = {
+                "format": "sun-crumb-recipe", "version": 1, "title": "Fig cake", "cup": "us",
+                "versions": [{"label": "Original", "servings": 8, "unit": "slice", "lines": [{"ingredient": "white_sugar", "grams": 100}]}],
+            }  # fmt: skip
+            number = json.loads(run("import", "-", text=json.dumps(own), SUN_CRUMB_DATA=folder).stdout)["recipe_id"]
+            found = json.loads(run("export", str(number), "--format", "csv", SUN_CRUMB_DATA=folder).stdout)
+            self.assertEqual((found["name"], found["media_type"]), ("fig-cake.csv", "text/csv"))
+            self.assertIn("white_sugar", found["content"])
+            self.assertEqual(run("export", "99", SUN_CRUMB_DATA=folder).returncode, 2)
+
     def test_the_demo_never_touches_the_users_folder(self) -> None:
         with tempfile.TemporaryDirectory() as folder:
             done = run("demo", "--folder", folder, SUN_CRUMB_DATA=folder)

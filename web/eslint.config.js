@@ -5,7 +5,7 @@ import { defineConfig } from 'eslint/config'
 import ts from 'typescript-eslint'
 
 export default defineConfig(
-  { ignores: ['src/api/contract.d.ts', 'node_modules'] },
+  { ignores: ['gen/contract.d.ts', 'node_modules'] },
   js.configs.recommended,
   ...ts.configs.strict,
   ...vue.configs['flat/recommended'],

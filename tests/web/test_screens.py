@@ -173,6 +173,21 @@ class Story(Screens):
         cup.select_option("metric")
         expect(cup).to_have_value("metric")
 
+    def test_the_same_tin_is_cut_again_and_a_kept_version_opens(self) -> None:
+        page = self.open("/recipes/1/bench")
+        expect(page.get_by_role("img", name=re.compile("Free sugar in one square: 12 g"))).to_be_visible()
+        page.get_by_role("button", name=re.compile("1 kept")).click()
+        page.get_by_label("Portions of the whole").fill("32")
+        page.keyboard.press("Tab")
+        expect(page.get_by_role("img", name=re.compile("Free sugar in one square: 6"))).to_be_visible()
+        page.get_by_label("Portions of the whole").fill("16")
+        page.keyboard.press("Tab")
+        expect(page.get_by_role("img", name=re.compile("Free sugar in one square: 12 g"))).to_be_visible()
+        page.get_by_role("link", name="For the school fair").click()
+        expect(
+            page.get_by_role("button", name=re.compile("What sweetens it: honey, date paste and unsweetened"))
+        ).to_be_visible()
+
     def test_a_locked_line_stays(self) -> None:
         page = self.open("/recipes/1/bench")
         page.get_by_role("radio", name=re.compile("^Less of everything")).click()

@@ -464,6 +464,8 @@ class IngredientDetailOut(IngredientOut):
     sweetness: float | None
     measures: list[MeasureOut]
     allergens: list[AllergenOut]
+    fits_diets: list[str]
+    not_for_diets: list[str]
     source_words: str
     by_hand: list[str]
 

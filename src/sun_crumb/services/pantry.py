@@ -9,7 +9,7 @@ from sqlalchemy import func, select
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.errors import OutOfDomainError
-from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
+from sun_crumb.core.pantry import Ingredient, Pantry, diets, shipped_pantry
 from sun_crumb.core.pantry.ingredient import COMPOSITION_FIELDS
 from sun_crumb.core.pantry.label import FromLabel, Label, from_label
 from sun_crumb.core.quantities.measures import cup_standard
@@ -128,6 +128,8 @@ def detail_view(ingredient: Ingredient, names: list[str]) -> View:
             for tag, row in allergens.items()
             if tag in ingredient.tags
         ],
+        "fits_diets": [d.name for d in diets().values() if not d.excluded_tags & ingredient.tags],
+        "not_for_diets": [d.name for d in diets().values() if d.excluded_tags & ingredient.tags],
         "source_words": sources.get(ingredient.source, ingredient.source),
         "by_hand": ingredient.by_hand.split(),
     }

@@ -1,5 +1,5 @@
 import createClient from 'openapi-fetch'
-import type { components, paths } from './contract'
+import type { components, paths } from '../../gen/contract'
 
 export type Schemas = components['schemas']
 export type Recipe = Schemas['RecipeOut']

@@ -116,6 +116,7 @@ const counts = computed(() => COUNTS[props.detail.sugar_kind] ?? '')
           .join(', ')
       }}
     </p>
+    <p v-if="detail.not_for_diets.length"><b>Not for</b> {{ detail.not_for_diets.join(', ') }}</p>
     <p v-if="detail.names.length > 1" class="small">
       <b>Also read as</b> {{ detail.names.slice(1).join(', ') }}
     </p>

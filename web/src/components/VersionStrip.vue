@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { api, ask, type Recipe } from '../api/client'
-import { grams } from '../logic/format'
+import { grams, plural } from '../logic/format'
 import { useNotices } from '../stores/notices'
 
 const props = defineProps<{ recipeId: number; versions: Recipe['versions'] }>()
-defineEmits<{ baked: [versionId: number] }>()
+const emit = defineEmits<{ baked: [versionId: number]; cut: [servings: number] }>()
 const notices = useNotices()
 const FORMATS = [
   { key: 'html', name: 'page' },
@@ -12,6 +12,11 @@ const FORMATS = [
   { key: 'csv', name: 'CSV' },
   { key: 'json', name: 'own file, all versions' },
 ]
+
+function cut(value: string): void {
+  const servings = Number(value)
+  if (Number.isInteger(servings) && servings >= 1 && servings <= 1000) emit('cut', servings)
+}
 
 async function save(format: string): Promise<void> {
   try {
@@ -61,6 +66,20 @@ async function save(format: string): Promise<void> {
           >I baked it</v-btn
         >
       </li>
+      <li class="cut">
+        <label>
+          Cut it into
+          <input
+            type="number"
+            min="1"
+            max="1000"
+            :value="versions[0]?.servings"
+            aria-label="Portions of the whole"
+            @change="cut(($event.target as HTMLInputElement).value)"
+          />
+          {{ plural(versions[0]?.servings ?? 1, versions[0]?.unit ?? '') }}
+        </label>
+      </li>
       <li class="files">
         <span class="quiet small">Take it out as</span>
         <v-btn
@@ -94,6 +113,14 @@ li {
   align-items: center;
   justify-content: space-between;
   padding: 8px 0;
+}
+.cut {
+  border-top: 1px solid var(--hair);
+}
+.cut input {
+  width: 64px;
+  border-bottom: 2px solid var(--sun);
+  font-weight: 650;
 }
 .files {
   flex-wrap: wrap;

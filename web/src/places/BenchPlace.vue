@@ -95,6 +95,14 @@ async function keep(): Promise<void> {
   }
 }
 
+async function cut(servings: number): Promise<void> {
+  try {
+    await bench.cutInto(servings)
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
 async function baked(versionId: number): Promise<void> {
   try {
     const made = await ledger.bake(versionId, isoDay(new Date()))
@@ -138,6 +146,7 @@ watch(
         :recipe-id="bench.recipe.id"
         :versions="bench.recipe.versions"
         @baked="baked"
+        @cut="cut"
       />
       <span class="push actions">
         <v-btn

@@ -132,6 +132,18 @@ export const useBench = defineStore('bench', () => {
     }
   }
 
+  /** Cuts the same tin into another number of portions. */
+  async function cutInto(servings: number): Promise<void> {
+    if (!recipe.value) return
+    recipe.value = await ask(
+      api.PATCH('/api/recipes/{recipe_id}', {
+        params: { path: { recipe_id: recipe.value.id } },
+        body: { revision: recipe.value.revision, servings },
+      }),
+    )
+    await solve()
+  }
+
   async function keep(label: string): Promise<void> {
     if (!recipe.value || !goals.value) return
     recipe.value = await ask(
@@ -159,5 +171,6 @@ export const useBench = defineStore('bench', () => {
     redo,
     glance,
     keep,
+    cutInto,
   }
 })

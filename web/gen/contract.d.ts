@@ -876,6 +876,10 @@ export interface components {
             measures: components["schemas"]["MeasureOut"][];
             /** Allergens */
             allergens: components["schemas"]["AllergenOut"][];
+            /** Fits Diets */
+            fits_diets: string[];
+            /** Not For Diets */
+            not_for_diets: string[];
             /** Source Words */
             source_words: string;
             /** By Hand */
