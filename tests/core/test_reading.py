@@ -11,6 +11,8 @@ from sun_crumb.core.errors import EmptyRecipeError, TextTooLongError
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import read_recipe
 from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_yield
+from tests.core.bakers_lines import ASKED as LOOSE
+from tests.core.bakers_lines import LINES
 from tests.support import CAKE, read_line
 
 # line: ingredient, least and most grams a careful baker would weigh.
@@ -150,6 +152,23 @@ class Lines(unittest.TestCase):
                 self.assertTrue(low <= line.grams <= high, line.grams)
                 assert line.grams_low is not None and line.grams_high is not None
                 self.assertTrue(line.grams_low <= line.grams <= line.grams_high)
+
+    def test_bakers_lines_from_four_countries(self) -> None:
+        wrong, asked = [], 0
+        for text, key, low, high in LINES:
+            line = read_line(text)
+            asked += line.status == "ask"
+            if line.status == "ok" and line.ingredient != key:
+                self.fail(f"a silent wrong identity: {text} was read as {line.ingredient}")
+            if line.ingredient != key or line.grams is None or not low <= line.grams <= high:
+                wrong.append((text, line.ingredient, line.grams, (low, high)))
+        self.assertEqual(wrong, [])
+        self.assertLessEqual(asked, 0.02 * len(LINES))
+
+    def test_loose_names_are_never_taken_in_silence(self) -> None:
+        for text in LOOSE:
+            with self.subTest(text):
+                self.assertNotEqual(read_line(text).status, "ok", read_line(text))
 
     def test_doubtful_lines_are_asked_with_candidates(self) -> None:
         for text, key in ASKED.items():

@@ -1,0 +1,47 @@
+"""The repository keeps its own rules: pictures linked, no addresses in locks, documents that lead somewhere."""
+
+from __future__ import annotations
+
+import json
+import re
+import unittest
+from pathlib import Path
+
+ROOT = Path(__file__).resolve().parent.parent
+
+
+class Repository(unittest.TestCase):
+    def test_every_picture_is_linked_and_there_are_few(self) -> None:
+        readme = (ROOT / "README.md").read_text(encoding="utf-8")
+        pictures = sorted((ROOT / "docs" / "screenshots").glob("*.png"))
+        self.assertTrue(4 <= len(pictures) < 20)
+        for picture in pictures:
+            with self.subTest(picture.name):
+                self.assertIn(f"docs/screenshots/{picture.name}", readme)
+
+    def test_links_of_the_documents_lead_somewhere(self) -> None:
+        for document in (ROOT / "README.md", *(ROOT / "docs").rglob("*.md")):
+            for target in re.findall(r"\]\(([^)#:]+)\)", document.read_text(encoding="utf-8")):
+                with self.subTest(document.name, target=target):
+                    self.assertTrue((document.parent / target).exists())
+
+    def test_lock_files_name_versions_and_no_addresses(self) -> None:
+        python = (ROOT / "requirements.lock").read_text(encoding="utf-8")
+        for line in python.splitlines():
+            if line and not line.startswith("#"):
+                self.assertRegex(line, r"^[\w.\-]+==[\w.]+$")
+        packages = json.loads((ROOT / "web" / "package-lock.json").read_text(encoding="utf-8"))["packages"]
+        self.assertEqual([n for n, p in packages.items() if "resolved" in p and not p.get("link")], [])
+
+    def test_the_readmes_two_commands_are_targets(self) -> None:
+        makefile = (ROOT / "Makefile").read_text(encoding="utf-8")
+        for target in ("demo", "test", "check", "bench", "gen"):
+            self.assertRegex(makefile, rf"(?m)^{target}:")
+        self.assertIn("make test", (ROOT / ".ci" / "run").read_text(encoding="utf-8"))
+
+    def test_nothing_is_fetched_from_afar_by_the_screens(self) -> None:
+        for source in (*(ROOT / "web" / "src").rglob("*.*"), ROOT / "web" / "index.html"):
+            if source.suffix in (".ts", ".vue", ".css", ".html"):
+                with self.subTest(source.name):
+                    text = source.read_text(encoding="utf-8").replace("http://www.w3.org", "")
+                    self.assertNotRegex(text, r"https?://(?!127\.0\.0\.1)")
