@@ -196,6 +196,73 @@ class Story(Screens):
         expect(page.get_by_role("row", name=re.compile("plain yoghurt", re.I))).not_to_contain_text("moisture")
 
 
+class OnThePhone(Screens):
+    def test_a_slice_is_logged_with_a_few_taps(self) -> None:
+        page = self.open("/ledger", "phone")
+        # The form stands first, the newest bake is chosen, one portion is set.
+        log = page.get_by_role("button", name="Log it")
+        expect(log).to_be_in_viewport()
+        log.click()
+        expect(page.get_by_text("1 serving logged")).to_be_visible()
+        expect(page.get_by_text("Today", exact=True)).to_be_visible()
+        page.get_by_role("button", name=re.compile("^Take back 1 serving of Cardamom")).first.click()
+        expect(page.get_by_text("Taken back.")).to_be_visible()
+
+    def test_the_whole_bench_is_reached_by_scrolling_down(self) -> None:
+        page = self.open("/recipes/1/bench", "phone")
+        for name in ("Sweetness", "White sugar", "By the book", "Mind"):
+            part = page.get_by_text(name, exact=False).first
+            part.scroll_into_view_if_needed()
+            expect(part).to_be_in_viewport()
+        page.get_by_role("radio", name=re.compile("^Zero")).click()
+        expect(page.get_by_role("radio", name=re.compile("^Zero"))).to_be_checked()
+
+
+class Looks(Screens):
+    def test_the_late_oven_colours_stay_chosen(self) -> None:
+        page = self.open("/recipes")
+        page.get_by_role("button", name="Late oven colours").click()
+        expect(page.locator(".v-theme--oven").first).to_be_attached()
+        page.reload()
+        expect(page.get_by_role("button", name="Morning colours")).to_be_visible()
+
+    def test_the_sun_sinks_as_the_cut_grows(self) -> None:
+        page = self.open("/recipes/1/bench")
+        sun = page.locator("g.now")
+        expect(sun).to_have_attribute("style", re.compile("translate"))
+        page.get_by_role("radio", name=re.compile("^Less")).click()
+        expect(page.get_by_role("button", name="How much to cut: 30 %")).to_be_visible()
+        page.wait_for_timeout(600)
+        heights = [sun.bounding_box()]
+        page.get_by_role("button", name=re.compile("How much to cut")).click()
+        for _ in range(6):
+            page.get_by_role("slider", name="Cut by").press("ArrowRight")
+        page.keyboard.press("Escape")
+        expect(page.get_by_role("button", name="How much to cut: 60 %")).to_be_visible()
+        page.wait_for_timeout(900)
+        heights.append(sun.bounding_box())
+        high, low = (h["y"] for h in heights if h)
+        self.assertGreater(low, high + 5)
+        expect(page.get_by_role("list", name=re.compile("Balance"))).to_contain_text("as sweet")
+
+    def test_every_figure_can_be_seen(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_text("All the figures").click()
+        table = page.get_by_role("table").last
+        for name in ("Free sugar, UK", "Added sugar, US", "Refined sugar", "Sweetness", "Water"):
+            expect(table.get_by_role("row", name=re.compile(name))).to_be_visible()
+
+    def test_the_daily_limit_moves_the_horizon(self) -> None:
+        page = self.open("/ledger")
+        page.get_by_label("Daily limit of free sugar").select_option("50")
+        expect(page.get_by_text("a day’s limit for one, 50 g")).to_be_visible()
+        page.goto(f"{self.address}/recipes/1/bench")
+        expect(page.get_by_text("a day’s limit, 50 g")).to_be_visible()
+        page.goto(f"{self.address}/ledger")
+        page.get_by_label("Daily limit of free sugar").select_option("25")
+        expect(page.get_by_text("a day’s limit for one, 25 g")).to_be_visible()
+
+
 class PantryAndFiles(Screens):
     def test_an_ingredient_with_its_sources(self) -> None:
         page = self.open("/pantry")

@@ -4,7 +4,8 @@ export type KeyMap = Record<string, (event: KeyboardEvent) => void>
 
 function isTyping(target: EventTarget | null): boolean {
   return (
-    target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable)
+    target instanceof HTMLElement &&
+    (target.matches('input, textarea, select, [role=slider]') || target.isContentEditable)
   )
 }
 

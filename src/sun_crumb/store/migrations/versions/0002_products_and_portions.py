@@ -23,6 +23,8 @@ def upgrade() -> None:
         batch.add_column(sa.Column("portions", sa.JSON(), nullable=True))
     with op.batch_alter_table("bakes") as batch:
         batch.add_column(sa.Column("kind", sa.String(), nullable=False, server_default=""))
+    # Apart from the column itself: within one batch the rows would be copied before they have a kind.
+    with op.batch_alter_table("bakes") as batch:
         batch.alter_column("kind", server_default=None)
 
 
