@@ -1,0 +1,80 @@
+"""Every operation of the OpenAPI document answers, and errs, as the document says."""
+
+from __future__ import annotations
+
+import json
+from typing import Any
+
+from sun_crumb.api.contract import ENDPOINTS, openapi
+from tests.support import WithApplication
+
+DAY = "2026-03-09"
+
+
+class Contract(WithApplication):
+    def examples(self) -> dict[str, Any]:
+        """Return one good body for each operation that takes one."""
+        recipe = self.keep_cake()
+        bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY})["bakes"][0]
+        self.post("/api/servings", {"bake_id": bake["id"], "eaten_on": DAY, "count": 1})
+        self.post("/api/products", {"name": "Mine", "like": "honey"})
+        line = {"ingredient": "white_sugar", "grams": 100}
+        flour = {"ingredient": "plain_flour", "grams": 100}
+        return {
+            "read": {"text": "Cake\n100 g sugar"},
+            "analyse": {"lines": [line], "servings": 4},
+            "keep_recipe": {"title": "x", "servings": 4, "lines": [line, flour]},
+            "change_recipe": {"revision": recipe["revision"], "title": "y"},
+            "rework_recipe": {"path": "less"},
+            "keep_version": {"path": "less"},
+            "bake": {"version_id": recipe["versions"][0]["id"], "baked_on": DAY},
+            "eat": {"bake_id": bake["id"], "eaten_on": DAY, "count": 1},
+            "change_settings": {"daily_limit_g": 30},
+            "read_label": {"name": "Mine", "like": "honey"},
+            "keep_product": {"name": "Mine", "like": "honey"},
+            "import_file": {"name": "x.txt", "content": "Cake\n100 g sugar"},
+        }
+
+    def test_every_operation_answers_with_its_schema(self) -> None:
+        bodies = self.examples()
+        schemas = openapi()["components"]["schemas"]
+        last = (
+            "remove_serving",
+            "delete_recipe",
+            "restore_recipe",
+            "restore_serving",
+            "remove_product",
+            "restore_product",
+        )
+        for e in sorted(ENDPOINTS, key=lambda e: (e.name in last, e.name.startswith("restore"), e.name)):
+            path = e.path.format(recipe_id=1, serving_id=1, key="own_1" if "products" in e.path else "honey")
+            response = (
+                getattr(self.client, e.method)(path, json=bodies.get(e.name))
+                if e.body
+                else getattr(self.client, e.method)(path)
+            )
+            with self.subTest(e.name):
+                self.assertEqual(response.status_code, 200, response.get_data(as_text=True)[:300])
+                found = response.get_json()
+                required = set(schemas[e.returns.__name__].get("required", ()))
+                self.assertLessEqual(required, set(found))
+                e.returns.model_validate(json.loads(json.dumps(found)))
+
+    def test_every_operation_with_a_body_refuses_what_it_does_not_know(self) -> None:
+        for e in ENDPOINTS:
+            if e.body:
+                path = e.path.format(recipe_id=1, serving_id=1, key="honey")
+                response = getattr(self.client, e.method)(path, json={"surprise": 1})
+                with self.subTest(e.name):
+                    self.assertEqual(response.status_code, 422)
+                    self.assertEqual(set(response.get_json()["error"]), {"code", "message", "field", "details"})
+
+    def test_what_is_not_there_is_a_clear_404(self) -> None:
+        for method, path in (
+            ("get", "/api/recipes/9"), ("delete", "/api/recipes/9"), ("post", "/api/recipes/9/restore"), ("delete", "/api/servings/9"),
+            ("post", "/api/servings/9/restore"), ("delete", "/api/products/own_9"), ("get", "/api/recipes/9/export"),
+        ):  # fmt: skip
+            response = getattr(self.client, method)(path)
+            with self.subTest(path):
+                self.assertEqual((response.status_code, response.get_json()["error"]["code"]), (404, "not_found"))
+        self.assertEqual(self.get("/api/pantry/moon_dust", 422)["error"]["code"], "unknown_ingredient")
