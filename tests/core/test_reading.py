@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 from sun_crumb.core.errors import EmptyRecipeError, TextTooLongError
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import read_recipe
-from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_yield
+from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin, read_yield
 from tests.core.bakers_lines import ASKED as LOOSE
 from tests.core.bakers_lines import LINES
 from tests.support import CAKE, read_line
@@ -281,6 +281,35 @@ class Recipes(unittest.TestCase):
                 assert oven is not None
                 self.assertEqual((oven.temperature_c, oven.is_fan), (celsius, is_fan))
         self.assertIsNone(read_oven("Stir well."))
+
+    def test_tins(self) -> None:
+        # 1 inch = 2.54 cm (NIST SP 811).
+        cases = {
+            "Line a 20 cm square tin.": ("square", (20.0,)), "Grease a 9-inch round cake pan": ("round", (22.9,)),
+            "a 23cm springform tin": ("round", (23.0,)), "Pour into a 9 x 13 inch baking dish": ("oblong", (22.9, 33.0)),
+            'an 8" x 8" pan': ("square", (20.3,)), "a 900 g loaf tin": ("loaf", ()), "a 2lb loaf tin": ("loaf", ()),
+            "Fill a 12-hole muffin tin": ("muffin", ()), "a 30 x 20 cm tray": ("oblong", (30.0, 20.0)),
+        }  # fmt: skip
+        for text, (shape, sizes) in cases.items():
+            tin = read_tin(text)
+            with self.subTest(text):
+                assert tin is not None
+                self.assertEqual((tin.shape, tin.sizes_cm), (shape, sizes))
+        self.assertIsNone(read_tin("Cut the butter into 2 cm cubes."))
+
+    def test_rests_and_other_times(self) -> None:
+        cases = {
+            "Rest the batter for 10 minutes, then bake for 35-40 minutes.": [("rest", 10, 10), ("bake", 35, 40)],
+            "Soak the dates for 15 min.": [("soak", 15, 15)],
+            "Chill for 1-2 hours.": [("chill", 60, 120)],
+            "Leave in the tin for 10 minutes, then turn out.": [("cool", 10, 10)],
+            "Simmer the rice for 45 minutes, stirring every 5 minutes.": [("simmer", 45, 45), ("simmer", 5, 5)],
+            "Beat for 3 minutes.": [("beat", 3, 3)],
+            "Mix well.": [],
+        }
+        for text, wanted in cases.items():
+            with self.subTest(text):
+                self.assertEqual([(t.doing, t.low, t.high) for t in read_times(text)], wanted)
 
     def test_yields_and_times(self) -> None:
         cases = {

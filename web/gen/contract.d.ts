@@ -1353,6 +1353,9 @@ export interface components {
             lines: components["schemas"]["ReadLineOut"][];
             /** Steps */
             steps: string[];
+            tin: components["schemas"]["TinOut"] | null;
+            /** Times */
+            times: components["schemas"]["StepTimeOut"][];
             analysis: components["schemas"]["AnalysisOut"] | null;
             /** Left Out */
             left_out: number[];
@@ -1585,6 +1588,15 @@ export interface components {
             /** Grams */
             grams: number;
         };
+        /** StepTimeOut */
+        StepTimeOut: {
+            /** Doing */
+            doing: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+        };
         /** SweetenerOut */
         SweetenerOut: {
             /** Key */
@@ -1614,6 +1626,15 @@ export interface components {
         SweetenersOut: {
             /** Sweeteners */
             sweeteners: components["schemas"]["SweetenerOut"][];
+        };
+        /** TinOut */
+        TinOut: {
+            /** Shape */
+            shape: string;
+            /** Sizes Cm */
+            sizes_cm: number[];
+            /** Text */
+            text: string;
         };
         /** TotalsOut */
         TotalsOut: {

@@ -141,6 +141,18 @@ class OvenOut(Out):
     is_fan: bool
 
 
+class TinOut(Out):
+    shape: str
+    sizes_cm: list[float]
+    text: str
+
+
+class StepTimeOut(Out):
+    doing: str
+    low: int
+    high: int
+
+
 class AmountsOut(Out):
     batch: TotalsOut  # type: ignore[valid-type]
     per_serving: TotalsOut  # type: ignore[valid-type]
@@ -167,6 +179,8 @@ class _ReadingOut(Out):
     bake_minutes: list[int] | None
     lines: list[ReadLineOut]
     steps: list[str]
+    tin: TinOut | None
+    times: list[StepTimeOut]
     analysis: AnalysisOut | None
     left_out: list[int]
 

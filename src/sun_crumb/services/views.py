@@ -78,6 +78,8 @@ def reading_view(reading: Reading, pantry: Pantry) -> View:
         "bake_minutes": list(reading.bake_minutes) if reading.bake_minutes else None,
         "lines": [line_view(line, pantry) for line in reading.lines],
         "steps": list(reading.steps),
+        "tin": asdict(reading.tin) if reading.tin else None,
+        "times": [asdict(time) for time in reading.times],
     }
 
 

@@ -20,6 +20,18 @@ let timer: ReturnType<typeof setTimeout> | undefined
 
 const current = computed(() => store.open[Math.min(position.value, store.open.length - 1)])
 const shown = computed(() => store.lines.filter((line) => line.status !== 'note'))
+const method = computed(() => {
+  const read = store.reading
+  if (!read) return ''
+  const span = (low: number, high: number) => (low === high ? `${low}` : `${low}–${high}`)
+  return [
+    read.oven && `oven ${Math.round(read.oven.temperature_c)} °C${read.oven.is_fan ? ', fan' : ''}`,
+    read.tin?.text,
+    ...read.times.map((time) => `${time.doing} ${span(time.low, time.high)} min`),
+  ]
+    .filter(Boolean)
+    .join(' · ')
+})
 const portion = computed(() => store.analysis?.per_serving)
 const EXAMPLE = `Lemon yoghurt loaf
 Makes 10 slices
@@ -177,6 +189,7 @@ onMounted(() => void store.read())
               <b>{{ kcal(portion.energy_kcal) }}</b> in one {{ store.unit }}
             </span>
           </div>
+          <p v-if="method" class="small quiet method">{{ method }}</p>
           <PortionKinds
             v-model="store.kept.portions"
             :components="store.components"
@@ -251,6 +264,9 @@ ul {
 }
 .facts span.small {
   margin-right: 6px;
+}
+.method {
+  padding-top: 6px;
 }
 .sum {
   margin-left: auto;

@@ -13,7 +13,7 @@ from sun_crumb.core.reading.document import Piece, pieces
 from sun_crumb.core.reading.line import parse_line, split_line
 from sun_crumb.core.reading.match import is_sure, name_index
 from sun_crumb.core.reading.records import Amount, Candidate, ParsedLine, Reading, ReadLine
-from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_yield
+from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin, read_yield
 from sun_crumb.core.reading.weigh import is_absurd, weigh
 
 MOST_CHARACTERS = 200_000
@@ -84,6 +84,8 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None) -> Reading:
         bake_minutes=read_bake_minutes(method),
         lines=tuple(_finish(draft, pantry, standard) for draft in drafts),
         steps=tuple(p.text for p in found if p.kind == "step"),
+        tin=read_tin(f"{method}\n{title}"),
+        times=read_times("\n".join(p.text for p in found if p.kind == "step")),
     )
 
 

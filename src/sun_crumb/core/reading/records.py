@@ -106,6 +106,24 @@ class Oven:
 
 
 @dataclass(frozen=True, slots=True)
+class Tin:
+    """The tin a recipe names: round, square, oblong, loaf or muffin; its sides or diameter [cm] where they are said."""
+
+    shape: str
+    sizes_cm: tuple[float, ...]
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class StepTime:
+    """A time in the method [min] and what is done in it: bake, rest, chill, cool, soak, simmer, beat, freeze or wait."""
+
+    doing: str
+    low: int
+    high: int
+
+
+@dataclass(frozen=True, slots=True)
 class Reading:
     """A whole recipe as read."""
 
@@ -118,3 +136,5 @@ class Reading:
     bake_minutes: tuple[int, int] | None
     lines: tuple[ReadLine, ...]
     steps: tuple[str, ...] = field(default=())
+    tin: Tin | None = None
+    times: tuple[StepTime, ...] = ()

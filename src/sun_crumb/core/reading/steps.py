@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 
 from sun_crumb.core.quantities.numbers import read_quantity
-from sun_crumb.core.reading.records import Oven, Yield
+from sun_crumb.core.reading.records import Oven, StepTime, Tin, Yield
 
 _CELSIUS = re.compile(r"(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|centigrade)", re.I)
 _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
@@ -124,3 +124,94 @@ def read_yield(text: str) -> Yield | None:
                 unit = "serving"
             return Yield(int(span.low), unit.removesuffix("s") if unit != "glasses" else "glass")
     return None
+
+
+_INCH = 2.54
+_DIMENSION = r"(\d{1,2}(?:[.,]\d)?(?:\s*(?:½|1/2))?)"
+_LENGTH = r"\s*[- ]?\s*(cm|centimet(?:re|er)s?|mm|inch(?:es)?|in\b\.?|\"|″|”)"
+_TIN_WORD = r"(?:tin|pan|dish|mould|mold|springform|ring|tray|tart|skillet|loaf|cake)"
+_OBLONG = re.compile(
+    rf"{_DIMENSION}(?:{_LENGTH})?\s*(?:x|×|by)\s*{_DIMENSION}{_LENGTH}(?=[^.\n]{{0,40}}\b{_TIN_WORD})", re.I
+)
+_ROUND = re.compile(rf"{_DIMENSION}{_LENGTH}(?P<rest>[^.\n]{{0,40}}?\b{_TIN_WORD})", re.I)
+_LOAF = re.compile(r"(\d+(?:[.,]\d)?)\s*-?\s*(kg|g|lb|pound)s?\s*-?\s*loaf\s*(?:tin|pan)", re.I)
+_HOLES = re.compile(r"\b(6|8|9|12|24)[- ](?:hole|cup)\b[^.\n]{0,20}\b(?:muffin|tin|tray|pan)", re.I)
+# What a step does with its time, by the words before it; the first that fits.
+_DOING = (
+    ("soak", r"soak|plump|steep"),
+    ("chill", r"chill|refrigerat|fridge"),
+    ("freeze", r"freez"),
+    ("cool", r"\bcool\b|\bcooling\b|stand in the (?:tin|pan)|leave in the (?:tin|pan)"),
+    ("rest", r"\brest\b|\bresting\b|let (?:it |the \w+ )?(?:stand|sit)|\bset aside\b|prove|proof|rise"),
+    ("simmer", r"simmer|boil|\bcook\b|stir"),
+    ("bake", r"\bbak|oven|roast|toast"),
+    ("beat", r"beat|whisk|cream|knead|mix|blend"),
+)
+
+
+def read_tin(text: str) -> Tin | None:
+    """Return the tin that a method names, in cm, or None.
+
+    Examples
+    --------
+    >>> read_tin("Line a 20 cm square tin.")
+    Tin(shape='square', sizes_cm=(20.0,), text='20 cm square tin')
+    """
+    oblong = _OBLONG.search(text)
+    if oblong:
+        unit = oblong[4]
+        first, second = _cm(oblong[1], oblong[2] or unit), _cm(oblong[3], unit)
+        shape = "square" if abs(first - second) < 0.3 else "oblong"
+        return Tin(shape, (first,) if shape == "square" else (first, second), oblong[0].strip())
+    loaf = _LOAF.search(text)
+    if loaf:
+        return Tin("loaf", (), loaf[0].strip())
+    holes = _HOLES.search(text)
+    if holes:
+        return Tin("muffin", (), holes[0].strip())
+    found = _ROUND.search(text)
+    if found:
+        said = found[0].lower()
+        shape = "square" if "square" in said else "loaf" if "loaf" in said else "round"
+        size = _cm(found[1], found[2])
+        if 4 <= size <= 60:
+            return Tin(shape, (size,), found[0].strip())
+    return None
+
+
+def _cm(number: str, unit: str) -> float:
+    span = read_quantity(number.strip(), words=False)
+    value = span.low if span else 0.0
+    if unit.lower().startswith("mm"):
+        value /= 10
+    elif not unit.lower().startswith(("c", "m")):
+        value *= _INCH
+    return round(value, 1)
+
+
+def read_times(text: str) -> tuple[StepTime, ...]:
+    """Return every time that a method names and what is done in it, in order [min].
+
+    Examples
+    --------
+    >>> [(t.doing, t.low, t.high) for t in read_times("Rest for 10 minutes. Bake 35-40 minutes, chill for 1 hour.")]
+    [('rest', 10, 10), ('bake', 35, 40), ('chill', 60, 60)]
+    """
+    found = []
+    for sentence in re.split(r"(?<=[.;])\s|\n", text):
+        start = 0
+        for match in _TIME.finditer(sentence):
+            before = sentence[start : match.start()]
+            nearest = max(
+                ((m.start(), name) for name, pattern in _DOING_RE for m in pattern.finditer(before)), default=(0, "")
+            )[1]
+            after = sentence[match.end() : match.end() + 25]
+            doing = nearest or next((name for name, pattern in _DOING_RE if pattern.search(after)), "wait")
+            scale = 60 if match["unit"].lower().startswith("h") else 1
+            low = int(match["low"]) * scale
+            found.append(StepTime(doing, low, int(match["high"] or match["low"]) * scale))
+            start = match.end()
+    return tuple(found)
+
+
+_DOING_RE = tuple((name, re.compile(pattern, re.I)) for name, pattern in _DOING)
