@@ -15,9 +15,3 @@ class ConflictError(CoreError):
     """Someone else changed it first; the details hold what is stored now."""
 
     code = "conflict"
-
-
-class UndecidedError(CoreError):
-    """The recipe still holds lines that must be decided before it can be kept."""
-
-    code = "undecided"

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import asdict, fields
+from dataclasses import asdict
 from weakref import WeakKeyDictionary
 
 from sqlalchemy import func, select
@@ -171,6 +171,3 @@ def sweeteners(database: Database, sugar_g: float, batter_g: float, cup: str) ->
 
 def _share(per_100g: float, grams: float | None) -> float | None:
     return None if grams is None else rounded(per_100g * grams / 100, 1)
-
-
-LABEL_FIELDS = tuple(f.name for f in fields(Label))

@@ -185,7 +185,8 @@ onMounted(() => void store.read())
               </select>
             </label>
             <span v-if="portion" class="sum">
-              <b>{{ grams(portion.free_sugars_who_g) }}</b> free sugar,
+              <template v-if="store.open.length">so far </template
+              ><b>{{ grams(portion.free_sugars_who_g) }}</b> free sugar,
               <b>{{ kcal(portion.energy_kcal) }}</b> in one {{ store.unit }}
             </span>
           </div>

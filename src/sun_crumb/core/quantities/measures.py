@@ -51,11 +51,6 @@ def cup_standard(key: str) -> CupStandard:
     return cup_standards()[require_choice(key, cup_standards(), "cup")]
 
 
-def cup_standard_of(cup_ml: float) -> CupStandard:
-    """Return the standard whose cup is nearest to *cup_ml* [mL]; of two with the same cup, the first."""
-    return min(cup_standards().values(), key=lambda c: abs(c.cup_ml - cup_ml))
-
-
 @cache
 def units() -> dict[str, Unit]:
     """Return the units by key."""

@@ -19,7 +19,6 @@ from sun_crumb.core.reading.weigh import is_absurd, weigh
 MOST_CHARACTERS = 200_000
 MOST_LINES = 2_500
 LONGEST_LINE = 600
-MOST_AMOUNT_CHARACTERS = 12
 _LETTERS = re.compile(r"[A-Za-z\u00c0-\u024f]{2,}")
 # What an unmeasured line comes to: a trace that neither sugar nor balance feels (common practice).
 _TRACE_ROLES = ("salt", "flavour", "leaven")

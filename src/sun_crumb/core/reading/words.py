@@ -18,7 +18,6 @@ def word_list(kind: str) -> frozenset[str]:
     raise KeyError(kind)
 
 
-SIZES = ("extra large", "extra-large", "small", "medium", "large", "jumbo", "big", "xl")
 FORMS = {
     "sifted": "sifted",
     "sieved": "sifted",
