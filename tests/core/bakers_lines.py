@@ -1,6 +1,7 @@
 """Lines as bakers write them: the food, and the least and most grams that a careful baker would weigh.
 
-Common practice, no published source; the ranges were set from household tables in memory, not from our own reader.
+Common practice, no published source; the ranges are from household tables in memory. Most of these lines were also used
+while the reader was being mended, so they guard against going back; they do not measure it on lines it has not seen.
 """
 
 from __future__ import annotations

@@ -153,7 +153,7 @@ class Lines(unittest.TestCase):
                 assert line.grams_low is not None and line.grams_high is not None
                 self.assertTrue(line.grams_low <= line.grams <= line.grams_high)
 
-    def test_bakers_lines_from_four_countries(self) -> None:
+    def test_bakers_lines_of_three_countries(self) -> None:
         wrong, asked = [], 0
         for text, key, low, high in LINES:
             line = read_line(text)
