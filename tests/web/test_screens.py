@@ -204,6 +204,14 @@ class OnThePhone(Screens):
         expect(log).to_be_in_viewport()
         log.click()
         expect(page.get_by_text("1 serving logged")).to_be_visible()
+        # A notice is read, and does not lie over the places at the foot.
+        page.evaluate(AXE.read_text(encoding="utf-8"))
+        found = page.evaluate("axe.run('.notice', {runOnly: ['color-contrast']})")
+        self.assertEqual(found["violations"], [])
+        notice = page.locator(".notice .v-snackbar__wrapper").bounding_box()
+        places = page.get_by_role("navigation", name="Places").bounding_box()
+        assert notice and places
+        self.assertLessEqual(notice["y"] + notice["height"], places["y"])
         expect(page.get_by_text("Today", exact=True)).to_be_visible()
         page.get_by_role("button", name=re.compile("^Take back 1 serving of Cardamom")).first.click()
         expect(page.get_by_text("Taken back.")).to_be_visible()

@@ -12,6 +12,8 @@ function act(): void {
 <template>
   <v-snackbar
     v-model="notices.isShown"
+    class="notice"
+    color="primary"
     :timeout="notices.current?.tone === 'problem' ? 9000 : 6000"
     location="bottom"
     role="status"
@@ -25,3 +27,12 @@ function act(): void {
     </template>
   </v-snackbar>
 </template>
+
+<style>
+/* Above the places at the foot of a phone. */
+@media (max-width: 700px) {
+  .notice {
+    margin-bottom: 56px;
+  }
+}
+</style>
