@@ -20,6 +20,7 @@ from pathlib import Path
 
 ROOT = Path(__file__).resolve().parent.parent
 ENTRIES = ROOT / "tools" / "pantry" / "entries.txt"
+PACKINGS = list(csv.DictReader((ROOT / "tools" / "pantry" / "packings.csv").read_text(encoding="utf-8").splitlines()))
 TABLES = ROOT / "src" / "sun_crumb" / "core" / "reference"
 
 DATASETS = {"sr": "sr_legacy_food", "fo": "foundation_food", "fn": "survey_fndds_food"}
@@ -334,6 +335,7 @@ def build() -> tuple[dict[str, str], list[str]]:
             unit, _, grams = weight.partition("=")
             unit, _, form = unit.partition(":")
             measures.append([e.key, unit, form.replace("_", " "), grams, "memory"])
+        measures += [[e.key, "cup", form, grams, "judgement"] for form, grams in packed(e)]
     taken: dict[str, str] = {}
     for key, alias in names:
         if alias in taken:
@@ -344,6 +346,22 @@ def build() -> tuple[dict[str, str], list[str]]:
         "pantry_names.csv": table(["key", "name"], names),
         "pantry_measures.csv": table(["key", "unit", "form", "grams", "source"], measures),
     }, notes
+
+
+def packed(entry: Entry) -> list[tuple[str, str]]:
+    """Return the cup weights by packing that follow from an entry's group, where its own line gives none."""
+    weights = dict(weight.split("=") for weight in entry.weights)
+    if "cup" not in weights:
+        return []
+    found = []
+    for row in PACKINGS:
+        if row["group"] != entry.group or f"cup:{row['form']}" in weights:
+            continue
+        if set(row["without_roles"].split()) & set(entry.roles):
+            continue
+        grams = float(row["grams"]) if row["grams"] else float(row["factor"]) * float(weights["cup"])
+        found.append((row["form"], f"{grams:.0f}"))
+    return found
 
 
 def main() -> int:

@@ -97,6 +97,24 @@ class Files(WithApplication):
             for field in ("label", "status", "servings", "goals", "per_serving", "lines", "portions"):
                 self.assertEqual(old[field], new[field], field)
 
+    def test_own_yields_are_kept_and_travel(self) -> None:
+        recipe = self.keep_cake(LOAF)
+        version = recipe["versions"][0]
+        whole = version["per_serving"]["mass_g"]
+        changed = self.patch(
+            f"/api/recipes/{recipe['id']}", {"revision": recipe["revision"], "own_yields": {"frosting": 16}}
+        )
+        self.assertEqual(changed["versions"][0]["own_yields"], {"frosting": 16})
+        # Half of the 140 g of frosting is left over, an eighth of that is not in a slice.
+        self.assertAlmostEqual(changed["versions"][0]["per_serving"]["mass_g"], whole - 140 / 16, delta=0.05)
+        number = self.post("/api/import", {"name": "own.json", "content": self.exported(recipe, "json")})["recipe_id"]
+        again = self.get(f"/api/recipes/{number}")
+        self.assertEqual(again["versions"][0]["own_yields"], {"frosting": 16})
+        answer = self.patch(
+            f"/api/recipes/{recipe['id']}", {"revision": changed["revision"], "own_yields": {"frosting": 0}}, 422
+        )
+        self.assertIn("own_yields", answer["error"]["field"])
+
     def test_damaged_and_foreign_files_are_refused_and_change_nothing(self) -> None:
         own = json.loads(self.exported(self.keep_cake(), "json"))
         count = len(self.get("/api/recipes")["recipes"])
@@ -173,6 +191,26 @@ class Products(WithApplication):
         )
         self.post(f"/api/products/{key}/restore")
         self.assertEqual(self.get("/api/pantry?q=corner shop")["ingredients"][0]["key"], key)
+
+    def test_a_product_travels_with_the_recipe_that_holds_it(self) -> None:
+        text = "Bars\nMakes 10 bars\n100 g corner shop oat spread\n100 g sugar\n200 g rolled oats"
+        key = self.post("/api/products", self.LABEL)["ingredient"]["key"]
+        recipe = self.keep_cake(text)
+        own = json.loads(self.get(f"/api/recipes/{recipe['id']}/export?format=json")["content"])
+        self.assertEqual([p["key"] for p in own["products"]], [key])
+        # Another household: the same label under another key, which is no product here.
+        moved = json.loads(json.dumps(own).replace(key, "own_777"))
+        self.assertIsNotNone(self.post("/api/import", {"name": "a.json", "content": json.dumps(moved)})["recipe_id"])
+        moved["products"][0]["label"]["fat_g"] = 38
+        number = self.post("/api/import", {"name": "b.json", "content": json.dumps(moved)})["recipe_id"]
+        line = self.get(f"/api/recipes/{number}")["versions"][0]["lines"][0]
+        self.assertNotEqual(line["ingredient"], key)
+        self.assertEqual(line["name"], self.LABEL["name"])
+        shelf = len(self.get("/api/recipes")["recipes"])
+        del moved["products"]
+        answer = self.post("/api/import", {"name": "c.json", "content": json.dumps(moved)}, 422)
+        self.assertIn("own_777", answer["error"]["message"])
+        self.assertEqual(len(self.get("/api/recipes")["recipes"]), shelf)
 
     def test_bad_labels_name_their_field(self) -> None:
         for change, field in (

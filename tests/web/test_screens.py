@@ -331,6 +331,22 @@ class PantryAndFiles(Screens):
             page.get_by_role("button", name="JSON-LD", exact=True).click()
         self.assertIn("schema.org", download.value.path().read_text(encoding="utf-8"))
 
+    def test_a_component_for_fewer_portions_and_food_only_in_the_method(self) -> None:
+        page = self.open("/bring-in")
+        page.get_by_label("The recipe, as it is written").fill(
+            "Cupcakes\nMakes 12 cupcakes\n200 g plain flour\n150 g sugar\nFrosting (for 8 cupcakes):\n80 g icing sugar\n"
+            "Method\nBake 20 minutes, then dust with 1 tbsp cocoa."
+        )
+        expect(page.get_by_text("1 line to decide")).to_be_visible()
+        expect(page.get_by_text("named only in the method")).to_be_visible()
+        enough = page.get_by_label("frosting: enough for how many")
+        expect(enough).to_have_value("8")
+        page.get_by_role("button", name="Yes, two kinds").click()
+        expect(page.get_by_label("Name of kind 1")).to_have_value("with frosting")
+        enough.fill("24")
+        enough.press("Tab")
+        expect(page.get_by_text("the rest is left over")).to_be_visible()
+
 
 class Mishaps(Screens):
     def test_bad_text_is_answered_and_kept(self) -> None:

@@ -431,7 +431,7 @@ export interface components {
         };
         /**
          * AnalyseIn
-         * @description Weighed lines to total.
+         * @description Weighed lines to total. ``own_yields`` says for how many portions a component is enough, by its name.
          */
         AnalyseIn: {
             /** Lines */
@@ -443,6 +443,13 @@ export interface components {
              * @default serving
              */
             unit?: string;
+            /**
+             * Own Yields
+             * @default {}
+             */
+            own_yields?: {
+                [key: string]: number;
+            };
         };
         /** AnalysisOut */
         AnalysisOut: {
@@ -457,6 +464,8 @@ export interface components {
             is_servings_assumed: boolean;
             /** Components */
             components: components["schemas"]["ComponentAmountsOut"][];
+            /** Suggested Portions */
+            suggested_portions: components["schemas"]["PortionKindNamesOut"][];
         };
         /**
          * BakeIn
@@ -580,6 +589,15 @@ export interface components {
             per_100g: components["schemas"]["TotalsOut"];
             /** Component */
             component: string;
+            /** Enough For */
+            enough_for: number;
+        };
+        /** ComponentYieldOut */
+        ComponentYieldOut: {
+            /** Component */
+            component: string;
+            /** Count */
+            count: number;
         };
         /** CompositionOut */
         CompositionOut: {
@@ -1260,6 +1278,15 @@ export interface components {
             /** Components */
             components: string[];
         };
+        /** PortionKindNamesOut */
+        PortionKindNamesOut: {
+            /** Name */
+            name: string;
+            /** Count */
+            count: number;
+            /** Components */
+            components: string[];
+        };
         /** PortionKindOut */
         PortionKindOut: {
             /** Name */
@@ -1356,6 +1383,8 @@ export interface components {
             tin: components["schemas"]["TinOut"] | null;
             /** Times */
             times: components["schemas"]["StepTimeOut"][];
+            /** Component Yields */
+            component_yields: components["schemas"]["ComponentYieldOut"][];
             analysis: components["schemas"]["AnalysisOut"] | null;
             /** Left Out */
             left_out: number[];
@@ -1393,6 +1422,13 @@ export interface components {
              * @default null
              */
             portions?: components["schemas"]["PortionKindIn"][] | null;
+            /**
+             * Own Yields
+             * @default null
+             */
+            own_yields?: {
+                [key: string]: number;
+            } | null;
         };
         /**
          * RecipeIn
@@ -1425,6 +1461,13 @@ export interface components {
              * @default []
              */
             portions?: components["schemas"]["PortionKindIn"][];
+            /**
+             * Own Yields
+             * @default {}
+             */
+            own_yields?: {
+                [key: string]: number;
+            };
             /**
              * Client Key
              * @default null
@@ -1719,6 +1762,10 @@ export interface components {
             saved_per_serving: components["schemas"]["SavingsOut"];
             /** Portions */
             portions: components["schemas"]["PortionKindOut"][];
+            /** Own Yields */
+            own_yields: {
+                [key: string]: number;
+            };
             /** Lines */
             lines: components["schemas"]["VersionLineOut"][];
         };
@@ -1744,6 +1791,10 @@ export interface components {
             saved_per_serving: components["schemas"]["SavingsOut"];
             /** Portions */
             portions: components["schemas"]["PortionKindOut"][];
+            /** Own Yields */
+            own_yields: {
+                [key: string]: number;
+            };
         };
         /** YieldOut */
         YieldOut: {

@@ -48,7 +48,7 @@ def read(body: ReadIn) -> dict[str, Any]:
 def analyse(body: AnalyseIn) -> dict[str, Any]:
     """Total weighed lines per batch, serving and 100 g."""
     lines = [plain_line(line) for line in body.lines]
-    return kitchen.analyse(lines, body.servings, body.unit, pantry.pantry_of(database()))
+    return kitchen.analyse(lines, body.servings, body.unit, pantry.pantry_of(database()), body.own_yields)
 
 
 @endpoint(blueprint, "GET", "/pantry", returns=IngredientsOut, query={"q": "part of a name"})

@@ -82,12 +82,16 @@ class ReadIn(In):
     cup: Key | None = None
 
 
+OwnYields = Annotated[dict[Annotated[str, Field(max_length=80)], Servings], Field(max_length=20)]
+
+
 class AnalyseIn(In):
-    """Weighed lines to total."""
+    """Weighed lines to total. ``own_yields`` says for how many portions a component is enough, by its name."""
 
     lines: Annotated[list[LineIn], Field(min_length=1, max_length=400)]
     servings: Servings
     unit: Unit = "serving"
+    own_yields: OwnYields = {}
 
 
 class CandidateOut(Out):
@@ -153,6 +157,11 @@ class StepTimeOut(Out):
     high: int
 
 
+class ComponentYieldOut(Out):
+    component: str
+    count: int
+
+
 class AmountsOut(Out):
     batch: TotalsOut  # type: ignore[valid-type]
     per_serving: TotalsOut  # type: ignore[valid-type]
@@ -161,6 +170,13 @@ class AmountsOut(Out):
 
 class ComponentAmountsOut(AmountsOut):
     component: str
+    enough_for: int
+
+
+class PortionKindNamesOut(Out):
+    name: str
+    count: int
+    components: list[str]
 
 
 class AnalysisOut(AmountsOut):
@@ -168,6 +184,7 @@ class AnalysisOut(AmountsOut):
     unit: str
     is_servings_assumed: bool
     components: list[ComponentAmountsOut]
+    suggested_portions: list[PortionKindNamesOut]
 
 
 class _ReadingOut(Out):
@@ -181,6 +198,7 @@ class _ReadingOut(Out):
     steps: list[str]
     tin: TinOut | None
     times: list[StepTimeOut]
+    component_yields: list[ComponentYieldOut]
     analysis: AnalysisOut | None
     left_out: list[int]
 
@@ -208,6 +226,7 @@ class RecipeIn(In):
     unit: Unit = "serving"
     lines: Annotated[list[LineIn], Field(min_length=1, max_length=400)]
     portions: Annotated[list[PortionKindIn], Field(max_length=12)] = []
+    own_yields: OwnYields = {}
     client_key: ClientKey = None
 
 
@@ -220,6 +239,7 @@ class RecipeChangeIn(In):
     unit: Unit | None = None
     lines: Annotated[list[LineIn], Field(min_length=1, max_length=400)] | None = None
     portions: Annotated[list[PortionKindIn], Field(max_length=12)] | None = None
+    own_yields: OwnYields | None = None
 
 
 class GoalsOut(Out):
@@ -265,6 +285,7 @@ class VersionSummaryOut(Out):
     batch: TotalsOut  # type: ignore[valid-type]
     saved_per_serving: SavingsOut  # type: ignore[valid-type]
     portions: list[PortionKindOut]
+    own_yields: dict[str, int]
 
 
 class VersionOut(VersionSummaryOut):

@@ -66,6 +66,7 @@ def keep_recipe(body: RecipeIn) -> dict[str, Any]:
         unit=body.unit,
         lines=[plain_line(line) for line in body.lines],
         portions=_portions(body.portions),
+        own_yields=body.own_yields,
         client_key=body.client_key,
     )
 

@@ -73,14 +73,15 @@ def _harmless(cell: object) -> object:
     return f"'{cell}" if isinstance(cell, str) and cell[:1] in ("=", "+", "-", "@", "\t") else cell
 
 
-def own_json(recipe: Recipe) -> dict[str, Any]:
-    """Return a recipe with all its versions in Sun Crumb's own format."""
+def own_json(recipe: Recipe, products: list[dict[str, Any]]) -> dict[str, Any]:
+    """Return a recipe with all its versions in Sun Crumb's own format, with the household's products it holds."""
     return {
         "format": "sun-crumb-recipe",
         "version": 1,
         "title": recipe["title"],
         "cup": recipe["cup"],
         "source_text": recipe["source_text"],
+        "products": products,
         "versions": [
             {
                 "label": v["label"],
@@ -89,6 +90,7 @@ def own_json(recipe: Recipe) -> dict[str, Any]:
                 "unit": v["unit"],
                 "goals": v["goals"],
                 "portions": [{k: p[k] for k in ("name", "count", "components")} for p in v["portions"]],
+                "own_yields": v["own_yields"],
                 "lines": [
                     {k: line[k] for k in ("component", "ingredient", "grams", "text", "is_crushed", "reason")}
                     for line in v["lines"]

@@ -7,14 +7,16 @@ import json
 from sqlalchemy import select
 
 from sun_crumb.core.errors import CoreError, require_choice
-from sun_crumb.core.formula import PortionKind
+from sun_crumb.core.formula import FormulaLine, PortionKind
+from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.pantry.label import Label
 from sun_crumb.core.reading import read_recipe
 from sun_crumb.formats import outgoing
 from sun_crumb.formats.incoming import UnreadableFileError, read_file
 from sun_crumb.services import recipes
 from sun_crumb.services.clock import now
 from sun_crumb.services.kitchen import PlainLine
-from sun_crumb.services.pantry import pantry_of
+from sun_crumb.services.pantry import keep_product, pantry_of, product_labels
 from sun_crumb.services.views import View
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Line, Recipe, Version
@@ -32,12 +34,42 @@ def export_recipe(database: Database, recipe_id: int, kind: str, version_id: int
         "jsonld": lambda: json.dumps(outgoing.json_ld(recipe, version, steps), ensure_ascii=False, indent=2),
         "html": lambda: outgoing.page(recipe, version, steps),
         "csv": lambda: outgoing.table(version),
-        "json": lambda: json.dumps(outgoing.own_json(recipe), ensure_ascii=False, indent=2),
+        "json": lambda: json.dumps(
+            outgoing.own_json(recipe, _products(database, recipe)), ensure_ascii=False, indent=2
+        ),
     }[kind]()
     name = outgoing.file_name(
         recipe["title"], {"jsonld": ".jsonld", "html": ".html", "csv": ".csv", "json": ".json"}[kind]
     )
     return {"name": name, "media_type": FORMATS[kind], "content": content}
+
+
+def _products(database: Database, recipe: View) -> list[View]:
+    """Return the labels of the household's own products that a recipe holds."""
+    held = {line["ingredient"] for version in recipe["versions"] for line in version["lines"]}
+    return [label for label in product_labels(database) if label["key"] in held]
+
+
+def _check(recipe: View, pantry: Pantry) -> None:
+    """Raise unless every line of an own file is a food of this pantry or of the file: nothing is kept of a bad one."""
+    known = {str(product["key"]) for product in recipe.get("products", [])}
+    for version in recipe["versions"]:
+        for line in _lines(version):
+            if line.ingredient not in known:
+                FormulaLine(pantry[line.ingredient], line.grams)
+
+
+def _bring_products(database: Database, products: list[View]) -> dict[str, str]:
+    """Return this household's key for each product of the file: the same label's if it is there, else a new one's."""
+    here = {json.dumps([p["label"], p["like"]], sort_keys=True): p["key"] for p in product_labels(database)}
+    keys = {}
+    for product in products:
+        known = here.get(json.dumps([product["label"], product["like"]], sort_keys=True))
+        if known is None:
+            label = Label(**product["label"])
+            known = str(keep_product(database, label, str(product["like"]))["ingredient"]["key"])
+        keys[str(product["key"])] = known
+    return keys
 
 
 def _steps(database: Database, source_text: str) -> list[str]:
@@ -52,7 +84,9 @@ def import_file(database: Database, name: str, content: str) -> View:
     if found.recipe is None:
         return {"text": found.text, "recipe_id": None}
     try:
-        versions = found.recipe["versions"]
+        _check(found.recipe, pantry_of(database))
+        keys = _bring_products(database, found.recipe.get("products", []))
+        versions = [_renamed(version, keys) for version in found.recipe["versions"]]
         first = versions[0]
         view = recipes.keep_recipe(
             database,
@@ -63,6 +97,7 @@ def import_file(database: Database, name: str, content: str) -> View:
             unit=str(first["unit"]),
             lines=_lines(first),
             portions=_portions(first),
+            own_yields={str(c): int(n) for c, n in first.get("own_yields", {}).items()},
         )
         _more_versions(database, view["id"], versions[1:])
     except CoreError:
@@ -70,6 +105,11 @@ def import_file(database: Database, name: str, content: str) -> View:
     except (KeyError, TypeError, ValueError, IndexError, AttributeError) as error:
         raise UnreadableFileError(f"{name} is damaged: {error!r} is missing or wrong", field="content") from None
     return {"text": "", "recipe_id": view["id"]}
+
+
+def _renamed(version: View, keys: dict[str, str]) -> View:
+    lines = [line | {"ingredient": keys.get(line["ingredient"], line["ingredient"])} for line in version["lines"]]
+    return version | {"lines": lines}
 
 
 def _lines(version: View) -> list[PlainLine]:
@@ -102,6 +142,7 @@ def _more_versions(database: Database, recipe_id: int, versions: list[View]) -> 
                 status=str(version.get("status", "")),
                 goals=version.get("goals"),
                 portions=version.get("portions") or None,
+                own_yields=version.get("own_yields") or None,
                 created_at=now(),
             )
             row.lines = [

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
 from time import perf_counter
 
@@ -51,7 +51,12 @@ def read_formula(text: str, cup: str | None = None, servings: int | None = None)
 
 
 def formula_of(
-    title: str, lines: Iterable[PlainLine], servings: int, unit: str, pantry: Pantry | None = None
+    title: str,
+    lines: Iterable[PlainLine],
+    servings: int,
+    unit: str,
+    pantry: Pantry | None = None,
+    own_yields: Mapping[str, int] | None = None,
 ) -> Formula:
     """Return the formula of weighed lines; an unknown ingredient or absurd weight raises an error that names the line."""
     pantry = pantry or shipped_pantry()
@@ -69,12 +74,19 @@ def formula_of(
         ),
         servings,
         unit,
+        own_yields=tuple((c, n) for c, n in (own_yields or {}).items() if n != servings),
     )
 
 
-def analyse(lines: Iterable[PlainLine], servings: int, unit: str, pantry: Pantry | None = None) -> View:
+def analyse(
+    lines: Iterable[PlainLine],
+    servings: int,
+    unit: str,
+    pantry: Pantry | None = None,
+    own_yields: Mapping[str, int] | None = None,
+) -> View:
     """Return the analysis of weighed lines."""
-    return analysis_view(formula_of("", lines, servings, unit, pantry))
+    return analysis_view(formula_of("", lines, servings, unit, pantry, own_yields))
 
 
 def plan(formula: Formula, goals: Goals, cup: CupStandard, pantry: Pantry | None = None) -> View:
@@ -109,8 +121,10 @@ def cupboard_keys(words: Iterable[str], pantry: Pantry | None = None) -> tuple[s
     for word in words:
         key = word
         if word not in pantry:
-            near = name_index(pantry).match(word) or name_index(pantry).match(f"{word} syrup")
+            near = name_index(pantry).match(word)
             if not near or near[0].confidence < 0.6:
+                near = [c for c in name_index(pantry).match(f"{word} syrup") if c.confidence > 0.9]
+            if not near:
                 raise UnknownIngredientError(f"the pantry holds no {word!r}", field="cupboard", ingredient=word)
             key = near[0].ingredient
         found.append(PREPARED.get(key, key))

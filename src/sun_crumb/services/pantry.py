@@ -66,6 +66,14 @@ def keep_product(database: Database, label: Label, like: str) -> View:
         return _label_view(_made(row))
 
 
+def product_labels(database: Database) -> list[View]:
+    """Return the household's own products as they were typed: key, label and the food they are like."""
+    with database.transaction() as session:
+        return [
+            {"key": f"own_{row.id}", "label": row.label, "like": row.like} for row in session.scalars(select(Product))
+        ]
+
+
 def remove_product(database: Database, key: str) -> None:
     """Take a product out of sight; recipes that use it keep it."""
     with database.transaction() as session:

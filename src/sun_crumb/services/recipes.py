@@ -10,7 +10,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session, object_session, selectinload
 
 from sun_crumb.core.errors import CoreError
-from sun_crumb.core.formula import Formula, PortionKind, check_portions, portion_totals, total
+from sun_crumb.core.formula import Formula, PortionKind, check_portions, portion_totals, served
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.rework import Goals
@@ -34,11 +34,12 @@ def keep_recipe(
     unit: str,
     lines: Sequence[PlainLine],
     portions: Sequence[PortionKind] = (),
+    own_yields: dict[str, int] | None = None,
     client_key: str | None = None,
 ) -> View:
     """Put a recipe on the shelf and return it. The same *client_key* again returns the first one."""
     cup_standard(cup)
-    formula = formula_of(title, lines, servings, unit, pantry_of(database))
+    formula = formula_of(title, lines, servings, unit, pantry_of(database), own_yields)
     if formula.mass_g <= 0:
         raise CoreError("the recipe has no weighed line yet", field="lines")
     if portions:
@@ -57,6 +58,7 @@ def keep_recipe(
             number=1, label="Original", servings=servings, unit=unit, status="", goals=None, created_at=now()
         )
         version.portions = [asdict(kind) for kind in portions] or None
+        version.own_yields = dict(formula.own_yields) or None
         version.lines = _line_rows(formula, [])
         recipe.versions = [version]
         session.add(recipe)
@@ -126,6 +128,10 @@ def change_recipe(database: Database, recipe_id: int, revision: int, changes: di
             original.lines.clear()
             session.flush()
             original.lines = _line_rows(formula, [])
+        if "own_yields" in changes:
+            for version in recipe.versions:
+                version.own_yields = {c: n for c, n in changes["own_yields"].items() if n != version.servings} or None
+                _formula(recipe, version)
         if "portions" in changes:
             for version in recipe.versions:
                 if changes["portions"]:
@@ -194,6 +200,7 @@ def keep_version(
             created_at=now(),
         )
         version.portions = original.portions
+        version.own_yields = original.own_yields
         kept = [line for line in made["lines"] if line["after_g"] > 0]
         version.lines = [
             Line(
@@ -237,7 +244,9 @@ def _formula(recipe: Recipe, version: Version) -> Formula:
     lines = [PlainLine(x.ingredient, x.grams, x.component, x.text, x.is_crushed) for x in version.lines]
     session = object_session(recipe)
     assert session is not None
-    return formula_of(recipe.title, lines, version.servings, version.unit, pantry_in(session))
+    held = {line.component for line in lines}
+    own = {c: n for c, n in (version.own_yields or {}).items() if c in held}
+    return formula_of(recipe.title, lines, version.servings, version.unit, pantry_in(session), own)
 
 
 def version_formula(version: Version) -> Formula:
@@ -252,7 +261,7 @@ def portion_kinds(version: Version) -> list[PortionKind]:
 
 def _version_view(recipe: Recipe, version: Version, original: Formula) -> View:
     formula = _formula(recipe, version)
-    saved = savings(total(original.lines), total(formula.lines), formula.servings)
+    saved = savings(served(original), served(formula), formula.servings)
     analysis = analysis_view(formula)
     return {
         "id": version.id,
@@ -265,6 +274,7 @@ def _version_view(recipe: Recipe, version: Version, original: Formula) -> View:
         "created_at": version.created_at.isoformat(),
         "per_serving": analysis["per_serving"],
         "batch": analysis["batch"],
+        "own_yields": version.own_yields or {},
         "saved_per_serving": savings_view(saved),
         "portions": [
             {"name": name, "count": kind.count, "components": list(kind.components), "holds": totals_view(holds)}

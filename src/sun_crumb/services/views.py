@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import asdict, fields
 from typing import Any
 
-from sun_crumb.core.formula import Formula, Totals, portion, total
+from sun_crumb.core.formula import Formula, Totals, portion, served, suggested_kinds, total
 from sun_crumb.core.formula.totals import TOTAL_FIELDS
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Reading, ReadLine
@@ -25,25 +25,31 @@ def totals_view(totals: Totals) -> View:
     return {name: rounded(getattr(totals, name)) for name in TOTAL_FIELDS}
 
 
-def _amounts_view(whole: Totals, servings: int) -> View:
+def _amounts_view(whole: Totals, one: Totals) -> View:
     return {
         "batch": totals_view(whole),
-        "per_serving": totals_view(portion(whole, servings)),
+        "per_serving": totals_view(one),
         "per_100g": totals_view(whole.scaled(100 / whole.mass_g) if whole.mass_g else whole),
     }
 
 
 def analysis_view(formula: Formula) -> View:
-    """Return the analysis of a formula: whole, per serving, per 100 g, and the same for each component."""
+    """Return the analysis of a formula: whole, per serving, per 100 g, and the same for each component.
+
+    A component's serving is what a portion that gets it holds.
+    """
+    parts = {name: total(formula.only(name).lines) for name in formula.components}
     return {
         "servings": formula.servings,
         "unit": formula.unit,
         "is_servings_assumed": formula.is_servings_assumed,
-        **_amounts_view(total(formula.lines), formula.servings),
+        **_amounts_view(total(formula.lines), portion(served(formula), formula.servings)),
         "components": [
-            {"component": name, **_amounts_view(total(formula.only(name).lines), formula.servings)}
-            for name in formula.components
+            {"component": name, "enough_for": enough, **_amounts_view(part, portion(part, enough))}
+            for name, part in parts.items()
+            if (enough := formula.enough_for(name))
         ],
+        "suggested_portions": [asdict(kind) for kind in suggested_kinds(formula)],
     }
 
 
@@ -80,6 +86,7 @@ def reading_view(reading: Reading, pantry: Pantry) -> View:
         "steps": list(reading.steps),
         "tin": asdict(reading.tin) if reading.tin else None,
         "times": [asdict(time) for time in reading.times],
+        "component_yields": [asdict(own) for own in reading.component_yields],
     }
 
 

@@ -46,6 +46,7 @@ class Version(Base):
     status: Mapped[str] = mapped_column(default="")
     goals: Mapped[dict[str, Any] | None] = mapped_column(JSON)
     portions: Mapped[list[dict[str, Any]] | None] = mapped_column(JSON)
+    own_yields: Mapped[dict[str, int] | None] = mapped_column(JSON)
     client_key: Mapped[str | None] = mapped_column(unique=True)
     created_at: Mapped[datetime]
     recipe: Mapped[Recipe] = relationship(back_populates="versions")

@@ -98,7 +98,8 @@ const counts = computed(() => COUNTS[props.detail.sugar_kind] ?? '')
         <h3>What it weighs</h3>
         <ul>
           <li v-for="measure in detail.measures" :key="measure.unit + measure.form" class="weight">
-            <span
+            <span v-if="measure.unit === 'edible'">100 g {{ measure.form }}</span>
+            <span v-else
               >one {{ measure.unit === 'each' ? 'piece' : measure.unit
               }}<template v-if="measure.form">, {{ measure.form }}</template></span
             >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { plural } from '../logic/format'
+import type { Schemas } from '../api/client'
+import { grams, plural } from '../logic/format'
 import type { PortionKind } from '../stores/bringIn'
 
 const props = defineProps<{
@@ -8,12 +9,26 @@ const props = defineProps<{
   components: string[]
   servings: number
   unit: string
+  /** What each component holds in one portion. */
+  amounts: Schemas['ComponentAmountsOut'][]
+  /** The kinds that a component made for fewer portions asks for. */
+  suggested: PortionKind[]
 }>()
+const emit = defineEmits<{ enough: [component: string, count: number] }>()
 const kinds = defineModel<PortionKind[]>({ required: true })
 
 const left = computed(() => props.servings - kinds.value.reduce((sum, kind) => sum + kind.count, 0))
 
+function setEnough(component: string, value: string): void {
+  const count = Math.round(Number(value))
+  if (count >= 1 && count <= 1000) emit('enough', component, count)
+}
+
 function start(): void {
+  if (props.suggested.length) {
+    kinds.value = props.suggested.map((kind) => ({ ...kind, components: [...kind.components] }))
+    return
+  }
   const half = Math.floor(props.servings / 2)
   const base = props.components.slice(0, 1)
   kinds.value = [
@@ -36,7 +51,26 @@ function toggle(index: number, component: string): void {
 
 <template>
   <div v-if="components.length > 1" class="kinds">
-    <p v-if="!kinds.length">
+    <ul class="made">
+      <li v-for="part in amounts" :key="part.component">
+        <b>{{ part.component || 'base' }}</b> {{ grams(part.batch.mass_g) }}, enough for
+        <input
+          type="number"
+          min="1"
+          max="1000"
+          :value="part.enough_for"
+          :aria-label="`${part.component || 'base'}: enough for how many`"
+          @change="setEnough(part.component, ($event.target as HTMLInputElement).value)"
+        />
+        · {{ grams(part.per_serving.mass_g) }} in one, {{ grams(part.per_serving.free_sugars_who_g) }} free
+        sugar<span v-if="part.enough_for > servings">, the rest is left over</span>
+      </li>
+    </ul>
+    <p v-if="!kinds.length && suggested.length" class="off">
+      {{ suggested.map((kind) => `${kind.count} ${kind.name}`).join(' and ') }}?
+      <button type="button" class="link" @click="start">Yes, two kinds</button>
+    </p>
+    <p v-else-if="!kinds.length">
       Every {{ unit }} gets its share of {{ components.map((c) => c || 'the base').join(', ') }}.
       <button type="button" class="link" @click="start">Some are different</button>
     </p>
@@ -100,6 +134,10 @@ function toggle(index: number, component: string): void {
   padding: 8px 0;
   border-bottom: 1px solid var(--hair);
   font-size: 0.92rem;
+}
+.made {
+  list-style: none;
+  padding: 0;
 }
 .kind {
   display: flex;

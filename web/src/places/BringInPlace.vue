@@ -196,6 +196,9 @@ onMounted(() => void store.read())
             :components="store.components"
             :servings="store.servings"
             :unit="store.unit"
+            :amounts="store.analysis?.components ?? []"
+            :suggested="store.analysis?.suggested_portions ?? []"
+            @enough="(component, count) => store.setOwnYield(component, count).catch(notices.complain)"
           />
           <ul>
             <ReadLineRow

@@ -32,12 +32,22 @@ interface Kept {
   servings: number | null
   decisions: Record<string, Decision>
   portions: PortionKind[]
+  /** For how many portions a component is enough, where the user said so. */
+  ownYields: Record<string, number>
   clientKey: string
 }
 
 /** The server refuses longer texts as well; saying so here spares sending megabytes. */
 const MOST_CHARACTERS = 200_000
-const EMPTY: Kept = { text: '', cup: null, servings: null, decisions: {}, portions: [], clientKey: '' }
+const EMPTY: Kept = {
+  text: '',
+  cup: null,
+  servings: null,
+  decisions: {},
+  portions: [],
+  ownYields: {},
+  clientKey: '',
+}
 
 /** A recipe being brought in: the text, how it was read, and what was decided about its doubts. */
 export const useBringIn = defineStore('bringIn', () => {
@@ -77,6 +87,23 @@ export const useBringIn = defineStore('bringIn', () => {
 
   const components = computed(() => [...new Set(weighed.value.map((line) => line.component ?? ''))])
 
+  /** For how many portions each component is enough: as the text says, unless the user said otherwise. */
+  const ownYields = computed<Record<string, number>>(() => {
+    const said = Object.fromEntries(
+      (reading.value?.component_yields ?? []).map((y) => [y.component, y.count]),
+    )
+    return Object.fromEntries(
+      Object.entries({ ...said, ...kept.value.ownYields }).filter(
+        ([component, count]) => components.value.includes(component) && count !== servings.value,
+      ),
+    )
+  })
+
+  async function setOwnYield(component: string, count: number): Promise<void> {
+    kept.value.ownYields = { ...kept.value.ownYields, [component]: count }
+    await total()
+  }
+
   async function read(): Promise<void> {
     if (!kept.value.text.trim()) {
       reading.value = undefined
@@ -112,7 +139,12 @@ export const useBringIn = defineStore('bringIn', () => {
     const answer = await latestTotals((signal) =>
       ask(
         api.POST('/api/analyse', {
-          body: { lines: weighed.value, servings: servings.value, unit: unit.value },
+          body: {
+            lines: weighed.value,
+            servings: servings.value,
+            unit: unit.value,
+            own_yields: ownYields.value,
+          },
           signal,
         }),
       ),
@@ -141,6 +173,7 @@ export const useBringIn = defineStore('bringIn', () => {
           unit: unit.value,
           lines: weighed.value,
           portions: kept.value.portions,
+          own_yields: ownYields.value,
           client_key: kept.value.clientKey,
         },
       }),
@@ -150,7 +183,7 @@ export const useBringIn = defineStore('bringIn', () => {
   }
 
   function clear(): void {
-    kept.value = { ...EMPTY, decisions: {}, portions: [] }
+    kept.value = { ...EMPTY, decisions: {}, portions: [], ownYields: {} }
     reading.value = undefined
     analysis.value = null
     problem.value = ''
@@ -168,6 +201,8 @@ export const useBringIn = defineStore('bringIn', () => {
     unit,
     weighed,
     components,
+    ownYields,
+    setOwnYield,
     read,
     total,
     decide,

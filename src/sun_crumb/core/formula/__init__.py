@@ -1,6 +1,6 @@
 """A recipe as components of weighed lines, and its totals per batch, portion and 100 g. Judges nothing."""
 
-from sun_crumb.core.formula.portions import PortionKind, check_portions, portion_totals
+from sun_crumb.core.formula.portions import PortionKind, check_portions, portion_totals, served, suggested_kinds
 from sun_crumb.core.formula.recipe import Formula, FormulaLine, from_reading
 from sun_crumb.core.formula.totals import Totals, portion, total
 
@@ -13,5 +13,7 @@ __all__ = [
     "from_reading",
     "portion",
     "portion_totals",
+    "served",
+    "suggested_kinds",
     "total",
 ]

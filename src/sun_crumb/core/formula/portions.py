@@ -37,10 +37,34 @@ def check_portions(formula: Formula, kinds: Sequence[PortionKind]) -> None:
 def portion_totals(formula: Formula, kinds: Sequence[PortionKind]) -> dict[str, Totals]:
     """Return what one portion of each kind holds: every component is shared equally among the portions that get it.
 
-    Without kinds there is one, named by an empty string, with its share of everything.
+    A component made for more portions than get it leaves some over. Without kinds there is one, named by an empty
+    string, with its share of everything.
     """
     kinds = kinds or [PortionKind("", formula.servings, formula.components)]
     check_portions(formula, kinds)
-    sharers = {c: sum(k.count for k in kinds if c in k.components) for c in formula.components}
+    own = dict(formula.own_yields)
+    sharers = {c: max(sum(k.count for k in kinds if c in k.components), own.get(c, 0)) for c in formula.components}
     whole = {c: total(formula.only(c).lines) for c in formula.components}
     return {kind.name: added(whole[c].scaled(1 / sharers[c]) for c in kind.components) for kind in kinds}
+
+
+def served(formula: Formula) -> Totals:
+    """Return what all portions together hold: the batch without what a component's own yield leaves over."""
+    if not formula.own_yields:
+        return total(formula.lines)
+    return added(kind.scaled(formula.servings) for kind in portion_totals(formula, ()).values())
+
+
+def suggested_kinds(formula: Formula) -> tuple[PortionKind, ...]:
+    """Return the kinds of portion that own yields ask for: with and without a component made for fewer; else none."""
+    fewer = [(c, n) for c, n in formula.own_yields if n < formula.servings]
+    if len(fewer) != 1:
+        return ()
+    (component, count), everything = fewer[0], formula.components
+    rest = tuple(c for c in everything if c != component)
+    if not rest:
+        return ()
+    return (
+        PortionKind(f"with {component}", count, everything),
+        PortionKind("plain", formula.servings - count, rest),
+    )

@@ -57,13 +57,18 @@ class FormulaLine:
 
 @dataclass(frozen=True, slots=True)
 class Formula:
-    """A recipe in grams. ``servings`` is how many portions the whole makes, ``unit`` what one is called."""
+    """A recipe in grams. ``servings`` is how many portions the whole makes, ``unit`` what one is called.
+
+    ``own_yields`` says for how many portions a component is enough, where that is not the whole's number: what is made
+    for more is left over, not eaten with these portions.
+    """
 
     title: str
     lines: tuple[FormulaLine, ...]
     servings: int
     unit: str = "serving"
     is_servings_assumed: bool = False
+    own_yields: tuple[tuple[str, int], ...] = ()
 
     def __post_init__(self) -> None:
         if not 1 <= self.servings <= MOST_SERVINGS:
@@ -72,6 +77,20 @@ class Formula:
                 field="servings",
                 servings=self.servings,
             )
+
+        for component, count in self.own_yields:
+            if not 1 <= count <= MOST_SERVINGS:
+                raise OutOfDomainError(
+                    f"{component or 'the base'} is enough for 1 to {MOST_SERVINGS} portions, not {count}",
+                    field="own_yields",
+                    component=component,
+                )
+            if component not in self.components:
+                raise OutOfDomainError(f"the recipe has no component {component!r}", field="own_yields")
+
+    def enough_for(self, component: str) -> int:
+        """Return for how many portions a component is made: its own yield, else the whole's."""
+        return dict(self.own_yields).get(component, self.servings)
 
     @property
     def components(self) -> tuple[str, ...]:
@@ -85,7 +104,11 @@ class Formula:
 
     def only(self, component: str) -> Formula:
         """Return the formula of one component."""
-        return replace(self, lines=tuple(line for line in self.lines if line.component == component))
+        return replace(
+            self,
+            lines=tuple(line for line in self.lines if line.component == component),
+            own_yields=tuple(pair for pair in self.own_yields if pair[0] == component),
+        )
 
 
 def is_crushed(text: str, preparation: str = "") -> bool:
@@ -115,4 +138,6 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
         servings, unit, assumed = min(reading.yields.count, MOST_SERVINGS), reading.yields.unit, False
     else:
         servings, unit, assumed = min(max(round(mass / PORTION_GUESS_G), 1), MOST_SERVINGS), "serving", True
-    return Formula(reading.title, tuple(lines), servings, unit, assumed), left_out
+    held = {line.component for line in lines}
+    own = tuple((y.component, y.count) for y in reading.component_yields if y.component in held and y.count != servings)
+    return Formula(reading.title, tuple(lines), servings, unit, assumed, own), left_out

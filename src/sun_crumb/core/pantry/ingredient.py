@@ -99,6 +99,16 @@ class Ingredient:
         """Return every weight known for *unit*, by packing or size."""
         return tuple(m for m in self.measures if m.unit == unit)
 
+    def edible_share(self, form: str) -> float:
+        """Return what part of its weight with peel, stone, core or shell is food; 1 where nothing is known.
+
+        *form* is unpeeled, unstoned, uncored, unshelled, or empty for whichever the food has.
+        """
+        for measure in self.measures:
+            if measure.unit == "edible" and form in (measure.form, ""):
+                return measure.grams / 100
+        return 1.0
+
     def density_g_per_ml(self, form: str = "") -> float | None:
         """Return the bulk density from the cup weight, else from the spoon's, or None where neither is known."""
         us = cup_standard("us")

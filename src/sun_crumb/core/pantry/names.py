@@ -40,6 +40,9 @@ _ODD = {
     "quinces": "quince",
     "yoghourt": "yoghurt",
     "purée": "puree",
+    "choc": "chocolate",
+    "pdr": "powder",
+    "pwdr": "powder",
 }
 
 
@@ -60,10 +63,10 @@ def singular(word: str) -> str:
     >>> [singular(w) for w in ("berries", "tomatoes", "eggs", "molasses", "dates")]
     ['berry', 'tomato', 'egg', 'molasses', 'date']
     """
-    if word in _KEEP or len(word) < 4:
-        return word
     if word in _ODD:
         return _ODD[word]
+    if word in _KEEP or len(word) < 4:
+        return word
     if word.endswith("ies"):
         return word[:-3] + "y"
     if word.endswith(("oes", "shes", "ches", "sses", "xes")):

@@ -61,7 +61,7 @@ ONE = re.compile(
     rf"|(?P<plain>{_PLAIN}|\.\d+))"
 )
 _WORD = re.compile(
-    r"(?P<word>half\s+an?\s+dozen|half\s+an?|half\s+dozen|an?\s+half|one\s+and\s+a\s+half|an?\s+quarter|three\s+quarters"
+    r"(?P<word>(?:one|a)\s+and\s+a\s+half|(?:an?|one|two|three)[\s-]+(?:quarter|third|half)s?(?=\s)|half\s+an?\s+dozen|half\s+an?|half\s+dozen|an?\s+half|one\s+and\s+a\s+half|an?\s+quarter|three\s+quarters"
     r"|a\s+dozen|a\s+couple|a\s+few|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen"
     r"|twenty|half|quarter|dozen|couple|few|several)(?:\s+of)?(?=\s|$)",
     re.IGNORECASE,
@@ -74,8 +74,16 @@ _PHRASES = {
     "a half": 0.5,
     "an half": 0.5,
     "one and a half": 1.5,
+    "a and a half": 1.5,
     "a quarter": 0.25,
+    "one quarter": 0.25,
     "three quarters": 0.75,
+    "three quarter": 0.75,
+    "one half": 0.5,
+    "a third": 1 / 3,
+    "one third": 1 / 3,
+    "two thirds": 2 / 3,
+    "two third": 2 / 3,
     "a dozen": 12.0,
     "a couple": 2.0,
     "a few": 3.0,
@@ -136,7 +144,9 @@ def read_quantity(text: str, start: int = 0, *, words: bool = True) -> Span | No
         if word is None:
             return None
         phrase = re.sub(r"\s+", " ", word["word"].lower())
-        value = _PHRASES.get(phrase) or WORDS[phrase]
+        value = _PHRASES.get(phrase.replace("-", " ")) or WORDS.get(phrase)
+        if value is None:
+            return None
         return Span(value, value, word.end(), is_word=True)
     low = _value(first)
     dash = _DASH.match(text, first.end())

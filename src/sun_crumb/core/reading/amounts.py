@@ -24,6 +24,10 @@ _PACK = re.compile(
 _FORM = re.compile(r"\b(" + "|".join(FORMS) + r")\b", re.I)
 
 
+_HEAP_FIRST = re.compile(r"\b(" + "|".join(HEAPS) + r")\s+(?=[\d½⅓⅔¼¾⅛]|[A-Za-z]+)", re.I)
+_AND_A_HALF = re.compile(r"\s+and\s+(?:a\s+(half|quarter|third)|three\s+(quarters))\b(?:\s+of\b)?", re.I)
+_HALVES = {"half": 0.5, "quarter": 0.25, "third": 1 / 3, "quarters": 0.75}
+_SIZED_PIECE = re.compile(r"[- ]?(?:sized?|length)\s*(?:piece|knob|chunk)?(?:\s+of\b)?", re.I)
 _FOND = re.compile(r"\s*\b(?:good|generous|tiny|little|nice|hearty|brimming|flat)\b(?=\s)", re.I)
 
 
@@ -63,15 +67,20 @@ def read_amount(
     about = _ABOUT.match(text, at)
     if about:
         at = about.end()
+    factor = 1.0
+    heap = _HEAP_FIRST.match(text, at)
+    if heap:
+        at, factor = heap.end(), HEAPS[heap[1].lower()]
     span = read_quantity(text, at, words=words)
+    if span is None and heap and (found := read_unit(text, at)):
+        return Amount(1.0, 1.0, found[0], text[start : found[1]].strip(), factor=factor), found[1]
     if span is None:
-        return _unit_alone(text, at) if words else None
+        return _unit_alone(text, at) if words and not heap else None
     low, high, at = span.low, span.high, span.end
     inner = _packed_inside(text, at, low, high)
     if inner:
         return inner
     size = form = ""
-    factor = 1.0
     unit: str | None = None
     for _ in range(4):
         if fond := _FOND.match(text, at):
@@ -90,6 +99,8 @@ def read_amount(
             form, at = FORMS.get(word, form), m.end()
         elif unit is None and (found := read_unit(text, at)):
             unit, at = found
+            if sized := _SIZED_PIECE.match(text, at):
+                at = sized.end()
             # "250 g tub mascarpone": the holder says nothing more.
             holder = read_unit(text, at) if units()[unit].kind in ("mass", "volume") else None
             if holder and holder[0] in ("packet", "can") and re.match(r"\s+[a-z]", text[holder[1] :], re.I):
@@ -98,6 +109,9 @@ def read_amount(
             break
     if needs_unit and unit is None:
         return None
+    if unit is not None and words and (more := _AND_A_HALF.match(text, at)):
+        extra = _HALVES[(more[1] or more[2]).lower()]
+        low, high, at = low + extra, high + extra, more.end()
     if (
         span.is_word
         and unit is None

@@ -18,6 +18,12 @@ _META = re.compile(
     r"(?:prep(?:aration)?|cook(?:ing)?|bake|baking|total) time\b|(?:oven|temperature|by|from)\b)",
     re.I,
 )
+# What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
+_HEAD_YIELD = re.compile(
+    r"[\s,–-]*[(\[]?\s*\b(?:(?:makes?|yields?|covers|serves|fills|tops)(?:\s+enough)?(?:\s+(?:for|to \w+))?|enough\s+(?:for|to\s+\w+)|for)"
+    r"\s+(?:about\s+|up to\s+)?(?P<count>\d{1,3})\b(?!\s*(?:min|h\b|hour|g\b|ml|cm))[^)\]:]{0,30}[)\]]?(?=\s*:?\s*$)",
+    re.I,
+)
 _STEP_NUMBER = re.compile(r"^(?:step\s*)?\d{1,2}\s*[.):]\s*", re.I)
 
 
@@ -66,6 +72,8 @@ def _heading(text: str) -> str | None:
     bare = text.strip("*#_= :–-").strip()
     if not bare or len(bare) > 48 or read_quantity(bare, words=False):
         return None
+    if re.search(r"\d\s*[a-z]{1,5}\.?$", bare, re.I) and not text.rstrip().endswith(":"):
+        return None
     found = _FOR_THE.match(bare)
     uses = r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying)\b"
     if found and (text.rstrip().endswith(":") or not re.search(uses, bare, re.I)):
@@ -87,6 +95,29 @@ def _heading(text: str) -> str | None:
     return None
 
 
+_NUMBERED_TITLE = re.compile(r"^\w+[- ](?:ingredients?|minutes?|min|bowl|pan|pot|step|layer|tier|way|hour|day)\b", re.I)
+
+
+def _is_numbered_title(line: str, following: str) -> bool:
+    """Return whether a first line that begins with a count is a title: "A simple loaf", "3-ingredient cookies"."""
+    if _NUMBERED_TITLE.match(line):
+        return True
+    begins_list = _heading(following) is not None or _META.match(following) is not None
+    capitals = sum(word[:1].isupper() for word in line.split())
+    return begins_list or (not line[:1].isdigit() and capitals >= 3)
+
+
+def own_yield(piece: Piece) -> int | None:
+    """Return how many portions the component of a heading or meta line is enough for, or None where it does not say."""
+    if not piece.component or piece.kind not in ("heading", "meta"):
+        return None
+    if piece.kind == "heading":
+        found = _HEAD_YIELD.search(piece.text)
+        return int(found["count"]) if found and 1 <= int(found["count"]) <= 400 else None
+    stated = read_yield(piece.text)
+    return stated.count if stated else None
+
+
 def pieces(text: str) -> list[Piece]:
     """Return every non-empty line of *text* with its kind and component, in order.
 
@@ -99,7 +130,7 @@ def pieces(text: str) -> list[Piece]:
     # Some pages paste as one line with bullets or semicolons.
     if len(lines) == 1 and len(re.findall(r"[;•]", lines[0])) >= 2:
         lines = [p.strip() for p in re.split(r"[;•]", lines[0]) if p.strip()]
-    for raw in lines:
+    for number, raw in enumerate(lines):
         line = clean(raw)
         if not line:
             continue
@@ -107,7 +138,7 @@ def pieces(text: str) -> list[Piece]:
             section = "method"
             found.append(Piece(line, "heading", component))
             continue
-        heading = _heading(re.sub(r"^[-*•\s]+(?=\S+.*:$)", "", raw.strip()))
+        heading = _heading(_HEAD_YIELD.sub("", re.sub(r"^[-*•\s]+(?=\S+.*:$)", "", raw.strip())))
         if heading is not None and (has_title or heading == "" or raw.rstrip().endswith(":")):
             if heading == "" or section != "method" or heading.split()[-1:] == ["ingredients"]:
                 section = "ingredients"
@@ -119,7 +150,17 @@ def pieces(text: str) -> list[Piece]:
         numbered = _STEP_NUMBER.match(raw.strip()) is not None
         if section == "method":
             found.append(Piece(_STEP_NUMBER.sub("", raw.strip()), "step", component))
-        elif not has_title and not found and amount is None:
+        elif (
+            not has_title
+            and not found
+            and (
+                amount is None
+                or (
+                    amount[0].unit is None
+                    and _is_numbered_title(line, lines[number + 1] if number + 1 < len(lines) else "")
+                )
+            )
+        ):
             has_title = True
             found.append(Piece(line, "title", component))
         elif (_META.match(line) and not (amount and amount[0].unit)) or (

@@ -17,6 +17,14 @@ _PART_OF = re.compile(
     r"\s+(?:of|from)\s+(?P<rest>.+)$",
     re.I,
 )
+_OF_EGGS = re.compile(
+    r"^(?:the\s+)?(?P<part>whites?|yolks?)\s+(?:of|from)\s+(?P<count>(?:\d+|one|two|three|four|five|six)(?:\s+\w+)?)\s+eggs?$",
+    re.I,
+)
+_INSIDE_OF = re.compile(
+    r"^(?:the\s+)?(?:scraped\s+)?(?:seeds|flesh|pulp|insides|leaves)\s+(?:of|from)\s+(?P<rest>(?:\d|[½¼]|an?\s|one\s|two\s).+)$",
+    re.I,
+)
 _AFTER_PART = re.compile(
     r"[,(]\s*(?:(?:finely|freshly|grated|the)\s+)*(juice|zest|rind|juiced|zested)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated)\s+)*(juice|zest|rind|juiced|zested))?"
     r"(?:\s+only|\s+grated)?\s*\)?\s*$",
@@ -28,7 +36,9 @@ _OPTIONAL = re.compile(
 _PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I)
-_TRAILING = re.compile(r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]).*)$")
+_TRAILING = re.compile(
+    r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b).*)$"
+)
 _LAST_PINCH = re.compile(
     r"(?:^|[\s,:–-])(?P<amount>(?:an?\s+)?(?:good\s+)?(?:pinch|dash|handful|knob|splash)(?:es)?)$", re.I
 )
@@ -36,6 +46,30 @@ _ADDED = re.compile(r"\s+(?:\+|plus|and)\s+(?P<amount>[\d½⅓⅔¼¾⅛][^a-z]*
 _STOP = re.compile(
     r"\s*(?:,|;|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|top\b|roll\b|sprinkle|tin\b|pan\b|coat|drizzle)))\s*",
     re.I,
+)
+# "1 lb 2 oz": the smaller unit after the larger one is added.
+_RUN_ON = {("lb", "oz"), ("kg", "g"), ("l", "ml"), ("cup", "tbsp"), ("tbsp", "tsp")}
+# In brackets, two amounts of two foods say how the food is made ("1 tbsp flax + 3 tbsp water"), not how much it is.
+_MADE_OF = re.compile(
+    r"[a-z]{3,}\s*(?:\+|&|\bplus\b|\band\b|\bmixed with\b|\bin\b)\s*(?:\d|[½⅓⅔¼¾⅛])[^a-z]*[a-z]+\.?\s+[a-z]{3,}", re.I
+)
+_OWN = r"(?:the\s+|their\s+|its\s+)?"
+# Words that say that a weight still holds peel, stone, core or shell.
+_GROSS = (
+    (
+        "any",
+        re.compile(
+            r"\b(?:before (?:peeling|stoning|pitting|coring|shelling)|(?:whole|gross|un\w+ed) weight|unprepared)\b",
+            re.I,
+        ),
+    ),
+    ("unpeeled", re.compile(rf"\bunpeeled\b|\b(?:with|in)\s+{_OWN}(?:skin|peel|rind)s?\b|\bskins?\s+on\b", re.I)),
+    (
+        "unstoned",
+        re.compile(rf"\b(?:unpitted|unstoned)\b|\bwith\s+{_OWN}(?:stone|pit)s?\b|\b(?:stone|pit)s?\s+in\b", re.I),
+    ),
+    ("uncored", re.compile(rf"\buncored\b|\bwith\s+{_OWN}cores?\b", re.I)),
+    ("unshelled", re.compile(rf"\bunshelled\b|\b(?:with|in)\s+{_OWN}shells?\b", re.I)),
 )
 _EACH = re.compile(
     r"^(?P<amount>.{1,24}?)\s+each\s+(?:of\s+)?(?:ground\s+)?(?P<one>[a-z ]+?)\s*(?:,|and|&)\s*(?P<two>[a-z ]+)$",
@@ -48,6 +82,7 @@ def clean(text: str) -> str:
     """Return a line without bullets, control characters and doubled blanks."""
     text = "".join(c if c.isprintable() else " " for c in text)
     text = text.replace("\u2044", "/").replace("\u00a0", " ").replace("\u2009", " ").replace("\u202f", " ")
+    text = re.sub(r"\.{3,}|…", " - ", text)
     text = re.sub(r"\s+", " ", text).strip()
     text = _BULLET.sub("", text, count=1)
     return text.strip().rstrip(".;,").strip()
@@ -55,6 +90,12 @@ def clean(text: str) -> str:
 
 def split_line(text: str) -> list[str]:
     """Return the ingredient statements in one line: two where it names two foods ("2 eggs plus 1 yolk")."""
+    eggs = _OF_EGGS.match(text)
+    if eggs:
+        return [f"{eggs['count']} egg {eggs['part']}"]
+    inside = _INSIDE_OF.match(text)
+    if inside:
+        return [inside["rest"]]
     part = _PART_OF.match(text)
     if part:
         kinds = [k for k in (part["part"], part["second"]) if k]
@@ -77,7 +118,7 @@ def split_line(text: str) -> list[str]:
     if shared:
         return [f"{shared['amount']} {shared['one']}", f"{shared['amount']} {shared['two']}"]
     cut = _SPLIT.search(text)
-    if cut:
+    if cut and text.count("(", 0, cut.start()) <= text.count(")", 0, cut.start()):
         left, right = text[: cut.start()], text[cut.end() :]
         first, second = read_amount(left), read_amount(right)
         if first and second and first[1] < len(left) and re.search(r"[a-z]{3,}", left[first[1] :], re.I):
@@ -131,7 +172,7 @@ def parse_line(text: str) -> ParsedLine:
             name, preparation = rest[: last.start()], ""
     if not sums:
         trailing = _TRAILING.search(rest)
-        found = read_amount(trailing["amount"], words=False) if trailing else None
+        found = read_amount(trailing["amount"]) if trailing else None
         if trailing and found:
             amount, end = found
             left = trailing["amount"][end:]
@@ -147,7 +188,7 @@ def parse_line(text: str) -> ParsedLine:
         name = name[: added.start()]
     kept = []
     for aside in asides:
-        if ONE.search(aside):
+        if ONE.search(aside) and not _MADE_OF.search(aside):
             found = read_amount(
                 re.sub(r"^(?:or|about|approx\.?|that'?s|total|weighing|=)\s*", "", aside.strip(), flags=re.I)
             )
@@ -177,7 +218,10 @@ def parse_line(text: str) -> ParsedLine:
         and (size := re.search(r"\b(small|medium|large|extra[- ]large)\b", preparation + " " + name, re.I))
     ):
         sums[0] = replace(sums[0], size=size[1].lower().replace("-", " "))
-    return ParsedLine(text, tuple(sums), tuple(also), name, preparation, is_optional, alternatives, form)
+    gross = next((kind for kind, words in _GROSS if words.search(text)), "")
+    if gross:
+        name = re.sub(r"\s+", " ", dict(_GROSS)[gross].sub(" ", name)).strip()
+    return ParsedLine(text, tuple(sums), tuple(also), name, preparation, is_optional, alternatives, form, gross)
 
 
 def _more_amounts(text: str, at: int, sums: list[Amount], also: list[Amount]) -> int:
@@ -190,6 +234,11 @@ def _more_amounts(text: str, at: int, sums: list[Amount], also: list[Amount]) ->
             continue
         join = _JOIN.match(rest)
         if not join:
+            smaller = read_amount(text, at, words=False) if sums else None
+            if smaller and (sums[-1].unit, smaller[0].unit) in _RUN_ON:
+                sums.append(smaller[0])
+                at = smaller[1]
+                continue
             break
         found = read_amount(text, at + join.end(), words=False)
         if not found:

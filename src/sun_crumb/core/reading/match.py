@@ -10,7 +10,7 @@ from rapidfuzz import process
 from rapidfuzz.distance import OSA
 
 from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.pantry.names import words_of
+from sun_crumb.core.pantry.names import fold, singular, words_of
 from sun_crumb.core.reading.records import Candidate
 from sun_crumb.core.reading.words import word_list
 from sun_crumb.core.reference import table
@@ -67,16 +67,26 @@ class NameIndex:
         self.ambiguous = {
             tuple(words_of(row["name"])): tuple(k for k in row["keys"].split(";") if k in pantry)
             for row in table("ambiguous_names")
+            if row["asked"] == "always"
+        }
+        # Names whose pieces differ so much in weight that a bare count must be asked.
+        self.by_count = {
+            tuple(words_of(row["name"])): tuple(k for k in row["keys"].split(";") if k in pantry)
+            for row in table("ambiguous_names")
+            if row["asked"] == "count"
         }
         self._ranked = lru_cache(maxsize=8192)(self._rank)
         self._correct = lru_cache(maxsize=4096)(self._nearest_words)
 
     def _nearest_words(self, word: str) -> tuple[tuple[str, int], ...]:
         """Return the known words that *word* may be a slip of, each with the number of edits, the nearest only."""
-        allowed = 0 if len(word) < 5 else 1 if len(word) < 7 else 2
+        allowed = 0 if len(word) < 4 else 1 if len(word) < 7 else 2
         if not allowed:
             return ()
         found = process.extract(word, self.vocabulary, scorer=OSA.distance, score_cutoff=allowed, limit=6)
+        if len(word) == 4:
+            # Four letters are near to too many words: only a lost or doubled letter in the middle counts.
+            found = [f for f in found if f[0][0] == word[0] and f[0][-1] == word[-1] and len(f[0]) != 4]
         least = min((f[1] for f in found), default=0)
         return tuple((f[0], int(f[1])) for f in sorted(found, key=lambda f: f[0]) if f[1] == least)
 
@@ -91,9 +101,39 @@ class NameIndex:
         telling = [w for w in words_of(preparation) if w in _TELLING and w not in raw] if preparation else []
         return list(self._ranked(tuple(raw), tuple(telling))[:limit])
 
+    def doubtful_by_count(self, name: str) -> tuple[str, ...]:
+        """Return the foods that a count of *name* may mean where their pieces differ much in weight, or none."""
+        raw = tuple(w for w in words_of(name) if w not in _JOINERS)
+        return self.by_count.get(raw) or self.by_count.get(tuple(w for w in raw if w not in word_list("neutral")), ())
+
+    def shared_head(self, name: str, other: str) -> str:
+        """Return *name* with the head word it shares with *other* ("lemon" or "lime juice" -> "lemon juice"), or "".
+
+        Only where that makes a known name and *name* is not a food that stands alone beside it ("dates or date syrup").
+        """
+        words = other.split()
+        bare = [w for w in words_of(name) if w not in _JOINERS]
+        if (
+            not bare
+            or len(bare) > 2
+            or bare == ["butter"]
+            or singular(fold(words[0])) in bare
+            or fold(name).split() != bare
+        ):
+            return ""
+        for start in range(1, len(words)):
+            joined = f"{name} {' '.join(words[start:])}"
+            found = frozenset(w for w in words_of(joined) if w not in word_list("neutral") or w in bare)
+            plain = frozenset(w for w in found if w not in word_list("neutral"))
+            if found in self.exact or (plain in self.exact and not plain & set(bare)):
+                return joined
+        return ""
+
     def _rank(self, raw: tuple[str, ...], telling: tuple[str, ...]) -> tuple[Candidate, ...]:
         known_phrase = self.ambiguous.get(raw)
-        if known_phrase is None and frozenset(raw) not in self.exact:
+        if known_phrase and telling and frozenset((*raw, *telling)) in self.exact:
+            known_phrase, raw = None, (*telling, *raw)
+        elif known_phrase is None and frozenset(raw) not in self.exact:
             known_phrase = self.ambiguous.get(tuple(w for w in raw if w not in word_list("neutral")))
         scores: dict[str, float] = {}
         for words, penalty in self._spellings(raw):

@@ -7,12 +7,14 @@ from dataclasses import dataclass, replace
 
 from sun_crumb.core.errors import EmptyRecipeError, TextTooLongError
 from sun_crumb.core.pantry import Ingredient, Pantry
+from sun_crumb.core.pantry.names import words_of
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard, units
 from sun_crumb.core.reading.cups import infer_cup
-from sun_crumb.core.reading.document import Piece, pieces
+from sun_crumb.core.reading.document import Piece, own_yield, pieces
 from sun_crumb.core.reading.line import parse_line, split_line
 from sun_crumb.core.reading.match import is_sure, name_index
-from sun_crumb.core.reading.records import Amount, Candidate, ParsedLine, Reading, ReadLine
+from sun_crumb.core.reading.mentions import mentions
+from sun_crumb.core.reading.records import Amount, Candidate, ComponentYield, ParsedLine, Reading, ReadLine
 from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin, read_yield
 from sun_crumb.core.reading.weigh import is_absurd, weigh
 
@@ -31,6 +33,7 @@ class _Draft:
     candidates: list[Candidate]
     ingredient: Ingredient | None
     problem: str = ""
+    is_mention: bool = False
 
 
 def read_recipe(text: str, pantry: Pantry, cup: str | None = None) -> Reading:
@@ -66,15 +69,19 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None) -> Reading:
         )
     title = next((p.text for p in found if p.kind == "title"), "")
     drafts = [draft for piece in found if piece.kind != "title" for draft in _drafts(piece, pantry)]
+    drafts += _mentioned(found, drafts, pantry)
     pairs = [(d.parsed, d.ingredient) for d in drafts if d.parsed is not None]
     if cup is None:
         standard, reason = infer_cup(text, pairs)
     else:
         standard, reason = cup_standard(cup), "chosen"
     method = "\n".join(p.text for p in found if p.kind in ("step", "note", "meta"))
+    first = next((p.component for p in found if p.kind == "ingredient"), "")
+    whole = [p for p in found if p.kind in ("meta", "title") and p.component in ("", first)]
+    own = {p.component: n for p in found if p.component != first and (n := own_yield(p)) is not None}
     return Reading(
         title=title[:200],
-        yields=read_yield("\n".join(p.text for p in found if p.kind in ("meta", "title")))
+        yields=read_yield("\n".join(p.text for p in whole))
         or read_yield("\n".join(p.text for p in found if p.kind in ("step", "note"))),
         cup=standard.key,
         cup_ml=standard.cup_ml,
@@ -84,6 +91,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None) -> Reading:
         lines=tuple(_finish(draft, pantry, standard) for draft in drafts),
         steps=tuple(p.text for p in found if p.kind == "step"),
         tin=read_tin(f"{method}\n{title}"),
+        component_yields=tuple(ComponentYield(component, count) for component, count in own.items()),
         times=read_times("\n".join(p.text for p in found if p.kind == "step")),
     )
 
@@ -97,7 +105,11 @@ def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:
     drafts = []
     for statement in split_line(piece.text):
         parsed = parse_line(statement)
-        candidates = index.match(parsed.name, parsed.preparation)
+        if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
+            parsed = replace(parsed, name=whole)
+        holder = " tinned" if parsed.sums and parsed.sums[0].unit == "can" else ""
+        candidates = index.match(parsed.name, parsed.preparation + holder)
+        candidates = _told_apart(parsed, candidates, index.doubtful_by_count(parsed.name), pantry)
         if len(candidates) == 0 and parsed.sums and not parsed.name and parsed.sums[0].unit:
             # "a stick" of nothing: the unit word may be the food's own name ("2 cloves").
             candidates = index.match(parsed.sums[0].text)
@@ -107,6 +119,52 @@ def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:
         ingredient = pantry[candidates[0].ingredient] if candidates else None
         drafts.append(_Draft(piece, parsed, candidates, ingredient))
     return drafts
+
+
+def _mentioned(found: list[Piece], drafts: list[_Draft], pantry: Pantry) -> list[_Draft]:
+    """Return drafts of the foods that only the method names with an amount; what the list holds is not repeated."""
+    index = name_index(pantry)
+    listed = {d.ingredient.key for d in drafts if d.ingredient}
+    named = [frozenset(words_of(d.parsed.name)) for d in drafts if d.parsed]
+    components = list(dict.fromkeys(d.piece.component for d in drafts if d.parsed))
+    extra: list[_Draft] = []
+    for piece in found:
+        for statement in mentions(piece.text) if piece.kind == "step" else ():
+            parsed = parse_line(statement)
+            if not parsed.name or not parsed.sums:
+                continue
+            candidates = index.match(parsed.name)
+            if not is_sure(candidates) or (parsed.sums[0].unit is None and candidates[0].confidence < 0.93):
+                continue
+            words = frozenset(words_of(parsed.name))
+            if candidates[0].ingredient in listed or any(words <= name or name <= words for name in named if name):
+                continue
+            listed.add(candidates[0].ingredient)
+            food = pantry[candidates[0].ingredient]
+            # A method often stands after the last component's list; the component that the step names is meant.
+            where = next((c for c in components if c and c in piece.text.lower()), components[0] if components else "")
+            extra.append(_Draft(Piece(statement, "ingredient", where), parsed, candidates, food, is_mention=True))
+    return extra
+
+
+def _told_apart(
+    parsed: ParsedLine, candidates: list[Candidate], doubtful: tuple[str, ...], pantry: Pantry
+) -> list[Candidate]:
+    """Return the candidates of a counted name whose kinds differ in weight: the one its stated weight fits, or a doubt."""
+    if not doubtful or not parsed.sums or not (parsed.sums[0].unit is None or parsed.sums[0].unit == "piece"):
+        return candidates
+    fits = [
+        key
+        for key in doubtful
+        if (w := weigh(parsed, pantry[key], cup_standard("us"))) and w.stated is not None and w.conflict is None
+    ]
+    if fits:
+        return [Candidate(fits[0], pantry[fits[0]].name, 0.95), *(c for c in candidates if c.ingredient != fits[0])]
+    kinds = [Candidate(key, pantry[key].name, 0.7 - 0.05 * n) for n, key in enumerate(doubtful)]
+    return [
+        *kinds,
+        *(replace(c, confidence=min(c.confidence, 0.5)) for c in candidates if c.ingredient not in doubtful),
+    ]
 
 
 def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
@@ -144,7 +202,15 @@ def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
         if parsed.sums and _LETTERS.search(parsed.name):
             return replace(base, status="ask", problem="no such food in the pantry")
         return replace(base, status="unreadable", problem="no food found in this line")
-    return _weighed(base, draft, parsed, draft.ingredient, pantry, cup)
+    line = _weighed(base, draft, parsed, draft.ingredient, pantry, cup)
+    if draft.is_mention and line.status == "ok":
+        return replace(
+            line,
+            status="ask",
+            problem="named only in the method: does it go in?",
+            candidates=tuple(replace(c, grams=line.grams) for c in draft.candidates[:1]),
+        )
+    return line
 
 
 def _weighed(

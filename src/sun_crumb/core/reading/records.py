@@ -25,7 +25,10 @@ class Amount:
 
 @dataclass(frozen=True, slots=True)
 class ParsedLine:
-    """An ingredient line taken apart. ``sums`` are added up, ``also`` are other statements of the same amount."""
+    """An ingredient line taken apart. ``sums`` are added up, ``also`` are other statements of the same amount.
+
+    ``gross`` names what its weights still include: unpeeled, unstoned, uncored, unshelled, any, or empty for nothing.
+    """
 
     text: str
     sums: tuple[Amount, ...]
@@ -35,6 +38,7 @@ class ParsedLine:
     is_optional: bool
     alternatives: tuple[str, ...]
     form: str
+    gross: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -98,6 +102,14 @@ class Yield:
 
 
 @dataclass(frozen=True, slots=True)
+class ComponentYield:
+    """How many portions a component is said to be enough for ("frosting for 8")."""
+
+    component: str
+    count: int
+
+
+@dataclass(frozen=True, slots=True)
 class Oven:
     """The oven as the recipe sets it [°C]; the fan setting is told apart, not converted."""
 
@@ -138,3 +150,4 @@ class Reading:
     steps: tuple[str, ...] = field(default=())
     tin: Tin | None = None
     times: tuple[StepTime, ...] = ()
+    component_yields: tuple[ComponentYield, ...] = ()

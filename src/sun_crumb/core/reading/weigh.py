@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import isfinite
 
 from sun_crumb.core.pantry import Ingredient
@@ -15,6 +15,8 @@ MOST_GRAMS = 50_000.0
 # How far a careful baker's own cup, spoon or piece may stray from the table (judgement).
 # British pints and ounces beside the US ones [times] (Weights and Measures Act 1985, from memory).
 IMPERIAL = {"pint": 568.261 / 473.176, "quart": 568.261 / 473.176, "fl oz": 28.4131 / 29.5735}
+# Another food, not another way to fill the cup: only where the line says so.
+NO_PACKING = frozenset({"mashed", "puréed", "crushed", "ground", "grated"})
 SPREAD = {"mass": 0.0, "liquid": 0.04, "volume": 0.12, "piece": 0.18, "pinch": 0.4}
 
 
@@ -108,7 +110,8 @@ def possible_grams(amount: Amount, ingredient: Ingredient, form: str) -> tuple[f
     for cup in cup_standards().values():
         for low_high in (amount.low, amount.high):
             one = Amount(low_high, low_high, amount.unit, amount.text, amount.size, amount.form, amount.factor)
-            for packing in {form, "", *(m.form for m in ingredient.forms("cup"))} if not amount.form else {amount.form}:
+            packings = {form, "", *(m.form for m in ingredient.forms("cup") if m.form not in NO_PACKING)}
+            for packing in packings if not amount.form else {amount.form}:
                 grams = one_amount(one, ingredient, cup, packing)
                 if grams is not None:
                     found.append(grams)
@@ -132,8 +135,11 @@ def weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight 
     """Return the grams of a parsed line as *ingredient*, or None where nothing stated can be turned into grams.
 
     A stated weight wins over a cup or a count, unless no standard cup, packing or size comes within 20 % of it:
-    then both statements are kept as a conflict.
+    then both statements are kept as a conflict. A weight with peel, stone, core or shell counts by its edible part.
     """
+    share = ingredient.edible_share("" if line.gross == "any" else line.gross) if line.gross else 1.0
+    if share < 1.0:
+        line = replace(line, sums=_edible(line.sums, share), also=_edible(line.also, share))
     first = _total(line.sums, ingredient, cup, line.form)
     stated = (
         next((_mass(a) for a in (*line.sums, *line.also) if _mass(a) is not None), None)
@@ -164,7 +170,11 @@ def weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight 
     low = grams * (sum(a.low for a in line.sums) / middle if line.sums else 1.0) * (1 - spread)
     high = grams * (sum(a.high for a in line.sums) / middle if line.sums else 1.0) * (1 + spread)
     conflict = _conflict(line, ingredient, cup, first, stated) if fluid is None else None
-    return Weight(grams, low, high, stated, conflict)
+    return Weight(grams, low, high, None if stated is None else stated / share, conflict)
+
+
+def _edible(amounts: tuple[Amount, ...], share: float) -> tuple[Amount, ...]:
+    return tuple(replace(a, low=a.low * share, high=a.high * share) if _mass(a) is not None else a for a in amounts)
 
 
 def _mass(amount: Amount) -> float | None:
@@ -189,7 +199,9 @@ def _fluid_ounces(line: ParsedLine, ingredient: Ingredient, first: float | None)
 
 
 def _agrees(low: float, high: float, grams: float) -> bool:
-    return low * (1 - AGREE) <= grams <= high * (1 + AGREE)
+    # A few grams are stated to the whole gram.
+    slack = 0.5 if grams < 10 else 0.0
+    return low * (1 - AGREE) - slack <= grams <= high * (1 + AGREE) + slack
 
 
 def _conflict(

@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, Verdict, families, guess_family, judge, measure
 from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError
-from sun_crumb.core.formula import Formula, FormulaLine, Totals, total
+from sun_crumb.core.formula import Formula, FormulaLine, Totals, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import fraction_text, grams_text, spoon_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
@@ -165,7 +165,7 @@ def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | No
         after=after,
         totals_before=before_totals,
         totals_after=after_totals,
-        savings=savings(before_totals, after_totals, after.servings),
+        savings=savings(served(formula), served(after), after.servings),
         by_the_book=tuple(by_the_book(sugar_out, formula.mass_g, added, pantry)),
         cautions=tuple(cautions(after, set(added))),
         unmet=tuple(unmet),
