@@ -20,6 +20,7 @@ HOSTILE = {
     "digits": "1 " * 500, "slashes": "1/2/" * 250, "brackets": "(" * 1000, "or": "sugar or " * 110, "plus": "1 cup plus " * 90,
     "one word": "a" * 1000, "dashes": "- " * 500, "units": "cup tsp tbsp g " * 66, "commas": ",;," * 330, "slips": "suggar flouer bananna " * 45,
     "fractions": "½" * 1000, "lines": "1 egg\n" * 166,
+    "method": "Cake\nMethod\n" + "2 tbsp a cup 1 " * 66, "long heading": "Frosting (for " + " -" * 490 + "8)",
 }  # fmt: skip
 
 

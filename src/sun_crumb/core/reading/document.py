@@ -138,7 +138,7 @@ def pieces(text: str) -> list[Piece]:
             section = "method"
             found.append(Piece(line, "heading", component))
             continue
-        heading = _heading(_HEAD_YIELD.sub("", re.sub(r"^[-*•\s]+(?=\S+.*:$)", "", raw.strip())))
+        heading = _heading(_HEAD_YIELD.sub("", re.sub(r"^[-*•\s]+(?=\S+.*:$)", "", raw))) if len(raw) < 100 else None
         if heading is not None and (has_title or heading == "" or raw.rstrip().endswith(":")):
             if heading == "" or section != "method" or heading.split()[-1:] == ["ingredients"]:
                 section = "ingredients"

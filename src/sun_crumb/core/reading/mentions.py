@@ -25,6 +25,8 @@ _TIN = re.compile(
     re.I,
 )
 MOST_WORDS = 4
+MOST_MENTIONS = 30
+LONGEST = 90
 
 
 def mentions(step: str) -> list[str]:
@@ -41,17 +43,18 @@ def mentions(step: str) -> list[str]:
     []
     """
     found, at = [], 0
-    while start := _NUMBER.search(step, at):
-        amount = read_amount(step, start.start())
+    while len(found) < MOST_MENTIONS and (start := _NUMBER.search(step, at)):
+        window = step[start.start() : start.start() + LONGEST]
+        amount = read_amount(window)
+        at = start.end()
         if amount is None:
-            at = start.end()
             continue
-        at = max(amount[1], start.end())
+        at = max(start.start() + amount[1], at)
         before = step[max(0, start.start() - 60) : start.start()]
         if _BACK.search(before) or _TIN.search(before):
             continue
         kind = units()[amount[0].unit].kind if amount[0].unit else "count"
-        rest = step[amount[1] :]
+        rest = window[amount[1] :]
         if kind not in ("mass", "volume", "pinch", "count") or re.match(
             r"\s*(?:[°º%]|min|hour|sec|cm|mm|inch|degree)", rest
         ):
