@@ -6,14 +6,15 @@ import argparse
 import json
 import os
 import sys
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Iterable, Sequence
 from contextlib import contextmanager
 from pathlib import Path
 from typing import Any
 
 from sun_crumb.core.errors import CoreError
+from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import diets
-from sun_crumb.core.quantities.measures import cup_standards
+from sun_crumb.core.quantities.measures import CupStandard, cup_standards
 from sun_crumb.core.rework import DEFINITIONS, Goals, paths
 
 DEFAULT_PORT = 8710
@@ -87,16 +88,65 @@ def _rework(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services import kitchen
 
     formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
-    goals = Goals(
+    return _reworked(arguments, formula, reading, cup, _goals(arguments, formula))
+
+
+def _paths(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.core.pantry import shipped_pantry
+    from sun_crumb.services import kitchen
+    from sun_crumb.services.whatif import paths_view
+
+    formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
+    view = paths_view(formula, _goals(arguments, formula), shipped_pantry(), cup)
+    return {"title": formula.title, **view, "unsure": _unsure(reading)}
+
+
+def _goals(arguments: argparse.Namespace, formula: Formula) -> Goals:
+    from sun_crumb.services import kitchen
+
+    def names(text: str | None) -> list[str]:
+        return [word.strip() for word in (text or "").split(",") if word.strip()]
+
+    return Goals(
         path=arguments.path,
         cut=arguments.cut,
         keep_sweet=arguments.keep_sweet,
         definition=arguments.definition,
         diets=tuple(arguments.diet or ()),
-        cupboard=kitchen.cupboard_keys(filter(None, map(str.strip, arguments.cupboard.split(","))))
-        if arguments.cupboard
-        else None,
+        cupboard=kitchen.cupboard_keys(names(arguments.cupboard)) if arguments.cupboard else None,
+        avoid=tuple(names(arguments.avoid)),
+        without=kitchen.pantry_keys(names(arguments.without), field="without"),
+        including=kitchen.pantry_keys(names(arguments.including), field="including"),
+        most_energy_kcal=arguments.most_kcal,
+        most_free_sugar_g=arguments.most_free_sugar,
+        locks=_locks(arguments.lock or (), formula),
     )
+
+
+def _locks(wishes: Iterable[str], formula: Formula) -> dict[int, float]:
+    """Return grams by line position from wishes such as "egg=100" or, for as it is, "egg"."""
+    from sun_crumb.services import kitchen
+
+    found: dict[int, float] = {}
+    for wish in wishes:
+        name, _, amount = wish.partition("=")
+        key = kitchen.pantry_keys([name.strip()], field="lock")[0]
+        positions = [n for n, line in enumerate(formula.lines) if line.ingredient.key == key]
+        if not positions:
+            raise CoreError(f"the recipe has no {name.strip()} to lock", field="lock")
+        try:
+            grams = float(amount) if amount else formula.lines[positions[0]].grams
+        except ValueError:
+            raise CoreError(f"{amount!r} is no number of grams", field="lock") from None
+        found[positions[0]] = grams
+    return found
+
+
+def _reworked(
+    arguments: argparse.Namespace, formula: Formula, reading: dict[str, Any], cup: CupStandard, goals: Goals
+) -> Any:
+    from sun_crumb.services import kitchen
+
     view = kitchen.plan(formula, goals, cup)
     metrics = {m["key"]: m for part in view["balance"][:1] for m in part["metrics"]}
     return view | {
@@ -183,19 +233,26 @@ def _parser() -> argparse.ArgumentParser:
         ("read", _read, "read a recipe into weighed lines"),
         ("analyse", _analyse, "total a recipe per batch, serving and 100 g"),
         ("rework", _rework, "rebalance a recipe with less sugar"),
+        ("paths", _paths, "rebalance a recipe on all five paths, side by side"),
     ):
         made = command(name, run, words)
         made.add_argument("file", help="a text file, or - for standard input")
         made.add_argument("--cup", choices=sorted(cup_standards()), help="cup standard; inferred by default")
         if name != "read":
             made.add_argument("--servings", type=int, help="portions; read from the text by default")
-        if name == "rework":
+        if name in ("rework", "paths"):
             made.add_argument("--path", choices=sorted(paths()), default="blend")
             made.add_argument("--cut", type=float, help="share of the sugar to take out, 0 to 1")
             made.add_argument("--keep-sweet", type=float, help="share of the sweetness to keep")
             made.add_argument("--definition", choices=sorted(DEFINITIONS), help="which sugar to cut")
             made.add_argument("--diet", action="append", choices=sorted(diets()))
             made.add_argument("--cupboard", help="sweeteners at hand, by comma: honey,dates")
+            made.add_argument("--avoid", help="allergens to add nothing of, by comma: treenut,milk")
+            made.add_argument("--without", help="what must not be in, by comma")
+            made.add_argument("--including", help="what must come in, by comma")
+            made.add_argument("--most-kcal", type=float, help="energy that a portion may hold")
+            made.add_argument("--most-free-sugar", type=float, help="free sugar [g] that a portion may hold")
+            made.add_argument("--lock", action="append", metavar="NAME[=GRAMS]", help="a line that must not move")
     out = command("export", _export, "give a recipe of your shelf as the content of a file")
     out.add_argument("recipe", type=int, help="the recipe's number, as in its address")
     out.add_argument("--format", choices=("jsonld", "html", "csv", "json"), default="json")

@@ -26,6 +26,10 @@ class Contract(WithApplication):
             "keep_recipe": {"title": "x", "servings": 4, "lines": [line, flour]},
             "change_recipe": {"revision": recipe["revision"], "title": "y"},
             "rework_recipe": {"path": "less"},
+            "compare_paths": {"cut": 0.4},
+            "compare_cuts": {"path": "less"},
+            "relax": {"path": "fruit", "cut": 0.9},
+            "preview_recipe": {"path": "fruit", "support": [{"ingredient": "date_paste", "grams": 50}]},
             "keep_version": {"path": "less"},
             "bake": {"version_id": recipe["versions"][0]["id"], "baked_on": DAY},
             "eat": {"bake_id": bake["id"], "eaten_on": DAY, "count": 1},
@@ -48,6 +52,7 @@ class Contract(WithApplication):
         )
         for e in sorted(ENDPOINTS, key=lambda e: (e.name in last, e.name.startswith("restore"), e.name)):
             path = e.path.format(recipe_id=1, serving_id=1, key="own_1" if "products" in e.path else "honey")
+            path += {"difference": "?first=1&second=1"}.get(e.name, "")
             response = (
                 getattr(self.client, e.method)(path, json=bodies.get(e.name))
                 if e.body

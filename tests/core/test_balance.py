@@ -109,4 +109,4 @@ class Families(CloseTo):
         text = "Plum crumble\nFor the filling:\n600 g plums\n75 g sugar\nFor the crumble:\n150 g flour\n90 g sugar\n100 g butter"
         formula = formula_of(text)
         guesses = [guess_family(formula.title, c, formula.only(c).lines).key for c in formula.components]
-        self.assertEqual(guesses, ["fruit", "cookie"])
+        self.assertEqual(guesses, ["fruit", "shortbread"])

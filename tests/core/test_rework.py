@@ -71,7 +71,7 @@ class Solver(CloseTo):
                 if all(sum(r * v for r, v in zip(row, values, strict=True)) <= 9 for row in rows)
             )
             with self.subTest(trial):
-                self.assertClose(solution.objective, best, absolute=0.021)
+                self.assertClose(solution.objective, best, absolute=0.041)
 
     def test_no_solution_is_none_and_never_a_zero(self) -> None:
         model = LinearModel()
@@ -85,7 +85,7 @@ class Solver(CloseTo):
         goals = Goals(path="fruit", cut=0.4, keep_sweet=0.85, cupboard=("date_paste",))
         family = families()["butter_cake"]
         extra = [a for a in additions(formula, family, goals, shipped_pantry()) if a.ingredient.key == "date_paste"]
-        problem = problem_of(formula, family, goals, extra, {})
+        problem = problem_of(formula, family, goals, extra, {}, {})
         solved = solve(problem)
         assert solved is not None
         ours = true_cost(problem, rounded(problem, solved[0], cup_standard("us")))
@@ -137,7 +137,7 @@ class Story(CloseTo):
 
     def test_components_keep_their_own_balance(self) -> None:
         made = plan(CRUMBLE, path="blend")
-        self.assertEqual([b.family for b in made.balance], ["fruit", "cookie"])
+        self.assertEqual([b.family for b in made.balance], ["fruit", "shortbread"])
         self.assertEqual({line.component for line in made.lines}, {"filling", "crumble"})
 
 

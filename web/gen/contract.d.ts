@@ -262,6 +262,23 @@ export interface paths {
         patch: operations["change_recipe"];
         trace?: never;
     };
+    "/api/recipes/{recipe_id}/difference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Lay two versions side by side, line by line. */
+        get: operations["difference"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/{recipe_id}/export": {
         parameters: {
             query?: never;
@@ -273,6 +290,74 @@ export interface paths {
         get: operations["export_recipe"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/frontier": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell what each sugar cut costs in sweetness, energy and balance. */
+        post: operations["compare_cuts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/paths": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Rebalance a recipe on all five paths, side by side; what is left open each path fills with its own presets. */
+        post: operations["compare_paths"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Follow a slider with the last plan's ingredients; the plan proper comes from rework. */
+        post: operations["preview_recipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/relaxations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Find the smallest changes that bring a wish into balance. */
+        post: operations["relax"];
         delete?: never;
         options?: never;
         head?: never;
@@ -575,12 +660,27 @@ export interface components {
             families: components["schemas"]["NamedOut"][];
             /** Diets */
             diets: components["schemas"]["NamedOut"][];
+            /** Allergens */
+            allergens: components["schemas"]["NamedOut"][];
             /** Cups */
             cups: components["schemas"]["CupOut"][];
             /** Sweeteners */
             sweeteners: components["schemas"]["IngredientOut"][];
             /** Limits */
             limits: components["schemas"]["LimitOut"][];
+        };
+        /** ClaimOut */
+        ClaimOut: {
+            /** Key */
+            key: string;
+            /** Law */
+            law: string;
+            /** Name */
+            name: string;
+            /** Is Allowed */
+            is_allowed: boolean;
+            /** Why */
+            why: string;
         };
         /** ComponentAmountsOut */
         ComponentAmountsOut: {
@@ -710,6 +810,36 @@ export interface components {
              */
             day: string;
         };
+        /** DifferenceLineOut */
+        DifferenceLineOut: {
+            /** Component */
+            component: string;
+            /** Ingredient */
+            ingredient: string;
+            /** Name */
+            name: string;
+            /** First G */
+            first_g: number;
+            /** Second G */
+            second_g: number;
+            /** First */
+            first: string;
+            /** Second */
+            second: string;
+            /** Is Changed */
+            is_changed: boolean;
+            /** Words */
+            words: string;
+        };
+        /** DifferenceOut */
+        DifferenceOut: {
+            /** Lines */
+            lines: components["schemas"]["DifferenceLineOut"][];
+            first: components["schemas"]["TotalsOut"];
+            second: components["schemas"]["TotalsOut"];
+            /** Mass Ratio */
+            mass_ratio: number;
+        };
         /**
          * DoneOut
          * @description Done; nothing to tell.
@@ -763,6 +893,44 @@ export interface components {
             /** Content */
             content: string;
         };
+        /** FlavourOut */
+        FlavourOut: {
+            /** Key */
+            key: string;
+            /** Ingredient */
+            ingredient: string;
+            /** Amount */
+            amount: string;
+            /** Words */
+            words: string;
+        };
+        /** FrontierOut */
+        FrontierOut: {
+            /** Points */
+            points: components["schemas"]["FrontierPointOut"][];
+        };
+        /** FrontierPointOut */
+        FrontierPointOut: {
+            /** Cut */
+            cut: number;
+            /** Reached */
+            reached: number;
+            /** Sweetness */
+            sweetness: number;
+            /** Free Sugars Who G */
+            free_sugars_who_g: number;
+            /** Energy Kcal */
+            energy_kcal: number;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "balanced" | "strained" | "unmet";
+            /** Off By */
+            off_by: number;
+            /** Off In */
+            off_in: string;
+        };
         /**
          * GoalsIn
          * @description What a rework is to reach; what is left out comes from the path's presets.
@@ -799,6 +967,31 @@ export interface components {
              */
             cupboard?: string[] | null;
             /**
+             * Avoid
+             * @default []
+             */
+            avoid?: string[];
+            /**
+             * Without
+             * @default []
+             */
+            without?: string[];
+            /**
+             * Including
+             * @default []
+             */
+            including?: string[];
+            /**
+             * Most Energy Kcal
+             * @default null
+             */
+            most_energy_kcal?: number | null;
+            /**
+             * Most Free Sugar G
+             * @default null
+             */
+            most_free_sugar_g?: number | null;
+            /**
              * Families
              * @default {}
              */
@@ -832,6 +1025,16 @@ export interface components {
             diets: string[];
             /** Cupboard */
             cupboard: string[] | null;
+            /** Avoid */
+            avoid: string[];
+            /** Without */
+            without: string[];
+            /** Including */
+            including: string[];
+            /** Most Energy Kcal */
+            most_energy_kcal: number | null;
+            /** Most Free Sugar G */
+            most_free_sugar_g: number | null;
             /** Families */
             families: {
                 [key: string]: string;
@@ -964,6 +1167,31 @@ export interface components {
              * @default null
              */
             cupboard?: string[] | null;
+            /**
+             * Avoid
+             * @default []
+             */
+            avoid?: string[];
+            /**
+             * Without
+             * @default []
+             */
+            without?: string[];
+            /**
+             * Including
+             * @default []
+             */
+            including?: string[];
+            /**
+             * Most Energy Kcal
+             * @default null
+             */
+            most_energy_kcal?: number | null;
+            /**
+             * Most Free Sugar G
+             * @default null
+             */
+            most_free_sugar_g?: number | null;
             /**
              * Families
              * @default {}
@@ -1210,6 +1438,44 @@ export interface components {
             /** Sweeteners */
             sweeteners: string[];
         };
+        /**
+         * PathSideOut
+         * @description One path's plan in figures per portion; without figures where the path finds nothing to cut.
+         */
+        PathSideOut: {
+            /** Path */
+            path: string;
+            /** Name */
+            name: string;
+            /** Problem */
+            problem: string;
+            /** Status */
+            status: ("balanced" | "strained" | "unmet") | null;
+            per_serving: components["schemas"]["TotalsOut"] | null;
+            /** Sweetness */
+            sweetness: number;
+            /** Changed */
+            changed: number;
+            /** Effort */
+            effort: number;
+            /** Cost */
+            cost: number | null;
+            /** New */
+            new: string[];
+            /** Unmet */
+            unmet: string[];
+            /** Cautions */
+            cautions: number;
+            /** Beaten By */
+            beaten_by: string;
+        };
+        /** PathSidesOut */
+        PathSidesOut: {
+            /** Paths */
+            paths: components["schemas"]["PathSideOut"][];
+            /** Solve Ms */
+            solve_ms: number;
+        };
         /** PlanLineOut */
         PlanLineOut: {
             /** Position */
@@ -1232,6 +1498,8 @@ export interface components {
             reason: string;
             /** Is Locked */
             is_locked: boolean;
+            /** Step G */
+            step_g: number;
         };
         /** PlanOut */
         PlanOut: {
@@ -1256,6 +1524,12 @@ export interface components {
             cautions: string[];
             /** Advice */
             advice: string[];
+            /** Flavour */
+            flavour: components["schemas"]["FlavourOut"][];
+            /** Instead */
+            instead: string[];
+            /** Claims */
+            claims: components["schemas"]["ClaimOut"][];
             /** Unmet */
             unmet: components["schemas"]["UnmetOut"][];
             /** Is Proven */
@@ -1296,6 +1570,115 @@ export interface components {
             /** Components */
             components: string[];
             holds: components["schemas"]["TotalsOut"];
+        };
+        /**
+         * PreviewIn
+         * @description Goals, and what the last plan brought in.
+         */
+        PreviewIn: {
+            /**
+             * Path
+             * @default blend
+             */
+            path?: string;
+            /**
+             * Cut
+             * @default null
+             */
+            cut?: number | null;
+            /**
+             * Keep Sweet
+             * @default null
+             */
+            keep_sweet?: number | null;
+            /**
+             * Definition
+             * @default null
+             */
+            definition?: string | null;
+            /**
+             * Diets
+             * @default []
+             */
+            diets?: string[];
+            /**
+             * Cupboard
+             * @default null
+             */
+            cupboard?: string[] | null;
+            /**
+             * Avoid
+             * @default []
+             */
+            avoid?: string[];
+            /**
+             * Without
+             * @default []
+             */
+            without?: string[];
+            /**
+             * Including
+             * @default []
+             */
+            including?: string[];
+            /**
+             * Most Energy Kcal
+             * @default null
+             */
+            most_energy_kcal?: number | null;
+            /**
+             * Most Free Sugar G
+             * @default null
+             */
+            most_free_sugar_g?: number | null;
+            /**
+             * Families
+             * @default {}
+             */
+            families?: {
+                [key: string]: string;
+            };
+            /**
+             * Locks
+             * @default {}
+             */
+            locks?: {
+                [key: string]: number;
+            };
+            /**
+             * Cup
+             * @default null
+             */
+            cup?: string | null;
+            /**
+             * Support
+             * @default []
+             */
+            support?: components["schemas"]["SupportIn"][];
+        };
+        /** PreviewLineOut */
+        PreviewLineOut: {
+            /** Position */
+            position: number | null;
+            /** Component */
+            component: string;
+            /** Ingredient */
+            ingredient: string;
+            /** After G */
+            after_g: number;
+            /** Household */
+            household: string;
+        };
+        /** PreviewOut */
+        PreviewOut: {
+            /** Lines */
+            lines: components["schemas"]["PreviewLineOut"][];
+            /** Balance */
+            balance: components["schemas"]["BalanceOut"][];
+            per_serving: components["schemas"]["TotalsOut"];
+            savings_per_serving: components["schemas"]["SavingsOut"];
+            /** Solve Ms */
+            solve_ms: number;
         };
         /** ProductOut */
         ProductOut: {
@@ -1507,6 +1890,22 @@ export interface components {
             /** Recipes */
             recipes: components["schemas"]["RecipeSummaryOut"][];
         };
+        /** RelaxationOut */
+        RelaxationOut: {
+            /** Goal */
+            goal: string;
+            /** Words */
+            words: string;
+            /** Changes */
+            changes: {
+                [key: string]: unknown;
+            };
+        };
+        /** RelaxationsOut */
+        RelaxationsOut: {
+            /** Relaxations */
+            relaxations: components["schemas"]["RelaxationOut"][];
+        };
         /** SavingsOut */
         SavingsOut: {
             /** Portion G */
@@ -1639,6 +2038,21 @@ export interface components {
             low: number;
             /** High */
             high: number;
+        };
+        /**
+         * SupportIn
+         * @description One ingredient that the last plan brought in [g].
+         */
+        SupportIn: {
+            /**
+             * Component
+             * @default
+             */
+            component?: string;
+            /** Ingredient */
+            ingredient: string;
+            /** Grams */
+            grams: number;
         };
         /** SweetenerOut */
         SweetenerOut: {
@@ -2389,6 +2803,42 @@ export interface operations {
             };
         };
     };
+    difference: {
+        parameters: {
+            query?: {
+                /** @description a version's number in the recipe, from 1 */
+                first?: string;
+                /** @description another one's */
+                second?: string;
+            };
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DifferenceOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
     export_recipe: {
         parameters: {
             query?: {
@@ -2412,6 +2862,146 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FileOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    compare_cuts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoalsIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FrontierOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    compare_paths: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoalsIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PathSidesOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    preview_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreviewIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PreviewOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    relax: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoalsIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RelaxationsOut"];
                 };
             };
             /** @description What is wrong */

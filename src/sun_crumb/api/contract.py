@@ -14,7 +14,7 @@ from pydantic.json_schema import JsonSchemaMode, models_json_schema
 
 from sun_crumb import __doc__ as product
 from sun_crumb.api.errors import InvalidRequestError
-from sun_crumb.api.schemas import ErrorOut
+from sun_crumb.api.schemas.base import ErrorOut
 
 
 @dataclass(frozen=True, slots=True)

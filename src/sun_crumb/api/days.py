@@ -10,17 +10,9 @@ from flask import Blueprint, current_app
 from sun_crumb.api.contract import endpoint
 from sun_crumb.api.current import database
 from sun_crumb.api.errors import InvalidRequestError
-from sun_crumb.api.schemas import (
-    BakeIn,
-    BakesOut,
-    DoneOut,
-    HealthOut,
-    LedgerOut,
-    ServingIn,
-    ServingOut,
-    SettingsIn,
-    SettingsOut,
-)
+from sun_crumb.api.schemas.base import DoneOut
+from sun_crumb.api.schemas.choices import HealthOut, SettingsIn, SettingsOut
+from sun_crumb.api.schemas.days import BakeIn, BakesOut, LedgerOut, ServingIn, ServingOut
 from sun_crumb.services import ledger, settings
 
 blueprint = Blueprint("days", __name__)

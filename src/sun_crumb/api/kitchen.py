@@ -9,20 +9,10 @@ from flask import Blueprint
 from sun_crumb.api.contract import endpoint
 from sun_crumb.api.current import database
 from sun_crumb.api.errors import InvalidRequestError
-from sun_crumb.api.schemas import (
-    AnalyseIn,
-    AnalysisOut,
-    ChoicesOut,
-    DoneOut,
-    IngredientDetailOut,
-    IngredientsOut,
-    LabelIn,
-    LineIn,
-    ProductOut,
-    ReadIn,
-    ReadingOut,
-    SweetenersOut,
-)
+from sun_crumb.api.schemas.base import DoneOut
+from sun_crumb.api.schemas.choices import ChoicesOut
+from sun_crumb.api.schemas.pantry import IngredientDetailOut, IngredientsOut, LabelIn, ProductOut, SweetenersOut
+from sun_crumb.api.schemas.reading import AnalyseIn, AnalysisOut, LineIn, ReadIn, ReadingOut
 from sun_crumb.core.pantry.label import Label
 from sun_crumb.services import kitchen, pantry, settings
 

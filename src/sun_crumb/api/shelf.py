@@ -9,23 +9,24 @@ from flask import Blueprint
 from sun_crumb.api.contract import endpoint
 from sun_crumb.api.current import database
 from sun_crumb.api.kitchen import plain_line
-from sun_crumb.api.schemas import (
-    DoneOut,
-    FileIn,
-    FileOut,
+from sun_crumb.api.schemas.base import DoneOut
+from sun_crumb.api.schemas.files import FileOut, ImportOut
+from sun_crumb.api.schemas.pantry import FileIn
+from sun_crumb.api.schemas.recipes import PortionKindIn, RecipeChangeIn, RecipeIn, RecipeOut, RecipesOut
+from sun_crumb.api.schemas.rework import (
+    DifferenceOut,
+    FrontierOut,
     GoalsIn,
-    ImportOut,
     KeepIn,
+    PathSidesOut,
     PlanOut,
-    PortionKindIn,
-    RecipeChangeIn,
-    RecipeIn,
-    RecipeOut,
-    RecipesOut,
+    PreviewIn,
+    PreviewOut,
+    RelaxationsOut,
 )
 from sun_crumb.core.formula import PortionKind
 from sun_crumb.core.rework import Goals
-from sun_crumb.services import exchange, kitchen, recipes
+from sun_crumb.services import exchange, kitchen, recipes, whatif
 from sun_crumb.services.pantry import pantry_of
 
 blueprint = Blueprint("shelf", __name__)
@@ -33,6 +34,10 @@ blueprint = Blueprint("shelf", __name__)
 
 def _portions(kinds: list[PortionKindIn]) -> list[PortionKind]:
     return [PortionKind(kind.name, kind.count, tuple(kind.components)) for kind in kinds]
+
+
+def _known(keys: list[str], field: str) -> tuple[str, ...]:
+    return kitchen.pantry_keys(keys, pantry_of(database()), field)
 
 
 def _goals(body: GoalsIn) -> Goals:
@@ -43,6 +48,11 @@ def _goals(body: GoalsIn) -> Goals:
         definition=body.definition,
         diets=tuple(body.diets),
         cupboard=None if body.cupboard is None else kitchen.cupboard_keys(body.cupboard, pantry_of(database())),
+        avoid=tuple(body.avoid),
+        without=_known(body.without, "without"),
+        including=_known(body.including, "including"),
+        most_energy_kcal=body.most_energy_kcal,
+        most_free_sugar_g=body.most_free_sugar_g,
         families=body.families,
         locks=body.locks,
     )
@@ -105,6 +115,44 @@ def restore_recipe(recipe_id: int) -> dict[str, Any]:
 def rework_recipe(recipe_id: int, body: GoalsIn) -> dict[str, Any]:
     """Rebalance a recipe for some goals; nothing is kept."""
     return recipes.rework_recipe(database(), recipe_id, _goals(body), body.cup)
+
+
+@endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/paths", body=GoalsIn, returns=PathSidesOut)
+def compare_paths(recipe_id: int, body: GoalsIn) -> dict[str, Any]:
+    """Rebalance a recipe on all five paths, side by side; what is left open each path fills with its own presets."""
+    return whatif.compare_paths(database(), recipe_id, _goals(body), body.cup)
+
+
+@endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/frontier", body=GoalsIn, returns=FrontierOut)
+def compare_cuts(recipe_id: int, body: GoalsIn) -> dict[str, Any]:
+    """Tell what each sugar cut costs in sweetness, energy and balance."""
+    return whatif.compare_cuts(database(), recipe_id, _goals(body), body.cup)
+
+
+@endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/relaxations", body=GoalsIn, returns=RelaxationsOut)
+def relax(recipe_id: int, body: GoalsIn) -> dict[str, Any]:
+    """Find the smallest changes that bring a wish into balance."""
+    return whatif.relax(database(), recipe_id, _goals(body), body.cup)
+
+
+@endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/preview", body=PreviewIn, returns=PreviewOut)
+def preview_recipe(recipe_id: int, body: PreviewIn) -> dict[str, Any]:
+    """Follow a slider with the last plan's ingredients; the plan proper comes from rework."""
+    support = [(s.component, s.ingredient, s.grams) for s in body.support]
+    return whatif.preview_recipe(database(), recipe_id, _goals(body), support, body.cup)
+
+
+@endpoint(
+    blueprint,
+    "GET",
+    "/recipes/<int:recipe_id>/difference",
+    returns=DifferenceOut,
+    query={"first": "a version's number in the recipe, from 1", "second": "another one's"},
+)
+def difference(recipe_id: int, first: str, second: str) -> dict[str, Any]:
+    """Lay two versions side by side, line by line."""
+    numbers = [int(n) if n.isdigit() and len(n) < 7 else 0 for n in (first, second)]
+    return whatif.difference(database(), recipe_id, *numbers)
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/versions", body=KeepIn, returns=RecipeOut)

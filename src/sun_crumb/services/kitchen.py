@@ -131,6 +131,24 @@ def cupboard_keys(words: Iterable[str], pantry: Pantry | None = None) -> tuple[s
     return tuple(dict.fromkeys(found))
 
 
+def pantry_keys(words: Iterable[str], pantry: Pantry | None = None, field: str = "ingredient") -> tuple[str, ...]:
+    """Return the pantry keys of foods given by key or by name.
+
+    Raises
+    ------
+    UnknownIngredientError
+        A word that names nothing in the pantry; the error names *field*.
+    """
+    pantry = pantry or shipped_pantry()
+    found = []
+    for word in words:
+        near = [] if word in pantry else name_index(pantry).match(word)
+        if word not in pantry and (not near or near[0].confidence < 0.6):
+            raise UnknownIngredientError(f"the pantry holds no {word!r}", field=field, ingredient=word)
+        found.append(word if word in pantry else near[0].ingredient)
+    return tuple(dict.fromkeys(found))
+
+
 def search_pantry(query: str, limit: int, pantry: Pantry, hidden: set[str]) -> list[View]:
     """Return the ingredients that *query* may mean, the likeliest first; all of them for an empty query."""
     if not query.strip():

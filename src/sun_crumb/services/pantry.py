@@ -148,9 +148,7 @@ def sweeteners(database: Database, sugar_g: float, batter_g: float, cup: str) ->
     if not 0 < sugar_g <= 5000 or not 0 < batter_g <= 50_000:
         raise OutOfDomainError("compare at 1 to 5,000 g of sugar in up to 50,000 g of batter", field="sugar_g")
     standard, pantry, hidden = cup_standard(cup), pantry_of(database), hidden_products(database)
-    with database.transaction() as session:
-        row = session.get(Setting, "prices")
-        prices: dict[str, float] = dict(row.value) if row else {}
+    prices = prices_in(database)
     found = []
     for ingredient in pantry:
         is_sugar = ingredient.group == "refined"
@@ -175,6 +173,13 @@ def sweeteners(database: Database, sugar_g: float, batter_g: float, cup: str) ->
             }
         )
     return sorted(found, key=lambda v: (v["grams"] is None, v["free_sugars_who_g"] or 0.0, v["energy_kcal"] or 0.0))
+
+
+def prices_in(database: Database) -> dict[str, float]:
+    """Return the household's prices per kg by ingredient."""
+    with database.transaction() as session:
+        row = session.get(Setting, "prices")
+        return dict(row.value) if row else {}
 
 
 def _share(per_100g: float, grams: float | None) -> float | None:

@@ -11,6 +11,7 @@ from sqlalchemy.orm import Session, object_session, selectinload
 
 from sun_crumb.core.errors import CoreError
 from sun_crumb.core.formula import Formula, PortionKind, check_portions, portion_totals, served
+from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.rework import Goals
@@ -22,6 +23,15 @@ from sun_crumb.services.pantry import pantry_in, pantry_of
 from sun_crumb.services.views import View, analysis_view, savings_view, totals_view
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Line, Recipe, Version
+
+# What versions kept before these goals were known had in their place.
+NEW_GOALS: dict[str, Any] = {
+    "avoid": [],
+    "without": [],
+    "including": [],
+    "most_energy_kcal": None,
+    "most_free_sugar_g": None,
+}
 
 
 def keep_recipe(
@@ -161,13 +171,28 @@ def restore_recipe(database: Database, recipe_id: int) -> View:
         return _recipe_view(session, recipe_id)
 
 
-def rework_recipe(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
-    """Return the plan for a recipe's original; nothing is kept."""
+def stored_formula(database: Database, recipe_id: int) -> tuple[Formula, str, Pantry]:
+    """Return a recipe's original, its cup standard, and the household's pantry."""
     with database.transaction() as session:
         recipe = _recipe(session, recipe_id)
-        formula, standard = _formula(recipe, recipe.versions[0]), cup_standard(cup or recipe.cup)
-        pantry = pantry_in(session)
-    return plan(formula, goals, standard, pantry)
+        return _formula(recipe, recipe.versions[0]), recipe.cup, pantry_in(session)
+
+
+def stored_versions(database: Database, recipe_id: int, numbers: Sequence[int]) -> tuple[list[Formula], str]:
+    """Return versions of a recipe by their number, and its cup standard."""
+    with database.transaction() as session:
+        recipe = _recipe(session, recipe_id)
+        by_number = {version.number: version for version in recipe.versions}
+        for number in numbers:
+            if number not in by_number:
+                raise NotFoundError(f"this recipe has no version {number}", field="version")
+        return [_formula(recipe, by_number[number]) for number in numbers], recipe.cup
+
+
+def rework_recipe(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
+    """Return the plan for a recipe's original; nothing is kept."""
+    formula, own_cup, pantry = stored_formula(database, recipe_id)
+    return plan(formula, goals, cup_standard(cup or own_cup), pantry)
 
 
 def keep_version(
@@ -228,6 +253,11 @@ def _goals_view(goals: Goals) -> dict[str, Any]:
         "definition": goals.counted,
         "diets": list(goals.diets),
         "cupboard": None if goals.cupboard is None else list(goals.cupboard),
+        "avoid": list(goals.avoid),
+        "without": list(goals.without),
+        "including": list(goals.including),
+        "most_energy_kcal": goals.most_energy_kcal,
+        "most_free_sugar_g": goals.most_free_sugar_g,
         "families": goals.families,
         "locks": {str(k): v for k, v in goals.locks.items()},
     }
@@ -270,7 +300,7 @@ def _version_view(recipe: Recipe, version: Version, original: Formula) -> View:
         "status": version.status,
         "servings": version.servings,
         "unit": version.unit,
-        "goals": version.goals,
+        "goals": NEW_GOALS | version.goals if version.goals is not None else None,
         "created_at": version.created_at.isoformat(),
         "per_serving": analysis["per_serving"],
         "batch": analysis["batch"],

@@ -8,7 +8,7 @@ from typing import Any
 from sun_crumb.core.balance import families
 from sun_crumb.core.pantry import diets
 from sun_crumb.core.quantities.measures import cup_standards
-from sun_crumb.core.reference import constant
+from sun_crumb.core.reference import constant, table
 from sun_crumb.core.rework import DEFINITIONS, paths
 from sun_crumb.services.pantry import hidden_products, pantry_of
 from sun_crumb.services.views import View, ingredient_view
@@ -55,6 +55,7 @@ def choices(database: Database) -> View:
         "definitions": [{"key": key, "name": name} for key, name in DEFINITIONS.items()],
         "families": [{"key": f.key, "name": f.name} for f in families().values()],
         "diets": [{"key": d.key, "name": d.name} for d in diets().values()],
+        "allergens": [{"key": row["tag"], "name": row["name"]} for row in table("allergens")],
         "cups": [asdict(c) for c in cup_standards().values()],
         "sweeteners": [ingredient_view(i) for i in pantry if any(p.allows(i) for p in paths().values())],
         "limits": [

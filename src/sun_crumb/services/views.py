@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import asdict, fields
 from typing import Any
 
@@ -10,6 +11,7 @@ from sun_crumb.core.formula.totals import TOTAL_FIELDS
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Reading, ReadLine
 from sun_crumb.core.rework import Plan
+from sun_crumb.core.rework.unmet import ComponentBalance
 from sun_crumb.core.sugars.savings import Savings
 
 View = dict[str, Any]
@@ -95,33 +97,38 @@ def savings_view(saved: Savings) -> View:
     return {f.name: rounded(getattr(saved, f.name)) for f in fields(saved)}
 
 
+def balance_view(balances: Iterable[ComponentBalance]) -> list[View]:
+    """Return the verdicts of every component."""
+    return [
+        {
+            "component": b.component,
+            "family": b.family,
+            "family_name": b.family_name,
+            "metrics": [
+                {
+                    "key": v.key,
+                    "name": v.name,
+                    "before": rounded(v.before, 5),
+                    "after": rounded(v.after, 5),
+                    "deviation": rounded(v.deviation, 4),
+                    "band": [-v.band[0], v.band[1]],
+                    "level": v.level,
+                    "words": v.words,
+                }
+                for v in b.verdicts
+            ],
+        }
+        for b in balances
+    ]
+
+
 def plan_view(plan: Plan, solve_ms: float) -> View:
     """Return a plan; the keys are the contract of the command line's ``rework``."""
     return {
         "status": plan.status,
         "words": plan.words,
-        "lines": [asdict(line) for line in plan.lines],
-        "balance": [
-            {
-                "component": b.component,
-                "family": b.family,
-                "family_name": b.family_name,
-                "metrics": [
-                    {
-                        "key": v.key,
-                        "name": v.name,
-                        "before": rounded(v.before, 5),
-                        "after": rounded(v.after, 5),
-                        "deviation": rounded(v.deviation, 4),
-                        "band": [-v.band[0], v.band[1]],
-                        "level": v.level,
-                        "words": v.words,
-                    }
-                    for v in b.verdicts
-                ],
-            }
-            for b in plan.balance
-        ],
+        "lines": [asdict(line) | {"step_g": rounded(line.step_g, 3)} for line in plan.lines],
+        "balance": balance_view(plan.balance),
         "before": analysis_view(plan.before),
         "after": analysis_view(plan.after),
         "savings_per_serving": savings_view(plan.savings),
@@ -129,6 +136,9 @@ def plan_view(plan: Plan, solve_ms: float) -> View:
         "by_the_book": [asdict(b) for b in plan.by_the_book],
         "cautions": list(plan.cautions),
         "advice": list(plan.advice),
+        "flavour": [asdict(f) for f in plan.flavour],
+        "instead": list(plan.instead),
+        "claims": [asdict(c) for c in plan.claims],
         "unmet": [asdict(u) for u in plan.unmet],
         "is_proven": plan.is_proven,
         "solve_ms": rounded(solve_ms, 1),

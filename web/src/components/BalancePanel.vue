@@ -8,7 +8,10 @@ const props = defineProps<{
   plan: Plan
   /** The household's daily limit of free sugar [g]. */
   limit: number
+  /** The dessert families that a component can be held against. */
+  families: { key: string; name: string }[]
 }>()
+const emit = defineEmits<{ family: [component: string, family: string] }>()
 const before = computed(() => props.plan.before.per_serving)
 const after = computed(() => props.plan.after.per_serving)
 const verdict = computed(
@@ -37,11 +40,22 @@ const verdict = computed(
       <li v-for="item in plan.unmet" :key="item.goal + item.words">{{ item.words }}</li>
     </ul>
     <section v-for="part in plan.balance" :key="part.component">
-      <p class="quiet small">
-        {{ part.component ? `${part.component}, held against a ` : 'Held against a ' }}{{ part.family_name }}
-      </p>
+      <label class="quiet small">
+        {{ part.component ? `${part.component}, held against a` : 'Held against a' }}
+        <select
+          :value="part.family"
+          :aria-label="`Kind of dessert${part.component ? `, ${part.component}` : ''}`"
+          @change="emit('family', part.component, ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="family in families" :key="family.key" :value="family.key">{{ family.name }}</option>
+        </select>
+      </label>
       <CrumbLines :metrics="part.metrics" :label="`Balance ${part.component}`" />
     </section>
+    <p v-if="!plan.is_proven" class="quiet small">
+      A good plan, not proven the best: the search ran out of time.
+    </p>
+    <slot />
   </aside>
 </template>
 
@@ -57,7 +71,13 @@ const verdict = computed(
 section {
   margin-top: 8px;
 }
-section p::first-letter {
+section label::first-letter {
   text-transform: uppercase;
+}
+select {
+  font-weight: 650;
+  color: inherit;
+  background: var(--paper);
+  border-bottom: 2px solid var(--sun);
 }
 </style>

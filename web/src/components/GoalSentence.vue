@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Choices } from '../api/client'
-import { list, percent, shareWords, sweetWords } from '../logic/format'
+import { grams, list, percent, shareWords, sweetWords } from '../logic/format'
 import type { BenchGoals } from '../stores/bench'
+import { useHousehold } from '../stores/household'
+import IngredientPicker from './IngredientPicker.vue'
 import MarkedWord from './MarkedWord.vue'
 
 const props = defineProps<{
@@ -10,6 +12,7 @@ const props = defineProps<{
   choices: Choices
 }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
+const household = useHousehold()
 
 const path = computed(() => props.choices.paths.find((p) => p.key === props.goals.path))
 const definition = computed(
@@ -30,8 +33,37 @@ const withWords = computed(() => {
 })
 const dietWords = computed(() => {
   const names = props.goals.diets.map((key) => props.choices.diets.find((d) => d.key === key)?.name ?? key)
+  names.push(
+    ...props.goals.avoid.map(
+      (tag) => `no ${props.choices.allergens.find((a) => a.key === tag)?.name ?? tag}`,
+    ),
+  )
   return names.length ? list(names) : 'anyone'
 })
+
+const limitWords = computed(() => {
+  const parts = [
+    props.goals.most_energy_kcal && `${Math.round(props.goals.most_energy_kcal)} kcal`,
+    props.goals.most_free_sugar_g && `${grams(props.goals.most_free_sugar_g)} of free sugar`,
+  ].filter((part): part is string => Boolean(part))
+  return parts.length ? `at most ${list(parts)}` : 'whatever it holds'
+})
+const tastes = computed(() => [
+  ...props.goals.without.map((key) => `no ${household.nameOf(key)}`),
+  ...props.goals.including.map(household.nameOf),
+])
+function limit(name: 'most_energy_kcal' | 'most_free_sugar_g', text: string): void {
+  const value = Number(text.replace(',', '.'))
+  emit('change', { [name]: text.trim() && Number.isFinite(value) && value > 0 ? value : null })
+}
+
+function take(name: 'without' | 'including', key: string): void {
+  const other = name === 'without' ? 'including' : 'without'
+  emit('change', {
+    [name]: [...new Set([...props.goals[name], key])],
+    [other]: props.goals[other].filter((k) => k !== key),
+  })
+}
 
 function toggle(keys: string[], key: string): string[] {
   return keys.includes(key) ? keys.filter((k) => k !== key) : [...keys, key]
@@ -121,7 +153,86 @@ function toggle(keys: string[], key: string): string[] {
           />
           {{ item.name }}
         </label>
+      </fieldset>
+      <fieldset>
+        <legend>Add nothing that holds</legend>
+        <label v-for="item in choices.allergens" :key="item.key" class="pick">
+          <input
+            type="checkbox"
+            :checked="goals.avoid.includes(item.key)"
+            @change="emit('change', { avoid: toggle(goals.avoid, item.key) })"
+          />
+          {{ item.name }}
+        </label>
       </fieldset> </MarkedWord
+    >; in a portion
+    <MarkedWord :text="limitWords" label="What a portion may hold">
+      <label class="slide"
+        >Energy at most
+        <input
+          type="number"
+          min="1"
+          max="5000"
+          :value="goals.most_energy_kcal ?? ''"
+          aria-label="Energy at most, kcal"
+          @change="limit('most_energy_kcal', ($event.target as HTMLInputElement).value)"
+        />
+        kcal</label
+      >
+      <label class="slide"
+        >Free sugar at most
+        <input
+          type="number"
+          min="0"
+          max="500"
+          step="0.5"
+          :value="goals.most_free_sugar_g ?? ''"
+          aria-label="Free sugar at most, grams"
+          @change="limit('most_free_sugar_g', ($event.target as HTMLInputElement).value)"
+        />
+        g</label
+      >
+      <p class="small">
+        Of the daily {{ grams(household.settings.daily_limit_g) }}:
+        <v-btn
+          v-for="share in [0.1, 0.2, 0.3, 0.5]"
+          :key="share"
+          size="small"
+          variant="text"
+          @click="
+            emit('change', {
+              most_free_sugar_g: Math.round(share * household.settings.daily_limit_g * 10) / 10,
+            })
+          "
+          >{{ percent(share) }}</v-btn
+        >
+      </p> </MarkedWord
+    >;
+    <MarkedWord :text="tastes.length ? list(tastes) : 'no other wish'" label="What must be in or out">
+      <ul class="tastes">
+        <li v-for="key in goals.without" :key="key">
+          without {{ household.nameOf(key) }}
+          <v-btn
+            size="small"
+            variant="text"
+            :aria-label="`Allow ${household.nameOf(key)} again`"
+            @click="emit('change', { without: goals.without.filter((k) => k !== key) })"
+            >allow</v-btn
+          >
+        </li>
+        <li v-for="key in goals.including" :key="key">
+          with {{ household.nameOf(key) }}
+          <v-btn
+            size="small"
+            variant="text"
+            :aria-label="`No need for ${household.nameOf(key)}`"
+            @click="emit('change', { including: goals.including.filter((k) => k !== key) })"
+            >let go</v-btn
+          >
+        </li>
+      </ul>
+      <IngredientPicker label="Put in" @pick="take('including', $event.key)" />
+      <IngredientPicker label="Leave out" @pick="take('without', $event.key)" /> </MarkedWord
     >.
   </p>
 </template>
@@ -154,5 +265,19 @@ input {
 }
 .slide {
   display: block;
+}
+fieldset + fieldset {
+  margin-top: 12px;
+}
+input[type='number'] {
+  width: 84px;
+  height: auto;
+  color: inherit;
+  background: none;
+  border-bottom: 2px solid var(--sun);
+}
+.tastes {
+  list-style: none;
+  padding: 0;
 }
 </style>

@@ -28,6 +28,7 @@ const groups = [
       ['↓ ↑', 'Less or more sweet'],
       ['Ctrl Z', 'Undo'],
       ['Ctrl Y', 'Redo'],
+      ['s', 'Paths side by side'],
       ['k', 'Keep this version'],
     ],
   },

@@ -9,7 +9,16 @@ defineProps<{ plan: Plan }>()
 <template>
   <div class="notes">
     <p class="words">{{ plan.words }}</p>
-    <p v-for="line in plan.advice" :key="line"><b>Oven</b> {{ line }}</p>
+    <p v-for="line in plan.instead" :key="line"><b>Instead</b> {{ line }}</p>
+    <p v-if="plan.advice.length"><b>In the kitchen</b> {{ plan.advice.join(' ') }}</p>
+    <p v-if="plan.flavour.length">
+      <b>Flavour for sugar</b>
+      <template v-for="(tip, n) in plan.flavour" :key="tip.key"
+        >{{ n ? '; ' : '' }}{{ tip.ingredient.replaceAll('_', ' ') }}, {{ tip.amount }}:
+        {{ tip.words }}</template
+      >
+      <span class="quiet"> (common practice, per kilogram of batter; no sweetness is counted for it).</span>
+    </p>
     <p v-for="rule in plan.by_the_book" :key="rule.ingredient">
       <b>By the book</b> {{ rule.rule }}: that is {{ grams(rule.rule_g) }} here, the plan takes
       {{ grams(rule.plan_g) }}; {{ rule.why }}.
@@ -17,6 +26,24 @@ defineProps<{ plan: Plan }>()
     <details>
       <summary><b>All the figures</b> of one {{ plan.after.unit }} and of the whole</summary>
       <FiguresTable :before="plan.before" :after="plan.after" />
+    </details>
+    <details>
+      <summary>
+        <b>What may be said of it</b>
+        {{
+          plan.claims
+            .filter((claim) => claim.is_allowed)
+            .map((claim) => `“${claim.name}” (${claim.law})`)
+            .join(', ') || 'none of the sugar claims'
+        }}
+      </summary>
+      <ul>
+        <li v-for="claim in plan.claims" :key="claim.key">
+          {{ claim.law }}: “{{ claim.name }}” {{ claim.is_allowed ? 'may be said' : 'may not be said' }};
+          {{ claim.why }}.
+        </li>
+        <li class="quiet">An aid, not legal advice: whoever sells asks the local food authority.</li>
+      </ul>
     </details>
     <details>
       <summary><b>Mind</b> {{ plan.cautions.slice(0, 2).join(' ') }}</summary>

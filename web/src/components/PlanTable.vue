@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { mdiLockOpenVariantOutline, mdiLockOutline } from '@mdi/js'
+import { mdiClose, mdiLockOpenVariantOutline, mdiLockOutline } from '@mdi/js'
 import { computed } from 'vue'
-import type { PlanLine } from '../api/client'
+import type { PlanLine, Schemas } from '../api/client'
 import { grams } from '../logic/format'
+import AmountField from './AmountField.vue'
 
 const props = defineProps<{
   lines: PlanLine[]
@@ -10,14 +11,28 @@ const props = defineProps<{
   locks: Record<string, number>
   /** "16 squares" */
   caption: string
+  /** The trade's rules of thumb for what came in. */
+  byTheBook: Schemas['ByTheBookOut'][]
+  /** Whether the amounts only follow a slider: their reasons are of the last plan. */
+  isPreview: boolean
 }>()
-const emit = defineEmits<{ lock: [line: PlanLine] }>()
+const emit = defineEmits<{
+  lock: [line: PlanLine]
+  set: [line: PlanLine, grams: number]
+  leaveOut: [line: PlanLine]
+}>()
 
 const groups = computed(() => {
   const found = new Map<string, PlanLine[]>()
   for (const line of props.lines) found.set(line.component, [...(found.get(line.component) ?? []), line])
   return [...found].map(([component, lines]) => ({ component, lines }))
 })
+
+function book(line: PlanLine): Schemas['ByTheBookOut'] | undefined {
+  return line.position === null
+    ? props.byTheBook.find((rule) => rule.ingredient === line.ingredient)
+    : undefined
+}
 
 function kind(line: PlanLine): 'new' | 'less' | 'more' | 'same' {
   if (line.position === null) return 'new'
@@ -65,6 +80,16 @@ const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
               size="17"
             />
           </button>
+          <button
+            v-else
+            type="button"
+            class="lock"
+            :aria-label="`Leave out ${line.name}`"
+            title="Leave it out"
+            @click="emit('leaveOut', line)"
+          >
+            <v-icon :icon="mdiClose" size="17" />
+          </button>
         </th>
         <td class="before">
           <template v-if="line.position !== null"
@@ -76,9 +101,21 @@ const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
           <span class="sign" aria-hidden="true">{{ signs[kind(line)] }}</span><span class="hidden-words">{{
             spoken[kind(line)]
           }}</span>
-          <b>{{ grams(line.after_g) }}</b><small>{{ line.household }}</small>
+          <AmountField
+            v-if="line.position !== null"
+            :grams="line.after_g"
+            :step="line.step_g"
+            :label="`Grams of ${line.name}`"
+            @change="emit('set', line, $event)"
+          /><b v-else>{{ grams(line.after_g) }}</b
+          ><small>{{ line.household }}</small>
         </td>
-        <td class="why">{{ line.reason }}</td>
+        <td class="why" :class="{ stale: isPreview }">
+          {{ line.reason }}
+          <span v-if="book(line)" class="quiet book" :title="book(line)?.rule"
+            >By the book {{ grams(book(line)?.rule_g ?? 0) }}.</span
+          >
+        </td>
       </tr>
     </tbody>
   </table>
@@ -145,7 +182,7 @@ small {
 .same td {
   padding-block: 3px;
 }
-.same .after b {
+.same .after :deep(input) {
   font-weight: 500;
   color: var(--quiet);
 }
@@ -153,6 +190,13 @@ small {
 .new .after {
   color: var(--leaf);
 }
+.book {
+  display: block;
+}
+.stale {
+  opacity: 0.55;
+}
+.less .after :deep(input),
 .less .after b,
 .less .sign {
   color: var(--ember);

@@ -1,11 +1,14 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import { api, ask, type Recipe } from '../api/client'
 import { grams, plural } from '../logic/format'
 import { useNotices } from '../stores/notices'
+import VersionDifference from './VersionDifference.vue'
 
 const props = defineProps<{ recipeId: number; versions: Recipe['versions'] }>()
 const emit = defineEmits<{ baked: [versionId: number]; cut: [servings: number] }>()
 const notices = useNotices()
+const isComparing = ref(false)
 const FORMATS = [
   { key: 'html', name: 'page' },
   { key: 'jsonld', name: 'JSON-LD' },
@@ -66,6 +69,9 @@ async function save(format: string): Promise<void> {
           >I baked it</v-btn
         >
       </li>
+      <li v-if="versions.length > 1" class="cut">
+        <v-btn size="small" @click="isComparing = true">Compare two versions</v-btn>
+      </li>
       <li class="cut">
         <label>
           Cut it into
@@ -93,6 +99,14 @@ async function save(format: string): Promise<void> {
       </li>
     </ul>
   </v-menu>
+  <v-dialog v-model="isComparing" max-width="820" aria-label="Two versions compared">
+    <VersionDifference
+      v-if="isComparing"
+      :recipe-id="recipeId"
+      :versions="versions"
+      @close="isComparing = false"
+    />
+  </v-dialog>
 </template>
 
 <style scoped>

@@ -4,15 +4,18 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { PlanLine } from '../api/client'
 import BalancePanel from '../components/BalancePanel.vue'
+import CutCurve from '../components/CutCurve.vue'
 import GoalSentence from '../components/GoalSentence.vue'
 import PathSuns from '../components/PathSuns.vue'
+import PathTable from '../components/PathTable.vue'
 import PlanNotes from '../components/PlanNotes.vue'
 import PlanTable from '../components/PlanTable.vue'
 import VersionStrip from '../components/VersionStrip.vue'
+import WishHelp from '../components/WishHelp.vue'
 import { useKeys } from '../composables/useKeys'
 import { isoDay } from '../logic/days'
 import { plural } from '../logic/format'
-import { useBench, type BenchGoals } from '../stores/bench'
+import { useBench, type BenchGoals, type PathSide } from '../stores/bench'
 import { useHousehold } from '../stores/household'
 import { useLedger } from '../stores/ledger'
 import { useNotices } from '../stores/notices'
@@ -25,6 +28,7 @@ const notices = useNotices()
 const router = useRouter()
 const route = useRoute()
 const isKeeping = ref(false)
+const isComparing = ref(false)
 
 const makes = computed(() => {
   const version = bench.original
@@ -41,6 +45,12 @@ function preset(key: string): BenchGoals {
     definition: path?.definition ?? 'free_sugars_who_g',
     diets: bench.goals?.diets ?? household.settings.diets,
     cupboard: null,
+    avoid: bench.goals?.avoid ?? [],
+    without: bench.goals?.without ?? [],
+    including: bench.goals?.including ?? [],
+    most_energy_kcal: bench.goals?.most_energy_kcal ?? null,
+    most_free_sugar_g: bench.goals?.most_free_sugar_g ?? null,
+    families: bench.goals?.families ?? {},
     locks: bench.goals?.locks ?? {},
   }
 }
@@ -57,7 +67,7 @@ async function open(): Promise<void> {
     await household.load()
     bench.forget()
     await bench.open(props.id, startingGoals)
-    await bench.glance(household.choices?.paths ?? [], household.settings.diets)
+    await bench.glance(household.settings.diets)
   } catch (error) {
     notices.complain(error)
     if (!bench.recipe) bench.problem = 'This recipe is not on the shelf.'
@@ -70,6 +80,30 @@ function lock(line: PlanLine): void {
   const others = Object.entries(locks.value).filter(([position]) => position !== key)
   const next = key in locks.value ? others : [...others, [key, line.before_g] as const]
   bench.change({ locks: Object.fromEntries(next) })
+}
+
+/** A typed amount is a lock at that weight; the original's own amount typed again lets go of it. */
+function setAmount(line: PlanLine, value: number): void {
+  if (line.position === null) return
+  bench.change({ locks: { ...locks.value, [String(line.position)]: value } })
+}
+
+function leaveOut(line: PlanLine): void {
+  bench.change({
+    without: [...(bench.goals?.without ?? []).filter((k) => k !== line.ingredient), line.ingredient],
+    including: (bench.goals?.including ?? []).filter((k) => k !== line.ingredient),
+  })
+}
+
+function takeRelaxation(changes: Record<string, unknown>): void {
+  bench.change(changes as Partial<BenchGoals>)
+}
+
+function choosePath(side: PathSide, isSame: boolean): void {
+  const goals = preset(side.path)
+  bench.change(
+    isSame ? { ...goals, cut: bench.goals?.cut ?? 0.5, keep_sweet: bench.goals?.keep_sweet ?? 0.9 } : goals,
+  )
 }
 
 function step(name: 'cut' | 'keep_sweet', by: number, low: number, high: number): void {
@@ -118,6 +152,7 @@ useKeys({
   'mod+y': () => bench.redo(),
   'mod+shift+z': () => bench.redo(),
   k: () => void keep(),
+  s: () => (isComparing.value = !isComparing.value),
   ArrowRight: () => step('cut', 0.05, 0, 1),
   ArrowLeft: () => step('cut', -0.05, 0, 1),
   ArrowUp: () => step('keep_sweet', 0.05, 0.4, 1.2),
@@ -149,6 +184,9 @@ watch(
         @cut="cut"
       />
       <span class="push actions">
+        <v-btn variant="text" size="small" :aria-pressed="isComparing" @click="isComparing = !isComparing"
+          >Side by side</v-btn
+        >
         <v-btn
           :icon="mdiUndo"
           size="small"
@@ -180,6 +218,7 @@ watch(
         :before="bench.original?.per_serving.free_sugars_who_g ?? 0"
         @update:model-value="bench.change(preset($event))"
       />
+      <PathTable v-if="isComparing" :goals="bench.goals" :recipe="bench.recipe" @choose="choosePath" />
     </template>
     <p v-if="bench.problem" class="told" role="alert">
       {{ bench.problem }}
@@ -189,10 +228,34 @@ watch(
 
     <div v-if="bench.plan" class="work" :aria-busy="bench.isWorking">
       <div>
-        <PlanTable :lines="bench.plan.lines" :locks="locks" :caption="makes" @lock="lock" />
+        <PlanTable
+          :lines="bench.plan.lines"
+          :locks="locks"
+          :caption="makes"
+          :by-the-book="bench.plan.by_the_book"
+          :is-preview="bench.isPreview"
+          @lock="lock"
+          @set="setAmount"
+          @leave-out="leaveOut"
+        />
         <PlanNotes :plan="bench.plan" />
       </div>
-      <BalancePanel :plan="bench.plan" :limit="household.settings.daily_limit_g" />
+      <BalancePanel
+        :plan="bench.plan"
+        :limit="household.settings.daily_limit_g"
+        :families="household.choices?.families ?? []"
+        @family="
+          (component, family) => bench.change({ families: { ...bench.goals?.families, [component]: family } })
+        "
+      >
+        <WishHelp
+          v-if="bench.plan.status !== 'balanced'"
+          :relaxations="bench.relaxed"
+          @ask="bench.relax().catch(notices.complain)"
+          @take="takeRelaxation"
+        />
+        <CutCurve v-if="bench.goals" :goals="bench.goals" @choose="bench.change({ cut: $event })" />
+      </BalancePanel>
     </div>
   </section>
 </template>

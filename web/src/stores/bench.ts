@@ -4,9 +4,10 @@ import { api, ApiError, ask, type Goals, type Plan, type Recipe, type Schemas } 
 import { useLatest } from '../composables/useLatest'
 import { clientKey } from '../logic/draft'
 
-export type BenchGoals = Required<
-  Pick<Goals, 'path' | 'cut' | 'keep_sweet' | 'definition' | 'diets' | 'cupboard' | 'locks'>
->
+export type BenchGoals = Required<Omit<Goals, 'cup'>>
+export type PathSide = Schemas['PathSideOut']
+export type FrontierPoint = Schemas['FrontierPointOut']
+export type Relaxation = Schemas['RelaxationOut']
 
 /** Free sugar of one portion, and how a path's own preset comes out. */
 export interface PathGlance {
@@ -15,7 +16,9 @@ export interface PathGlance {
   words: string
 }
 
-const RELOAD_AFTER_MS = 120
+const RELOAD_AFTER_MS = 160
+/** What a slider or a typed amount moves: followed at once by a preview, before the plan proper. */
+const FOLLOWED = new Set(['cut', 'keep_sweet', 'locks', 'most_energy_kcal', 'most_free_sugar_g'])
 
 /** The recipe on the bench: its goals, the plan for them, and the steps back. */
 export const useBench = defineStore('bench', () => {
@@ -25,9 +28,12 @@ export const useBench = defineStore('bench', () => {
   const problem = ref('')
   const isWorking = ref(false)
   const glances = ref<Record<string, PathGlance>>({})
+  const isPreview = ref(false)
+  const relaxed = ref<Relaxation[]>()
   const past = ref<BenchGoals[]>([])
   const future = ref<BenchGoals[]>([])
   const latest = useLatest<Plan>()
+  const latestPreview = useLatest<Schemas['PreviewOut']>()
   let timer: ReturnType<typeof setTimeout> | undefined
 
   const original = computed(() => recipe.value?.versions[0])
@@ -59,7 +65,44 @@ export const useBench = defineStore('bench', () => {
     past.value = [...past.value.slice(-49), goals.value]
     future.value = []
     goals.value = { ...goals.value, ...changes }
+    if (plan.value && Object.keys(changes).every((key) => FOLLOWED.has(key))) void follow()
     schedule()
+  }
+
+  /** Shows what the last plan's ingredients come to under the new wish, until the plan proper is there. */
+  async function follow(): Promise<void> {
+    const [shown, last, body] = [recipe.value, plan.value, goals.value]
+    if (!shown || !last || !body) return
+    const support = last.lines
+      .filter((line) => line.position === null)
+      .map((line) => ({ component: line.component, ingredient: line.ingredient, grams: line.after_g }))
+    try {
+      const found = await latestPreview((signal) =>
+        ask(
+          api.POST('/api/recipes/{recipe_id}/preview', {
+            params: { path: { recipe_id: shown.id } },
+            body: { ...body, support },
+            signal,
+          }),
+        ),
+      )
+      // The plan proper may have been quicker, or the recipe changed: then this is stale.
+      if (!found || plan.value !== last || goals.value !== body) return
+      const amounts = new Map(found.lines.map((x) => [`${x.position}|${x.component}|${x.ingredient}`, x]))
+      plan.value = {
+        ...last,
+        lines: last.lines.map((line) => {
+          const now = amounts.get(`${line.position}|${line.component}|${line.ingredient}`)
+          return now ? { ...line, after_g: now.after_g, household: now.household } : line
+        }),
+        balance: found.balance,
+        after: { ...last.after, per_serving: found.per_serving },
+        savings_per_serving: found.savings_per_serving,
+      }
+      isPreview.value = true
+    } catch {
+      // The plan proper tells what is wrong.
+    }
   }
 
   function undo(): void {
@@ -100,7 +143,9 @@ export const useBench = defineStore('bench', () => {
       )
       if (!answer) return
       plan.value = answer
+      isPreview.value = false
       problem.value = ''
+      if (relaxed.value) relaxed.value = undefined
     } catch (error) {
       problem.value =
         error instanceof ApiError ? error.message : 'This could not be computed; the last plan stays.'
@@ -109,27 +154,56 @@ export const useBench = defineStore('bench', () => {
     }
   }
 
-  /** Solves every path with its own preset, one after the other, for the small suns. */
-  async function glance(paths: Schemas['PathOut'][], diets: string[]): Promise<void> {
+  async function sides(body: Goals): Promise<PathSide[]> {
     const id = recipe.value?.id
-    for (const path of paths) {
-      if (!id || recipe.value?.id !== id) return
-      try {
-        const found = await ask(
-          api.POST('/api/recipes/{recipe_id}/rework', {
-            params: { path: { recipe_id: id } },
-            body: { path: path.key, diets },
-          }),
-        )
-        glances.value[path.key] = {
-          status: found.status,
-          freeSugar: found.after.per_serving.free_sugars_who_g,
-          words: { balanced: 'balanced', strained: 'at its edge', unmet: 'falls short' }[found.status],
-        }
-      } catch {
-        glances.value[path.key] = { status: 'none', freeSugar: 0, words: 'nothing to cut' }
-      }
-    }
+    if (!id) return []
+    const found = await ask(
+      api.POST('/api/recipes/{recipe_id}/paths', { params: { path: { recipe_id: id } }, body }),
+    )
+    return found.paths
+  }
+
+  /** Solves every path with its own preset, for the small suns. */
+  async function glance(diets: string[]): Promise<void> {
+    const id = recipe.value?.id
+    const found = await sides({ diets })
+    if (recipe.value?.id !== id) return
+    const words = { balanced: 'balanced', strained: 'at its edge', unmet: 'falls short' }
+    glances.value = Object.fromEntries(
+      found.map((side) => [
+        side.path,
+        {
+          status: side.status ?? 'none',
+          freeSugar: side.per_serving?.free_sugars_who_g ?? 0,
+          words: side.status ? words[side.status] : 'nothing to cut',
+        },
+      ]),
+    )
+  }
+
+  /** What each sugar cut costs, all other wishes as they are. */
+  async function frontier(): Promise<FrontierPoint[]> {
+    if (!recipe.value || !goals.value) return []
+    const found = await ask(
+      api.POST('/api/recipes/{recipe_id}/frontier', {
+        params: { path: { recipe_id: recipe.value.id } },
+        body: goals.value,
+      }),
+    )
+    return found.points
+  }
+
+  /** Finds the smallest changes that would bring the wish into balance. */
+  async function relax(): Promise<void> {
+    if (!recipe.value || !goals.value) return
+    const wish = goals.value
+    const found = await ask(
+      api.POST('/api/recipes/{recipe_id}/relaxations', {
+        params: { path: { recipe_id: recipe.value.id } },
+        body: wish,
+      }),
+    )
+    if (goals.value === wish) relaxed.value = found.relaxations
   }
 
   /** Cuts the same tin into another number of portions. */
@@ -160,6 +234,8 @@ export const useBench = defineStore('bench', () => {
     plan,
     problem,
     isWorking,
+    isPreview,
+    relaxed,
     glances,
     original,
     canUndo,
@@ -170,6 +246,9 @@ export const useBench = defineStore('bench', () => {
     undo,
     redo,
     glance,
+    sides,
+    frontier,
+    relax,
     keep,
     cutInto,
   }

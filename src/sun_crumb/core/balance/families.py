@@ -16,7 +16,9 @@ class Family:
     """One kind of dessert.
 
     ``bands`` gives, for each metric it minds, how far below and above the original it may go: parts of one, except
-    alkali in meq/g. The caps are shares of the batter, the floor a share of the original's crystal sugar.
+    alkali in meq/g. The caps are shares of the batter, the floor a share of the original's crystal sugar: of any kind,
+    white only, or what melts to a glass. ``stand_ins`` may take the sugar's place where it is the structure,
+    ``why_floor`` says what sugar does there, ``instead`` what else one could make.
     """
 
     key: str
@@ -25,6 +27,10 @@ class Family:
     bands: dict[str, tuple[float, float]]
     caps: dict[str, float]
     crystal_floor: float
+    crystal_kind: str
+    stand_ins: tuple[str, ...]
+    why_floor: str
+    instead: str
 
 
 @cache
@@ -41,7 +47,16 @@ def families() -> dict[str, Family]:
             bands["alkali"] = (float(row["alkali"]),) * 2
         caps = {kind: float(row[f"{kind}_cap"]) for kind in ("puree", "paste", "syrup", "filler")}
         found[row["key"]] = Family(
-            row["key"], row["name"], tuple(row["words"].split()), bands, caps, float(row["crystal_floor"])
+            row["key"],
+            row["name"],
+            tuple(row["words"].split()),
+            bands,
+            caps,
+            float(row["crystal_floor"]),
+            row["crystal_kind"],
+            tuple(filter(None, row["stand_ins"].split(";"))),
+            row["why_floor"],
+            row["instead"],
         )
     return found
 
@@ -56,6 +71,8 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
         return sum(line.grams for line in lines if line.ingredient.has_role(*roles)) / mass
 
     flour = share("flour", "starch")
+    oil = sum(line.grams for line in lines if line.ingredient.key.endswith("_oil")) / mass
+    is_oil_cake = oil > 0.08 and oil > share("fat") / 2
     eggs_or_milk = share("egg", "liquid", "dairy")
     for text in (component, title):
         words = re.findall(r"[a-z]+", text.lower())
@@ -65,22 +82,32 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
             "caramel",
             "frosting",
             "brownie",
+            "shortbread",
+            "no_bake",
+            "bar",
             "cookie",
+            "frozen",
             "quick_bread",
             "custard",
+            "sauce",
             "fruit",
+            "oil_cake",
             "butter_cake",
         ):
             family = known[key]
+            if key == "oil_cake" and not is_oil_cake:
+                continue
             if any(word in family.words for word in words) and _is_possible(
                 key, flour, share("fruit"), eggs_or_milk, share("egg")
             ):
-                return family
+                return known["oil_cake"] if key == "butter_cake" and is_oil_cake else family
     if flour < 0.08:
         return known["fruit" if share("fruit") > 0.45 else "custard" if eggs_or_milk > 0.3 else "frosting"]
     if flour > 0.38 and share("liquid", "egg") < 0.18:
         return known["cookie"]
-    return known["quick_bread" if share("fat") < 0.12 else "butter_cake"]
+    if share("fat") < 0.12:
+        return known["quick_bread"]
+    return known["oil_cake" if is_oil_cake else "butter_cake"]
 
 
 def _is_possible(key: str, flour: float, fruit: float, wet: float, egg: float) -> bool:
@@ -89,10 +116,16 @@ def _is_possible(key: str, flour: float, fruit: float, wet: float, egg: float) -
         return flour < 0.2 and fruit > 0.3
     if key == "custard":
         return flour < 0.25 and wet > 0.25
-    if key in ("butter_cake", "quick_bread"):
+    if key in ("butter_cake", "oil_cake", "quick_bread"):
         return flour > 0.1
-    if key == "cookie":
-        return flour > 0.2
+    if key in ("cookie", "bar", "shortbread"):
+        return flour > 0.2 and (key != "shortbread" or egg < 0.1) and (key != "bar" or egg < 0.08)
+    if key == "no_bake":
+        return egg < 0.02
+    if key == "frozen":
+        return flour < 0.05
+    if key == "sauce":
+        return flour < 0.1
     if key == "meringue":
         return egg > 0.15 and flour < 0.1
     if key in ("frosting", "caramel"):

@@ -42,7 +42,8 @@ def mentions(step: str) -> list[str]:
     >>> mentions("Whisk in the remaining 50 g sugar and bake at 180 °C.")
     []
     """
-    found, at = [], 0
+    found: list[str] = []
+    at = 0
     while len(found) < MOST_MENTIONS and (start := _NUMBER.search(step, at)):
         window = step[start.start() : start.start() + LONGEST]
         amount = read_amount(window)

@@ -1,6 +1,25 @@
 """Goals in, a rebalanced recipe out, with a reason for every change. Knows no database and no screen."""
 
+from sun_crumb.core.rework.compare import FrontierPoint, PathSide, effort_of, frontier, side_by_side
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals, Path, paths
-from sun_crumb.core.rework.plan import Plan, PlanLine, rework
+from sun_crumb.core.rework.plan import Plan, PlanLine, Preview, preview, rework
+from sun_crumb.core.rework.whatif import Relaxation, relaxations
 
-__all__ = ["DEFINITIONS", "Goals", "Path", "Plan", "PlanLine", "paths", "rework"]
+__all__ = [
+    "DEFINITIONS",
+    "FrontierPoint",
+    "Goals",
+    "Path",
+    "PathSide",
+    "Plan",
+    "PlanLine",
+    "Preview",
+    "Relaxation",
+    "effort_of",
+    "frontier",
+    "paths",
+    "preview",
+    "relaxations",
+    "rework",
+    "side_by_side",
+]

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cache
 
 from sun_crumb.core.balance import Family
@@ -24,9 +24,16 @@ class Move:
     is_cut: bool = False
 
 
+ADJUSTERS = frozenset({"filler", "soda", "moist", "piece", "adjust", "acid", "swap"})
+
+
 @dataclass(frozen=True, slots=True)
 class Addition:
-    """Something the plan may add: its kind, its least sensible dose [g], its cap [share of the batter] and cost."""
+    """Something the plan may add: its kind, its least sensible dose [g], its cap [share of the batter] and cost.
+
+    A ``piece`` comes whole (eggs, yolks); a ``swap`` takes the place of the line at ``replaces``, gram for gram;
+    ``is_required`` when the baker said that it must be in.
+    """
 
     ingredient: Ingredient
     kind: str
@@ -34,13 +41,16 @@ class Addition:
     most_share: float | None
     cost: float
     is_wished: bool = False
+    is_required: bool = False
+    replaces: int | None = None
 
     @property
     def is_sweetener(self) -> bool:
         """Whether it counts against the number of new sweeteners."""
-        return self.kind not in ("filler", "soda", "moist")
+        return self.kind not in ADJUSTERS
 
 
+ASKED_SHARE = 0.03
 SWEETENER_KINDS = {"paste": "paste", "puree": "puree", "syrup": "syrup"}
 
 
@@ -96,44 +106,95 @@ def move_of(line: FormulaLine, definition: str) -> Move | None:
 def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) -> list[Addition]:
     """Return what may come into one component: sweeteners of the path, the cupboard and the diets, and adjusters."""
     present = {line.ingredient.key for line in formula.lines}
-    excluded = excluded_tags(goals.diets)
+    excluded = excluded_tags(goals.diets) | set(goals.avoid)
     known = {row["ingredient"]: row for row in table("additions")}
     path = goals.preset
     wanted = path.usual if goals.cupboard is None else goals.cupboard
+    if goals.cupboard is None and family.stand_ins and path.key in ("zero", "blend"):
+        # Where sugar is the structure, only what can take that part is of use.
+        wanted = (*family.stand_ins, *wanted)
     found: list[Addition] = []
     is_wished = goals.cupboard is not None and len(wanted) <= path.most_new
     for key in dict.fromkeys(wanted):
         ingredient = pantry[key]
-        if key in present or not path.allows(ingredient) or ingredient.tags & excluded:
+        if key in present or not path.allows(ingredient) or ingredient.tags & excluded or key in goals.without:
             continue
-        row = known.get(key)
-        kind = row["kind"] if row else _kind(ingredient)
-        found.append(
-            Addition(
-                ingredient,
-                kind,
-                float(row["least_g"]) if row else 8.0,
-                float(row["most_share"]) if row and row["most_share"] else None,
-                float(row["cost"]) if row else 0.2,
-                is_wished,
-            )
-        )
+        found.append(_addition(ingredient, known.get(key), is_wished=is_wished))
+    for key in goals.including:
+        if key not in present:
+            ingredient = pantry[key]
+            asked = _addition(ingredient, known.get(key), is_required=True)
+            if asked.kind == "adjust":
+                # Asked for as a taste: enough of it to be one.
+                asked = replace(asked, least_g=max(asked.least_g, ASKED_SHARE * formula.mass_g))
+            found = [*(a for a in found if a.ingredient.key != key), asked]
     liquid = any(line.ingredient.has_role("liquid") for line in formula.lines)
     lifts = any(line.ingredient.key in ("baking_soda", "baking_powder", "self_raising_flour") for line in formula.lines)
     for key, row in known.items():
         ingredient = pantry[key]
-        if key in present or ingredient.tags & excluded or any(a.ingredient.key == key for a in found):
+        if ingredient.tags & excluded or key in goals.without or any(a.ingredient.key == key for a in found):
+            continue
+        if row["kind"] == "swap":
+            found += _swaps(formula, ingredient, row, goals)
+            continue
+        if key in present:
             continue
         if (
             (row["kind"] == "filler" and key == "milk_powder" and family.caps["filler"] > 0 and path.key != "fruit")
             or (row["kind"] == "soda" and lifts)
             or (row["kind"] == "moist" and not liquid and family.key not in ("caramel", "meringue"))
+            or (row["kind"] == "acid" and lifts and any(line.ingredient.key == "baking_soda" for line in formula.lines))
+            or (row["kind"] in ("piece", "adjust") and _suits(row, family, goals, formula))
         ):
             if key == "water" and any(a.ingredient.key == "milk" for a in found):
                 continue
-            share = float(row["most_share"]) if row["most_share"] else None
-            found.append(Addition(ingredient, row["kind"], float(row["least_g"]), share, float(row["cost"])))
+            found.append(_addition(ingredient, row))
     return found
+
+
+def _addition(
+    ingredient: Ingredient, row: dict[str, str] | None, *, is_wished: bool = False, is_required: bool = False
+) -> Addition:
+    share = float(row["most_share"]) if row and row["most_share"] else None
+    return Addition(
+        ingredient,
+        row["kind"] if row else _kind(ingredient),
+        float(row["least_g"]) if row else 8.0,
+        share,
+        float(row["cost"]) if row else 0.2,
+        is_wished,
+        is_required,
+    )
+
+
+def _suits(row: dict[str, str], family: Family, goals: Goals, formula: Formula) -> bool:
+    """Return whether an adjuster belongs in this family: its needs are a diet kept, or a kind of food already there."""
+    if family.key not in row["families"].split():
+        return False
+    if row["needs"]:
+        return row["needs"] in goals.diets or (row["needs"] == "eggless" and "vegan" in goals.diets)
+    if row["kind"] == "piece":
+        return any(line.ingredient.has_role("egg") for line in formula.lines)
+    return True
+
+
+def _swaps(formula: Formula, darker: Ingredient, row: dict[str, str], goals: Goals) -> list[Addition]:
+    """Return the swap of a recipe's sweetest chocolate for a darker one, where it holds much more sugar."""
+    if goals.preset.key not in ("less", "blend", "zero"):
+        return []
+    sweet = [
+        (line.ingredient.per_100g.total_sugars_g * line.grams, n)
+        for n, line in enumerate(formula.lines)
+        if line.ingredient.has_role("chocolate")
+        and line.ingredient.per_100g.total_sugars_g > darker.per_100g.total_sugars_g + 10
+        and not line.ingredient.has_role("flour")
+        and n not in goals.locks
+    ]
+    if not sweet:
+        return []
+    position = max(sweet)[1]
+    addition = _addition(darker, row)
+    return [replace(addition, replaces=position, least_g=formula.lines[position].grams)]
 
 
 def _kind(ingredient: Ingredient) -> str:
@@ -142,4 +203,4 @@ def _kind(ingredient: Ingredient) -> str:
     for role, kind in (("bulk", "bulk"), ("paste", "paste"), ("puree", "puree"), ("syrup", "syrup")):
         if ingredient.has_role(role):
             return kind
-    return "crystal"
+    return "crystal" if ingredient.has_role("sugar") else "adjust"

@@ -88,6 +88,12 @@ class Goals:
         Keys of diets.csv; what they rule out is never added.
     cupboard
         Pantry keys of the sweeteners at hand; None for the path's usual ones.
+    avoid
+        Tags of allergens.csv that nothing added may carry.
+    without, including
+        Pantry keys that must not come in, and that must.
+    most_energy_kcal, most_free_sugar_g
+        What one portion may hold at most.
     families
         Dessert family by component, where the guess is wrong.
     locks
@@ -100,6 +106,11 @@ class Goals:
     definition: str | None = None
     diets: tuple[str, ...] = ()
     cupboard: tuple[str, ...] | None = None
+    avoid: tuple[str, ...] = ()
+    without: tuple[str, ...] = ()
+    including: tuple[str, ...] = ()
+    most_energy_kcal: float | None = None
+    most_free_sugar_g: float | None = None
     families: dict[str, str] = field(default_factory=dict)
     locks: dict[int, float] = field(default_factory=dict)
 
@@ -111,6 +122,12 @@ class Goals:
             require_choice(self.definition, DEFINITIONS, "definition")
         for diet in self.diets:
             require_choice(diet, diets(), "diet")
+        for tag in self.avoid:
+            require_choice(tag, {row["tag"] for row in table("allergens")}, "avoid")
+        if both := sorted(set(self.without) & set(self.including)):
+            raise OutOfDomainError(f"{both[0]} can't be both left out and put in", field="including", key=both[0])
+        _in_range("most_energy_kcal", self.most_energy_kcal, 1.0, 5000.0)
+        _in_range("most_free_sugar_g", self.most_free_sugar_g, 0.0, 500.0)
         for family in self.families.values():
             require_choice(family, families(), "family")
         for position, grams in self.locks.items():

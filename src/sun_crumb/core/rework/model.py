@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import METRICS, Family, contribution, measure
 from sun_crumb.core.balance.verdicts import denominator_of, deviation
 from sun_crumb.core.formula import Formula, FormulaLine
+from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition, counted_per_gram, is_cuttable, move_of
 from sun_crumb.core.rework.goals import Goals
@@ -20,11 +22,22 @@ CUT_SHORT, CUT_OVER = 400.0, 0.8
 WISHED_WORTH, WISHED_SHARE = 1.5, 0.12
 SEGMENTS = (1.5, 3.0, 4.5, 6.0)
 MOST_DISSOLVED = 0.55
+MOST_PIECES = 2
+
+
+# What a portion may be held below: each line's part per gram.
+LIMITS: dict[str, Callable[[FormulaLine], float]] = {
+    "energy": lambda line: line.ingredient.per_100g.energy_kcal / 100,
+    "free_sugar": lambda line: counted_per_gram(line, "free_sugars_who_g"),
+}
 
 
 @dataclass(frozen=True, slots=True)
 class Problem:
-    """One component to rebalance: its lines, what may come in, and the original's quantities."""
+    """One component to rebalance: its lines, what may come in, and the original's quantities.
+
+    ``allowed`` is what the component may hold at most, by LIMITS' names: energy [kcal], free sugar [g].
+    """
 
     formula: Formula
     family: Family
@@ -33,6 +46,7 @@ class Problem:
     locks: dict[int, float]
     before: dict[str, float]
     counted_before: float
+    allowed: dict[str, float]
 
     def lines_at(self, grams: list[float]) -> list[FormulaLine]:
         """Return the component's lines at these amounts: the original's first, then the additions [g]."""
@@ -47,11 +61,16 @@ class Problem:
 
 
 def problem_of(
-    formula: Formula, family: Family, goals: Goals, extra: list[Addition], locks: dict[int, float]
+    formula: Formula,
+    family: Family,
+    goals: Goals,
+    extra: list[Addition],
+    locks: dict[int, float],
+    allowed: dict[str, float],
 ) -> Problem:
     """Return the problem of one component."""
     counted = sum(counted_per_gram(line, goals.counted) * line.grams for line in formula.lines)
-    return Problem(formula, family, goals, extra, locks, measure(formula.lines), counted)
+    return Problem(formula, family, goals, extra, locks, measure(formula.lines), counted, allowed)
 
 
 def bounds(problem: Problem) -> list[tuple[float, float]]:
@@ -66,6 +85,11 @@ def bounds(problem: Problem) -> list[tuple[float, float]]:
         else:
             found.append((move.low * line.grams, move.high * line.grams))
     for addition in problem.additions:
+        if addition.replaces is not None:
+            grams = problem.formula.lines[addition.replaces].grams
+            found[addition.replaces] = (0.0, grams)
+            found.append((0.0, grams))
+            continue
         cap = problem.family.caps.get(
             {**SWEETENER_KINDS, "filler": "filler", "dry": "filler"}.get(addition.kind, ""), 0.5
         )
@@ -77,13 +101,46 @@ def bounds(problem: Problem) -> list[tuple[float, float]]:
 def solve(problem: Problem) -> tuple[list[float], bool] | None:
     """Return the amounts [g] of the original lines and the additions, and whether they are proven best.
 
-    Texture stays within two bands where that is possible at all; else sweetness gives way, then the sugar cut.
+    Texture stays within two bands where that is possible at all; else sweetness gives way, then the sugar cut. A search
+    that runs out of time gives way to a good guess: what the relaxed model uses most, and the rest solved around it.
     """
     for hard in (True, False):
-        solution = _Build(problem, hard).run()
+        build = _Build(problem, hard)
+        solution = build.m.solve()
         if solution is not None:
-            return solution
-    return None
+            return build.grams(solution.values), solution.is_proven
+    guess = _Build(problem, False)
+    values = guess.m.solve_around(guess.choices, max(problem.goals.preset.most_new, 1))
+    return None if values is None else (guess.grams(values), False)
+
+
+def solve_kept(problem: Problem, kept: dict[int, float]) -> list[float] | None:
+    """Return the amounts [g] with only the additions of *kept* (position: grams of the last plan), as one linear program.
+
+    For a preview while a slider moves: whole pieces and swaps stay as they were, everything else follows.
+    """
+    held = [replace(a, is_required=True) for n, a in enumerate(problem.additions) if n in kept]
+    smaller = replace(problem, additions=held)
+    build = _Build(smaller, False)
+    amounts = [grams for n, grams in kept.items()]
+    values = build.m.solve_relaxed({variable: float(amounts[n] / size) for n, (variable, size) in build.whole.items()})
+    if values is None:
+        return None
+    grams = build.grams(values)
+    lines = len(problem.formula.lines)
+    by_position = dict(zip(kept, grams[lines:], strict=True))
+    return grams[:lines] + [by_position.get(n, 0.0) for n in range(len(problem.additions))]
+
+
+def crystal_per_gram(ingredient: Ingredient, family: Family) -> float:
+    """Return the sugar in 1 g of an ingredient that can be the structure of this family [g]."""
+    c = ingredient.per_100g
+    stands_in = (c.maltitol_g + c.allulose_g) / 100 if ingredient.key in family.stand_ins else 0.0
+    if not ingredient.has_role("sugar") or ingredient.has_role("syrup"):
+        return stands_in
+    if family.crystal_kind == "white" and ingredient.group != "refined":
+        return stands_in
+    return c.sucrose_g / 100 + stands_in
 
 
 def least_per_sugar(addition: Addition) -> float:
@@ -103,6 +160,9 @@ class _Build:
         self.m = LinearModel()
         # Each amount is a constant plus a combination of variables.
         self.base: list[float] = []
+        # Which sweeteners are used, as yes-or-no variables; and what comes whole, by addition: its variable and size [g].
+        self.choices: list[int] = []
+        self.whole: dict[int, tuple[int, float]] = {}
         self.terms: list[dict[int, float]] = []
         self._existing()
         self._new()
@@ -113,18 +173,15 @@ class _Build:
         self._intense()
         self._balance()
         self._cut()
+        self._limits()
         self._caps()
 
-    def run(self) -> tuple[list[float], bool] | None:
-        solution = self.m.solve()
-        if solution is None:
-            return None
-        values = solution.values
-        grams = [
+    def grams(self, values: list[float]) -> list[float]:
+        """Return the amounts that the variables' *values* stand for [g]."""
+        return [
             max(0.0, base + sum(values[k] * f for k, f in terms.items()))
             for base, terms in zip(self.base, self.terms, strict=True)
         ]
-        return grams, solution.is_proven
 
     def _existing(self) -> None:
         p, m = self.p, self.m
@@ -157,6 +214,12 @@ class _Build:
         cuttable = sum(line.grams for line in p.formula.lines if is_cuttable(line, p.goals.counted))
         sweeteners: dict[int, float] = {}
         for addition in p.additions:
+            if addition.kind == "swap":
+                self._swap(addition)
+                continue
+            if addition.kind == "piece":
+                self._pieces(addition)
+                continue
             share = addition.most_share or 0.5
             most = max(share * mass, addition.least_g)
             if addition.kind == "bulk" and addition.ingredient.per_100g.polyols_g > 50:
@@ -168,14 +231,44 @@ class _Build:
                 # Asked for by name: worth using, and then enough of it to be tasted.
                 least = min(max(least, WISHED_SHARE * cuttable * least_per_sugar(addition)), most)
             used = m.binary(addition.cost - (WISHED_WORTH if addition.is_wished else 0.0))
+            if addition.is_required:
+                m.lower[used] = 1.0
             m.require({amount: 1.0, used: -most}, upper=0.0)
             m.require({amount: 1.0, used: -least}, lower=0.0)
             if addition.is_sweetener:
                 sweeteners[used] = 1.0
+                self.choices.append(used)
             self.base.append(0.0)
             self.terms.append({amount: 1.0})
         if sweeteners:
             m.require(sweeteners, upper=float(max(p.goals.preset.most_new, 1)))
+
+    def _swap(self, addition: Addition) -> None:
+        """All of a chocolate for a darker one, or none."""
+        assert addition.replaces is not None
+        grams = self.p.formula.lines[addition.replaces].grams
+        swapped = self.m.binary(addition.cost)
+        self.whole[self.p.additions.index(addition)] = (swapped, grams)
+        self.terms[addition.replaces] = {swapped: -grams}
+        self.base.append(0.0)
+        self.terms.append({swapped: grams})
+
+    def _pieces(self, addition: Addition) -> None:
+        """Whole pieces only: one or two eggs or yolks."""
+        most = int(min(MOST_PIECES, (addition.most_share or 0.5) * self.p.before["mass"] // addition.least_g))
+        count = self.m.add(1.0 if addition.is_required else 0.0, max(most, 0), addition.cost, is_integer=True)
+        self.whole[self.p.additions.index(addition)] = (count, addition.least_g)
+        self.base.append(0.0)
+        self.terms.append({count: addition.least_g})
+
+    def _limits(self) -> None:
+        """Hold energy and free sugar below what the baker allows, softly: an excess costs like the cut."""
+        for name, most in self.p.allowed.items():
+            per_gram = [LIMITS[name](line) for line in self.lines]
+            scale = max(sum(w * line.grams for w, line in zip(per_gram, self.p.formula.lines, strict=False)), 1e-9)
+            base, terms = self._combine([w / scale for w in per_gram])
+            terms[self.m.add(0.0, INFINITY, CUT_SHORT)] = -1.0
+            self.m.require(terms, upper=most / scale - base)
 
     def _combine(self, weights: list[float]) -> tuple[float, dict[int, float]]:
         """Return constant and terms of sum(weight x amount) over all lines."""
@@ -304,12 +397,7 @@ class _Build:
         ]
         base, terms = self._combine([f - p.family.caps["filler"] for f in fillers])
         m.require(terms, upper=-base)
-        crystal = [
-            line.ingredient.per_100g.sucrose_g / 100
-            if line.ingredient.has_role("sugar") and not line.ingredient.has_role("syrup")
-            else 0.0
-            for line in self.lines
-        ]
+        crystal = [crystal_per_gram(line.ingredient, p.family) for line in self.lines]
         original = sum(w * line.grams for w, line in zip(crystal, p.formula.lines, strict=False))
         locked_below = any(
             self.p.locks.get(i, INFINITY) < line.grams and crystal[i] for i, line in enumerate(p.formula.lines)

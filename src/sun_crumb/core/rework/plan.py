@@ -2,29 +2,34 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass, replace
 
-from sun_crumb.core.balance import Family, Verdict, families, guess_family, judge, measure
-from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError
+from sun_crumb.core.balance import Family, judge, measure
 from sun_crumb.core.formula import Formula, FormulaLine, Totals, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import fraction_text, grams_text, spoon_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.rework.advice import ByTheBook, by_the_book, cautions
-from sun_crumb.core.rework.candidates import additions, is_cuttable
-from sun_crumb.core.rework.goals import DEFINITIONS, Goals
-from sun_crumb.core.rework.model import Problem, problem_of, solve
-from sun_crumb.core.rework.reasons import oven_advice, percent, reason
-from sun_crumb.core.rework.rounding import rounded
+from sun_crumb.core.rework.candidates import is_cuttable
+from sun_crumb.core.rework.consequences import consequences, instead
+from sun_crumb.core.rework.flavour import Flavour, flavours
+from sun_crumb.core.rework.goals import Goals
+from sun_crumb.core.rework.model import Problem, solve, solve_kept
+from sun_crumb.core.rework.problems import Part, parts_of
+from sun_crumb.core.rework.reasons import reason
+from sun_crumb.core.rework.rounding import grid_of, rounded
+from sun_crumb.core.rework.unmet import ComponentBalance, Unmet, status_of, unmet_goals
+from sun_crumb.core.sugars.claims import Claim, claims
 from sun_crumb.core.sugars.savings import Savings, savings
-
-# How far rounding may leave the cut short before the goal counts as missed.
-CUT_TOLERANCE = 0.02
 
 
 @dataclass(frozen=True, slots=True)
 class PlanLine:
-    """One line before and after [g]; ``position`` is the original's, None for what is new."""
+    """One line before and after [g]; ``position`` is the original's, None for what is new.
+
+    ``step_g`` is the household measure that its amount steps by.
+    """
 
     position: int | None
     component: str
@@ -36,26 +41,7 @@ class PlanLine:
     household: str
     reason: str
     is_locked: bool
-
-
-@dataclass(frozen=True, slots=True)
-class Unmet:
-    """A goal that gave way."""
-
-    goal: str
-    asked: float
-    reached: float
-    words: str
-
-
-@dataclass(frozen=True, slots=True)
-class ComponentBalance:
-    """The balance of one component."""
-
-    component: str
-    family: str
-    family_name: str
-    verdicts: tuple[Verdict, ...]
+    step_g: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -74,6 +60,9 @@ class Plan:
     cautions: tuple[str, ...]
     unmet: tuple[Unmet, ...]
     advice: tuple[str, ...]
+    flavour: tuple[Flavour, ...]
+    instead: tuple[str, ...]
+    claims: tuple[Claim, ...]
     words: str
     is_proven: bool
 
@@ -106,101 +95,146 @@ def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | No
         A lock names a line that does not exist.
     """
     cup = cup or cup_standard("us")
-    _check(formula, goals)
-    after_lines: list[FormulaLine] = []
-    plan_lines: list[PlanLine] = []
-    balances: list[ComponentBalance] = []
-    advice: list[str] = []
-    added: dict[str, float] = {}
-    sugar_out, proven = 0.0, True
-    for component in formula.components:
-        part = formula.only(component)
-        positions = [i for i, line in enumerate(formula.lines) if line.component == component]
-        family = _family(part, component, goals)
-        if family.key == "fruit":
-            part = replace(part, lines=tuple(replace(line, is_body=True) for line in part.lines))
-        locks = {n: goals.locks[i] for n, i in enumerate(positions) if i in goals.locks}
-        if not locks and not any(is_cuttable(line, goals.counted) for line in part.lines):
-            after_lines += part.lines
-            plan_lines += [_same(line, i, cup) for line, i in zip(part.lines, positions, strict=True)]
+    made = _Made(formula, goals, cup)
+    for part in parts_of(formula, goals, pantry):
+        if part.problem is None:
+            made.leave(part)
             continue
-        problem = problem_of(part, family, goals, additions(part, family, goals, pantry), locks)
+        problem = part.problem
         solved = solve(problem)
-        grams, is_proven = (
-            solved
-            if solved is not None
-            else (
-                [locks.get(n, line.grams) for n, line in enumerate(part.lines)] + [0.0] * len(problem.additions),
-                False,
-            )
-        )
-        proven = proven and is_proven
-        grams = rounded(problem, grams, cup)
+        if solved is None and any(a.is_required for a in problem.additions):
+            problem = replace(problem, additions=[replace(a, is_required=False) for a in problem.additions])
+            solved = solve(problem)
+        grams, is_proven = solved if solved is not None else (_as_it_was(problem), False)
+        made.take(part, problem, rounded(problem, grams, cup), is_proven=is_proven)
+    return made.plan(pantry)
+
+
+@dataclass(frozen=True, slots=True)
+class Preview:
+    """A plan with the ingredients of the last one, for while a slider moves: amounts [g], totals, verdicts, no reasons."""
+
+    lines: tuple[tuple[int | None, str, str, float], ...]
+    balance: tuple[ComponentBalance, ...]
+    after: Formula
+    totals_after: Totals
+
+
+def preview(formula: Formula, goals: Goals, pantry: Pantry, support: Iterable[tuple[str, str, float]]) -> Preview:
+    """Return *formula* rebalanced with only what *support* brought in: (component, ingredient, grams of the last plan).
+
+    One linear program a component, not rounded: fast enough to follow a slider; the plan proper follows when it rests.
+
+    Raises
+    ------
+    NothingToReworkError, OutOfDomainError
+        As rework does.
+    """
+    support = list(support)
+    rows: list[tuple[int | None, str, str, float]] = []
+    after: list[FormulaLine] = []
+    balances: list[ComponentBalance] = []
+    for part in parts_of(formula, goals, pantry):
+        problem = part.problem
+        if problem is None:
+            after += part.formula.lines
+            rows += [
+                (i, x.component, x.ingredient.key, x.grams)
+                for i, x in zip(part.positions, part.formula.lines, strict=True)
+            ]
+            continue
+        last = {key: grams for component, key, grams in support if component == part.component and grams > 0}
+        kept = {n: last[a.ingredient.key] for n, a in enumerate(problem.additions) if a.ingredient.key in last}
+        grams = solve_kept(problem, kept) or _as_it_was(problem)
         lines = problem.lines_at(grams)
-        verdicts = judge(family, problem.before, measure(lines), goals.wanted_sweetness)
-        balances.append(ComponentBalance(component, family.key, family.name, tuple(verdicts)))
-        if (
-            (oven := oven_advice(verdicts))
-            and family.key not in ("frosting", "custard", "fruit")
-            and oven not in advice
-        ):
-            advice.append(oven)
-        plan_lines += _explained(problem, grams, positions, cup)
-        after_lines += [line for line in lines if line.grams > 0]
-        for line, old in zip(lines, part.lines, strict=False):
-            if is_cuttable(old, goals.counted):
-                sugar_out += old.grams - line.grams
-        for addition, amount in zip(problem.additions, grams[len(part.lines) :], strict=True):
+        verdicts = judge(problem.family, problem.before, measure(lines), goals.wanted_sweetness)
+        balances.append(ComponentBalance(part.component, problem.family.key, problem.family.name, tuple(verdicts)))
+        old = len(problem.formula.lines)
+        rows += [
+            (part.positions[n] if n < old else None, part.component, x.ingredient.key, x.grams)
+            for n, x in enumerate(lines)
+            if n < old or x.grams > 0
+        ]
+        after += [x for x in lines if x.grams > 0]
+    made = replace(formula, lines=tuple(after))
+    return Preview(tuple(rows), tuple(balances), made, total(made.lines))
+
+
+def _as_it_was(problem: Problem) -> list[float]:
+    lines = [problem.locks.get(n, line.grams) for n, line in enumerate(problem.formula.lines)]
+    return lines + [0.0] * len(problem.additions)
+
+
+class _Made:
+    """A plan in the making: components are left or taken one after the other."""
+
+    def __init__(self, formula: Formula, goals: Goals, cup: CupStandard) -> None:
+        self.formula, self.goals, self.cup = formula, goals, cup
+        self.after: list[FormulaLine] = []
+        self.lines: list[PlanLine] = []
+        self.balances: list[ComponentBalance] = []
+        self.advice: list[str] = []
+        self.added: dict[str, float] = {}
+        self.sugar_out, self.is_proven = 0.0, True
+        self.families: list[Family] = []
+
+    def leave(self, part: Part) -> None:
+        """Keep a component as it is."""
+        self.after += part.formula.lines
+        self.lines += [_same(line, i, self.cup) for line, i in zip(part.formula.lines, part.positions, strict=True)]
+
+    def take(self, part: Part, problem: Problem, grams: list[float], *, is_proven: bool) -> None:
+        """Take the amounts [g] found for a component."""
+        old, family = problem.formula.lines, problem.family
+        self.is_proven = self.is_proven and is_proven
+        self.families.append(family)
+        lines = problem.lines_at(grams)
+        verdicts = judge(family, problem.before, measure(lines), self.goals.wanted_sweetness)
+        self.balances.append(ComponentBalance(part.component, family.key, family.name, tuple(verdicts)))
+        self.advice += [told for told in consequences(problem, grams, verdicts) if told not in self.advice]
+        self.lines += _explained(problem, grams, part.positions, self.cup)
+        self.after += [line for line in lines if line.grams > 0]
+        for line, was in zip(lines, old, strict=False):
+            if is_cuttable(was, self.goals.counted):
+                self.sugar_out += was.grams - line.grams
+        for addition, amount in zip(problem.additions, grams[len(old) :], strict=True):
             if amount > 0 and addition.is_sweetener:
-                added[addition.ingredient.key] = added.get(addition.ingredient.key, 0.0) + amount
-    after = replace(formula, lines=tuple(after_lines))
-    before_totals, after_totals = total(formula.lines), total(after.lines)
-    unmet = _unmet(goals, before_totals, after_totals, balances)
-    status = _status(unmet, balances)
-    return Plan(
-        status=status,
-        lines=tuple(plan_lines),
-        balance=tuple(balances),
-        before=formula,
-        after=after,
-        totals_before=before_totals,
-        totals_after=after_totals,
-        savings=savings(served(formula), served(after), after.servings),
-        by_the_book=tuple(by_the_book(sugar_out, formula.mass_g, added, pantry)),
-        cautions=tuple(cautions(after, set(added))),
-        unmet=tuple(unmet),
-        advice=tuple(advice),
-        words=_words(goals, before_totals, after_totals, formula.unit, formula.servings),
-        is_proven=proven,
-    )
+                key = addition.ingredient.key
+                self.added[key] = self.added.get(key, 0.0) + amount
 
-
-def _check(formula: Formula, goals: Goals) -> None:
-    if not formula.lines:
-        raise NothingToReworkError("the recipe has no weighed lines yet", field="lines")
-    for position in goals.locks:
-        if not 0 <= position < len(formula.lines):
-            raise OutOfDomainError(
-                f"line {position + 1} can't be locked: the recipe has {len(formula.lines)} lines",
-                field="locks",
-                position=position,
-            )
-    what = DEFINITIONS[goals.counted]
-    cuttable = [line for line in formula.lines if is_cuttable(line, goals.counted) and line.grams > 0]
-    if not cuttable and not goals.locks:
-        raise NothingToReworkError(
-            f"nothing to cut: no line of this recipe is a sweetener that holds {what}",
-            field="lines",
-            definition=goals.counted,
+    def plan(self, pantry: Pantry) -> Plan:
+        """Return the plan of all components."""
+        formula, goals = self.formula, self.goals
+        after = replace(formula, lines=tuple(self.after))
+        before_totals, after_totals = total(formula.lines), total(after.lines)
+        unmet = unmet_goals(goals, before_totals, after, after_totals, self.balances)
+        return Plan(
+            status=status_of(unmet, self.balances),
+            lines=tuple(self.lines),
+            balance=tuple(self.balances),
+            before=formula,
+            after=after,
+            totals_before=before_totals,
+            totals_after=after_totals,
+            savings=savings(served(formula), served(after), after.servings),
+            by_the_book=tuple(by_the_book(self.sugar_out, formula.mass_g, self.added, pantry)),
+            cautions=tuple(cautions(after, set(self.added))),
+            unmet=tuple(unmet),
+            advice=tuple(self.advice),
+            flavour=tuple(flavours(after, goals)),
+            instead=tuple(instead(before_totals, after_totals, formula.servings, goals, unmet, self.families)),
+            claims=tuple(claims(before_totals, after_totals, after.lines, after.servings)),
+            words=_words(goals, before_totals, after_totals, formula.unit, formula.servings),
+            is_proven=self.is_proven,
         )
-    if len(cuttable) == len(formula.lines):
-        raise NothingToReworkError("there is nothing in this recipe besides sugar to rebalance", field="lines")
 
 
-def _family(part: Formula, component: str, goals: Goals) -> Family:
-    if component in goals.families:
-        return families()[goals.families[component]]
-    return guess_family(part.title, component, part.lines)
+def _step(line: FormulaLine, cup: CupStandard) -> float:
+    """Return what one step of a line's amount is: a piece for what is counted, else a spoon, else a gram [g]."""
+    each = line.ingredient.measure("each")
+    if line.ingredient.group == "egg" and each:
+        return each.grams / 2
+    return grid_of(line.ingredient, max(line.grams, 0.01), cup)
 
 
 def _same(line: FormulaLine, position: int, cup: CupStandard) -> PlanLine:
@@ -216,6 +250,7 @@ def _same(line: FormulaLine, position: int, cup: CupStandard) -> PlanLine:
         text,
         "",
         False,
+        _step(line, cup),
     )
 
 
@@ -231,7 +266,9 @@ def _explained(problem: Problem, grams: list[float], positions: list[int], cup: 
             continue
         changed = abs(line.grams - was) > 1e-9
         locked = n in problem.locks
-        told = reason(problem, n, grams) if changed and not locked else "set by you" if locked and changed else ""
+        told = (
+            reason(problem, n, grams) if changed and not locked else _set(line, problem) if locked and changed else ""
+        )
         row = PlanLine(
             positions[n] if n < len(old) else None,
             line.component,
@@ -243,57 +280,15 @@ def _explained(problem: Problem, grams: list[float], positions: list[int], cup: 
             household(line.ingredient, line.grams, cup) if line.grams else "none",
             told,
             locked,
+            _step(replace(line, grams=max(line.grams, was)), cup),
         )
         (kept if n < len(old) else new).append(row)
     last_cut = max((i for i, line in enumerate(old) if is_cuttable(line, problem.goals.counted)), default=-1)
     return [*kept[: last_cut + 1], *new, *kept[last_cut + 1 :]]
 
 
-def _unmet(goals: Goals, before: Totals, after: Totals, balances: list[ComponentBalance]) -> list[Unmet]:
-    found = []
-    old = getattr(before, goals.counted) / before.mass_g
-    new = getattr(after, goals.counted) / after.mass_g
-    reached = 1 - new / old if old else 0.0
-    if reached < goals.wanted_cut - CUT_TOLERANCE:
-        what = DEFINITIONS[goals.counted]
-        found.append(
-            Unmet(
-                "cut",
-                goals.wanted_cut,
-                round(reached, 4),
-                f"{what} falls by {100 * reached:.0f} % instead of {100 * goals.wanted_cut:.0f} %: beyond that the dessert would leave its balance",
-            )
-        )
-    for balance in balances:
-        for verdict in balance.verdicts:
-            if verdict.key == "browning" or verdict.level == "balanced":
-                continue
-            if verdict.key == "sweetness" and verdict.deviation > 0:
-                continue
-            where = f" of the {balance.component}" if balance.component else ""
-            if verdict.key == "sweetness":
-                told = f"tastes {verdict.words}{where and f' ({balance.component})'}; {100 * goals.wanted_sweetness:.0f} % was asked"
-            else:
-                told = (
-                    f"{verdict.name.lower()}{where} {percent(verdict.deviation)} against the original: {verdict.words}"
-                )
-            if verdict.key == "alkali":
-                told = f"acid and soda{where} are {1000 * verdict.deviation:+.0f} meq/kg off: {verdict.words}".replace(
-                    "-", "−"
-                )
-            found.append(Unmet(verdict.key, 0.0, round(verdict.deviation, 4), told))
-    return found
-
-
-def _status(unmet: list[Unmet], balances: list[ComponentBalance]) -> str:
-    if any(u.goal == "cut" for u in unmet) or any(
-        v.level == "off"
-        for b in balances
-        for v in b.verdicts
-        if v.key not in ("browning",) and not (v.key == "sweetness" and v.deviation > 0)
-    ):
-        return "unmet"
-    return "strained" if unmet else "balanced"
+def _set(line: FormulaLine, problem: Problem) -> str:
+    return "left out, as you asked" if line.ingredient.key in problem.goals.without else "set by you"
 
 
 def _words(goals: Goals, before: Totals, after: Totals, unit: str, servings: int) -> str:

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
+
 from sun_crumb.core.balance import METRICS, Verdict, judge, measure
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.reference import constant
-from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable
+from sun_crumb.core.rework.candidates import Addition, counted_per_gram, is_cuttable
 from sun_crumb.core.rework.goals import DEFINITIONS
 from sun_crumb.core.rework.model import BEYOND, INSIDE, Problem
 from sun_crumb.core.sugars.sweetness import linear_sweetness
@@ -26,9 +28,25 @@ def reason(problem: Problem, position: int, grams: list[float]) -> str:
     was = old[position].grams if position < len(old) else 0.0
     if position < len(old) and is_cuttable(old[position], problem.goals.counted):
         return _cut_reason(problem, line, was)
+    asked = position >= len(old) and line.ingredient.key in problem.goals.including
     if position >= len(old) and problem.additions[position - len(old)].is_sweetener:
-        return _sweetener_reason(problem, line, lines)
+        told = _sweetener_reason(problem, line, lines)
+        return f"put in, as you asked: {told}" if asked else told
+    if asked:
+        return "put in, as you asked"
+    for n, addition in enumerate(problem.additions):
+        if addition.kind == "swap" and position in (addition.replaces, len(old) + n):
+            return _swap_reason(problem, addition)
     return _adjuster_reason(problem, position, grams, was)
+
+
+def _swap_reason(problem: Problem, addition: Addition) -> str:
+    assert addition.replaces is not None
+    line = problem.formula.lines[addition.replaces]
+    darker = counted_per_gram(replace(line, ingredient=addition.ingredient), problem.goals.counted)
+    saved = (counted_per_gram(line, problem.goals.counted) - darker) * line.grams / problem.formula.servings
+    what = DEFINITIONS[problem.goals.counted]
+    return f"darker chocolate for sweeter: {grams_text(saved)} less {what} in each {problem.formula.unit}, less sweet"
 
 
 def _cut_reason(problem: Problem, line: FormulaLine, was: float) -> str:
@@ -38,7 +56,9 @@ def _cut_reason(problem: Problem, line: FormulaLine, was: float) -> str:
     text = f"the cut asked for: {grams_text(saved)} less {what} in each {problem.formula.unit}"
     floor = problem.family.crystal_floor
     if floor and 0 < line.grams <= was * floor * 1.15:
-        text += f"; {100 * line.grams / was:.0f} % stays, for the crust"
+        what_for = {"white": "the foam stands on it", "glass": "it is what sets"}
+        why = what_for.get(problem.family.crystal_kind, "for crust and spread")
+        text += f"; {100 * line.grams / was:.0f} % stays: {why}"
     return text
 
 

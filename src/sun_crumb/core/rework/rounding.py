@@ -10,7 +10,7 @@ from sun_crumb.core.balance.verdicts import deviation
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable, move_of
-from sun_crumb.core.rework.model import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, OUTSIDE, Problem, bounds
+from sun_crumb.core.rework.model import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, LIMITS, OUTSIDE, Problem, bounds
 
 ROUNDS = 4
 
@@ -47,6 +47,9 @@ def true_cost(problem: Problem, grams: list[float]) -> float:
         wanted = (1 - problem.goals.wanted_cut) * problem.counted_before / problem.before["mass"] * after["mass"]
         gap = (counted - wanted) / problem.counted_before
         cost += CUT_SHORT / 10 * max(gap - 0.005, 0.0) + CUT_OVER * max(-gap, 0.0)
+    for name, most in problem.allowed.items():
+        held = sum(LIMITS[name](line) * line.grams for line in lines)
+        cost += CUT_SHORT / 10 * max(held / max(most, 1e-9) - 1.005, 0.0)
     return cost
 
 
@@ -56,9 +59,12 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
     result = list(grams)
     limits = bounds(problem)
     free: list[tuple[int, float]] = []
+    # All or nothing, and whole pieces: the model has rounded them already.
+    swapped = {a.replaces for a in problem.additions if a.replaces is not None}
+    swapped |= {len(old) + n for n, a in enumerate(problem.additions) if a.kind in ("swap", "piece")}
     for i, amount in enumerate(grams):
         ingredient = old[i].ingredient if i < len(old) else problem.additions[i - len(old)].ingredient
-        if i in problem.locks:
+        if i in problem.locks or i in swapped:
             continue
         if i < len(old) and abs(amount - old[i].grams) < max(0.004 * old[i].grams, 0.02):
             result[i] = old[i].grams

@@ -15,10 +15,10 @@ OPTIONS = {
     "log_to_console": False,
     "threads": 1,
     "random_seed": 7,
-    "mip_abs_gap": 0.02,
+    "mip_abs_gap": 0.04,
     "mip_rel_gap": 0.0,
     "mip_max_nodes": 4000,
-    "time_limit": 4.0,
+    "time_limit": 1.5,
 }
 
 
@@ -58,23 +58,8 @@ class LinearModel:
         self.rows.append(({k: v for k, v in terms.items() if v}, lower, upper))
 
     def solve(self) -> Solution | None:
-        """Return the cheapest solution, or None where there is none."""
-        lp = highspy.HighsLp()
-        lp.num_col_, lp.num_row_ = len(self.lower), len(self.rows)
-        lp.col_cost_, lp.col_lower_, lp.col_upper_ = np.array(self.cost), np.array(self.lower), np.array(self.upper)
-        lp.row_lower_ = np.array([row[1] for row in self.rows])
-        lp.row_upper_ = np.array([row[2] for row in self.rows])
-        lp.a_matrix_.format_ = highspy.MatrixFormat.kRowwise
-        lp.a_matrix_.start_ = np.cumsum([0, *(len(row[0]) for row in self.rows)])
-        lp.a_matrix_.index_ = np.array([k for row in self.rows for k in row[0]], dtype=np.int32)
-        lp.a_matrix_.value_ = np.array([v for row in self.rows for v in row[0].values()])
-        kinds = highspy.HighsVarType
-        lp.integrality_ = [kinds.kInteger if integer else kinds.kContinuous for integer in self.is_integer]
-        highs = highspy.Highs()  # type: ignore[no-untyped-call]
-        highs.silent()
-        for name, value in OPTIONS.items():
-            highs.setOptionValue(name, value)
-        highs.passModel(lp)
+        """Return the cheapest solution, or None where there is none or time ran out before one was found."""
+        highs = self._passed(self.lower, self.upper, self.is_integer)
         highs.run()
         info = highs.getInfo()
         # An infeasible or stopped run may report an objective of 0: the primal status alone says there is a solution.
@@ -82,3 +67,49 @@ class LinearModel:
             return None
         is_proven = highs.getModelStatus() == highspy.HighsModelStatus.kOptimal
         return Solution(list(highs.getSolution().col_value), float(info.objective_function_value), is_proven)
+
+    def solve_relaxed(self, fixed: Mapping[int, float]) -> list[float] | None:
+        """Return the values of the model with whole numbers let go, but for the *fixed* ones; None where there are none."""
+        lower, upper = list(self.lower), list(self.upper)
+        for k, value in fixed.items():
+            lower[k] = upper[k] = value
+        highs = self._passed(lower, upper, [False] * len(lower))
+        highs.run()
+        if highs.getInfo().primal_solution_status != int(highspy.SolutionStatus.kSolutionStatusFeasible):
+            return None
+        return list(highs.getSolution().col_value)
+
+    def solve_around(self, choices: list[int], most: int) -> list[float] | None:
+        """Return a good solution without a search: the *most* choices that the relaxed model uses most, the rest solved.
+
+        Other whole numbers are rounded down, and let go one after the other where that leaves no solution.
+        """
+        relaxed = self.solve_relaxed({})
+        if relaxed is None:
+            return None
+        best = set(sorted(choices, key=lambda k: -relaxed[k])[:most])
+        fixed = {k: 1.0 if k in best and relaxed[k] > 1e-6 else 0.0 for k in choices}
+        others = {
+            k: float(int(relaxed[k] + 1e-6)) for k, whole in enumerate(self.is_integer) if whole and k not in fixed
+        }
+        return self.solve_relaxed(fixed | others) or self.solve_relaxed(fixed)
+
+    def _passed(self, lower: list[float], upper: list[float], is_integer: list[bool]) -> highspy.Highs:
+        lp = highspy.HighsLp()
+        lp.num_col_, lp.num_row_ = len(self.lower), len(self.rows)
+        lp.col_cost_, lp.col_lower_, lp.col_upper_ = np.array(self.cost), np.array(lower), np.array(upper)
+        lp.row_lower_ = np.array([row[1] for row in self.rows])
+        lp.row_upper_ = np.array([row[2] for row in self.rows])
+        lp.a_matrix_.format_ = highspy.MatrixFormat.kRowwise
+        lp.a_matrix_.start_ = np.cumsum([0, *(len(row[0]) for row in self.rows)])
+        lp.a_matrix_.index_ = np.array([k for row in self.rows for k in row[0]], dtype=np.int32)
+        lp.a_matrix_.value_ = np.array([v for row in self.rows for v in row[0].values()])
+        if any(is_integer):
+            kinds = highspy.HighsVarType
+            lp.integrality_ = [kinds.kInteger if integer else kinds.kContinuous for integer in is_integer]
+        highs = highspy.Highs()  # type: ignore[no-untyped-call]
+        highs.silent()
+        for name, value in OPTIONS.items():
+            highs.setOptionValue(name, value)
+        highs.passModel(lp)
+        return highs

@@ -1,0 +1,166 @@
+"""A text read and totalled."""
+
+from __future__ import annotations
+
+from typing import Annotated, Any, Literal
+
+from pydantic import Field, create_model
+
+from sun_crumb.api.schemas.base import Grams, In, Key, Out, TotalsOut
+
+
+class LineIn(In):
+    """One weighed line."""
+
+    ingredient: Key
+    grams: Grams
+    component: Annotated[str, Field(max_length=80)] = ""
+    text: Annotated[str, Field(max_length=600)] = ""
+    is_crushed: bool | None = None
+
+
+Lines = Annotated[list[LineIn], Field(max_length=400)]
+
+
+Servings = Annotated[int, Field(ge=1, le=1000)]
+
+
+Unit = Annotated[str, Field(min_length=1, max_length=40)]
+
+
+Title = Annotated[str, Field(max_length=200)]
+
+
+class ReadIn(In):
+    """A pasted recipe."""
+
+    text: str
+    cup: Key | None = None
+
+
+OwnYields = Annotated[dict[Annotated[str, Field(max_length=80)], Servings], Field(max_length=20)]
+
+
+class AnalyseIn(In):
+    """Weighed lines to total. ``own_yields`` says for how many portions a component is enough, by its name."""
+
+    lines: Annotated[list[LineIn], Field(min_length=1, max_length=400)]
+    servings: Servings
+    unit: Unit = "serving"
+    own_yields: OwnYields = {}
+
+
+class CandidateOut(Out):
+    ingredient: str
+    name: str
+    confidence: float
+    grams: float | None
+    total_sugars_g: float | None
+
+
+class StatementOut(Out):
+    text: str
+    grams: float
+
+
+class ConflictOut(Out):
+    statements: list[StatementOut]
+    fits: str
+
+
+class ReadLineOut(Out):
+    text: str
+    component: str
+    status: Literal["ok", "ask", "conflict", "heading", "note", "unreadable"]
+    quantity_low: float | None
+    quantity_high: float | None
+    unit: str | None
+    size: str
+    name: str
+    preparation: str
+    is_optional: bool
+    alternatives: list[str]
+    ingredient: str | None
+    confidence: float
+    grams: float | None
+    grams_low: float | None
+    grams_high: float | None
+    stated_grams: float | None
+    candidates: list[CandidateOut]
+    conflict: ConflictOut | None
+    problem: str
+
+
+class YieldOut(Out):
+    count: int
+    unit: str
+
+
+class OvenOut(Out):
+    temperature_c: float
+    is_fan: bool
+
+
+class TinOut(Out):
+    shape: str
+    sizes_cm: list[float]
+    text: str
+
+
+class StepTimeOut(Out):
+    doing: str
+    low: int
+    high: int
+
+
+class ComponentYieldOut(Out):
+    component: str
+    count: int
+
+
+class AmountsOut(Out):
+    batch: TotalsOut  # type: ignore[valid-type]
+    per_serving: TotalsOut  # type: ignore[valid-type]
+    per_100g: TotalsOut  # type: ignore[valid-type]
+
+
+class ComponentAmountsOut(AmountsOut):
+    component: str
+    enough_for: int
+
+
+class PortionKindNamesOut(Out):
+    name: str
+    count: int
+    components: list[str]
+
+
+class AnalysisOut(AmountsOut):
+    servings: int
+    unit: str
+    is_servings_assumed: bool
+    components: list[ComponentAmountsOut]
+    suggested_portions: list[PortionKindNamesOut]
+
+
+class _ReadingOut(Out):
+    title: str
+    cup: str
+    cup_ml: float
+    cup_reason: str
+    oven: OvenOut | None
+    bake_minutes: list[int] | None
+    lines: list[ReadLineOut]
+    steps: list[str]
+    tin: TinOut | None
+    times: list[StepTimeOut]
+    component_yields: list[ComponentYieldOut]
+    analysis: AnalysisOut | None
+    left_out: list[int]
+
+
+# "yield" is a word of Python, so the field can't be declared in a class body.
+_yield_field: dict[str, Any] = {"yield": (YieldOut | None, ...)}
+
+
+ReadingOut = create_model("ReadingOut", __base__=_ReadingOut, **_yield_field)

@@ -1,0 +1,73 @@
+"""How free the water of a moist crumb is: an estimate that only compares two desserts."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from math import exp
+
+from sun_crumb.core.errors import OutOfDomainError
+from sun_crumb.core.formula.recipe import FormulaLine
+
+# Molar masses [g/mol] by the standard atomic weights, and Norrish's K (from memory).
+SOLUTES = {
+    "sucrose_g": (342.297, 6.47),
+    "glucose_g": (180.156, 2.25),
+    "fructose_g": (180.156, 2.15),
+    "lactose_g": (342.297, 10.2),
+    "maltose_g": (342.297, 4.54),
+    "galactose_g": (180.156, 2.24),
+    "erythritol_g": (122.120, 1.34),
+    "xylitol_g": (152.146, 1.66),
+    "sorbitol_g": (182.172, 1.65),
+    "maltitol_g": (344.313, 4.5),
+    "allulose_g": (180.156, 2.15),
+}
+WATER_MOLAR = 18.015
+LEAST_WATER = 0.20
+
+
+def solution_activity(water_g: float, solutes_g: dict[str, float]) -> float:
+    """Return the water activity of a solution by Norrish's equation, solutes joined by Ross's product.
+
+    Parameters
+    ----------
+    water_g
+        Water [g], > 0.
+    solutes_g
+        Mass by the names of SOLUTES [g], >= 0.
+
+    Raises
+    ------
+    OutOfDomainError
+        There is no water.
+
+    Notes
+    -----
+    ``a_w = X_w exp(-K X_s^2)`` for each solute in all the water, multiplied.
+
+    Examples
+    --------
+    >>> round(solution_activity(50.0, {"sucrose_g": 50.0}), 3)
+    0.935
+    """
+    if water_g <= 0:
+        raise OutOfDomainError("water activity needs water", field="water_g", water_g=water_g)
+    water = water_g / WATER_MOLAR
+    activity = 1.0
+    for name, mass in solutes_g.items():
+        molar, k = SOLUTES[name]
+        moles = mass / molar
+        x_solute = moles / (water + moles)
+        activity *= (1 - x_solute) * exp(-k * x_solute**2)
+    return activity
+
+
+def crumb_activity(lines: Iterable[FormulaLine]) -> float | None:
+    """Return the water activity estimated for a crumb that keeps all its water, or None below 20 % of water."""
+    lines = list(lines)
+    mass = sum(line.grams for line in lines)
+    water = sum(line.ingredient.per_100g.water_g * line.grams / 100 for line in lines)
+    if not mass or water / mass < LEAST_WATER:
+        return None
+    held = {name: sum(getattr(line.ingredient.per_100g, name) * line.grams / 100 for line in lines) for name in SOLUTES}
+    return solution_activity(water, held)

@@ -1,0 +1,137 @@
+"""All paths for one recipe side by side, and a frontier over the sugar cut."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+
+from sun_crumb.core.errors import NothingToReworkError
+from sun_crumb.core.formula import Formula, portion, served
+from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.quantities.measures import CupStandard
+from sun_crumb.core.rework.goals import Goals, paths
+from sun_crumb.core.rework.plan import Plan, rework
+
+# What making an ingredient at home asks for, in changed lines' worth (judgement).
+PREPARED = {"date_paste": 2, "prune_puree": 2, "applesauce": 1, "banana": 1, "pumpkin_puree": 2, "sweet_potato": 2}
+RANK = {"balanced": 0, "strained": 1, "unmet": 2}
+
+
+@dataclass(frozen=True, slots=True)
+class PathSide:
+    """One path's plan in figures per portion; ``plan`` is None where the path finds nothing to cut.
+
+    ``effort`` counts changed lines and what must be prepared; ``beaten_by`` names a path that is at least as good in
+    free sugar, energy, sweetness, balance and effort, and better in one, or is empty.
+    """
+
+    path: str
+    name: str
+    problem: str
+    plan: Plan | None
+    changed: int = 0
+    effort: int = 0
+    sweetness: float = 0.0
+    beaten_by: str = ""
+
+
+def effort_of(plan: Plan) -> tuple[int, int]:
+    """Return how many lines change, and the effort that is."""
+    changed = [line for line in plan.lines if abs(line.after_g - line.before_g) > 1e-9]
+    return len(changed), len(changed) + sum(PREPARED.get(line.ingredient, 0) for line in changed if line.before_g == 0)
+
+
+def side_by_side(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | None = None) -> list[PathSide]:
+    """Return every path's plan for the same wishes; what *goals* leaves open each path fills with its own preset."""
+    sides = []
+    for path in paths().values():
+        try:
+            plan = rework(formula, replace(goals, path=path.key), pantry, cup)
+        except NothingToReworkError as error:
+            sides.append(PathSide(path.key, path.name, error.message, None))
+            continue
+        changed, effort = effort_of(plan)
+        before, after = plan.totals_before, plan.totals_after
+        old = before.sucrose_equivalent_g / before.mass_g
+        sweet = after.sucrose_equivalent_g / after.mass_g / old if old else 0.0
+        sides.append(PathSide(path.key, path.name, "", plan, changed, effort, sweet))
+    return [replace(side, beaten_by=_beaten_by(side, sides)) for side in sides]
+
+
+def _marks(side: PathSide) -> tuple[float, ...]:
+    """Return what a path is judged by, smaller is better, in steps that a household would notice."""
+    assert side.plan is not None
+    one = portion(served(side.plan.after), side.plan.after.servings)
+    return (
+        RANK[side.plan.status],
+        round(one.free_sugars_who_g * 2),
+        round(one.energy_kcal / 5),
+        round(-20 * min(side.sweetness, 1.0)),
+        side.effort,
+    )
+
+
+def _beaten_by(side: PathSide, sides: Iterable[PathSide]) -> str:
+    if side.plan is None:
+        return ""
+    mine = _marks(side)
+    for other in sides:
+        if other.path != side.path and other.plan is not None:
+            theirs = _marks(other)
+            if theirs != mine and all(t <= m for t, m in zip(theirs, mine, strict=True)):
+                return other.path
+    return ""
+
+
+@dataclass(frozen=True, slots=True)
+class FrontierPoint:
+    """What one cut costs: the cut asked for and reached, sweetness kept, free sugar and energy of a portion, balance.
+
+    ``off_by`` is the largest deviation in bands (1 is the edge of balanced), ``off_in`` its metric's name.
+    """
+
+    cut: float
+    reached: float
+    sweetness: float
+    free_sugars_who_g: float
+    energy_kcal: float
+    status: str
+    off_by: float
+    off_in: str
+
+
+def point_of(plan: Plan, goals: Goals) -> FrontierPoint:
+    """Return a plan as a point of the frontier."""
+    before, after = plan.totals_before, plan.totals_after
+    one = portion(served(plan.after), plan.after.servings)
+    old = getattr(before, goals.counted) / before.mass_g
+    reached = 1 - getattr(after, goals.counted) / after.mass_g / old if old else 0.0
+    worst = max(
+        (
+            (abs(v.deviation) / (v.band[1] if v.deviation > 0 else v.band[0]), v.name)
+            for b in plan.balance
+            for v in b.verdicts
+            if v.key != "browning" and not (v.key == "sweetness" and v.deviation > 0)
+        ),
+        default=(0.0, ""),
+    )
+    sweet = before.sucrose_equivalent_g / before.mass_g
+    kept = after.sucrose_equivalent_g / after.mass_g / sweet if sweet else 0.0
+    return FrontierPoint(
+        goals.wanted_cut, reached, kept, one.free_sugars_who_g, one.energy_kcal, plan.status, worst[0], worst[1]
+    )
+
+
+def frontier(
+    formula: Formula,
+    goals: Goals,
+    pantry: Pantry,
+    cup: CupStandard | None = None,
+    cuts: Iterable[float] = (0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1.0),
+) -> list[FrontierPoint]:
+    """Return what each of *cuts* costs, all other wishes as they are."""
+    found = []
+    for cut in cuts:
+        wish = replace(goals, cut=cut)
+        found.append(point_of(rework(formula, wish, pantry, cup), wish))
+    return found

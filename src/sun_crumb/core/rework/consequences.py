@@ -1,0 +1,79 @@
+"""What a changed recipe asks of the kitchen: oven, time, rest, pieces, keeping; and what else one could make."""
+
+from __future__ import annotations
+
+from math import ceil
+
+from sun_crumb.core.balance import Family, Verdict, measure
+from sun_crumb.core.balance.water_activity import crumb_activity
+from sun_crumb.core.formula import Totals
+from sun_crumb.core.quantities.household import grams_text
+from sun_crumb.core.rework.goals import Goals
+from sun_crumb.core.rework.model import Problem
+from sun_crumb.core.rework.reasons import oven_advice
+from sun_crumb.core.rework.unmet import Unmet
+
+NO_OVEN = frozenset({"frosting", "custard", "frozen", "fruit", "sauce", "no_bake", "caramel"})
+# Common practice, no published source: what makes a batter rest, and what a difference must come to before it is told.
+THIRSTY = frozenset(
+    {"chia_seeds", "ground_flax", "psyllium_husk", "oat_flour", "coconut_flour", "chia_egg", "flax_egg"}
+)
+TOLD_MASS, TOLD_WATER, TOLD_ACTIVITY = 0.05, 0.06, 0.006
+
+
+def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) -> list[str]:
+    """Return what to do otherwise with one component at these amounts, in sentences."""
+    family, formula = problem.family, problem.formula
+    lines = [line for line in problem.lines_at(grams) if line.grams > 0]
+    after, before = measure(lines), problem.before
+    found = []
+    baked = family.key not in NO_OVEN
+    if baked and (oven := oven_advice(verdicts)):
+        found.append(oven)
+    wetter = after["water"] / after["mass"] - before["water"] / before["mass"]
+    if baked and wetter > TOLD_WATER:
+        found.append(
+            f"{100 * wetter:.0f} g more water in every 100 g of batter: allow 5 to 10 minutes more, and trust the skewer."
+        )
+    if baked and any(line.ingredient.key in THIRSTY for line in lines[len(formula.lines) :] + lines):
+        fresh = {a.ingredient.key for a, g in zip(problem.additions, grams[len(formula.lines) :], strict=True) if g > 0}
+        if fresh & THIRSTY:
+            found.append("Let the batter rest 10 minutes before the tin: what was added drinks slowly.")
+    ratio = after["mass"] / before["mass"]
+    if abs(ratio - 1) > TOLD_MASS and formula.servings > 1:
+        pieces = formula.servings * ratio
+        more = "more" if ratio > 1 else "less"
+        found.append(
+            f"{100 * abs(ratio - 1):.0f} % {more} batter: {pieces:.0f} {formula.unit}s of the old size instead of {formula.servings}."
+        )
+    old_activity, new_activity = crumb_activity(formula.lines), crumb_activity(lines)
+    dries = family.key in ("meringue", "caramel")
+    if old_activity and new_activity and new_activity - old_activity > TOLD_ACTIVITY and not dries:
+        found.append(
+            f"Keeps less long than the original: its water is freer (activity about {old_activity:.3f} before, "
+            f"{new_activity:.3f} after, an estimate). Fridge or freezer sooner."
+        )
+    return found
+
+
+def instead(
+    before: Totals, after: Totals, servings: int, goals: Goals, unmet: list[Unmet], found: list[Family]
+) -> list[str]:
+    """Return the nearest things that can be had where the cut can't, in sentences; *before* and *after* are batches."""
+    short = next((u for u in unmet if u.goal == "cut"), None)
+    if short is None:
+        return []
+    told = []
+    wanted = (1 - goals.wanted_cut) * getattr(before, goals.counted) / servings
+    if wanted > 0:
+        pieces = ceil(getattr(after, goals.counted) / wanted - 0.05)
+        told.append(
+            f"A smaller piece would: {grams_text(after.mass_g / pieces)} instead of "
+            f"{grams_text(before.mass_g / servings)}, {pieces} from the batch instead of {servings}."
+        )
+    for family in found:
+        if family.why_floor and family.why_floor not in told:
+            told.append(family.why_floor)
+            if family.instead:
+                told.append(f"Another way: {family.instead}.")
+    return told

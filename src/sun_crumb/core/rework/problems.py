@@ -1,0 +1,105 @@
+"""A recipe as problems to solve: one for each component that holds something to cut or a line that the baker has set."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass, replace
+
+from sun_crumb.core.balance import Family, families, guess_family
+from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError
+from sun_crumb.core.formula import Formula
+from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.rework.candidates import additions, is_cuttable
+from sun_crumb.core.rework.goals import DEFINITIONS, Goals
+from sun_crumb.core.rework.model import LIMITS, Problem, problem_of
+
+
+@dataclass(frozen=True, slots=True)
+class Part:
+    """One component: its lines, their positions in the whole recipe, and its problem, None where it stays as it is."""
+
+    component: str
+    formula: Formula
+    positions: list[int]
+    problem: Problem | None
+
+
+def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
+    """Yield every component of *formula* with its problem; what must come in comes into the heaviest one.
+
+    Raises
+    ------
+    NothingToReworkError
+        There is no sugar of the kind to cut, or nothing besides sugar.
+    OutOfDomainError
+        A lock names a line that does not exist.
+    """
+    _check(formula, goals)
+    solved = [c for c in formula.components if _is_solved(formula.only(c), goals, _positions(formula, c))]
+    heaviest = max(solved, key=lambda c: formula.only(c).mass_g, default="")
+    for component in formula.components:
+        part, positions = formula.only(component), _positions(formula, component)
+        if component not in solved:
+            yield Part(component, part, positions, None)
+            continue
+        family = _family(part, component, goals)
+        if family.key in ("fruit", "sauce"):
+            part = replace(part, lines=tuple(replace(line, is_body=True) for line in part.lines))
+        locks = {n: goals.locks[i] for n, i in enumerate(positions) if i in goals.locks}
+        locks = {n: 0.0 for n, line in enumerate(part.lines) if line.ingredient.key in goals.without} | locks
+        mine = goals if component == heaviest else replace(goals, including=())
+        extra = additions(part, family, mine, pantry)
+        yield Part(
+            component, part, positions, problem_of(part, family, goals, extra, locks, _allowed(formula, part, goals))
+        )
+
+
+def _check(formula: Formula, goals: Goals) -> None:
+    if not formula.lines:
+        raise NothingToReworkError("the recipe has no weighed lines yet", field="lines")
+    for position in goals.locks:
+        if not 0 <= position < len(formula.lines):
+            raise OutOfDomainError(
+                f"line {position + 1} can't be locked: the recipe has {len(formula.lines)} lines",
+                field="locks",
+                position=position,
+            )
+    what = DEFINITIONS[goals.counted]
+    cuttable = [line for line in formula.lines if is_cuttable(line, goals.counted) and line.grams > 0]
+    if not cuttable and not goals.locks:
+        raise NothingToReworkError(
+            f"nothing to cut: no line of this recipe is a sweetener that holds {what}",
+            field="lines",
+            definition=goals.counted,
+        )
+    if len(cuttable) == len(formula.lines):
+        raise NothingToReworkError("there is nothing in this recipe besides sugar to rebalance", field="lines")
+
+
+def _is_solved(part: Formula, goals: Goals, positions: list[int]) -> bool:
+    """Return whether a component is rebalanced: it holds something to cut, or a line that the baker has set."""
+    return any(i in goals.locks for i in positions) or any(is_cuttable(line, goals.counted) for line in part.lines)
+
+
+def _positions(formula: Formula, component: str) -> list[int]:
+    return [i for i, line in enumerate(formula.lines) if line.component == component]
+
+
+def _allowed(formula: Formula, part: Formula, goals: Goals) -> dict[str, float]:
+    """Return what one component may hold: its share of the limit, after what the components left alone hold."""
+    found = {}
+    for name, most in (("energy", goals.most_energy_kcal), ("free_sugar", goals.most_free_sugar_g)):
+        if most is None:
+            continue
+        held = {c: sum(LIMITS[name](x) * x.grams for x in formula.only(c).lines) for c in formula.components}
+        solved = {c for c in held if _is_solved(formula.only(c), goals, _positions(formula, c))}
+        left = most * formula.servings - sum(h for c, h in held.items() if c not in solved)
+        whole = sum(held[c] for c in solved) or 1.0
+        found[name] = max(left, 0.0) * held[part.components[0]] / whole
+    return found
+
+
+def _family(part: Formula, component: str, goals: Goals) -> Family:
+    if component in goals.families:
+        return families()[goals.families[component]]
+    return guess_family(part.title, component, part.lines)

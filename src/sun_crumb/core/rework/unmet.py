@@ -1,0 +1,99 @@
+"""Which goals gave way, and how each is told."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from sun_crumb.core.balance import Verdict
+from sun_crumb.core.formula import Formula, Totals
+from sun_crumb.core.rework.goals import DEFINITIONS, Goals
+from sun_crumb.core.rework.reasons import percent
+
+# How far rounding may leave the cut short before the goal counts as missed.
+CUT_TOLERANCE = 0.02
+
+
+@dataclass(frozen=True, slots=True)
+class Unmet:
+    """A goal that gave way."""
+
+    goal: str
+    asked: float
+    reached: float
+    words: str
+
+
+@dataclass(frozen=True, slots=True)
+class ComponentBalance:
+    """The balance of one component."""
+
+    component: str
+    family: str
+    family_name: str
+    verdicts: tuple[Verdict, ...]
+
+
+def unmet_goals(
+    goals: Goals, before: Totals, formula: Formula, after: Totals, balances: list[ComponentBalance]
+) -> list[Unmet]:
+    """Return what could not be had: *formula* is the reworked one, *before* and *after* the whole batches."""
+    servings = formula.servings
+    found = []
+    old = getattr(before, goals.counted) / before.mass_g
+    new = getattr(after, goals.counted) / after.mass_g
+    reached = 1 - new / old if old else 0.0
+    if reached < goals.wanted_cut - CUT_TOLERANCE:
+        what = DEFINITIONS[goals.counted]
+        found.append(
+            Unmet(
+                "cut",
+                goals.wanted_cut,
+                round(reached, 4),
+                f"{what} falls by {100 * reached:.0f} % instead of {100 * goals.wanted_cut:.0f} %: beyond that the dessert would leave its balance",
+            )
+        )
+    for goal, most, key, unit in (
+        ("energy", goals.most_energy_kcal, "energy_kcal", "kcal"),
+        ("free_sugar", goals.most_free_sugar_g, "free_sugars_who_g", "g of free sugar"),
+    ):
+        held = getattr(after, key) / servings
+        if most is not None and held > most * 1.01 + 0.05:
+            told = f"a portion holds {held:.0f} {unit}; at most {most:g} was asked"
+            found.append(Unmet(goal, most, round(held, 2), told))
+    held_keys = {line.ingredient.key for line in formula.lines}
+    for key in goals.including:
+        if key not in held_keys:
+            found.append(
+                Unmet("including", 1.0, 0.0, f"{key.replace('_', ' ')} can't come in: with it the dessert fails")
+            )
+    for balance in balances:
+        for verdict in balance.verdicts:
+            if verdict.key == "browning" or verdict.level == "balanced":
+                continue
+            if verdict.key == "sweetness" and verdict.deviation > 0:
+                continue
+            where = f" of the {balance.component}" if balance.component else ""
+            if verdict.key == "sweetness":
+                told = f"tastes {verdict.words}{where and f' ({balance.component})'}; {100 * goals.wanted_sweetness:.0f} % was asked"
+            else:
+                told = (
+                    f"{verdict.name.lower()}{where} {percent(verdict.deviation)} against the original: {verdict.words}"
+                )
+            if verdict.key == "alkali":
+                told = f"acid and soda{where} are {1000 * verdict.deviation:+.0f} meq/kg off: {verdict.words}".replace(
+                    "-", "−"
+                )
+            found.append(Unmet(verdict.key, 0.0, round(verdict.deviation, 4), told))
+    return found
+
+
+def status_of(unmet: list[Unmet], balances: list[ComponentBalance]) -> str:
+    """Return balanced, strained (within two bands) or unmet."""
+    if any(u.goal in ("cut", "energy", "free_sugar", "including") for u in unmet) or any(
+        v.level == "off"
+        for b in balances
+        for v in b.verdicts
+        if v.key not in ("browning",) and not (v.key == "sweetness" and v.deviation > 0)
+    ):
+        return "unmet"
+    return "strained" if unmet else "balanced"

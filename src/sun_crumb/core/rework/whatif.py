@@ -1,0 +1,131 @@
+"""The smallest change of a wish that can't be had, so that it can."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from math import ceil
+from typing import Any
+
+from sun_crumb.core.formula import Formula
+from sun_crumb.core.pantry import Pantry, diets
+from sun_crumb.core.quantities.measures import CupStandard
+from sun_crumb.core.rework.compare import point_of
+from sun_crumb.core.rework.goals import DEFINITIONS, Goals
+from sun_crumb.core.rework.plan import Plan, rework
+
+SEARCH_STEPS = 2
+Holds = Callable[[Goals], Plan | None]
+# Sweeteners that make up most sweetness for least sugar, tried one at a time.
+HELPERS = ("stevia_erythritol", "date_paste", "honey")
+
+
+@dataclass(frozen=True, slots=True)
+class Relaxation:
+    """One wish to change: which, the goals' new values by their field names, what is then reached, and how much it gives up.
+
+    ``size`` orders them: the share of the wish that is given up.
+    """
+
+    goal: str
+    changes: dict[str, Any]
+    words: str
+    size: float
+
+
+def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | None = None) -> list[Relaxation]:
+    """Return the changes that each by itself bring a wish into balance, the smallest first; empty where it is balanced.
+
+    Tried are a smaller cut, less sweetness, one more sweetener, each lock or limit let go, and another sugar to count.
+    Diets and allergens are never let go.
+    """
+    plan = rework(formula, goals, pantry, cup)
+    if plan.status == "balanced":
+        return []
+
+    def holds(wish: Goals) -> Plan | None:
+        found = rework(formula, wish, pantry, cup)
+        return found if found.status == "balanced" else None
+
+    found: list[Relaxation] = []
+    if (cut := _largest_cut(goals, holds)) is not None:
+        words = f"a cut of {100 * cut:.0f} % keeps everything else as asked"
+        found.append(Relaxation("cut", {"cut": cut}, words, goals.wanted_cut - cut))
+    for less in (0.05, 0.1, 0.15, 0.2, 0.3):
+        keep = round(goals.wanted_sweetness - less, 2)
+        if keep >= 0.3 and holds(replace(goals, keep_sweet=keep)):
+            words = f"at {100 * keep:.0f} % of the sweetness the whole cut can be had"
+            found.append(Relaxation("keep_sweet", {"keep_sweet": keep}, words, less))
+            break
+    found += _with_help(formula, goals, pantry, holds)
+    for position in goals.locks:
+        freed = {k: v for k, v in goals.locks.items() if k != position}
+        if holds(replace(goals, locks=freed)):
+            name = formula.lines[position].ingredient.name
+            found.append(Relaxation("locks", {"locks": freed}, f"it can be had if {name} is let go", 0.1))
+    for field, key, name in (
+        ("most_energy_kcal", "energy_kcal", "kcal"),
+        ("most_free_sugar_g", "free_sugars_who_g", "g of free sugar"),
+    ):
+        if getattr(goals, field) is not None:
+            free: dict[str, Any] = {field: None}
+            wish = replace(goals, **free)
+            if loose := holds(wish):
+                most = ceil(getattr(point_of(loose, wish), key))
+                words = f"the limit would have to be {most} {name} in a portion"
+                found.append(Relaxation(field, {field: most}, words, 0.2))
+    if goals.counted != "refined_sugar_g" and goals.preset.key in ("blend", "unrefined"):
+        wish = replace(goals, definition="refined_sugar_g")
+        if holds(wish):
+            words = f"it can be had of refined sugar only: {DEFINITIONS[goals.counted]} then falls less"
+            found.append(Relaxation("definition", {"definition": "refined_sugar_g"}, words, 0.35))
+    return sorted(found, key=lambda r: (round(r.size, 3), r.goal))
+
+
+def _largest_cut(goals: Goals, holds: Holds) -> float | None:
+    """Return the largest cut in whole per cent that is balanced, or None where none is.
+
+    Looked for from above in tenths of the wish, then by halving: a very small cut may be out of balance by the new
+    sweetness that the path brings.
+    """
+    wanted = goals.wanted_cut
+    for tenths in range(9, 0, -1):
+        low, high = wanted * tenths / 10, wanted * (tenths + 1) / 10
+        if not holds(replace(goals, cut=low)):
+            continue
+        for _ in range(SEARCH_STEPS):
+            middle = (low + high) / 2
+            low, high = (middle, high) if holds(replace(goals, cut=middle)) else (low, middle)
+        return int(100 * low) / 100
+    return None
+
+
+def _with_help(formula: Formula, goals: Goals, pantry: Pantry, holds: Holds) -> list[Relaxation]:
+    """Return the one sweetener more that would make the wish possible, on the path that allows it."""
+    excluded = {tag for diet in goals.diets for tag in diets()[diet].excluded_tags}
+    present = {line.ingredient.key for line in formula.lines}
+    for key in HELPERS:
+        ingredient = pantry[key]
+        usual = goals.preset.usual if goals.cupboard is None else goals.cupboard
+        if key in usual or key in present or key in goals.without or ingredient.tags & excluded:
+            continue
+        cupboard = (*usual[:2], key)
+        # What the path's preset left open stays as the path had it.
+        wish = replace(
+            goals,
+            path="blend",
+            cut=goals.wanted_cut,
+            keep_sweet=goals.wanted_sweetness,
+            definition=goals.counted,
+            cupboard=cupboard,
+        )
+        if holds(wish):
+            changes = {
+                "path": "blend",
+                "cut": goals.wanted_cut,
+                "keep_sweet": goals.wanted_sweetness,
+                "definition": goals.counted,
+                "cupboard": list(cupboard),
+            }
+            return [Relaxation("cupboard", changes, f"with some {ingredient.name} the whole wish can be had", 0.15)]
+    return []

@@ -1,0 +1,123 @@
+"""What may be said of a dessert under US and EU food law. An aid for bakers, no legal advice."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from typing import Protocol
+
+from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.reference import table
+
+# A weight below which the law's limits count a sugar as none [g in 100 g] is the limit itself; this is rounding.
+SLACK = 1e-9
+
+
+class Held(Protocol):
+    """What a batch holds."""
+
+    @property
+    def mass_g(self) -> float: ...
+    @property
+    def energy_kcal(self) -> float: ...
+    @property
+    def total_sugars_g(self) -> float: ...
+
+
+class Line(Protocol):
+    """A weighed ingredient."""
+
+    @property
+    def ingredient(self) -> Ingredient: ...
+    @property
+    def grams(self) -> float: ...
+
+
+@dataclass(frozen=True, slots=True)
+class Claim:
+    """One claim: the law that knows it, whether it may be made, and why or why not."""
+
+    key: str
+    law: str
+    name: str
+    is_allowed: bool
+    why: str
+
+
+def claims(before: Held, after: Held, lines: Iterable[Line], servings: int = 1) -> list[Claim]:
+    """Return every claim of claims.csv for *after*, compared with *before* at equal mass.
+
+    Parameters
+    ----------
+    before, after
+        The original and the reworked batch.
+    lines
+        The reworked lines; what sweetens among them decides on "no added sugar".
+    servings
+        Portions of the batch.
+
+    References
+    ----------
+    21 CFR 101.60(c) and Regulation (EC) 1924/2006, annex; both from memory of the text.
+    """
+    lines = [line for line in lines if line.grams > 0]
+    sugars = 100 * after.total_sugars_g / after.mass_g
+    a_serving = after.total_sugars_g / servings
+    less = 1 - sugars / (100 * before.total_sugars_g / before.mass_g) if before.total_sugars_g > 0 else 0.0
+    energy_rises = after.energy_kcal / after.mass_g > before.energy_kcal / before.mass_g * 1.0005
+    added = [
+        x.ingredient.name
+        for x in lines
+        if x.ingredient.per_100g.total_sugars_g * x.ingredient.per_100g.added_us_share > 0.5
+    ]
+    juice = [x.ingredient.name for x in lines if x.ingredient.sugar_kind == "concentrate"]
+    sweetening = [x.ingredient.name for x in lines if _sweetens(x.ingredient)]
+    holds = f"it holds {sugars:.1f} g of sugars in 100 g"
+    verdicts = {
+        "us_sugar_free": (
+            a_serving < 0.5 - SLACK and not added,
+            f"a portion holds {a_serving:.1f} g of sugars; under 0.5 g is asked"
+            + (f", and {added[0]} is a sugar to the law" if added else "")
+            + (f": {juice[0]} sweetens with the fruit's sugar" if juice else ""),
+        ),
+        "us_no_added": (
+            not added,
+            f"{_some(added)} {'counts' if len(added) == 1 else 'count'} as added sugar"
+            if added
+            else "no sugar, syrup, honey or concentrate is put in; unless it is low in calories, the pack must say so",
+        ),
+        "us_reduced": (less >= 0.25 - SLACK, f"{100 * less:.0f} % less sugars at equal weight; 25 % is asked"),
+        "us_low": (False, "US law knows no such claim"),
+        "eu_sugar_free": (sugars <= 0.5, f"{holds}; at most 0.5 g is asked"),
+        "eu_low": (sugars <= 5, f"{holds}; at most 5 g is asked"),
+        "eu_no_added": (
+            not sweetening,
+            f"{_some(sweetening)} {'sweetens' if len(sweetening) == 1 else 'sweeten'} it, which the law counts as added"
+            if sweetening
+            else f"nothing is put in to sweeten; {holds}, so it must say “contains naturally occurring sugars”",
+        ),
+        "eu_reduced": (
+            less >= 0.30 - SLACK and not energy_rises,
+            f"{100 * less:.0f} % less sugars at equal weight; 30 % is asked, and no more energy"
+            + (", but it holds more" if energy_rises else ""),
+        ),
+    }
+    return [Claim(row["key"], row["law"], row["name"], *verdicts[row["key"]]) for row in table("claims")]
+
+
+def _sweetens(ingredient: Ingredient) -> bool:
+    """Return whether a food with sugar is used for its sweetness: sugars, syrups, pastes of dried fruit, jam."""
+    c = ingredient.per_100g
+    if c.total_sugars_g < 5:
+        return False
+    return c.free_who_share > 0.1 or ingredient.has_role("sugar", "syrup", "paste")
+
+
+def _some(names: list[str]) -> str:
+    return (
+        names[0]
+        if len(names) == 1
+        else f"{names[0]} and {names[1]}"
+        if len(names) == 2
+        else f"{names[0]}, {names[1]} and others"
+    )

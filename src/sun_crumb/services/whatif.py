@@ -1,0 +1,143 @@
+"""Paths side by side, the frontier, the smallest change of a wish, previews, differences of versions; nothing is kept."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import asdict
+from time import perf_counter
+
+from sun_crumb.core.formula import Formula, portion, served, total
+from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.quantities.household import grams_text
+from sun_crumb.core.quantities.measures import CupStandard, cup_standard
+from sun_crumb.core.rework import Goals, frontier, preview, relaxations, side_by_side
+from sun_crumb.core.sugars.savings import savings
+from sun_crumb.services.kitchen import household_text
+from sun_crumb.services.pantry import prices_in
+from sun_crumb.services.recipes import stored_formula, stored_versions
+from sun_crumb.services.views import View, balance_view, rounded, savings_view, totals_view
+from sun_crumb.store import Database
+
+
+def paths_view(
+    formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard, prices: dict[str, float] | None = None
+) -> View:
+    """Return every path's plan for a formula in figures per portion, with its cost where prices are known."""
+    start = perf_counter()
+    sides = []
+    for side in side_by_side(formula, goals, pantry, cup):
+        plan = side.plan
+        sides.append(
+            {
+                "path": side.path,
+                "name": side.name,
+                "problem": side.problem,
+                "status": plan.status if plan else None,
+                "per_serving": totals_view(portion(served(plan.after), plan.after.servings)) if plan else None,
+                "sweetness": rounded(side.sweetness, 3),
+                "changed": side.changed,
+                "effort": side.effort,
+                "cost": _cost(plan.after, prices or {}) if plan else None,
+                "new": [line.name for line in plan.lines if line.position is None] if plan else [],
+                "unmet": [u.words for u in plan.unmet] if plan else [],
+                "cautions": len(plan.cautions) if plan else 0,
+                "beaten_by": side.beaten_by,
+            }
+        )
+    return {"paths": sides, "solve_ms": rounded(1000 * (perf_counter() - start), 1)}
+
+
+def _cost(formula: Formula, prices: dict[str, float]) -> float | None:
+    """Return what the sweeteners and other priced lines cost, or None where no line has a price."""
+    priced = [(line.grams, prices[line.ingredient.key]) for line in formula.lines if line.ingredient.key in prices]
+    return rounded(sum(grams * price for grams, price in priced) / 1000) if priced else None
+
+
+def compare_paths(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
+    """Return all paths for a recipe's original, side by side."""
+    formula, standard, pantry, prices = _stored(database, recipe_id, cup)
+    return paths_view(formula, goals, pantry, standard, prices)
+
+
+def compare_cuts(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
+    """Return what each sugar cut costs in the other goals."""
+    formula, standard, pantry, _ = _stored(database, recipe_id, cup)
+    points = frontier(formula, goals, pantry, standard)
+    return {"points": [{k: rounded(v, 4) if isinstance(v, float) else v for k, v in asdict(p).items()} for p in points]}
+
+
+def relax(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
+    """Return the smallest changes that would bring a wish into balance."""
+    formula, standard, pantry, _ = _stored(database, recipe_id, cup)
+    return {
+        "relaxations": [
+            {"goal": r.goal, "words": r.words, "changes": r.changes}
+            for r in relaxations(formula, goals, pantry, standard)
+        ]
+    }
+
+
+def preview_recipe(
+    database: Database, recipe_id: int, goals: Goals, support: Iterable[tuple[str, str, float]], cup: str | None = None
+) -> View:
+    """Return a quick plan with the last one's ingredients, for while a slider moves."""
+    formula, standard, pantry, _ = _stored(database, recipe_id, cup)
+    start = perf_counter()
+    found = preview(formula, goals, pantry, support)
+    return {
+        "lines": [
+            {
+                "position": position,
+                "component": component,
+                "ingredient": key,
+                "after_g": rounded(grams, 1),
+                "household": household_text(pantry[key], grams, standard.key) if grams > 0 else "none",
+            }
+            for position, component, key, grams in found.lines
+        ],
+        "balance": balance_view(found.balance),
+        "per_serving": totals_view(portion(served(found.after), found.after.servings)),
+        "savings_per_serving": savings_view(savings(served(formula), served(found.after), formula.servings)),
+        "solve_ms": rounded(1000 * (perf_counter() - start), 2),
+    }
+
+
+def _stored(
+    database: Database, recipe_id: int, cup: str | None
+) -> tuple[Formula, CupStandard, Pantry, dict[str, float]]:
+    formula, own_cup, pantry = stored_formula(database, recipe_id)
+    return formula, cup_standard(cup or own_cup), pantry, prices_in(database)
+
+
+def difference(database: Database, recipe_id: int, first: int, second: int) -> View:
+    """Return two versions of a recipe line by line, and what a portion of each holds."""
+    (one, two), cup = stored_versions(database, recipe_id, (first, second))
+    lines = []
+    for key in dict.fromkeys([(x.component, x.ingredient.key) for x in (*one.lines, *two.lines)]):
+        grams = [sum(x.grams for x in f.lines if (x.component, x.ingredient.key) == key) for f in (one, two)]
+        ingredient = next(x.ingredient for x in (*one.lines, *two.lines) if (x.component, x.ingredient.key) == key)
+        lines.append(
+            {
+                "component": key[0],
+                "ingredient": key[1],
+                "name": ingredient.name,
+                "first_g": rounded(grams[0], 1),
+                "second_g": rounded(grams[1], 1),
+                "first": household_text(ingredient, grams[0], cup) if grams[0] else "none",
+                "second": household_text(ingredient, grams[1], cup) if grams[1] else "none",
+                "is_changed": abs(grams[0] - grams[1]) > 0.05,
+                "words": _moved(grams[1] - grams[0]),
+            }
+        )
+    return {
+        "lines": lines,
+        "first": totals_view(portion(served(one), one.servings)),
+        "second": totals_view(portion(served(two), two.servings)),
+        "mass_ratio": rounded(total(two.lines).mass_g / total(one.lines).mass_g, 3),
+    }
+
+
+def _moved(grams: float) -> str:
+    if abs(grams) <= 0.05:
+        return ""
+    return f"{grams_text(abs(grams))} {'more' if grams > 0 else 'less'}"

@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { onMounted, ref, watch } from 'vue'
+import type { Recipe } from '../api/client'
+import { grams, kcal, list, percent } from '../logic/format'
+import { useBench, type BenchGoals, type PathSide } from '../stores/bench'
+import { useHousehold } from '../stores/household'
+import { useNotices } from '../stores/notices'
+
+const props = defineProps<{ goals: BenchGoals; recipe: Recipe }>()
+const emit = defineEmits<{ choose: [side: PathSide, isSame: boolean] }>()
+const bench = useBench()
+const household = useHousehold()
+const notices = useNotices()
+const isSame = ref(true)
+const sides = ref<PathSide[]>([])
+const isWorking = ref(false)
+const balance = { balanced: 'in balance', strained: 'at its edge', unmet: 'falls short' }
+const ROWS: { name: string; of: (side: PathSide) => string; best?: (side: PathSide) => number }[] = [
+  { name: 'Balance', of: (s) => (s.status ? balance[s.status] : s.problem) },
+  {
+    name: 'Free sugar',
+    of: (s) => grams(s.per_serving?.free_sugars_who_g ?? 0),
+    best: (s) => s.per_serving?.free_sugars_who_g ?? Infinity,
+  },
+  {
+    name: 'Free sugar, UK',
+    of: (s) => grams(s.per_serving?.free_sugars_uk_g ?? 0),
+    best: (s) => s.per_serving?.free_sugars_uk_g ?? Infinity,
+  },
+  {
+    name: 'Added sugar, US',
+    of: (s) => grams(s.per_serving?.added_sugars_us_g ?? 0),
+    best: (s) => s.per_serving?.added_sugars_us_g ?? Infinity,
+  },
+  {
+    name: 'Refined sugar',
+    of: (s) => grams(s.per_serving?.refined_sugar_g ?? 0),
+    best: (s) => s.per_serving?.refined_sugar_g ?? Infinity,
+  },
+  {
+    name: 'Energy',
+    of: (s) => kcal(s.per_serving?.energy_kcal ?? 0),
+    best: (s) => s.per_serving?.energy_kcal ?? Infinity,
+  },
+  { name: 'Sweetness', of: (s) => percent(s.sweetness), best: (s) => -s.sweetness },
+  { name: 'Comes in', of: (s) => list(s.new) || 'nothing' },
+  { name: 'Lines changed', of: (s) => String(s.changed), best: (s) => s.changed },
+  { name: 'Work', of: (s) => String(s.effort), best: (s) => s.effort },
+  { name: 'Priced at', of: (s) => (s.cost === null ? '–' : s.cost.toFixed(2)) },
+  { name: 'Cautions', of: (s) => String(s.cautions) },
+]
+
+async function load(): Promise<void> {
+  isWorking.value = true
+  try {
+    const { cut, keep_sweet, definition, ...others } = props.goals
+    const wish = isSame.value ? { ...others, cut, keep_sweet, definition } : others
+    sides.value = await bench.sides({ ...wish, cupboard: null })
+  } catch (error) {
+    notices.complain(error)
+  } finally {
+    isWorking.value = false
+  }
+}
+
+let timer: ReturnType<typeof setTimeout> | undefined
+watch(
+  () => [props.goals, isSame.value],
+  () => {
+    clearTimeout(timer)
+    timer = setTimeout(() => void load(), 300)
+  },
+)
+onMounted(load)
+
+function isBest(row: (typeof ROWS)[number], side: PathSide): boolean {
+  if (!row.best || !side.status) return false
+  const values = sides.value.filter((s) => s.status).map(row.best)
+  if (Math.max(...values) - Math.min(...values) < 0.05) return false
+  return row.best(side) <= Math.min(...values) + 1e-9
+}
+
+function nameOf(key: string): string {
+  return household.choices?.paths.find((p) => p.key === key)?.name ?? key
+}
+</script>
+
+<template>
+  <section class="sides" aria-label="Paths side by side" :aria-busy="isWorking">
+    <p class="small">
+      <label><input v-model="isSame" type="radio" :value="true" /> all for the wish above</label>
+      <label><input v-model="isSame" type="radio" :value="false" /> each with its own usual wish</label>
+      <span class="quiet">Figures of one portion. Bold is the best of the row.</span>
+    </p>
+    <div class="scroll" tabindex="0" role="group" aria-label="Table of the paths">
+      <table v-if="sides.length">
+        <thead>
+          <tr>
+            <td></td>
+            <th v-for="side in sides" :key="side.path" scope="col" :class="{ beaten: side.beaten_by }">
+              <button
+                type="button"
+                :aria-pressed="side.path === goals.path"
+                @click="emit('choose', side, isSame)"
+              >
+                {{ side.name }}
+              </button>
+              <small v-if="side.beaten_by">{{ nameOf(side.beaten_by) }} is as good or better in all</small>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in ROWS" :key="row.name">
+            <th scope="row">{{ row.name }}</th>
+            <td
+              v-for="side in sides"
+              :key="side.path"
+              :class="{ best: isBest(row, side), beaten: side.beaten_by }"
+              :title="row.name === 'Balance' ? side.unmet.join('; ') : undefined"
+            >
+              {{ side.status || row.name === 'Balance' ? row.of(side) : '–' }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-else class="quiet">Solving all five …</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.sides {
+  padding: 10px 0 14px;
+  border-bottom: 1px solid var(--hair);
+}
+p {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+}
+input {
+  accent-color: #8a5a10;
+}
+.scroll {
+  overflow-x: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 0.9rem;
+}
+th,
+td {
+  text-align: left;
+  vertical-align: top;
+  padding: 4px 10px 4px 0;
+  border-bottom: 1px solid var(--hair);
+  font-weight: 400;
+  min-width: 104px;
+}
+thead button {
+  font-weight: 700;
+  text-decoration: underline;
+  text-decoration-color: var(--sun);
+  text-decoration-thickness: 2px;
+}
+thead button[aria-pressed='true'] {
+  background: color-mix(in srgb, var(--sun) 22%, transparent);
+}
+small {
+  display: block;
+  font-weight: 400;
+  line-height: 1.25;
+}
+.best {
+  font-weight: 750;
+}
+td.beaten {
+  color: var(--quiet);
+}
+</style>

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { api, ask, type Recipe, type Schemas } from '../api/client'
+import { change, grams, kcal } from '../logic/format'
+import { useNotices } from '../stores/notices'
+
+const props = defineProps<{ recipeId: number; versions: Recipe['versions'] }>()
+const emit = defineEmits<{ close: [] }>()
+const notices = useNotices()
+const first = ref(props.versions[0]?.number ?? 1)
+const second = ref(props.versions.at(-1)?.number ?? 1)
+const found = ref<Schemas['DifferenceOut']>()
+const FIGURES: {
+  key: 'free_sugars_who_g' | 'energy_kcal' | 'sucrose_equivalent_g' | 'mass_g'
+  name: string
+}[] = [
+  { key: 'free_sugars_who_g', name: 'Free sugar' },
+  { key: 'energy_kcal', name: 'Energy' },
+  { key: 'sucrose_equivalent_g', name: 'Sweetness' },
+  { key: 'mass_g', name: 'Weight' },
+]
+
+watch(
+  [first, second],
+  async () => {
+    try {
+      found.value = await ask(
+        api.GET('/api/recipes/{recipe_id}/difference', {
+          params: {
+            path: { recipe_id: props.recipeId },
+            query: { first: String(first.value), second: String(second.value) },
+          },
+        }),
+      )
+    } catch (error) {
+      notices.complain(error)
+    }
+  },
+  { immediate: true },
+)
+
+function figure(totals: Schemas['TotalsOut'], key: (typeof FIGURES)[number]['key']): string {
+  return key === 'energy_kcal' ? kcal(totals[key]) : grams(totals[key])
+}
+</script>
+
+<template>
+  <section class="sheet">
+    <h2>Two versions compared</h2>
+    <table v-if="found">
+      <thead>
+        <tr>
+          <td></td>
+          <th v-for="side in [1, 2]" :key="side" scope="col">
+            <select
+              :value="side === 1 ? first : second"
+              :aria-label="side === 1 ? 'First version' : 'Second version'"
+              @change="
+                side === 1
+                  ? (first = Number(($event.target as HTMLSelectElement).value))
+                  : (second = Number(($event.target as HTMLSelectElement).value))
+              "
+            >
+              <option v-for="version in versions" :key="version.number" :value="version.number">
+                {{ version.label }}
+              </option>
+            </select>
+          </th>
+          <th scope="col">difference</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="line in found.lines"
+          :key="line.component + line.ingredient"
+          :class="{ same: !line.is_changed }"
+        >
+          <th scope="row">
+            {{ line.name }}<small v-if="line.component"> {{ line.component }}</small>
+          </th>
+          <td>
+            {{ line.first_g ? grams(line.first_g) : '—' }}<small v-if="line.first_g">{{ line.first }}</small>
+          </td>
+          <td>
+            {{ line.second_g ? grams(line.second_g) : '—'
+            }}<small v-if="line.second_g">{{ line.second }}</small>
+          </td>
+          <td>{{ line.words }}</td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr v-for="row in FIGURES" :key="row.key">
+          <th scope="row">{{ row.name }} in one {{ versions[0]?.unit }}</th>
+          <td>{{ figure(found.first, row.key) }}</td>
+          <td>{{ figure(found.second, row.key) }}</td>
+          <td>{{ change(found.first[row.key], found.second[row.key]) }}</td>
+        </tr>
+      </tfoot>
+    </table>
+    <v-btn @click="emit('close')">Close</v-btn>
+  </section>
+</template>
+
+<style scoped>
+.sheet {
+  padding: 22px 26px;
+  border-radius: 18px;
+  background: var(--card);
+  overflow: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin: 10px 0 16px;
+}
+th,
+td {
+  text-align: left;
+  vertical-align: top;
+  padding: 4px 10px 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+select {
+  max-width: 180px;
+  font-weight: 650;
+  color: inherit;
+  border-bottom: 2px solid var(--sun);
+}
+small {
+  display: block;
+  font-weight: 400;
+  color: var(--quiet);
+}
+.same {
+  color: var(--quiet);
+}
+.same th {
+  font-weight: 400;
+}
+tfoot th {
+  font-weight: 500;
+}
+</style>
