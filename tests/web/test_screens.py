@@ -107,7 +107,7 @@ class Story(Screens):
         page.get_by_label("refined sugar").check()
         page.keyboard.press("Escape")
         page.get_by_role("button", name=re.compile("What sweetens it")).click()
-        page.get_by_label("date paste").check()
+        page.get_by_role("checkbox", name="date paste").check()
         page.get_by_label("honey", exact=True).check()
         page.keyboard.press("Escape")
         row = page.get_by_role("row", name=re.compile("^Honey|^honey"))
@@ -194,6 +194,92 @@ class Story(Screens):
         expect(page.get_by_role("row", name=re.compile("plain yoghurt", re.I))).to_contain_text("moisture")
         page.get_by_role("button", name="Keep plain yoghurt at 245 g").click()
         expect(page.get_by_role("row", name=re.compile("plain yoghurt", re.I))).not_to_contain_text("moisture")
+
+    def test_a_typed_amount_is_kept_and_the_rest_follows(self) -> None:
+        page = self.open("/recipes/1/bench")
+        field = page.get_by_label("Grams of egg")
+        expect(field).to_have_value("100")
+        field.fill("150")
+        field.press("Enter")
+        row = page.get_by_role("row", name=re.compile("^Egg", re.I))
+        expect(row).to_contain_text("set by you")
+        expect(page.get_by_role("button", name=re.compile("^Keep egg at"))).to_have_attribute("aria-pressed", "true")
+        # An arrow steps by half an egg; nonsense is refused in place and changes nothing.
+        field.press("ArrowDown")
+        expect(field).to_have_value("125")
+        field.fill("-3")
+        field.press("Enter")
+        expect(page.get_by_text("0 to 100,000 g")).to_be_visible()
+        expect(row).to_contain_text("set by you")
+        page.keyboard.press("Escape")
+        expect(field).to_have_value("125")
+        page.get_by_role("button", name="Undo").click()
+        page.get_by_role("button", name="Undo").click()
+        expect(field).to_have_value("100")
+
+    def test_paths_side_by_side_by_keyboard(self) -> None:
+        page = self.open("/recipes/1/bench")
+        expect(page.get_by_role("heading", name=re.compile("balance"))).to_be_visible()
+        page.keyboard.press("s")
+        table = page.get_by_role("region", name="Paths side by side")
+        expect(table.get_by_role("row", name=re.compile("^Free sugar, UK"))).to_be_visible()
+        for name in ("Whole fruit", "Less of everything", "Unrefined", "Zero-calorie", "Blend"):
+            expect(table.get_by_role("columnheader", name=re.compile(f"^{name}"))).to_be_visible()
+        table.get_by_role("button", name="Zero-calorie").click()
+        expect(page.get_by_role("radio", name=re.compile("^Zero"))).to_be_checked()
+        page.keyboard.press("s")
+        expect(table).to_have_count(0)
+
+    def test_what_can_not_be_had_is_answered_with_what_can(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("radio", name=re.compile("^Whole fruit")).click()
+        page.get_by_role("button", name=re.compile("How much to cut")).click()
+        for _ in range(8):
+            page.get_by_role("slider", name="Cut by").press("ArrowRight")
+        page.keyboard.press("Escape")
+        page.get_by_role("button", name="What would make it possible?").click()
+        offers = page.get_by_role("list", name="What would make it possible")
+        expect(offers).to_be_visible(timeout=20000)
+        offers.get_by_role("button", name=re.compile("a cut of")).click()
+        expect(page.get_by_role("heading", name="In balance", exact=True)).to_be_visible()
+
+    def test_the_curve_of_cuts_is_drawn_and_taken_by_key(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_text("What a bigger cut costs").click()
+        point = page.get_by_role("button", name=re.compile("^Cut 30 %"))
+        expect(point).to_be_visible(timeout=20000)
+        point.press("Enter")
+        expect(page.get_by_role("button", name="How much to cut: 30 %")).to_be_visible()
+
+    def test_wishes_and_limits_in_the_sentence(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("button", name=re.compile("^What must be in or out")).click()
+        page.get_by_label("Put in").fill("walnuts")
+        page.get_by_role("option", name=re.compile("^walnuts")).click()
+        expect(page.get_by_role("row", name=re.compile("^Walnuts", re.I))).to_contain_text("put in, as you asked")
+        page.keyboard.press("Escape")
+        page.get_by_role("button", name="Leave out walnuts").click()
+        expect(page.get_by_role("button", name="What must be in or out: no walnuts")).to_be_visible()
+        page.get_by_role("button", name=re.compile("^What a portion may hold")).click()
+        page.get_by_label("Energy at most, kcal").fill("60")
+        page.keyboard.press("Tab")
+        expect(page.get_by_text("at most 60 was asked")).to_be_visible()
+
+    def test_two_versions_line_by_line(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("button", name=re.compile("1 kept")).click()
+        page.get_by_role("button", name="Compare two versions", exact=True).click()
+        sheet = page.get_by_role("dialog", name="Two versions compared")
+        expect(sheet.get_by_role("row", name=re.compile("white sugar", re.I))).to_contain_text("less")
+        expect(sheet.get_by_role("row", name=re.compile("^Free sugar"))).to_contain_text("%")
+        sheet.get_by_label("Second version").select_option("Original")
+        expect(sheet.get_by_text("less")).to_have_count(0)
+
+    def test_another_kind_of_dessert_can_be_chosen(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_label("Kind of dessert").select_option("brownie")
+        expect(page.get_by_label("Kind of dessert")).to_have_value("brownie")
+        expect(page.get_by_role("button", name="Undo")).to_be_enabled()
 
 
 class OnThePhone(Screens):

@@ -172,6 +172,12 @@ small {
   font-weight: 400;
   line-height: 1.25;
 }
+tbody th,
+thead td {
+  position: sticky;
+  left: 0;
+  background: var(--paper);
+}
 .best {
   font-weight: 750;
 }

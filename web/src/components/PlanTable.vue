@@ -205,8 +205,14 @@ small {
   font-size: 0.88rem;
   line-height: 1.35;
 }
+tbody tr:not(.component) th {
+  position: relative;
+  padding-right: 32px;
+}
 .lock {
-  margin-left: 6px;
+  position: absolute;
+  right: 8px;
+  top: 5px;
   padding: 2px;
   color: var(--quiet);
   opacity: 0;
@@ -236,6 +242,17 @@ tr:hover .lock {
     border: 0;
     width: auto;
     padding: 3px 4px 3px 0;
+  }
+  .same .before small {
+    display: none;
+  }
+  .same .after small {
+    display: block;
+    margin: 0;
+  }
+  tbody tr .before,
+  tbody tr .after {
+    width: auto;
   }
   .after {
     padding-left: 18px;

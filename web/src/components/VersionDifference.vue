@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, ask, type Recipe, type Schemas } from '../api/client'
-import { change, grams, kcal } from '../logic/format'
+import { change, grams, kcal, list } from '../logic/format'
 import { useNotices } from '../stores/notices'
 
 const props = defineProps<{ recipeId: number; versions: Recipe['versions'] }>()
@@ -10,6 +10,9 @@ const notices = useNotices()
 const first = ref(props.versions[0]?.number ?? 1)
 const second = ref(props.versions.at(-1)?.number ?? 1)
 const found = ref<Schemas['DifferenceOut']>()
+const same = computed(() =>
+  (found.value?.lines ?? []).filter((one) => !one.is_changed).map((one) => one.name),
+)
 const FIGURES: {
   key: 'free_sugars_who_g' | 'energy_kcal' | 'sucrose_equivalent_g' | 'mass_g'
   name: string
@@ -71,9 +74,8 @@ function figure(totals: Schemas['TotalsOut'], key: (typeof FIGURES)[number]['key
       </thead>
       <tbody>
         <tr
-          v-for="line in found.lines"
+          v-for="line in found.lines.filter((one) => one.is_changed)"
           :key="line.component + line.ingredient"
-          :class="{ same: !line.is_changed }"
         >
           <th scope="row">
             {{ line.name }}<small v-if="line.component"> {{ line.component }}</small>
@@ -86,6 +88,11 @@ function figure(totals: Schemas['TotalsOut'], key: (typeof FIGURES)[number]['key
             }}<small v-if="line.second_g">{{ line.second }}</small>
           </td>
           <td>{{ line.words }}</td>
+        </tr>
+      </tbody>
+      <tbody v-if="same.length">
+        <tr>
+          <th scope="row" colspan="4" class="same">As before: {{ list(same) }}</th>
         </tr>
       </tbody>
       <tfoot>
@@ -132,10 +139,11 @@ small {
   color: var(--quiet);
 }
 .same {
+  font-weight: 400;
   color: var(--quiet);
 }
-.same th {
-  font-weight: 400;
+tbody th:not(.same)::first-letter {
+  text-transform: uppercase;
 }
 tfoot th {
   font-weight: 500;

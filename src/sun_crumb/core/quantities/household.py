@@ -108,4 +108,4 @@ def grams_text(grams: float) -> str:
     """
     if grams < 9.95:
         return f"{grams:.1f}".removesuffix(".0") + " g"
-    return f"{grams:.0f} g"
+    return f"{floor(grams + 0.5):d} g"

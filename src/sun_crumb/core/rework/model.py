@@ -23,6 +23,8 @@ WISHED_WORTH, WISHED_SHARE = 1.5, 0.12
 SEGMENTS = (1.5, 3.0, 4.5, 6.0)
 MOST_DISSOLVED = 0.55
 MOST_PIECES = 2
+# On the blend path no one sweetener carries more than its share of what is cut, up to a cut that leaves a choice.
+BLEND_SHARE, BLEND_UP_TO = 0.65, 0.6
 
 
 # What a portion may be held below: each line's part per gram.
@@ -148,6 +150,8 @@ def least_per_sugar(addition: Addition) -> float:
     c = addition.ingredient.per_100g
     if c.glycosides_g > 10:
         return 0.004
+    if c.glycosides_g and addition.kind == "bulk":
+        return 1.0
     sweet = linear_sweetness(c) / 100
     return min(1 / sweet, 3.0) if sweet > 0.05 else 3.0
 
@@ -230,6 +234,9 @@ class _Build:
             if addition.is_wished:
                 # Asked for by name: worth using, and then enough of it to be tasted.
                 least = min(max(least, WISHED_SHARE * cuttable * least_per_sugar(addition)), most)
+            if addition.is_sweetener and self._is_shared(addition):
+                fair = BLEND_SHARE * p.goals.wanted_cut * cuttable * least_per_sugar(addition)
+                most = max(min(most, fair), addition.least_g)
             used = m.binary(addition.cost - (WISHED_WORTH if addition.is_wished else 0.0))
             if addition.is_required:
                 m.lower[used] = 1.0
@@ -242,6 +249,13 @@ class _Build:
             self.terms.append({amount: 1.0})
         if sweeteners:
             m.require(sweeteners, upper=float(max(p.goals.preset.most_new, 1)))
+
+    def _is_shared(self, addition: Addition) -> bool:
+        """Return whether a sweetener may carry only its share: on the blend path, where others are at hand as well."""
+        p = self.p
+        others = sum(a.is_sweetener for a in p.additions) > 1
+        wished = addition.is_wished or addition.is_required or addition.ingredient.key in p.family.stand_ins
+        return p.goals.path == "blend" and others and not wished and p.goals.wanted_cut <= BLEND_UP_TO
 
     def _swap(self, addition: Addition) -> None:
         """All of a chocolate for a darker one, or none."""
