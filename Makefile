@@ -38,6 +38,7 @@ check: setup web/node_modules/.stamp
 bench: setup
 	$(PY) -m bench.run
 	$(PY) -m bench.reading
+	$(PY) -m bench.golden
 
 gen: setup web/node_modules/.stamp
 	$(PY) tools/make_pantry.py

@@ -13,7 +13,7 @@ from collections.abc import Callable
 from sun_crumb.core.formula import from_reading, total
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import read_recipe
-from sun_crumb.core.rework import Goals, rework
+from sun_crumb.core.rework import Goals, frontier, preview, rework, side_by_side
 from sun_crumb.core.rework.solver import LinearModel
 
 BASE = (
@@ -73,6 +73,11 @@ def main() -> int:
         for path in ("blend", "fruit", "zero"):
             goals = Goals(path=path, cut=0.5, keep_sweet=0.9)
             jobs.append((f"rework {path}", lambda f=formula, g=goals: rework(f, g, pantry), 15))  # type: ignore[misc]
+        last = rework(formula, Goals(cut=0.5), pantry)
+        support = [(x.component, x.ingredient, x.after_g) for x in last.lines if x.position is None]
+        jobs.append(("preview", lambda f=formula, s=support: preview(f, Goals(cut=0.45), pantry, s), 40))  # type: ignore[misc]
+        jobs.append(("five paths", lambda f=formula: side_by_side(f, Goals(cut=0.5), pantry), 7))  # type: ignore[misc]
+        jobs.append(("ten cuts", lambda f=formula: frontier(f, Goals(), pantry), 3))  # type: ignore[misc]
         for name, call, rounds in jobs:
             in_solver[0] = 0.0
             median, p95 = times(call, rounds)

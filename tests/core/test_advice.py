@@ -146,6 +146,15 @@ class Cautions(CloseTo):
         )
         self.assertTrue(any("not “sugar-free”" in line for line in found))
 
+    def test_each_kind_of_dessert_has_its_dangers(self) -> None:
+        for kind, words in (
+            ("caramel", "burns"), ("no_bake", "heat-treated"), ("custard", "chilled"), ("fruit", "canning"),
+            ("frosting", "stays cold"), ("sauce", "stick blender"),
+        ):  # fmt: skip
+            with self.subTest(kind):
+                self.assertTrue(any(words in line for line in cautions(batter(4, milk=100), set(), [kind])))
+                self.assertFalse(any(words in line for line in cautions(batter(4, milk=100), set(), ["butter_cake"])))
+
     def test_polyols_by_the_portion(self) -> None:
         many, few = batter(4, erythritol=60, milk=100), batter(8, erythritol=60, milk=100)
         self.assertTrue(any("loose stomach" in line for line in cautions(many, set())))

@@ -18,7 +18,7 @@ from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.rework import Goals, Plan, paths, rework
 from sun_crumb.core.rework.candidates import additions
 from sun_crumb.core.rework.model import problem_of, solve
-from sun_crumb.core.rework.rounding import rounded, true_cost
+from sun_crumb.core.rework.rounding import TrueCost, rounded
 from sun_crumb.core.rework.solver import LinearModel
 from tests.support import CAKE, CloseTo, batter, formula_of
 
@@ -88,9 +88,9 @@ class Solver(CloseTo):
         problem = problem_of(formula, family, goals, extra, {}, {})
         solved = solve(problem)
         assert solved is not None
-        ours = true_cost(problem, rounded(problem, solved[0], cup_standard("us")))
+        ours = TrueCost(problem)(rounded(problem, solved[0], cup_standard("us")))
         others = [
-            true_cost(problem, [200.0, sugar, 100.0, 100.0, milk, 8.0, paste])
+            TrueCost(problem)([200.0, sugar, 100.0, 100.0, milk, 8.0, paste])
             for sugar in range(75, 106, 6)
             for milk in range(40, 121, 8)
             for paste in range(20, 100, 8)

@@ -84,6 +84,10 @@ class Ingredient:
     locator: str
     by_hand: str
 
+    def __hash__(self) -> int:
+        """The key's: hashing the whole composition would cost more than what is looked up by it."""
+        return hash(self.key)
+
     def measure(self, unit: str, form: str = "") -> Measure | None:
         """Return the weight of one *unit* in this *form*, or the usual one where that form has none, or None."""
         usual = None

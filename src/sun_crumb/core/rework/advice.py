@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from functools import cache
 
@@ -74,8 +75,8 @@ def by_the_book(sugar_out_g: float, batter_g: float, new: dict[str, float], pant
     return found
 
 
-def cautions(formula: Formula, added: set[str]) -> list[str]:
-    """Return the cautions for a recipe: allergens and dangers by ingredient, then those by amount, then the general one.
+def cautions(formula: Formula, added: set[str], kinds: Iterable[str] = ()) -> list[str]:
+    """Return the cautions for a recipe: by amount, by ingredient, by the *kinds* of dessert it holds, then the general.
 
     *added* holds the keys that the plan brought in; their cautions come first.
     """
@@ -99,6 +100,8 @@ def cautions(formula: Formula, added: set[str]) -> list[str]:
         for line in formula.lines
     ):
         found.insert(0, rows["syrup_claim"]["words"])
+    kinds = set(kinds)
+    found += [row["words"] for row in rows.values() if kinds & set(row["families"].split())]
     if added:
         found.append(rows["keeping"]["words"])
     found.append(rows["diabetes"]["words"])

@@ -218,7 +218,7 @@ class _Made:
             totals_after=after_totals,
             savings=savings(served(formula), served(after), after.servings),
             by_the_book=tuple(by_the_book(self.sugar_out, formula.mass_g, self.added, pantry)),
-            cautions=tuple(cautions(after, set(self.added))),
+            cautions=tuple(cautions(after, set(self.added), [family.key for family in self.families])),
             unmet=tuple(unmet),
             advice=tuple(self.advice),
             flavour=tuple(flavours(after, goals)),

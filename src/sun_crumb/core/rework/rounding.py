@@ -4,13 +4,16 @@ from __future__ import annotations
 
 from math import ceil, floor
 
-from sun_crumb.core.balance import measure
-from sun_crumb.core.balance.metrics import METRICS
+import numpy as np
+
+from sun_crumb.core.balance import contribution
+from sun_crumb.core.balance.metrics import METRICS, QUANTITIES
 from sun_crumb.core.balance.verdicts import deviation
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable, move_of
 from sun_crumb.core.rework.model import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, LIMITS, OUTSIDE, Problem, bounds
+from sun_crumb.core.sugars.sweetness import intense_equivalent
 
 ROUNDS = 4
 
@@ -23,34 +26,46 @@ def grid_of(ingredient: Ingredient, grams: float, cup: CupStandard) -> float:
     return 1.0 if grams < 100 else 5.0
 
 
-def true_cost(problem: Problem, grams: list[float]) -> float:
-    """Return what the amounts cost by the true metrics, the saturating sweetness included."""
-    lines = problem.lines_at(grams)
-    after = measure(lines)
-    cost = 0.0
-    for key, (low, high) in problem.family.bands.items():
-        metric = METRICS[key]
+class TrueCost:
+    """What amounts of one problem cost by the true metrics, the saturating sweetness included."""
+
+    def __init__(self, problem: Problem) -> None:
+        self.problem = problem
+        lines = problem.lines_at([0.0] * (len(problem.formula.lines) + len(problem.additions)))
+        parts = [contribution(line.ingredient, line.is_inclusion) for line in lines]
+        self.parts = np.array([[part[q] for q in QUANTITIES] for part in parts])
+        self.counted = np.array([counted_per_gram(line, problem.goals.counted) for line in lines])
+        self.limits = {name: np.array([LIMITS[name](line) for line in lines]) for name in problem.allowed}
+
+    def __call__(self, grams: list[float]) -> float:
+        """Return the cost of *grams* [g], in the order of the problem's lines and additions."""
+        problem = self.problem
+        amounts = np.array(grams)
+        after = dict(zip(QUANTITIES, (amounts @ self.parts).tolist(), strict=True))
+        after["sweetness"] += intense_equivalent(after["glycosides"], after["mass"])
+        cost = 0.0
         keep = problem.goals.wanted_sweetness
-        off = deviation(metric, problem.before, after, keep)
-        if off is None:
-            continue
-        if key == "sweetness":
-            # A smaller batch is no way to be sweet enough: the whole batch's sweetness counts too.
-            off = min(off, after["sweetness"] / (problem.before["sweetness"] * keep) - 1)
-        reach = abs(off) / (high if off > 0 else low)
-        steep = FAR if key == "sweetness" else OUTSIDE
-        cost += metric.weight * (
-            INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0) + (steep - BEYOND) * max(reach - 2, 0.0)
-        )
-    if problem.counted_before > 0:
-        counted = sum(counted_per_gram(line, problem.goals.counted) * line.grams for line in lines)
-        wanted = (1 - problem.goals.wanted_cut) * problem.counted_before / problem.before["mass"] * after["mass"]
-        gap = (counted - wanted) / problem.counted_before
-        cost += CUT_SHORT / 10 * max(gap - 0.005, 0.0) + CUT_OVER * max(-gap, 0.0)
-    for name, most in problem.allowed.items():
-        held = sum(LIMITS[name](line) * line.grams for line in lines)
-        cost += CUT_SHORT / 10 * max(held / max(most, 1e-9) - 1.005, 0.0)
-    return cost
+        for key, (low, high) in problem.family.bands.items():
+            metric = METRICS[key]
+            off = deviation(metric, problem.before, after, keep)
+            if off is None:
+                continue
+            if key == "sweetness":
+                # A smaller batch is no way to be sweet enough: the whole batch's sweetness counts too.
+                off = min(off, after["sweetness"] / (problem.before["sweetness"] * keep) - 1)
+            reach = abs(off) / (high if off > 0 else low)
+            steep = FAR if key == "sweetness" else OUTSIDE
+            cost += metric.weight * (
+                INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0) + (steep - BEYOND) * max(reach - 2, 0.0)
+            )
+        if problem.counted_before > 0:
+            share = (1 - problem.goals.wanted_cut) * problem.counted_before / problem.before["mass"]
+            gap = (float(amounts @ self.counted) - share * after["mass"]) / problem.counted_before
+            cost += CUT_SHORT / 10 * max(gap - 0.005, 0.0) + CUT_OVER * max(-gap, 0.0)
+        for name, most in problem.allowed.items():
+            held = float(amounts @ self.limits[name])
+            cost += CUT_SHORT / 10 * max(held / max(most, 1e-9) - 1.005, 0.0)
+        return cost
 
 
 def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[float]:
@@ -80,7 +95,8 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
         if i < len(old) and abs(result[i] - old[i].grams) < 0.5 * step:
             result[i] = old[i].grams
         free.append((i, step))
-    best = true_cost(problem, result)
+    true_cost = TrueCost(problem)
+    best = true_cost(result)
     for _ in range(ROUNDS):
         improved = False
         for i, step in free:
@@ -100,12 +116,12 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
                 if i < len(old) and abs(choice - old[i].grams) < 0.3 * step:
                     choice = old[i].grams
                 trial = [*result[:i], choice, *result[i + 1 :]]
-                cost = true_cost(problem, trial)
+                cost = true_cost(trial)
                 if cost < best - 1e-9:
                     best, result, improved = cost, trial, True
         if not improved:
             break
-    return _without_trifles(problem, result, best)
+    return _without_trifles(problem, true_cost, result, best)
 
 
 def _within(choice: float, limits: tuple[float, float], step: float) -> bool:
@@ -113,14 +129,14 @@ def _within(choice: float, limits: tuple[float, float], step: float) -> bool:
     return limits[0] - 0.25 * step <= choice <= limits[1] + 0.25 * step
 
 
-def _without_trifles(problem: Problem, grams: list[float], cost: float) -> list[float]:
+def _without_trifles(problem: Problem, true_cost: TrueCost, grams: list[float], cost: float) -> list[float]:
     """Put back every touched line whose change gains less than touching it costs."""
     for i, line in enumerate(problem.formula.lines):
         move = move_of(line, problem.goals.counted)
         if i in problem.locks or move is None or move.is_cut or grams[i] == line.grams:
             continue
         trial = [*grams[:i], line.grams, *grams[i + 1 :]]
-        dearer = true_cost(problem, trial)
+        dearer = true_cost(trial)
         if dearer - cost < move.cost:
             grams, cost = trial, dearer
     return grams
