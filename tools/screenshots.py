@@ -47,6 +47,26 @@ def bench(page: Page) -> None:
     page.wait_for_timeout(1500)
 
 
+def side_by_side(page: Page) -> None:
+    bench(page)
+    page.keyboard.press("s")
+    page.get_by_role("rowheader", name="Cautions").wait_for()
+
+
+def out_of_reach(page: Page) -> None:
+    bench(page)
+    page.get_by_role("radio", name=re.compile("^Whole fruit")).click()
+    page.get_by_role("button", name=re.compile("How much to cut")).click()
+    for _ in range(6):
+        page.get_by_role("slider", name="Cut by").press("ArrowRight")
+    page.keyboard.press("Escape")
+    page.get_by_text("What a bigger cut costs").click()
+    page.get_by_role("button", name=re.compile("^Cut 30 %")).wait_for()
+    page.get_by_role("button", name="What would make it possible?").click()
+    page.get_by_role("list", name="What would make it possible").wait_for()
+    page.get_by_text("Held against a").scroll_into_view_if_needed()
+
+
 def ledger(page: Page) -> None:
     page.get_by_text("free sugar saved").wait_for()
 
@@ -79,6 +99,8 @@ SHOTS = {
     "recipes": ("/recipes", recipes),
     "bring-in": ("/bring-in", bring_in),
     "bench": ("/recipes/1/bench", bench),
+    "side-by-side": ("/recipes/1/bench", side_by_side),
+    "out-of-reach": ("/recipes/1/bench", out_of_reach),
     "ledger": ("/ledger", ledger),
     "pantry": ("/pantry?food=honey", pantry),
     "sweeteners": ("/pantry?tab=sweeteners", sweeteners),

@@ -125,8 +125,7 @@ def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) ->
             ingredient = pantry[key]
             asked = _addition(ingredient, known.get(key), is_required=True)
             if asked.kind == "adjust":
-                # Asked for as a taste: enough of it to be one.
-                asked = replace(asked, least_g=max(asked.least_g, ASKED_SHARE * formula.mass_g))
+                asked = replace(asked, least_g=_asked_dose(ingredient, formula.mass_g))
             found = [*(a for a in found if a.ingredient.key != key), asked]
     liquid = any(line.ingredient.has_role("liquid") for line in formula.lines)
     lifts = any(line.ingredient.key in ("baking_soda", "baking_powder", "self_raising_flour") for line in formula.lines)
@@ -150,6 +149,14 @@ def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) ->
                 continue
             found.append(_addition(ingredient, row))
     return found
+
+
+def _asked_dose(ingredient: Ingredient, mass_g: float) -> float:
+    """Return the least of a food asked for as a taste that is one [g]: a spoon of spice, a share of the batter of others."""
+    if ingredient.has_role("flavour", "salt", "leaven", "binder", "acid"):
+        spoon = ingredient.measure("tsp") or ingredient.measure("pinch")
+        return min(spoon.grams if spoon else 1.0, 5.0)
+    return max(8.0, ASKED_SHARE * mass_g)
 
 
 def _addition(

@@ -24,7 +24,7 @@ SEGMENTS = (1.5, 3.0, 4.5, 6.0)
 MOST_DISSOLVED = 0.55
 MOST_PIECES = 2
 # On the blend path no one sweetener carries more than its share of what is cut, up to a cut that leaves a choice.
-BLEND_SHARE, BLEND_UP_TO = 0.65, 0.6
+BLEND_SHARE, BLEND_UP_TO = 0.55, 0.6
 
 
 # What a portion may be held below: each line's part per gram.
@@ -95,9 +95,20 @@ def bounds(problem: Problem) -> list[tuple[float, float]]:
         cap = problem.family.caps.get(
             {**SWEETENER_KINDS, "filler": "filler", "dry": "filler"}.get(addition.kind, ""), 0.5
         )
-        most = min(cap, addition.most_share or cap) * problem.before["mass"]
+        most = min(min(cap, addition.most_share or cap) * problem.before["mass"], fair_share(problem, addition))
         found.append((0.0, max(most, addition.least_g)))
     return found
+
+
+def fair_share(problem: Problem, addition: Addition) -> float:
+    """Return the most of a sweetener [g] on the blend path, where others are at hand: its share of what is cut."""
+    goals = problem.goals
+    others = sum(a.is_sweetener for a in problem.additions) > 1
+    wished = addition.is_wished or addition.is_required or addition.ingredient.key in problem.family.stand_ins
+    if goals.path != "blend" or not others or wished or not addition.is_sweetener or goals.wanted_cut > BLEND_UP_TO:
+        return INFINITY
+    cuttable = sum(line.grams for line in problem.formula.lines if is_cuttable(line, goals.counted))
+    return BLEND_SHARE * goals.wanted_cut * cuttable * least_per_sugar(addition)
 
 
 def solve(problem: Problem) -> tuple[list[float], bool] | None:
@@ -234,9 +245,7 @@ class _Build:
             if addition.is_wished:
                 # Asked for by name: worth using, and then enough of it to be tasted.
                 least = min(max(least, WISHED_SHARE * cuttable * least_per_sugar(addition)), most)
-            if addition.is_sweetener and self._is_shared(addition):
-                fair = BLEND_SHARE * p.goals.wanted_cut * cuttable * least_per_sugar(addition)
-                most = max(min(most, fair), addition.least_g)
+            most = max(min(most, fair_share(p, addition)), addition.least_g)
             used = m.binary(addition.cost - (WISHED_WORTH if addition.is_wished else 0.0))
             if addition.is_required:
                 m.lower[used] = 1.0
@@ -248,14 +257,8 @@ class _Build:
             self.base.append(0.0)
             self.terms.append({amount: 1.0})
         if sweeteners:
-            m.require(sweeteners, upper=float(max(p.goals.preset.most_new, 1)))
-
-    def _is_shared(self, addition: Addition) -> bool:
-        """Return whether a sweetener may carry only its share: on the blend path, where others are at hand as well."""
-        p = self.p
-        others = sum(a.is_sweetener for a in p.additions) > 1
-        wished = addition.is_wished or addition.is_required or addition.ingredient.key in p.family.stand_ins
-        return p.goals.path == "blend" and others and not wished and p.goals.wanted_cut <= BLEND_UP_TO
+            asked = sum(a.is_required and a.is_sweetener for a in p.additions)
+            m.require(sweeteners, upper=float(max(p.goals.preset.most_new, asked, 1)))
 
     def _swap(self, addition: Addition) -> None:
         """All of a chocolate for a darker one, or none."""
