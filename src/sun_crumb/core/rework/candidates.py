@@ -119,7 +119,11 @@ def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) ->
         ingredient = pantry[key]
         if key in present or not path.allows(ingredient) or ingredient.tags & excluded or key in goals.without:
             continue
-        found.append(_addition(ingredient, known.get(key), is_wished=is_wished))
+        row = known.get(key)
+        if row and row["families"] and family.key not in row["families"].split():
+            # Ground dates stay grainy where nothing is baked into a crumb.
+            continue
+        found.append(_addition(ingredient, row, is_wished=is_wished))
     for key in goals.including:
         if key not in present:
             ingredient = pantry[key]
