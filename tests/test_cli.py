@@ -52,6 +52,34 @@ class Commands(unittest.TestCase):
         for line in found["lines"]:
             self.assertLessEqual(READ_LINE_KEYS, set(line))
 
+    def test_wishes_reach_the_engine(self) -> None:
+        found = self.json(
+            "rework", "-", "--path", "blend", "--cut", "0.4", "--avoid", "treenut", "--without", "honey,maple syrup",
+            "--including", "banana", "--lock", "egg=150", "--lock", "butter", "--most-kcal", "500",
+        )  # fmt: skip
+        lines = {line["ingredient"]: line for line in found["lines"]}
+        self.assertEqual(lines["egg"]["after_g"], 150.0)
+        self.assertEqual(lines["butter"]["after_g"], lines["butter"]["before_g"])
+        self.assertGreater(lines["banana"]["after_g"], 5)
+        self.assertNotIn("honey", lines)
+        self.assertEqual(len(found["claims"]), 8)
+
+    def test_five_paths_in_one_call(self) -> None:
+        found = self.json("paths", "-", "--cut", "0.4")
+        self.assertEqual([side["path"] for side in found["paths"]], ["fruit", "less", "unrefined", "zero", "blend"])
+        for side in found["paths"]:
+            self.assertEqual(set(side["per_serving"]), TOTAL_KEYS)
+
+    def test_bad_wishes_exit_2_and_name_their_field(self) -> None:
+        for arguments, field in (
+            (("--lock", "moon=3"), "lock"), (("--lock", "egg=many"), "lock"), (("--lock", "walnuts"), "lock"),
+            (("--without", "moon"), "without"), (("--avoid", "moon"), "avoid"), (("--most-kcal", "0"), "most_energy_kcal"),
+        ):  # fmt: skip
+            done = run("rework", "-", *arguments, text=CAKE)
+            with self.subTest(arguments):
+                self.assertEqual((done.returncode, done.stdout), (2, ""))
+                self.assertEqual(json.loads(done.stderr)["error"]["field"], field)
+
     def test_analyse_keeps_its_contract(self) -> None:
         found = self.json("analyse", "-")
         self.assertEqual(found["servings"], 16)

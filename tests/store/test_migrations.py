@@ -67,3 +67,35 @@ class FromTheFirstSchema(unittest.TestCase):
         bakes = ledger.bake(self.database, 2, date(2026, 1, 6))
         self.assertEqual((len(bakes), bakes[0]["label"]), (1, "Half"))
         self.assertAlmostEqual(bakes[0]["saved_free_sugars_who_g"], (200 / 400 - 100 / 300) * 37.5 * 0.998, places=1)
+
+
+SECOND = """
+UPDATE versions SET portions = '[{"name": "plain", "count": 8, "components": [""]}]', goals =
+  '{"path": "less", "cut": 0.5, "keep_sweet": 0.6, "definition": "free_sugars_who_g", "diets": [], "cupboard": null, "families": {}, "locks": {}}'
+  WHERE id = 2;
+INSERT INTO products (id, label, "like", created_at) VALUES (1, '{"name": "Fig spread"}', 'jam', '2026-02-01 08:00:00');
+"""
+
+
+class FromTheSecondSchema(unittest.TestCase):
+    def test_portions_products_and_goals_stay(self) -> None:
+        folder = tempfile.TemporaryDirectory()
+        self.addCleanup(folder.cleanup)
+        path = Path(folder.name) / "old.db"
+        config = Config()
+        config.set_main_option("script_location", str(MIGRATIONS))
+        config.attributes["url"] = f"sqlite:///{path}"
+        command.upgrade(config, "0001")
+        with sqlite3.connect(path) as connection:
+            connection.executescript(FIRST)
+        command.upgrade(config, "0002")
+        with sqlite3.connect(path) as connection:
+            connection.executescript(SECOND)
+        database = Database(path)
+        self.addCleanup(database.close)
+        database.migrate()
+        version = recipes.get_recipe(database, 1)["versions"][1]
+        self.assertEqual([(p["name"], p["count"]) for p in version["portions"]], [("plain", 8)])
+        self.assertEqual((version["goals"]["cut"], version["goals"]["without"], version["own_yields"]), (0.5, [], {}))
+        with sqlite3.connect(path) as connection:
+            self.assertEqual(connection.execute("SELECT count(*) FROM products").fetchone(), (1,))

@@ -621,6 +621,8 @@ export interface components {
             family: string;
             /** Family Name */
             family_name: string;
+            /** Residual */
+            residual: string;
             /** Metrics */
             metrics: components["schemas"]["MetricOut"][];
         };

@@ -104,6 +104,7 @@ def balance_view(balances: Iterable[ComponentBalance]) -> list[View]:
             "component": b.component,
             "family": b.family,
             "family_name": b.family_name,
+            "residual": b.residual,
             "metrics": [
                 {
                     "key": v.key,

@@ -51,6 +51,7 @@ const verdict = computed(
         </select>
       </label>
       <CrumbLines :metrics="part.metrics" :label="`Balance ${part.component}`" />
+      <p v-if="part.residual" class="quiet small residual">{{ part.residual }}</p>
     </section>
     <p v-if="!plan.is_proven" class="quiet small">
       A good plan, not proven the best: the search ran out of time.
@@ -71,6 +72,7 @@ const verdict = computed(
 section {
   margin-top: 8px;
 }
+.residual::first-letter,
 section label::first-letter {
   text-transform: uppercase;
 }

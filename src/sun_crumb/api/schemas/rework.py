@@ -65,6 +65,7 @@ class BalanceOut(Out):
     component: str
     family: str
     family_name: str
+    residual: str
     metrics: list[MetricOut]
 
 

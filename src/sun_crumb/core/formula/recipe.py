@@ -41,6 +41,10 @@ class FormulaLine:
                 grams=self.grams,
             )
 
+    def at(self, grams: float) -> FormulaLine:
+        """Return the line at another weight [g]."""
+        return FormulaLine(self.ingredient, grams, self.component, self.is_crushed, self.text, self.is_body)
+
     @property
     def is_inclusion(self) -> bool:
         """Whether it sits in the crumb whole, keeping its own water and sugar (berries, chips, nuts, raisins)."""

@@ -49,11 +49,12 @@ class Problem:
     before: dict[str, float]
     counted_before: float
     allowed: dict[str, float]
+    cuttable_g: float
 
     def lines_at(self, grams: list[float]) -> list[FormulaLine]:
         """Return the component's lines at these amounts: the original's first, then the additions [g]."""
         old = self.formula.lines
-        found = [replace(line, grams=g) for line, g in zip(old, grams, strict=False)]
+        found = [line.at(g) for line, g in zip(old, grams, strict=False)]
         component = old[0].component
         found += [
             FormulaLine(a.ingredient, g, component, True)
@@ -71,8 +72,9 @@ def problem_of(
     allowed: dict[str, float],
 ) -> Problem:
     """Return the problem of one component."""
+    cuttable = sum(line.grams for line in formula.lines if is_cuttable(line, goals.counted))
     counted = sum(counted_per_gram(line, goals.counted) * line.grams for line in formula.lines)
-    return Problem(formula, family, goals, extra, locks, measure(formula.lines), counted, allowed)
+    return Problem(formula, family, goals, extra, locks, measure(formula.lines), counted, allowed, cuttable)
 
 
 def bounds(problem: Problem) -> list[tuple[float, float]]:
@@ -107,8 +109,7 @@ def fair_share(problem: Problem, addition: Addition) -> float:
     wished = addition.is_wished or addition.is_required or addition.ingredient.key in problem.family.stand_ins
     if goals.path != "blend" or not others or wished or not addition.is_sweetener or goals.wanted_cut > BLEND_UP_TO:
         return INFINITY
-    cuttable = sum(line.grams for line in problem.formula.lines if is_cuttable(line, goals.counted))
-    return BLEND_SHARE * goals.wanted_cut * cuttable * least_per_sugar(addition)
+    return BLEND_SHARE * goals.wanted_cut * problem.cuttable_g * least_per_sugar(addition)
 
 
 def solve(problem: Problem) -> tuple[list[float], bool] | None:
@@ -226,7 +227,6 @@ class _Build:
     def _new(self) -> None:
         p, m = self.p, self.m
         mass = p.before["mass"]
-        cuttable = sum(line.grams for line in p.formula.lines if is_cuttable(line, p.goals.counted))
         sweeteners: dict[int, float] = {}
         for addition in p.additions:
             if addition.kind == "swap":
@@ -244,7 +244,7 @@ class _Build:
             least = addition.least_g
             if addition.is_wished:
                 # Asked for by name: worth using, and then enough of it to be tasted.
-                least = min(max(least, WISHED_SHARE * cuttable * least_per_sugar(addition)), most)
+                least = min(max(least, WISHED_SHARE * p.cuttable_g * least_per_sugar(addition)), most)
             most = max(min(most, fair_share(p, addition)), addition.least_g)
             used = m.binary(addition.cost - (WISHED_WORTH if addition.is_wished else 0.0))
             if addition.is_required:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
 
-from sun_crumb.core.balance import Family, judge, measure
+from sun_crumb.core.balance import Family, Verdict, judge, measure
 from sun_crumb.core.formula import Formula, FormulaLine, Totals, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import fraction_text, grams_text, spoon_text
@@ -106,7 +106,7 @@ def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | No
             problem = replace(problem, additions=[replace(a, is_required=False) for a in problem.additions])
             solved = solve(problem)
         grams, is_proven = solved if solved is not None else (_as_it_was(problem), False)
-        made.take(part, problem, rounded(problem, grams, cup), is_proven=is_proven)
+        made.take(part, problem, grams, is_proven=is_proven)
     return made.plan(pantry)
 
 
@@ -183,14 +183,16 @@ class _Made:
         self.after += part.formula.lines
         self.lines += [_same(line, i, self.cup) for line, i in zip(part.formula.lines, part.positions, strict=True)]
 
-    def take(self, part: Part, problem: Problem, grams: list[float], *, is_proven: bool) -> None:
-        """Take the amounts [g] found for a component."""
+    def take(self, part: Part, problem: Problem, exact: list[float], *, is_proven: bool) -> None:
+        """Take the *exact* amounts [g] found for a component, rounded to what the kitchen measures."""
+        grams = rounded(problem, exact, self.cup)
         old, family = problem.formula.lines, problem.family
         self.is_proven = self.is_proven and is_proven
         self.families.append(family)
         lines = problem.lines_at(grams)
         verdicts = judge(family, problem.before, measure(lines), self.goals.wanted_sweetness)
-        self.balances.append(ComponentBalance(part.component, family.key, family.name, tuple(verdicts)))
+        residual = _residual(problem, exact, verdicts)
+        self.balances.append(ComponentBalance(part.component, family.key, family.name, tuple(verdicts), residual))
         self.advice += [told for told in consequences(problem, grams, verdicts) if told not in self.advice]
         self.lines += _explained(problem, grams, part.positions, self.cup)
         self.after += [line for line in lines if line.grams > 0]
@@ -227,6 +229,20 @@ class _Made:
             words=_words(goals, before_totals, after_totals, formula.unit, formula.servings),
             is_proven=self.is_proven,
         )
+
+
+def _residual(problem: Problem, exact: list[float], verdicts: list[Verdict]) -> str:
+    """Return what rounding to spoons and cups moved most, in words."""
+    before = judge(problem.family, problem.before, measure(problem.lines_at(exact)), problem.goals.wanted_sweetness)
+    moved = [
+        (abs(v.deviation - b.deviation), v)
+        for v, b in zip(verdicts, before, strict=False)
+        if v.key == b.key and v.key not in ("browning", "alkali")
+    ]
+    most, verdict = max(moved, key=lambda pair: pair[0], default=(0.0, None))
+    if verdict is None or most < 0.005:
+        return "rounding to spoons and cups moves nothing by 1 %"
+    return f"rounding to spoons and cups moves {verdict.name.lower()} most, by {100 * most:.0f} %"
 
 
 def _step(line: FormulaLine, cup: CupStandard) -> float:

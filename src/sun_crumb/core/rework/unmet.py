@@ -25,12 +25,13 @@ class Unmet:
 
 @dataclass(frozen=True, slots=True)
 class ComponentBalance:
-    """The balance of one component."""
+    """The balance of one component; ``residual`` says what rounding its amounts moved."""
 
     component: str
     family: str
     family_name: str
     verdicts: tuple[Verdict, ...]
+    residual: str = ""
 
 
 def unmet_goals(

@@ -1,0 +1,147 @@
+"""Paths side by side, the frontier, relaxations, previews and differences through the API."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from sqlalchemy import update
+
+from sun_crumb.store.tables import Version
+from tests.support import CAKE, WithApplication
+
+CRUMBLE = """Plum crumble
+Serves 8
+For the filling:
+10 plums, quartered
+75 g caster sugar
+For the crumble:
+150 g plain flour
+60 g rolled oats
+100 g butter
+90 g light brown sugar
+"""
+
+
+class Around(WithApplication):
+    def setUp(self) -> None:
+        super().setUp()
+        self.recipe = self.keep_cake()
+        self.at = f"/api/recipes/{self.recipe['id']}"
+
+    def rework(self, **goals: Any) -> Any:
+        return self.post(f"{self.at}/rework", goals)
+
+    def test_side_by_side_is_what_each_path_gives_by_itself(self) -> None:
+        sides = self.post(f"{self.at}/paths", {"cut": 0.4})["paths"]
+        self.assertEqual([s["path"] for s in sides], ["fruit", "less", "unrefined", "zero", "blend"])
+        for side in sides:
+            alone = self.rework(path=side["path"], cut=0.4)
+            with self.subTest(side["path"]):
+                self.assertEqual(side["status"], alone["status"])
+                self.assertEqual(side["per_serving"], alone["after"]["per_serving"])
+                self.assertEqual(side["new"], [x["name"] for x in alone["lines"] if x["position"] is None])
+                self.assertIsNone(side["cost"])
+
+    def test_prices_of_the_household_are_counted(self) -> None:
+        self.patch("/api/settings", {"prices": {"white_sugar": 2.0, "honey": 10.0}})
+        side = next(s for s in self.post(f"{self.at}/paths", {"cut": 0.5})["paths"] if s["path"] == "less")
+        sugar = next(x for x in self.rework(path="less", cut=0.5)["lines"] if x["ingredient"] == "white_sugar")
+        self.assertAlmostEqual(side["cost"], 2.0 * sugar["after_g"] / 1000, delta=0.006)
+
+    def test_the_frontier_runs_over_ten_cuts(self) -> None:
+        points = self.post(f"{self.at}/frontier", {"path": "zero"})["points"]
+        self.assertEqual([p["cut"] for p in points], [n / 10 for n in range(1, 11)])
+        self.assertTrue(all(0 <= p["reached"] <= 1.001 for p in points))
+        self.assertLess(points[-1]["free_sugars_who_g"], points[0]["free_sugars_who_g"])
+
+    def test_a_relaxation_can_be_taken_as_it_is(self) -> None:
+        wish = {"path": "fruit", "cut": 0.9}
+        self.assertNotEqual(self.rework(**wish)["status"], "balanced")
+        found = self.post(f"{self.at}/relaxations", wish)["relaxations"]
+        self.assertTrue(found)
+        for item in found:
+            with self.subTest(item["words"]):
+                self.assertEqual(self.rework(**(wish | item["changes"]))["status"], "balanced")
+
+    def test_the_preview_follows_with_the_same_ingredients(self) -> None:
+        last = self.rework(path="fruit", cut=0.4)
+        new = [x for x in last["lines"] if x["position"] is None]
+        support = [{"component": x["component"], "ingredient": x["ingredient"], "grams": x["after_g"]} for x in new]
+        seen = self.post(f"{self.at}/preview", {"path": "fruit", "cut": 0.5, "support": support})
+        self.assertLessEqual(
+            {x["ingredient"] for x in seen["lines"] if x["position"] is None}, {x["ingredient"] for x in new}
+        )
+        self.assertLess(
+            seen["per_serving"]["free_sugars_who_g"], last["after"]["per_serving"]["free_sugars_who_g"] + 0.05
+        )
+        # Dropping what held the plan together is no error, only a worse balance.
+        bare = self.post(f"{self.at}/preview", {"path": "fruit", "cut": 0.9, "support": []})
+        self.assertTrue(any(m["level"] == "off" for m in bare["balance"][0]["metrics"]))
+
+    def test_components_each_keep_their_own_ingredients_in_a_preview(self) -> None:
+        recipe = self.keep_cake(CRUMBLE)
+        at = f"/api/recipes/{recipe['id']}"
+        last = self.post(f"{at}/rework", {"path": "fruit", "cut": 0.3})
+        support = [
+            {"component": x["component"], "ingredient": x["ingredient"], "grams": x["after_g"]}
+            for x in last["lines"] if x["position"] is None
+        ]  # fmt: skip
+        seen = self.post(f"{at}/preview", {"path": "fruit", "cut": 0.35, "support": support})
+        self.assertEqual({b["component"] for b in seen["balance"]}, {"filling", "crumble"})
+        pairs = {(x["component"], x["ingredient"]) for x in seen["lines"] if x["position"] is None}
+        self.assertLessEqual(pairs, {(s["component"], s["ingredient"]) for s in support})
+
+    def test_versions_are_compared_line_by_line(self) -> None:
+        kept = self.post(f"{self.at}/versions", {"path": "zero", "cut": 0.5})
+        found = self.get(f"{self.at}/difference?first=1&second=2")
+        first, second = kept["versions"]
+        self.assertEqual(found["first"], first["per_serving"])
+        self.assertEqual(found["second"], second["per_serving"])
+        sugar = next(x for x in found["lines"] if x["ingredient"] == "white_sugar")
+        self.assertTrue(sugar["is_changed"])
+        self.assertIn("less", sugar["words"])
+        for line in found["lines"]:
+            self.assertEqual(line["is_changed"], bool(line["words"]))
+        same = self.get(f"{self.at}/difference?first=2&second=2")
+        self.assertFalse(any(x["is_changed"] for x in same["lines"]))
+        for query in ("?first=1&second=9", "?first=one&second=2", "?first=1", ""):
+            with self.subTest(query):
+                self.assertEqual(self.get(f"{self.at}/difference{query}", 404)["error"]["field"], "version")
+
+    def test_every_wish_is_kept_with_its_version(self) -> None:
+        wish = {
+            "path": "blend", "cut": 0.4, "avoid": ["treenut"], "without": ["honey"], "including": ["walnut"],
+            "most_energy_kcal": 400.0, "most_free_sugar_g": 20.0, "families": {"": "brownie"}, "locks": {"1": 200.0},
+        }  # fmt: skip
+        goals = self.post(f"{self.at}/versions", wish)["versions"][-1]["goals"]
+        self.assertEqual(goals["including"], ["walnuts"])
+        for key in ("avoid", "without", "most_energy_kcal", "most_free_sugar_g", "families", "locks"):
+            with self.subTest(key):
+                self.assertEqual(goals[key], wish[key])
+
+    def test_goals_kept_before_these_wishes_were_known_still_open(self) -> None:
+        self.post(f"{self.at}/versions", {"path": "less"})
+        old = {"path": "less", "cut": 0.3, "keep_sweet": 0.7, "definition": "free_sugars_who_g", "diets": [],
+               "cupboard": None, "families": {}, "locks": {}}  # fmt: skip
+        with self.database.transaction() as session:
+            session.execute(update(Version).where(Version.number == 2).values(goals=old))
+        goals = self.get(self.at)["versions"][1]["goals"]
+        self.assertEqual((goals["without"], goals["most_energy_kcal"], goals["cut"]), ([], None, 0.3))
+
+    def test_unknown_wishes_name_their_field(self) -> None:
+        for wish, field in (
+            ({"without": ["moon"]}, "without"), ({"including": ["moon"]}, "including"), ({"avoid": ["moon"]}, "avoid"),
+            ({"without": ["honey"], "including": ["honey"]}, "including"), ({"most_energy_kcal": 0}, "most_energy_kcal"),
+            ({"most_free_sugar_g": -2}, "most_free_sugar_g"), ({"locks": {"0": -1}}, "locks"), ({"locks": {"77": 1}}, "locks"),
+            ({"families": {"": "soup"}}, "family"), ({"including": ["honey"] * 11}, "including"),
+        ):  # fmt: skip
+            for operation in ("rework", "paths", "frontier", "relaxations", "preview", "versions"):
+                with self.subTest(wish, operation=operation):
+                    error = self.post(f"{self.at}/{operation}", wish, 422)["error"]
+                    self.assertIn(field, error["field"])
+        self.assertEqual(len(self.get(self.at)["versions"]), 1)
+        self.assertIn("sugar", CAKE)
+
+    def test_nothing_of_this_is_there_without_the_recipe(self) -> None:
+        for operation in ("paths", "frontier", "relaxations", "preview"):
+            self.post(f"/api/recipes/77/{operation}", {}, 404)
