@@ -17,7 +17,8 @@ from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.rework import Goals, Plan, paths, rework
 from sun_crumb.core.rework.candidates import additions
-from sun_crumb.core.rework.model import problem_of, solve
+from sun_crumb.core.rework.model import solve
+from sun_crumb.core.rework.problem import problem_of
 from sun_crumb.core.rework.rounding import TrueCost, rounded
 from sun_crumb.core.rework.solver import LinearModel
 from tests.support import CAKE, CloseTo, batter, formula_of

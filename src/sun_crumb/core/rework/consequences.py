@@ -9,7 +9,7 @@ from sun_crumb.core.balance.water_activity import crumb_activity
 from sun_crumb.core.formula import Totals
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.rework.goals import Goals
-from sun_crumb.core.rework.model import Problem
+from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.rework.reasons import oven_advice
 from sun_crumb.core.rework.unmet import Unmet
 

@@ -15,8 +15,9 @@ from sun_crumb.core.rework.candidates import is_cuttable
 from sun_crumb.core.rework.consequences import consequences, instead
 from sun_crumb.core.rework.flavour import Flavour, flavours
 from sun_crumb.core.rework.goals import Goals
-from sun_crumb.core.rework.model import Problem, solve, solve_kept
-from sun_crumb.core.rework.problems import Part, parts_of
+from sun_crumb.core.rework.model import solve, solve_kept
+from sun_crumb.core.rework.parts import Part, parts_of
+from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.rework.reasons import reason
 from sun_crumb.core.rework.rounding import grid_of, rounded
 from sun_crumb.core.rework.unmet import ComponentBalance, Unmet, status_of, unmet_goals
@@ -232,7 +233,7 @@ class _Made:
 
 
 def _residual(problem: Problem, exact: list[float], verdicts: list[Verdict]) -> str:
-    """Return what rounding to spoons and cups moved most, in words."""
+    """Return what rounding, and putting back changes that gain too little, moved most, in words."""
     before = judge(problem.family, problem.before, measure(problem.lines_at(exact)), problem.goals.wanted_sweetness)
     moved = [
         (abs(v.deviation - b.deviation), v)
@@ -241,8 +242,8 @@ def _residual(problem: Problem, exact: list[float], verdicts: list[Verdict]) -> 
     ]
     most, verdict = max(moved, key=lambda pair: pair[0], default=(0.0, None))
     if verdict is None or most < 0.005:
-        return "rounding to spoons and cups moves nothing by 1 %"
-    return f"rounding to spoons and cups moves {verdict.name.lower()} most, by {100 * most:.0f} %"
+        return "measuring by spoons and cups moves nothing by 1 %"
+    return f"measuring by spoons and leaving alone what matters little moves {verdict.name.lower()} most, by {100 * most:.0f} %"
 
 
 def _step(line: FormulaLine, cup: CupStandard) -> float:

@@ -10,7 +10,8 @@ from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.candidates import Addition, counted_per_gram, is_cuttable
 from sun_crumb.core.rework.goals import DEFINITIONS
-from sun_crumb.core.rework.model import BEYOND, INSIDE, Problem
+from sun_crumb.core.rework.model import BEYOND, INSIDE
+from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.sugars.sweetness import linear_sweetness
 
 

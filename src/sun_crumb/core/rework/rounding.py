@@ -12,7 +12,8 @@ from sun_crumb.core.balance.verdicts import deviation
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable, move_of
-from sun_crumb.core.rework.model import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, LIMITS, OUTSIDE, Problem, bounds
+from sun_crumb.core.rework.model import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, OUTSIDE
+from sun_crumb.core.rework.problem import LIMITS, Problem, bounds
 from sun_crumb.core.sugars.sweetness import intense_equivalent
 
 ROUNDS = 4

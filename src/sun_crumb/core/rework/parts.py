@@ -11,7 +11,7 @@ from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.rework.candidates import additions, is_cuttable
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals
-from sun_crumb.core.rework.model import LIMITS, Problem, problem_of
+from sun_crumb.core.rework.problem import LIMITS, Problem, problem_of
 
 
 @dataclass(frozen=True, slots=True)
