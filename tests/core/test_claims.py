@@ -126,7 +126,7 @@ class Told(unittest.TestCase):
     def test_more_batter_is_more_pieces(self) -> None:
         made = self.plan(CAKE, path="fruit", cut=0.7)
         ratio = made.totals_after.mass_g / made.totals_before.mass_g
-        told = [words for words in made.advice if "batter:" in words]
+        told = [words for words in made.advice if "of the old size" in words]
         self.assertEqual(bool(told), abs(ratio - 1) > 0.05)
 
     def test_a_wetter_fruit_cake_keeps_less_long_and_is_never_called_safe(self) -> None:

@@ -129,5 +129,5 @@ def _is_possible(key: str, flour: float, fruit: float, wet: float, egg: float) -
     if key == "meringue":
         return egg > 0.15 and flour < 0.1
     if key in ("frosting", "caramel"):
-        return flour < 0.12
+        return flour < 0.12 and fruit < 0.5
     return True

@@ -29,7 +29,11 @@ QUANTITIES = (
 
 @dataclass(frozen=True, slots=True)
 class Metric:
-    """A ratio of two of the QUANTITIES. ``weight`` says how much a band's width of it matters (judgement)."""
+    """A ratio of two of the QUANTITIES. ``weight`` says how much a band's width of it matters (judgement).
+
+    A deviation is measured against the original's ratio, or against ``floor`` where that is smaller: in a dry dough each
+    spoon of water is a large share of what was there, and still only a spoon.
+    """
 
     key: str
     name: str
@@ -38,6 +42,7 @@ class Metric:
     weight: float
     drier: str
     wetter: str
+    floor: float = 0.0
 
 
 METRICS = {
@@ -47,7 +52,7 @@ METRICS = {
         Metric(
             "liquid", "Moisture", "liquid", "holding", 1.5, "drier: a crumbly bite", "wetter: a gummy centre is likely"
         ),
-        Metric("water", "Water", "water", "mass", 1.5, "stiffer, spreads less", "looser, spreads more"),
+        Metric("water", "Water", "water", "mass", 1.5, "stiffer, spreads less", "looser, spreads more", 0.12),
         Metric("fat", "Fat", "fat", "mass", 1.0, "leaner, less tender", "richer, may taste greasy"),
         Metric("structure", "Structure", "structure", "mass", 1.2, "weaker, may sink", "firmer, tougher"),
         Metric("bulk", "Bulk", "bulk", "mass", 1.0, "closer crumb, paler", "chewier, stickier"),
@@ -65,17 +70,17 @@ def contribution(ingredient: Ingredient, is_inclusion: bool = False) -> dict[str
     Liquid is water and the volume of dissolved sugar [mL]; holding is the water its dry matter takes up [g]; structure
     is starch with flour, egg and milk protein [g]; bulk is what dissolves [g]; lift is carbon dioxide [g]; alkali is
     base less acid [meq]; browning is reducing sugar [g]; sweetness is sucrose equivalent without intense sweeteners
-    [g]. An inclusion keeps its water and sugar to itself: it counts for mass, sweetness and fat only.
+    [g]. An inclusion keeps its water, sugar and fat to itself: it counts for mass and sweetness only.
     """
     c = ingredient.per_100g
     soluble = c.total_sugars_g + c.polyols_g + c.allulose_g + c.inulin_g + c.polydextrose_g
     found = dict.fromkeys(QUANTITIES, 0.0)
     found["mass"] = 1.0
-    found["fat"] = c.fat_g / 100
     found["sweetness"] = linear_sweetness(c) / 100
     found["glycosides"] = c.glycosides_g / 100
     if is_inclusion:
         return found
+    found["fat"] = c.fat_g / 100
     found["water"] = c.water_g / 100
     found["liquid"] = (c.water_g + constant("sugar_volume") * (soluble - c.polydextrose_g / 2) + c.alcohol_g) / 100
     found["holding"] = c.water_holding_g_per_g

@@ -45,7 +45,7 @@ def deviation(
     wanted = old * (keep_sweet if metric.key == "sweetness" else 1.0)
     if abs(wanted) < 1e-9:
         return None
-    return new / wanted - 1
+    return (new - wanted) / max(wanted, metric.floor)
 
 
 def judge(family: Family, before: dict[str, float], after: dict[str, float], keep_sweet: float = 1.0) -> list[Verdict]:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from math import ceil
+from math import ceil, floor
 
 from sun_crumb.core.balance import Family, Verdict, measure
 from sun_crumb.core.balance.water_activity import crumb_activity
@@ -40,11 +40,11 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) 
         if fresh & THIRSTY:
             found.append("Let the batter rest 10 minutes before the tin: what was added drinks slowly.")
     ratio = after["mass"] / before["mass"]
-    if abs(ratio - 1) > TOLD_MASS and formula.servings > 1:
-        pieces = formula.servings * ratio
+    pieces = floor(formula.servings * ratio + 0.5)
+    if abs(ratio - 1) > TOLD_MASS and pieces != formula.servings:
         more = "more" if ratio > 1 else "less"
         found.append(
-            f"{100 * abs(ratio - 1):.0f} % {more} batter: {pieces:.0f} {formula.unit}s of the old size instead of {formula.servings}."
+            f"{100 * abs(ratio - 1):.0f} % {more} in the tin or bowl: {pieces} {formula.unit}s of the old size instead of {formula.servings}."
         )
     old_activity, new_activity = crumb_activity(formula.lines), crumb_activity(lines)
     dries = family.key in ("meringue", "caramel")

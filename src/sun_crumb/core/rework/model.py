@@ -6,7 +6,6 @@ from dataclasses import replace
 
 from sun_crumb.core.balance import METRICS, contribution
 from sun_crumb.core.balance.verdicts import denominator_of, deviation
-from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition, counted_per_gram, move_of
 from sun_crumb.core.rework.problem import LIMITS, Problem, crystal_per_gram, fair_share, least_per_sugar
@@ -71,7 +70,7 @@ class _Build:
         self.terms: list[dict[int, float]] = []
         self._existing()
         self._new()
-        lines = [*problem.formula.lines, *(FormulaLine(a.ingredient, 0.0, "", True) for a in problem.additions)]
+        lines = problem.lines_at([line.grams for line in problem.formula.lines] + [0.0] * len(problem.additions))
         self.lines = lines
         self.per_gram = [contribution(line.ingredient, line.is_inclusion) for line in lines]
         self.sweet_terms: dict[int, float] = {}
@@ -232,7 +231,7 @@ class _Build:
                 ratio = keep * old / p.before[below]
                 weights = [g[numerator] - ratio * g[below] for g in self.per_gram]
                 target = 0.0
-                scale = p.before["mass"] if key == "alkali" else keep * old
+                scale = p.before["mass"] if key == "alkali" else max(keep * old, metric.floor * p.before[below])
             base, terms = self._combine([w / scale for w in weights])
             if key == "sweetness":
                 for k, f in self.sweet_terms.items():

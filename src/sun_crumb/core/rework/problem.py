@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, measure
 from sun_crumb.core.formula import Formula, FormulaLine
@@ -43,12 +43,14 @@ class Problem:
         """Return the component's lines at these amounts: the original's first, then the additions [g]."""
         old = self.formula.lines
         found = [line.at(g) for line, g in zip(old, grams, strict=False)]
-        component = old[0].component
-        found += [
-            FormulaLine(a.ingredient, g, component, True)
-            for a, g in zip(self.additions, grams[len(old) :], strict=True)
-        ]
+        found += [self._added(a, g) for a, g in zip(self.additions, grams[len(old) :], strict=True)]
         return found
+
+    def _added(self, addition: Addition, grams: float) -> FormulaLine:
+        """Return an addition as a line: mixed in, unless it takes the place of something that lies in the crumb whole."""
+        if addition.replaces is not None:
+            return replace(self.formula.lines[addition.replaces], ingredient=addition.ingredient, grams=grams, text="")
+        return FormulaLine(addition.ingredient, grams, self.formula.lines[0].component, True)
 
 
 def problem_of(
