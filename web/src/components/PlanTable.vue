@@ -174,8 +174,13 @@ small {
   font-size: 0.82rem;
   color: var(--quiet);
 }
-.same small {
+/* An amount that stays needs its household measure once. */
+.same .before small {
+  display: none;
+}
+.same .after small {
   display: inline;
+  white-space: nowrap;
   margin-left: 8px;
 }
 .same th,
@@ -242,9 +247,6 @@ tr:hover .lock {
     border: 0;
     width: auto;
     padding: 3px 4px 3px 0;
-  }
-  .same .before small {
-    display: none;
   }
   .same .after small {
     display: block;
