@@ -182,6 +182,14 @@ class Around(unittest.TestCase):
                         self.assertLessEqual(theirs.free_sugars_who_g, mine.free_sugars_who_g + 0.5)
                         self.assertLessEqual(theirs.energy_kcal, mine.energy_kcal + 5)
                         self.assertLessEqual(better.effort, side.effort)
+                        self.assertLessEqual(better.from_sweeteners, side.from_sweeteners + 0.1)
+
+    def test_the_taste_of_sweeteners_is_told_and_keeps_them_from_beating_sugar(self) -> None:
+        sides = {side.path: side for side in side_by_side(formula_of(CAKE), Goals(cut=0.5), PANTRY)}
+        for path in ("fruit", "less", "unrefined"):
+            self.assertAlmostEqual(sides[path].from_sweeteners, 0.0)
+        self.assertTrue(0.3 < sides["zero"].from_sweeteners < 0.7)
+        self.assertNotIn("zero", [side.beaten_by for side in sides.values()])
 
     def test_nothing_to_cut_on_a_path_is_told_in_its_place(self) -> None:
         sides = side_by_side(formula_of("Honey cake\n200 g flour\n150 g honey\n2 eggs\n100 g butter"), Goals(), PANTRY)

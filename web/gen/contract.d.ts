@@ -1456,6 +1456,8 @@ export interface components {
             per_serving: components["schemas"]["TotalsOut"] | null;
             /** Sweetness */
             sweetness: number;
+            /** From Sweeteners */
+            from_sweeteners: number;
             /** Changed */
             changed: number;
             /** Effort */

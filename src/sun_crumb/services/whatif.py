@@ -35,6 +35,7 @@ def paths_view(
                 "status": plan.status if plan else None,
                 "per_serving": totals_view(portion(served(plan.after), plan.after.servings)) if plan else None,
                 "sweetness": rounded(side.sweetness, 3),
+                "from_sweeteners": rounded(side.from_sweeteners, 3),
                 "changed": side.changed,
                 "effort": side.effort,
                 "cost": _cost(plan.after, prices or {}) if plan else None,

@@ -14,6 +14,8 @@ const notices = useNotices()
 const isSame = ref(true)
 const sides = ref<PathSide[]>([])
 const isWorking = ref(false)
+const BEATEN =
+  'Beaten: another does as well or better in balance, free sugar, energy, sweetness, taste of sweeteners and work.'
 const balance = { balanced: 'in balance', strained: 'at its edge', unmet: 'falls short' }
 const ROWS: { name: string; of: (side: PathSide) => string; best?: (side: PathSide) => number }[] = [
   { name: 'Balance', of: (s) => (s.status ? balance[s.status] : s.problem) },
@@ -43,6 +45,11 @@ const ROWS: { name: string; of: (side: PathSide) => string; best?: (side: PathSi
     best: (s) => s.per_serving?.energy_kcal ?? Infinity,
   },
   { name: 'Sweetness', of: (s) => percent(s.sweetness), best: (s) => -s.sweetness },
+  {
+    name: 'of it by sweeteners',
+    of: (s) => percent(s.from_sweeteners),
+    best: (s) => 20 * s.from_sweeteners,
+  },
   { name: 'Comes in', of: (s) => list(s.new) || 'nothing' },
   { name: 'Lines changed', of: (s) => String(s.changed), best: (s) => s.changed },
   { name: 'Work', of: (s) => String(s.effort), best: (s) => s.effort },
@@ -90,7 +97,10 @@ function nameOf(key: string): string {
     <p class="small">
       <label><input v-model="isSame" type="radio" :value="true" /> all for the wish above</label>
       <label><input v-model="isSame" type="radio" :value="false" /> each with its own usual wish</label>
-      <span class="quiet">Figures of one portion. Bold is the best of the row.</span>
+      <span class="quiet"
+        >Figures of one portion; bold is the best of its row.
+        {{ sides.some((s) => s.beaten_by) ? BEATEN : '' }}</span
+      >
     </p>
     <div class="scroll" tabindex="0" role="group" aria-label="Table of the paths">
       <table v-if="sides.length">
@@ -105,7 +115,7 @@ function nameOf(key: string): string {
               >
                 {{ side.name }}
               </button>
-              <small v-if="side.beaten_by">{{ nameOf(side.beaten_by) }} is as good or better in all</small>
+              <small v-if="side.beaten_by" :title="BEATEN">beaten by {{ nameOf(side.beaten_by) }}</small>
             </th>
           </tr>
         </thead>

@@ -108,6 +108,7 @@ class PathSideOut(Out):
     status: Literal["balanced", "strained", "unmet"] | None
     per_serving: TotalsOut | None  # type: ignore[valid-type]
     sweetness: float
+    from_sweeteners: float
     changed: int
     effort: int
     cost: float | None

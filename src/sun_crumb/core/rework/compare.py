@@ -7,8 +7,8 @@ from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.errors import NothingToReworkError
-from sun_crumb.core.formula import Formula, portion, served
-from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.formula import Formula, portion, served, total
+from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.rework.goals import Goals, Path, paths
 from sun_crumb.core.rework.plan import Plan, rework
@@ -22,8 +22,9 @@ RANK = {"balanced": 0, "strained": 1, "unmet": 2}
 class PathSide:
     """One path's plan in figures per portion; ``plan`` is None where the path finds nothing to cut.
 
-    ``effort`` counts changed lines and what must be prepared; ``beaten_by`` names a path that is at least as good in
-    free sugar, energy, sweetness, balance and effort, and better in one, or is empty.
+    ``effort`` counts changed lines and what must be prepared; ``from_sweeteners`` is the share of the sweetness that comes
+    from sugar alcohols, allulose and intense sweeteners, which some people taste; ``beaten_by`` names a path that is at
+    least as good in free sugar, energy, sweetness, balance, effort and that taste, and better in one, or is empty.
     """
 
     path: str
@@ -33,6 +34,7 @@ class PathSide:
     changed: int = 0
     effort: int = 0
     sweetness: float = 0.0
+    from_sweeteners: float = 0.0
     beaten_by: str = ""
 
 
@@ -59,7 +61,18 @@ def _side(path: Path, formula: Formula, goals: Goals, pantry: Pantry, cup: CupSt
     before, after = plan.totals_before, plan.totals_after
     old = before.sucrose_equivalent_g / before.mass_g
     sweet = after.sucrose_equivalent_g / after.mass_g / old if old else 0.0
-    return PathSide(path.key, path.name, "", plan, changed, effort, sweet)
+    return PathSide(path.key, path.name, "", plan, changed, effort, sweet, _from_sweeteners(plan))
+
+
+def _is_sweetener(ingredient: Ingredient) -> bool:
+    c = ingredient.per_100g
+    return c.glycosides_g > 0 or c.polyols_g + c.allulose_g > 30
+
+
+def _from_sweeteners(plan: Plan) -> float:
+    natural = [line for line in plan.after.lines if not _is_sweetener(line.ingredient)]
+    whole = plan.totals_after.sucrose_equivalent_g
+    return 1 - total(natural).sucrose_equivalent_g / whole if whole > 0 else 0.0
 
 
 def _marks(side: PathSide) -> tuple[float, ...]:
@@ -71,6 +84,7 @@ def _marks(side: PathSide) -> tuple[float, ...]:
         round(one.free_sugars_who_g * 2),
         round(one.energy_kcal / 5),
         round(-20 * min(side.sweetness, 1.0)),
+        round(10 * side.from_sweeteners),
         side.effort,
     )
 
