@@ -10,8 +10,7 @@ from sun_crumb.api.contract import endpoint
 from sun_crumb.api.current import database
 from sun_crumb.api.kitchen import plain_line
 from sun_crumb.api.schemas.base import DoneOut
-from sun_crumb.api.schemas.files import FileOut, ImportOut
-from sun_crumb.api.schemas.pantry import FileIn
+from sun_crumb.api.schemas.files import FileIn, FileOut, ImportOut
 from sun_crumb.api.schemas.recipes import PortionKindIn, RecipeChangeIn, RecipeIn, RecipeOut, RecipesOut
 from sun_crumb.api.schemas.rework import (
     DifferenceOut,

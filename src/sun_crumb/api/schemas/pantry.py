@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Annotated, Literal
 
-from pydantic import ConfigDict, Field
+from pydantic import Field
 
 from sun_crumb.api.schemas.base import In, Key, Out, numbers
 from sun_crumb.core.pantry.ingredient import COMPOSITION_FIELDS
@@ -98,15 +98,6 @@ class SweetenerOut(Out):
 
 class SweetenersOut(Out):
     sweeteners: list[SweetenerOut]
-
-
-class FileIn(In):
-    """A file's name and text."""
-
-    name: Annotated[str, Field(min_length=1, max_length=200)]
-    content: Annotated[str, Field(max_length=900_000)]
-
-    model_config = ConfigDict(extra="forbid", str_max_length=900_000)
 
 
 class IngredientsOut(Out):

@@ -72,7 +72,9 @@ def _heading(text: str) -> str | None:
     bare = text.strip("*#_= :–-").strip()
     if not bare or len(bare) > 48 or read_quantity(bare, words=False):
         return None
-    if re.search(r"\d\s*[a-z]{1,5}\.?$", bare, re.I) and not text.rstrip().endswith(":"):
+    if re.search(
+        r"\d\s*(?:g|gms?|grams?|kg|ml|l|oz|lbs?|cups?|tbsps?|tsps?)\.?$", bare, re.I
+    ) and not text.rstrip().endswith(":"):
         return None
     found = _FOR_THE.match(bare)
     uses = r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying)\b"

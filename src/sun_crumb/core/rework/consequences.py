@@ -35,10 +35,9 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) 
         found.append(
             f"{100 * wetter:.0f} g more water in every 100 g of batter: allow 5 to 10 minutes more, and trust the skewer."
         )
-    if baked and any(line.ingredient.key in THIRSTY for line in lines[len(formula.lines) :] + lines):
-        fresh = {a.ingredient.key for a, g in zip(problem.additions, grams[len(formula.lines) :], strict=True) if g > 0}
-        if fresh & THIRSTY:
-            found.append("Let the batter rest 10 minutes before the tin: what was added drinks slowly.")
+    fresh = {a.ingredient.key for a, g in zip(problem.additions, grams[len(formula.lines) :], strict=True) if g > 0}
+    if baked and fresh & THIRSTY:
+        found.append("Let the batter rest 10 minutes before the tin: what was added drinks slowly.")
     ratio = after["mass"] / before["mass"]
     pieces = floor(formula.servings * ratio + 0.5)
     if abs(ratio - 1) > TOLD_MASS and pieces != formula.servings:
