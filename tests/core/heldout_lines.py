@@ -1,4 +1,4 @@
-"""Lines and conflicts written before they were read: two sets, each measured once as it stood, then kept as a guard.
+"""Lines and conflicts written before they were read: three sets, each measured once as it stood, then kept as a guard.
 
 The food (alternatives by |), and the least and most grams that a careful baker would weigh: common practice, no
 published source. docs/method.md tells how the reader did on each set before anything was mended for it.
@@ -289,6 +289,79 @@ SECOND: tuple[tuple[str, str, float, float], ...] = (
     ("approximately 150g raspberries", "raspberry", 150, 150),
     ("200-250 ml water, as required", "water", 198, 252),
 )
+THIRD: tuple[tuple[str, str, float, float], ...] = (
+    ("1 1/3 cup all-purpose flour (160 g), leveled", "plain_flour", 159, 161),
+    ("250 g wholemeal spelt flour", "spelt_flour", 250, 250),
+    ("two tablespoons of coconut flour", "coconut_flour", 12, 18),
+    ("3 oz ground hazelnuts", "hazelnut_meal|hazelnuts", 84, 86),
+    ("1/2 cup fine cornmeal", "cornmeal", 60, 88),
+    ("60g jumbo oats", "rolled_oats", 60, 60),
+    ("1 cup self-rising flour", "self_raising_flour", 110, 135),
+    ("15 g cornflour, slaked in a little water", "cornflour", 15, 15),
+    ("115 g lightly salted butter, diced and chilled", "butter", 115, 115),
+    ("½ cup plus 2 Tbsp (1¼ sticks) butter", "butter", 138, 146),
+    ("90ml light olive oil", "olive_oil|neutral_oil", 80, 84),
+    ("2 tablespoons melted coconut oil, plus more for the pan", "coconut_oil", 24, 30),
+    ("1/4 cup grapeseed or sunflower oil", "neutral_oil", 52, 58),
+    ("180 ml whole milk", "milk", 178, 188),
+    ("1 cup + 1 tbsp whole milk", "milk", 250, 272),
+    ("3/4 cup well-shaken buttermilk", "buttermilk", 178, 196),
+    ("1 (6-oz) container plain yogurt", "yoghurt", 168, 172),
+    ("5 heaped tbsp thick yoghurt", "yoghurt|greek_yoghurt", 75, 130),
+    ("12 oz cream cheese, softened", "cream_cheese", 338, 342),
+    ("250 ml double cream, lightly whipped", "double_cream", 240, 256),
+    ("400g can coconut milk (full fat)", "coconut_milk_tinned", 400, 400),
+    ("4 large egg yolks, at room temperature", "egg_yolk", 66, 78),
+    ("2 medium free-range eggs, lightly beaten", "egg", 84, 106),
+    ("1 egg white", "egg_white", 28, 38),
+    ("75g light brown soft sugar", "light_brown_sugar", 75, 75),
+    ("⅓ cup lightly packed brown sugar", "light_brown_sugar", 55, 78),
+    ("1 cup superfine sugar", "caster_sugar", 190, 225),
+    ("4 Tbsp. granulated sugar, divided", "white_sugar", 46, 54),
+    ("150 g sifted icing sugar", "icing_sugar", 150, 150),
+    ("2/3 cup honey, warmed", "honey", 220, 240),
+    ("100 ml pure maple syrup", "maple_syrup", 128, 137),
+    ("3 tbsp date molasses (dibs)", "date_syrup", 55, 70),
+    ("50g coconut blossom sugar", "coconut_sugar", 50, 50),
+    ("1/2 cup powdered jaggery, tightly packed", "jaggery", 80, 130),
+    ("120g erythritol, powdered", "erythritol", 120, 120),
+    ("3 very ripe medium bananas (350 g unpeeled)", "banana", 215, 235),
+    ("1 ¼ cups mashed overripe bananas (3-4)", "banana", 260, 310),
+    ("2 small apples, unpeeled and grated", "apple", 180, 320),
+    ("1 cup chunky applesauce", "applesauce", 230, 262),
+    ("400 g rhubarb, trimmed and cut into chunks", "rhubarb", 400, 400),
+    ("1 cup blueberries, fresh or frozen", "blueberry", 135, 160),
+    ("2 tablespoons fresh lime juice", "lime_juice", 28, 32),
+    ("14 Medjool dates (about 280 g), pitted", "medjool_date", 278, 282),
+    ("1 cup chopped pitted dates", "medjool_date|deglet_date", 140, 185),
+    ("60 g raisins soaked in rum", "raisin", 60, 60),
+    ("100 g ready-to-eat dried apricots", "dried_apricot", 100, 100),
+    ("1 cup roasted butternut squash purée", "butternut_squash|pumpkin_puree", 220, 265),
+    ("2 medium courgettes (about 300 g), grated", "courgette", 298, 302),
+    ("200 g raw beetroot, peeled and grated", "beetroot", 200, 200),
+    ("½ cup roughly chopped pecans", "pecans", 45, 62),
+    ("3/4 cup whole almonds, toasted", "almonds", 95, 115),
+    ("2 tbsp flaxseed meal", "ground_flax", 11, 18),
+    ("¼ cup crunchy peanut butter", "peanut_butter", 60, 70),
+    ("40 g dark cocoa powder", "cocoa", 40, 40),
+    ("1/3 cup unsweetened Dutch cocoa", "cocoa", 24, 36),
+    ("150 g good dark chocolate (70 %), chopped", "dark_chocolate_70", 150, 150),
+    ("¾ cup semisweet chocolate chips", "chocolate_chips|dark_chocolate_50", 120, 140),
+    ("2 ½ tsp baking powder", "baking_powder", 9, 13),
+    ("a scant teaspoon of bicarbonate of soda", "baking_soda", 3.4, 5),
+    ("1/4 teaspoon fine salt", "salt", 1.1, 1.7),
+    ("1 vanilla pod, split and scraped", "vanilla_pod", 1, 6),
+    ("2 tsps vanilla essence", "vanilla", 7, 10),
+    ("1 ½ teaspoons mixed spice", "mixed_spice", 2.5, 4.5),
+    ("3 green cardamom pods, seeds only, ground", "cardamom", 0.2, 1.2),
+    ("50 ml boiling water", "water", 49, 51),
+    ("200g ginger biscuits, crushed", "gingersnap", 200, 200),
+    ("6 Tbsp strawberry jam", "jam", 108, 132),
+    ("Plain flour: 180 g", "plain_flour", 180, 180),
+    ("SUGAR - ONE CUP", "white_sugar", 195, 205),
+    ("butter 4 oz", "butter", 112, 115),
+    ("1 C. chopd walnuts", "walnuts", 95, 125),
+)
 # No cup of any country, no packing and no size reconciles the two.
 CONFLICTS = (
     '1/3 cup (130g) brown sugar', '1 cup (250 g) plain flour', '2 cups (500g) flour', '1 cup (60 g) granulated sugar',
@@ -310,6 +383,7 @@ CONFLICTS = (
     '12 Medjool dates (500 g)', '1 cup (25 g) walnuts', '500 ml (1 cup) milk', '1/2 cup (20 g) raisins',
     '1 kg (1 lb) apples', '3 egg yolks (120 g)', '1 cup (500 g) yoghurt', '1/4 tsp (5 g) salt',
     '120 g (1/4 cup) coconut flour', '2 tbsp (80 g) cornflour',
+    '1 cup (100 g) sugar', '1/4 cup (150 g) honey', '3 eggs (350 g)', '1 cup (300 g) almond flour', '1 tbsp (35 g) butter', '2 cups (900 g) milk', '1/2 cup (150 g) cocoa', '1 stick (200 g) butter', '10 oz (500 g) dark chocolate', '1 tsp (20 g) baking powder', '1 cup (60 g) mashed banana', '2 tbsp (100 g) yoghurt', '500 g (1 cup) flour', '1 cup (40 g) chopped nuts',
 )  # fmt: skip
 # Some cup, packing or size of a careful baker fits both.
 AGREEING = (
@@ -336,6 +410,7 @@ AGREEING = (
     '1½ cups (340 g) pumpkin purée', '3 ripe bananas (about 1½ cups)', "2 lemons' juice (90 ml)",
     '1 cup / 8 oz sugar', '16 tbsp (2 sticks) butter', '1 lb (3½ cups) icing sugar', '1/2 cup (200 g) honey',
     '3 tbsp (90 g) maple syrup',
+    '1 cup (220 g) caster sugar', '1/4 cup (80 g) honey', '3 eggs (155 g)', '1 cup (110 g) almond flour', '1 tbsp (15 g) butter', '2 cups (490 g) milk', '1/2 cup (40 g) cocoa', '1 stick (110 g) butter', '10 oz (280 g) dark chocolate', '1 tsp (5 g) baking powder', '1 cup (240 g) mashed banana', '2 tbsp (30 g) yoghurt', '500 g (4 cups) flour', '1 cup (120 g) chopped walnuts',
 )  # fmt: skip
 NONSENSE = (
     'asdf qwer zxcv', 'see note 3 below', '12345', '!!!', 'love and patience', '-----', 'http', '1 cup of moonlight',
@@ -343,4 +418,5 @@ NONSENSE = (
     '0 g butter', 'NaN cups milk', 'a sprinkle of magic', 'lorem ipsum dolor', '99 problems',
     '<script>alert(1)</script>', '-1/0 cups flour', '1 cup', '200 g', 'see photo', '½', '2 cups of patience',
     '5 kg of feathers',
+    'happy baking!', '42', '1 tonne of glitter', 'see above',
 )  # fmt: skip

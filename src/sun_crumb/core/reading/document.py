@@ -24,6 +24,10 @@ _HEAD_YIELD = re.compile(
     r"\s+(?:about\s+|up to\s+)?(?P<count>\d{1,3})\b(?!\s*(?:min|h\b|hour|g\b|ml|cm))[^)\]:]{0,30}[)\]]?(?=\s*:?\s*$)",
     re.I,
 )
+_WORDED_AMOUNT = re.compile(
+    r"\b(?:a|an|one|two|three|four|half|quarter)\s+(?:a\s+)?(?:cups?|tbsps?|tsps?|tablespoons?|teaspoons?|sticks?)\b",
+    re.I,
+)
 _STEP_NUMBER = re.compile(r"^(?:step\s*)?\d{1,2}\s*[.):]\s*", re.I)
 
 
@@ -89,7 +93,7 @@ def _heading(text: str) -> str | None:
         return " ".join(words[:-1])
     if text.rstrip().endswith(":") or text.startswith("#"):
         return " ".join(words)
-    if bare.isupper() and len(words) <= 4:
+    if bare.isupper() and len(words) <= 4 and not _WORDED_AMOUNT.search(bare):
         return " ".join(words)
     component = word_list("component")
     if words[-1] in component and len(words) <= 3 and ((text[:1].isupper() and len(words) == 1) or text.istitle()):

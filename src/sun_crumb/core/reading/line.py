@@ -37,14 +37,15 @@ _PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I)
 _TRAILING = re.compile(
-    r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b).*)$"
+    r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b).*)$",
+    re.I,
 )
 _LAST_PINCH = re.compile(
     r"(?:^|[\s,:–-])(?P<amount>(?:an?\s+)?(?:good\s+)?(?:pinch|dash|handful|knob|splash)(?:es)?)$", re.I
 )
 _ADDED = re.compile(r"\s+(?:\+|plus|and)\s+(?P<amount>[\d½⅓⅔¼¾⅛][^a-z]*[a-z]+\.?)$", re.I)
 _STOP = re.compile(
-    r"\s*(?:,|;|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|top\b|roll\b|sprinkle|tin\b|pan\b|coat|drizzle)))\s*",
+    r"\s*(?:,|;|\s(?=(?:soaked|steeped|plumped|dissolved|slaked)\s+in\b)|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|top\b|roll\b|sprinkle|tin\b|pan\b|coat|drizzle)))\s*",
     re.I,
 )
 # "1 lb 2 oz": the smaller unit after the larger one is added.

@@ -101,6 +101,10 @@ class NameIndex:
         telling = [w for w in words_of(preparation) if w in _TELLING and w not in raw] if preparation else []
         return list(self._ranked(tuple(raw), tuple(telling))[:limit])
 
+    def is_ambiguous(self, name: str) -> bool:
+        """Return whether bakers use *name* for unlike things, so that what it is sold in may tell them apart."""
+        return tuple(words_of(name)) in self.ambiguous
+
     def doubtful_by_count(self, name: str) -> tuple[str, ...]:
         """Return the foods that a count of *name* may mean where their pieces differ much in weight, or none."""
         raw = tuple(w for w in words_of(name) if w not in _JOINERS)

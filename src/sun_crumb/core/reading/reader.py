@@ -107,7 +107,9 @@ def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:
         parsed = parse_line(statement)
         if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
             parsed = replace(parsed, name=whole)
-        holder = " tinned" if parsed.sums and parsed.sums[0].unit == "can" else ""
+        spoken = parsed.sums[0].text.lower().split() if parsed.sums else []
+        is_tinned = bool({"can", "cans", "tin", "tins"} & set(spoken))
+        holder = " tinned" if is_tinned and index.is_ambiguous(parsed.name) else ""
         candidates = index.match(parsed.name, parsed.preparation + holder)
         candidates = _told_apart(parsed, candidates, index.doubtful_by_count(parsed.name), pantry)
         if len(candidates) == 0 and parsed.sums and not parsed.name and parsed.sums[0].unit:

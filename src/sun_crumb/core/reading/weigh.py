@@ -234,7 +234,9 @@ def _conflict(
             amount.unit is not None and amount.unit in ("packet", "can", "handful", "slice", "sprig", "knob", "scoop")
         ):
             continue
-        if not _agrees(low, high, stated):
+        # What is medium to one grower is large to another; eggs are sorted.
+        wider = 1.1 if amount.size and not ingredient.has_role("egg") else 1.0
+        if not _agrees(low / wider, high * wider, stated):
             usual = one_amount(amount, ingredient, cup, line.form)
             return _told(amount.text, usual if usual is not None else low, stated, ingredient, cup)
     return None
