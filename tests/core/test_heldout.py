@@ -6,7 +6,7 @@ import unittest
 
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import ReadLine, read_recipe
-from tests.core.heldout_lines import AGREEING, CONFLICTS, FIRST, NONSENSE, SECOND, THIRD
+from tests.core.heldout_lines import AGREEING, CONFLICTS, FIRST, FOURTH, NONSENSE, SECOND, THIRD
 
 
 def read_all(text: str) -> list[ReadLine]:
@@ -20,7 +20,7 @@ def read(text: str) -> ReadLine:
 
 class HeldOut(unittest.TestCase):
     def test_grams_are_in_a_careful_bakers_range(self) -> None:
-        for name, lines in (("first", FIRST), ("second", SECOND), ("third", THIRD)):
+        for name, lines in (("first", FIRST), ("second", SECOND), ("third", THIRD), ("fourth", FOURTH)):
             right = 0
             for text, keys, low, high in lines:
                 line = read(text)
@@ -29,7 +29,7 @@ class HeldOut(unittest.TestCase):
                 self.assertGreaterEqual(right / len(lines), 0.97)
 
     def test_no_line_is_taken_for_another_food_in_silence(self) -> None:
-        for text, keys, _, _ in (*FIRST, *SECOND, *THIRD):
+        for text, keys, _, _ in (*FIRST, *SECOND, *THIRD, *FOURTH):
             with self.subTest(text):
                 line = read(text)
                 self.assertTrue(line.status != "ok" or line.ingredient in keys.split("|"), line)
@@ -44,6 +44,15 @@ class HeldOut(unittest.TestCase):
         for text in NONSENSE:
             with self.subTest(text):
                 self.assertNotIn("ok", [line.status for line in read_all(text)])
+
+    def test_more_of_the_same_and_adjectives_before_a_comma(self) -> None:
+        for text, found in (
+            ("2 cups flour, plus 1 tablespoon for the tin", [("plain_flour", 250.0), ("plain_flour", 7.8)]),
+            ("200 g sugar plus 2 tbsp for dusting", [("white_sugar", 200.0), ("white_sugar", 25.4)]),
+            ("1 cup blanched, finely ground almond flour", [("almond_flour", 96.0)]),
+        ):
+            with self.subTest(text):
+                self.assertEqual([(line.ingredient, line.grams) for line in read_all(text)], found)
 
 
 class Gross(unittest.TestCase):

@@ -76,6 +76,7 @@ _EACH = re.compile(
     r"^(?P<amount>.{1,24}?)\s+each\s+(?:of\s+)?(?:ground\s+)?(?P<one>[a-z ]+?)\s*(?:,|and|&)\s*(?P<two>[a-z ]+)$",
     re.IGNORECASE,
 )
+_FOR_USE = re.compile(r"\s*(?:extra|more)?\s*(?:for|to)\b", re.I)
 _SPLIT = re.compile(r"\s+(?:plus|and|\+|&|mixed with|dissolved in)\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))", re.I)
 
 
@@ -122,6 +123,9 @@ def split_line(text: str) -> list[str]:
     if cut and text.count("(", 0, cut.start()) <= text.count(")", 0, cut.start()):
         left, right = text[: cut.start()], text[cut.end() :]
         first, second = read_amount(left), read_amount(right)
+        if first and second and second[0].unit and _FOR_USE.match(right, second[1]):
+            # "plus 1 tablespoon for the tin": more of the same food.
+            return [left, f"{right[: second[1]]} {parse_line(left).name}"]
         if first and second and first[1] < len(left) and re.search(r"[a-z]{3,}", left[first[1] :], re.I):
             name_right = right[second[1] :]
             # "1 cup plus 2 tbsp flour" has no food on its left and was not split; "200 g sugar plus 2 tbsp for

@@ -17,6 +17,7 @@ from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.records import Amount, Candidate, ComponentYield, ParsedLine, Reading, ReadLine
 from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin, read_yield
 from sun_crumb.core.reading.weigh import is_absurd, weigh
+from sun_crumb.core.reading.words import word_list
 
 MOST_CHARACTERS = 200_000
 MOST_LINES = 2_500
@@ -107,6 +108,9 @@ def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:
         parsed = parse_line(statement)
         if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
             parsed = replace(parsed, name=whole)
+        if parsed.preparation and parsed.name and set(words_of(parsed.name)) <= word_list("neutral"):
+            # "blanched, finely ground almond flour": the comma stands among adjectives.
+            parsed = replace(parsed, name=f"{parsed.name} {parsed.preparation}")
         spoken = parsed.sums[0].text.lower().split() if parsed.sums else []
         is_tinned = bool({"can", "cans", "tin", "tins"} & set(spoken))
         holder = " tinned" if is_tinned and index.is_ambiguous(parsed.name) else ""
