@@ -140,6 +140,13 @@ class WhereSugarIsTheStructure(unittest.TestCase):
                 self.assertTrue(any("smaller piece" in words for words in made.instead), made.instead)
                 self.assertTrue(any("Another way" in words for words in made.instead), made.instead)
 
+    def test_candied_fruit_keeps_by_its_sugar(self) -> None:
+        candied = "Candied orange slices\nMakes 20 pieces\n400 g oranges, sliced\n400 g sugar\n200 ml water"
+        made = plan(candied, path="zero", cut=0.6)
+        self.assertEqual((made.balance[0].family, made.status), ("candied", "unmet"))
+        self.assertTrue(any("neither set nor keep" in words for words in made.instead), made.instead)
+        self.assertTrue(any("Hot sugar" in words for words in made.cautions))
+
     def test_only_what_melts_to_a_glass_replaces_caramel(self) -> None:
         made = plan(DESSERTS["caramel"], path="zero", cut=0.6)
         self.assertLessEqual(new_keys(made) - {"water"}, {"maltitol", "allulose", "stevia_erythritol"})

@@ -79,6 +79,7 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
         words += [w.removesuffix("s") for w in words]
         for key in (
             "meringue",
+            "candied",
             "caramel",
             "frosting",
             "brownie",
@@ -126,6 +127,8 @@ def _is_possible(key: str, flour: float, fruit: float, wet: float, egg: float) -
         return flour < 0.05
     if key == "sauce":
         return flour < 0.1
+    if key == "candied":
+        return flour < 0.05 and fruit > 0.2
     if key == "meringue":
         return egg > 0.15 and flour < 0.1
     if key in ("frosting", "caramel"):

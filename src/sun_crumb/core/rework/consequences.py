@@ -13,7 +13,7 @@ from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.rework.reasons import oven_advice
 from sun_crumb.core.rework.unmet import Unmet
 
-NO_OVEN = frozenset({"frosting", "custard", "frozen", "fruit", "sauce", "no_bake", "caramel"})
+NO_OVEN = frozenset({"frosting", "custard", "frozen", "fruit", "sauce", "no_bake", "caramel", "candied"})
 # Common practice, no published source: what makes a batter rest, and what a difference must come to before it is told.
 THIRSTY = frozenset(
     {"chia_seeds", "ground_flax", "psyllium_husk", "oat_flour", "coconut_flour", "chia_egg", "flax_egg"}
