@@ -487,6 +487,18 @@ class Everywhere(Screens):
                     self.assertEqual(self.problems, [])
                 page.close()
 
+    def test_no_bench_scrolls_sideways_on_a_phone_with_all_of_it_open(self) -> None:
+        for number in range(1, 7):
+            page = self.open(f"/recipes/{number}/bench", "phone")
+            page.get_by_text("What a bigger cut costs").click()
+            page.get_by_role("button", name=re.compile("^Cut 100 %")).wait_for(timeout=20000)
+            page.get_by_role("button", name="Side by side").click()
+            page.get_by_role("rowheader", name="Cautions").wait_for(timeout=20000)
+            wide = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")
+            with self.subTest(number):
+                self.assertLessEqual(wide, 0)
+            page.close()
+
     def test_axe_finds_nothing_serious(self) -> None:
         for theme in ("morning", "oven"):
             for path, words in PLACES.items():
@@ -495,6 +507,12 @@ class Everywhere(Screens):
                 page.reload()
                 page.get_by_text(words, exact=False).first.wait_for()
                 page.wait_for_timeout(300)
+                if path.endswith("/bench"):
+                    page.get_by_text("What a bigger cut costs").click()
+                    page.get_by_role("button", name=re.compile("^Cut 100 %")).wait_for(timeout=20000)
+                    page.get_by_text("What may be said of it").click()
+                    page.get_by_role("button", name="Side by side").click()
+                    page.get_by_role("rowheader", name="Cautions").wait_for(timeout=20000)
                 # Through the driver, past the page's own policy, which would refuse a foreign script tag.
                 page.evaluate(AXE.read_text(encoding="utf-8"))
                 found = page.evaluate("axe.run(document, {resultTypes: ['violations']})")

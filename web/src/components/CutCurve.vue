@@ -15,6 +15,12 @@ const points = ref<FrontierPoint[]>([])
 const placed = computed(() => place(points.value))
 const words = { balanced: 'balanced', strained: 'at its edge', unmet: 'can’t be had' }
 
+function says(point: FrontierPoint): string {
+  const held = `${grams(point.free_sugars_who_g)} free sugar, ${kcal(point.energy_kcal)}`
+  const off = `${words[point.status]}, furthest off in ${point.off_in.toLowerCase()}`
+  return `Cut ${percent(point.cut)}: ${percent(point.sweetness)} as sweet, ${held}; ${off}`
+}
+
 /** All wishes but the cut: the curve stays while only the cut moves. */
 const others = computed(() => JSON.stringify({ ...props.goals, cut: null, recipe: bench.recipe?.id }))
 
@@ -78,16 +84,12 @@ function toggle(event: Event): void {
           :class="point.status"
           role="button"
           tabindex="0"
-          :aria-label="`Cut ${percent(point.cut)}: ${percent(point.sweetness)} as sweet, ${grams(point.free_sugars_who_g)} free sugar, ${kcal(point.energy_kcal)}, ${words[point.status]}`"
+          :aria-label="says(point)"
           @click="emit('choose', point.cut)"
           @keydown.enter="emit('choose', point.cut)"
           @keydown.space.prevent="emit('choose', point.cut)"
         >
-          <title>
-            {{ percent(point.cut) }} cut: {{ percent(point.sweetness) }} as sweet,
-            {{ grams(point.free_sugars_who_g) }} free sugar, {{ kcal(point.energy_kcal) }};
-            {{ words[point.status] }}, furthest off in {{ point.off_in.toLowerCase() }}
-          </title>
+          <title>{{ says(point) }}</title>
           <circle class="reach" :cx="point.x" :cy="point.y" r="12" />
           <circle v-if="point.status === 'balanced'" :cx="point.x" :cy="point.y" r="5" />
           <path

@@ -251,6 +251,7 @@ tr:hover .lock {
   .same .after small {
     display: block;
     margin: 0;
+    white-space: normal;
   }
   tbody tr .before,
   tbody tr .after {
