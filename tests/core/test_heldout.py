@@ -97,6 +97,7 @@ class Method(unittest.TestCase):
         for step, key in (
             ("Whisk the eggs with 1 tsp cinnamon.", "cinnamon"),
             ("Cool for 10 minutes, then dust with 2 tbsp icing sugar.", "icing_sugar"),
+            ("Dust with 1 tbsp golden syrup.", "golden_syrup"),
             ("Dissolve the coffee in 2 tbsp hot water and stir.", "water"),
             ("Fold in 100 g raisins and bake for 20 minutes at 180 °C.", "raisin"),
         ):
@@ -108,7 +109,8 @@ class Method(unittest.TestCase):
 
     def test_what_the_list_holds_times_and_tins_are_not_asked(self) -> None:
         for step in (
-            "Whisk 100 g sugar with 2 eggs.", "Stir in the remaining 50 g sugar.", "Bake for 25 minutes at 180 °C.",
+            "Whisk 100 g sugar with 2 eggs.",
+            "Rub 200 g plain flour into the fat.", "Stir in the remaining 50 g sugar.", "Bake for 25 minutes at 180 °C.",
             "Grease the tin with 1 tsp oil.", "Cut into 2 cm squares.", "Add half the flour and 2 of the eggs.",
             "Divide between 12 cases.", "Whisk for 3 to 4 minutes.",
         ):  # fmt: skip

@@ -131,7 +131,7 @@ def _mentioned(found: list[Piece], drafts: list[_Draft], pantry: Pantry) -> list
     """Return drafts of the foods that only the method names with an amount; what the list holds is not repeated."""
     index = name_index(pantry)
     listed = {d.ingredient.key for d in drafts if d.ingredient}
-    named = [frozenset(words_of(d.parsed.name)) for d in drafts if d.parsed]
+    named = [(frozenset(words_of(d.parsed.name)), d.parsed.sums[:1]) for d in drafts if d.parsed and d.parsed.name]
     components = list(dict.fromkeys(d.piece.component for d in drafts if d.parsed))
     extra: list[_Draft] = []
     for piece in found:
@@ -143,7 +143,12 @@ def _mentioned(found: list[Piece], drafts: list[_Draft], pantry: Pantry) -> list
             if not is_sure(candidates) or (parsed.sums[0].unit is None and candidates[0].confidence < 0.93):
                 continue
             words = frozenset(words_of(parsed.name))
-            if candidates[0].ingredient in listed or any(words <= name or name <= words for name in named if name):
+            first = parsed.sums[0]
+            # "the sugar" is the list's caster sugar; "2 tbsp icing sugar" is not its 150 g of sugar, unless as much of it.
+            if candidates[0].ingredient in listed or any(
+                words <= name or (name <= words and any((a.low, a.unit) == (first.low, first.unit) for a in amounts))
+                for name, amounts in named
+            ):
                 continue
             listed.add(candidates[0].ingredient)
             food = pantry[candidates[0].ingredient]

@@ -126,8 +126,8 @@ class Goals:
             require_choice(tag, {row["tag"] for row in table("allergens")}, "avoid")
         if both := sorted(set(self.without) & set(self.including)):
             raise OutOfDomainError(f"{both[0]} can't be both left out and put in", field="including", key=both[0])
-        _in_range("most_energy_kcal", self.most_energy_kcal, 1.0, 5000.0)
-        _in_range("most_free_sugar_g", self.most_free_sugar_g, 0.0, 500.0)
+        _in_range("most_energy_kcal", self.most_energy_kcal, 1.0, 5000.0, "the energy of a portion [kcal]")
+        _in_range("most_free_sugar_g", self.most_free_sugar_g, 0.0, 500.0, "the free sugar of a portion [g]")
         for family in self.families.values():
             require_choice(family, families(), "family")
         for position, grams in self.locks.items():
@@ -157,6 +157,8 @@ class Goals:
         return self.definition or self.preset.definition
 
 
-def _in_range(name: str, value: float | None, low: float, high: float) -> None:
+def _in_range(name: str, value: float | None, low: float, high: float, words: str = "") -> None:
     if value is not None and not (isfinite(value) and low <= value <= high):
-        raise OutOfDomainError(f"{name} must lie between {low:g} and {high:g}, not {value}", field=name, value=value)
+        raise OutOfDomainError(
+            f"{words or name} must lie between {low:g} and {high:g}, not {value:g}", field=name, value=value
+        )
