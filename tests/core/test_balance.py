@@ -98,6 +98,7 @@ class Families(CloseTo):
             "Baked custard\n500 ml milk\n100 g sugar\n4 eggs": "custard",
             "Soft caramels\n300 g sugar\n200 ml double cream\n50 g butter": "caramel",
             "Meringues\n4 egg whites\n200 g caster sugar": "meringue",
+            "Plum cake\n200 g flour\n150 g sugar\n3 eggs\n120 g butter\n500 g plums": "butter_cake",
             "Rice pudding\n1 l milk\n100 g rice\n80 g sugar": "custard",
         }
         for text, family in cases.items():

@@ -114,7 +114,7 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
 def _is_possible(key: str, flour: float, fruit: float, wet: float, egg: float) -> bool:
     """Return whether a component made so can be of this family, whatever it is called."""
     if key == "fruit":
-        return flour < 0.2 and fruit > 0.3
+        return flour < 0.12 and fruit > 0.3
     if key == "custard":
         return flour < 0.25 and wet > 0.25
     if key in ("butter_cake", "oil_cake", "quick_bread"):
