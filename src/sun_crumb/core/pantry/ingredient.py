@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, fields
+from functools import lru_cache
 
 from sun_crumb.core.quantities.household import SpoonWeights
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
@@ -124,20 +125,25 @@ class Ingredient:
 
     def spoons(self, cup: CupStandard) -> SpoonWeights | None:
         """Return what a cup and spoons of it weigh by the *cup* standard, or None where no volume is known."""
-        density = self.density_g_per_ml()
-        if density is None:
-            return None
-        us = cup_standard("us")
-        found = [
-            measure.grams / volume * mine if (measure := self.measure(unit)) else density * mine
-            for unit, volume, mine in (
-                ("cup", us.cup_ml, cup.cup_ml),
-                ("tbsp", us.tablespoon_ml, cup.tablespoon_ml),
-                ("tsp", us.teaspoon_ml, cup.teaspoon_ml),
-            )
-        ]
-        return SpoonWeights(*found)
+        return _spoons(self, cup)
 
     def has_role(self, *roles: str) -> bool:
         """Return whether it has one of these roles."""
         return not self.roles.isdisjoint(roles)
+
+
+@lru_cache(maxsize=2048)
+def _spoons(ingredient: Ingredient, cup: CupStandard) -> SpoonWeights | None:
+    density = ingredient.density_g_per_ml()
+    if density is None:
+        return None
+    us = cup_standard("us")
+    found = [
+        measure.grams / volume * mine if (measure := ingredient.measure(unit)) else density * mine
+        for unit, volume, mine in (
+            ("cup", us.cup_ml, cup.cup_ml),
+            ("tbsp", us.tablespoon_ml, cup.tablespoon_ml),
+            ("tsp", us.teaspoon_ml, cup.teaspoon_ml),
+        )
+    ]
+    return SpoonWeights(*found)

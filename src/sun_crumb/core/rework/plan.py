@@ -284,8 +284,14 @@ def _explained(problem: Problem, grams: list[float], positions: list[int], cup: 
         changed = abs(line.grams - was) > 1e-9
         locked = n in problem.locks
         told = (
-            reason(problem, n, grams) if changed and not locked else _set(line, problem) if locked and changed else ""
+            reason(problem, n, grams, lines)
+            if changed and not locked
+            else _set(line, problem)
+            if locked and changed
+            else ""
         )
+        text = household(line.ingredient, line.grams, cup) if line.grams else "none"
+        text_before = text if not changed else household(line.ingredient, was, cup) if was else ""
         row = PlanLine(
             positions[n] if n < len(old) else None,
             line.component,
@@ -293,11 +299,11 @@ def _explained(problem: Problem, grams: list[float], positions: list[int], cup: 
             line.ingredient.name,
             was,
             round(line.grams, 2),
-            household(line.ingredient, was, cup) if was else "",
-            household(line.ingredient, line.grams, cup) if line.grams else "none",
+            text_before,
+            text,
             told,
             locked,
-            _step(replace(line, grams=max(line.grams, was)), cup),
+            _step(line.at(max(line.grams, was)), cup),
         )
         (kept if n < len(old) else new).append(row)
     last_cut = max((i for i, line in enumerate(old) if is_cuttable(line, problem.goals.counted)), default=-1)

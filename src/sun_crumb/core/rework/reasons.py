@@ -21,10 +21,12 @@ def percent(value: float) -> str:
     return text.replace("-", "−").replace("+0 %", "0 %").replace("−0 %", "0 %")
 
 
-def reason(problem: Problem, position: int, grams: list[float]) -> str:
-    """Return why the amount at *position* changed: what would be off if it were put back as it was."""
+def reason(problem: Problem, position: int, grams: list[float], lines: list[FormulaLine]) -> str:
+    """Return why the amount at *position* changed: what would be off if it were put back as it was.
+
+    *lines* are the problem's lines at *grams*.
+    """
     old = problem.formula.lines
-    lines = problem.lines_at(grams)
     line = lines[position]
     was = old[position].grams if position < len(old) else 0.0
     if position < len(old) and is_cuttable(old[position], problem.goals.counted):
@@ -38,7 +40,7 @@ def reason(problem: Problem, position: int, grams: list[float]) -> str:
     for n, addition in enumerate(problem.additions):
         if addition.kind == "swap" and position in (addition.replaces, len(old) + n):
             return _swap_reason(problem, addition)
-    return _adjuster_reason(problem, position, grams, was)
+    return _adjuster_reason(problem, position, grams, lines, was)
 
 
 def _swap_reason(problem: Problem, addition: Addition) -> str:
@@ -84,9 +86,9 @@ def _sweetener_reason(problem: Problem, line: FormulaLine, lines: list[FormulaLi
     return ", ".join(parts)
 
 
-def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: float) -> str:
-    with_it = _deviations(problem, grams)
-    without = _deviations(problem, [*grams[:position], was, *grams[position + 1 :]])
+def _adjuster_reason(problem: Problem, position: int, grams: list[float], lines: list[FormulaLine], was: float) -> str:
+    with_it = _deviations(problem, lines)
+    without = _deviations(problem, [*lines[:position], lines[position].at(was), *lines[position + 1 :]])
     worst, gain = None, 0.0
     for key, verdict in without.items():
         better = _price(verdict) - _price(with_it[key])
@@ -118,8 +120,8 @@ def _price(verdict: Verdict) -> float:
     return METRICS[verdict.key].weight * (INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0))
 
 
-def _deviations(problem: Problem, grams: list[float]) -> dict[str, Verdict]:
-    verdicts = judge(problem.family, problem.before, measure(problem.lines_at(grams)), problem.goals.wanted_sweetness)
+def _deviations(problem: Problem, lines: list[FormulaLine]) -> dict[str, Verdict]:
+    verdicts = judge(problem.family, problem.before, measure(lines), problem.goals.wanted_sweetness)
     return {v.key: v for v in verdicts if v.key in METRICS}
 
 
