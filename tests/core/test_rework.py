@@ -18,7 +18,7 @@ from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.rework import Goals, Plan, paths, rework
 from sun_crumb.core.rework.candidates import additions
 from sun_crumb.core.rework.model import solve
-from sun_crumb.core.rework.problem import problem_of
+from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.rework.rounding import TrueCost, rounded
 from sun_crumb.core.rework.solver import LinearModel
 from tests.support import CAKE, CloseTo, batter, formula_of
@@ -86,7 +86,7 @@ class Solver(CloseTo):
         goals = Goals(path="fruit", cut=0.4, keep_sweet=0.85, cupboard=("date_paste",))
         family = families()["butter_cake"]
         extra = [a for a in additions(formula, family, goals, shipped_pantry()) if a.ingredient.key == "date_paste"]
-        problem = problem_of(formula, family, goals, extra, {}, {})
+        problem = Problem(formula, family, goals, extra, {}, {})
         solved = solve(problem)
         assert solved is not None
         ours = TrueCost(problem)(rounded(problem, solved[0], cup_standard("us")))

@@ -96,11 +96,22 @@ def contribution(ingredient: Ingredient, is_inclusion: bool = False) -> dict[str
     return found
 
 
+@cache
+def contribution_row(ingredient: Ingredient, is_inclusion: bool = False) -> tuple[float, ...]:
+    """Return a contribution as numbers, in the order of QUANTITIES."""
+    return tuple(contribution(ingredient, is_inclusion).values())
+
+
 def measure(lines: Iterable[FormulaLine]) -> dict[str, float]:
     """Return the QUANTITIES of *lines* together, intense sweetness included in sweetness."""
     sums = dict.fromkeys(QUANTITIES, 0.0)
     for line in lines:
         for name, value in contribution(line.ingredient, line.is_inclusion).items():
             sums[name] += value * line.grams
+    return sweetened(sums)
+
+
+def sweetened(sums: dict[str, float]) -> dict[str, float]:
+    """Return QUANTITIES added up line by line with what the intense sweetness of the whole comes to, which is not additive."""
     sums["sweetness"] += intense_equivalent(sums["glycosides"], sums["mass"])
     return sums

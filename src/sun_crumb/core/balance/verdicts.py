@@ -26,42 +26,63 @@ class Verdict:
     words: str
 
 
-def denominator_of(metric: Metric, before: dict[str, float]) -> str:
-    """Return the quantity a metric is divided by: moisture of a dessert that holds no flour goes by its mass."""
-    if metric.key == "liquid" and before["holding"] < 0.08 * before["mass"]:
-        return "mass"
-    return metric.denominator
+@dataclass(frozen=True, slots=True)
+class Gauge:
+    """One metric set up for one original: what is divided by what, what is wanted, and what a deviation is a part of."""
+
+    metric: Metric
+    below: str
+    old: float
+    wanted: float
+    scale: float
+    band: tuple[float, float]
+
+    def ratio(self, after: dict[str, float]) -> float:
+        """Return the metric of these quantities; 0 where there is nothing to divide by."""
+        if not self.below:
+            return after[self.metric.numerator]
+        return after[self.metric.numerator] / after[self.below] if after[self.below] > 0 else 0.0
+
+    def deviation(self, after: dict[str, float]) -> float:
+        """Return how far these quantities are from what is wanted: parts of it, or meq/g for alkali."""
+        return (self.ratio(after) - self.wanted) / self.scale
+
+    def reach(self, off: float) -> float:
+        """Return a deviation in bands, with its sign."""
+        return off / (self.band[1] if off > 0 else self.band[0])
 
 
-def deviation(
-    metric: Metric, before: dict[str, float], after: dict[str, float], keep_sweet: float = 1.0
-) -> float | None:
-    """Return how far *after* is from *before* in one metric, or None where the original has none of it."""
-    below = denominator_of(metric, before)
-    old = before[metric.numerator] / (before[below] if below else 1.0) if not below or before[below] > 0 else 0.0
-    new = after[metric.numerator] / (after[below] if below else 1.0) if not below or after[below] > 0 else 0.0
-    if metric.key == "alkali":
-        return new - old
-    wanted = old * (keep_sweet if metric.key == "sweetness" else 1.0)
-    if abs(wanted) < 1e-9:
-        return None
-    return (new - wanted) / max(wanted, metric.floor)
+def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0) -> list[Gauge]:
+    """Return a gauge for every metric that *family* minds and the original has."""
+    found = []
+    for key, band in family.bands.items():
+        metric = METRICS[key]
+        # Moisture of a dessert that holds no flour goes by its mass.
+        dry = key == "liquid" and before["holding"] < 0.08 * before["mass"]
+        below = "mass" if dry else metric.denominator
+        old = before[metric.numerator] / (before[below] if below else 1.0) if not below or before[below] > 0 else 0.0
+        wanted = old * (keep_sweet if key == "sweetness" else 1.0)
+        if key != "alkali" and abs(wanted) < 1e-9:
+            continue
+        scale = 1.0 if key == "alkali" else max(wanted, metric.floor)
+        found.append(Gauge(metric, below, old, wanted, scale, band))
+    return found
 
 
 def judge(family: Family, before: dict[str, float], after: dict[str, float], keep_sweet: float = 1.0) -> list[Verdict]:
     """Return the verdict on every metric that *family* minds and the original has, and browning as advice."""
+    return verdicts(gauges(family, before, keep_sweet), before, after)
+
+
+def verdicts(by: list[Gauge], before: dict[str, float], after: dict[str, float]) -> list[Verdict]:
+    """Return the verdict *by* each gauge, and on browning as advice."""
     found = []
-    for key, band in family.bands.items():
-        metric = METRICS[key]
-        off = deviation(metric, before, after, keep_sweet)
-        if off is None:
-            continue
-        below = denominator_of(metric, before)
-        old = before[metric.numerator] / (before[below] if below else 1.0)
-        new = after[metric.numerator] / (after[below] if below else 1.0)
-        reach = off / (band[1] if off > 0 else band[0])
+    for gauge in by:
+        off, new = gauge.deviation(after), gauge.ratio(after)
+        reach = gauge.reach(off)
         level = "balanced" if abs(reach) <= 1.001 else "strained" if abs(reach) <= 2.001 else "off"
-        found.append(Verdict(key, metric.name, old, new, off, band, level, _words(metric, off, reach, old, new)))
+        words = _words(gauge.metric, off, reach, gauge.old, new)
+        found.append(Verdict(gauge.metric.key, gauge.metric.name, gauge.old, new, off, gauge.band, level, words))
     if before["browning"] > 0.002 * before["mass"] or after["browning"] > 0.002 * after["mass"]:
         found.append(_browning(before, after))
     return found

@@ -3,10 +3,14 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
+from functools import lru_cache
 from math import exp
+
+import numpy as np
 
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.formula.recipe import FormulaLine
+from sun_crumb.core.pantry import Ingredient
 
 # Molar masses [g/mol] by the standard atomic weights, and Norrish's K (from memory).
 SOLUTES = {
@@ -66,8 +70,16 @@ def crumb_activity(lines: Iterable[FormulaLine]) -> float | None:
     """Return the water activity estimated for a crumb that keeps all its water, or None below 20 % of water."""
     lines = list(lines)
     mass = sum(line.grams for line in lines)
-    water = sum(line.ingredient.per_100g.water_g * line.grams / 100 for line in lines)
-    if not mass or water / mass < LEAST_WATER:
+    if not mass:
         return None
-    held = {name: sum(getattr(line.ingredient.per_100g, name) * line.grams / 100 for line in lines) for name in SOLUTES}
-    return solution_activity(water, held)
+    held = np.array([line.grams for line in lines]) @ np.array([_solutes(line.ingredient) for line in lines])
+    water, *solutes = held.tolist()
+    if water / mass < LEAST_WATER:
+        return None
+    return solution_activity(water, dict(zip(SOLUTES, solutes, strict=True)))
+
+
+@lru_cache(maxsize=2048)
+def _solutes(ingredient: Ingredient) -> tuple[float, ...]:
+    """Return the water and each of the SOLUTES in 1 g."""
+    return tuple(getattr(ingredient.per_100g, name) / 100 for name in ("water_g", *SOLUTES))

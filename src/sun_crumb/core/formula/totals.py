@@ -4,9 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass, fields
+from functools import lru_cache
+
+import numpy as np
 
 from sun_crumb.core.formula.recipe import FormulaLine
-from sun_crumb.core.sugars.sweetness import sucrose_equivalent
+from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.sugars.sweetness import intense_equivalent, linear_sweetness
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,24 +58,38 @@ def total(lines: Iterable[FormulaLine]) -> Totals:
     Sweetness of intense sweeteners saturates, so ``sucrose_equivalent_g`` is computed for the whole, not added up.
     """
     lines = list(lines)
-    sums = dict.fromkeys(TOTAL_FIELDS, 0.0)
-    for line in lines:
-        c = line.ingredient.per_100g
-        part = line.grams / 100
-        sums["mass_g"] += line.grams
-        sums["energy_kcal"] += c.energy_kcal * part
-        sums["total_sugars_g"] += c.total_sugars_g * part
-        sums["refined_sugar_g"] += c.total_sugars_g * c.refined_share * part
-        sums["added_sugars_us_g"] += c.total_sugars_g * c.added_us_share * part
-        sums["free_sugars_who_g"] += c.total_sugars_g * c.free_who_share * part
-        sums["free_sugars_uk_g"] += c.total_sugars_g * free_uk_share(line) * part
-        sums["water_g"] += c.water_g * part
-        sums["fat_g"] += c.fat_g * part
-        sums["protein_g"] += c.protein_g * part
-        sums["carbohydrate_g"] += c.carbohydrate_g * part
-        sums["fibre_g"] += (c.fibre_g + c.inulin_g + c.polydextrose_g) * part
-    sums["sucrose_equivalent_g"] = sucrose_equivalent((line.ingredient.per_100g, line.grams) for line in lines)
-    return Totals(**sums)
+    if not lines:
+        return Totals(*([0.0] * len(TOTAL_FIELDS)))
+    held = [_held(line.ingredient, free_uk_share(line)) for line in lines]
+    sums = (np.array([line.grams for line in lines]) @ np.array(held)).tolist()
+    mass, glycosides, sweetness = sums[0], sums[-1], sums[_SWEETNESS]
+    sums[_SWEETNESS] = sweetness + intense_equivalent(glycosides, mass)
+    return Totals(*sums[:-1])
+
+
+_SWEETNESS = TOTAL_FIELDS.index("sucrose_equivalent_g")
+
+
+@lru_cache(maxsize=4096)
+def _held(ingredient: Ingredient, free_uk: float) -> tuple[float, ...]:
+    """Return what 1 g adds to each of the TOTAL_FIELDS, sweetness without the intense, and the glycosides last."""
+    c = ingredient.per_100g
+    found = Totals(
+        mass_g=100.0,
+        energy_kcal=c.energy_kcal,
+        total_sugars_g=c.total_sugars_g,
+        refined_sugar_g=c.total_sugars_g * c.refined_share,
+        added_sugars_us_g=c.total_sugars_g * c.added_us_share,
+        free_sugars_who_g=c.total_sugars_g * c.free_who_share,
+        free_sugars_uk_g=c.total_sugars_g * free_uk,
+        water_g=c.water_g,
+        sucrose_equivalent_g=linear_sweetness(c),
+        fat_g=c.fat_g,
+        protein_g=c.protein_g,
+        carbohydrate_g=c.carbohydrate_g,
+        fibre_g=c.fibre_g + c.inulin_g + c.polydextrose_g,
+    )
+    return (*(getattr(found, name) / 100 for name in TOTAL_FIELDS), c.glycosides_g / 100)
 
 
 def portion(whole: Totals, servings: int) -> Totals:

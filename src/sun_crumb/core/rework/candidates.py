@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 from functools import cache
 
 from sun_crumb.core.balance import Family
+from sun_crumb.core.errors import UnknownChoiceError
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.formula.totals import free_uk_share
 from sun_crumb.core.pantry import Ingredient, Pantry
@@ -57,13 +58,19 @@ SWEETENER_KINDS = {"paste": "paste", "puree": "puree", "syrup": "syrup"}
 def counted_per_gram(line: FormulaLine, definition: str) -> float:
     """Return the sugar of a *definition* in 1 g of a line [g]."""
     c = line.ingredient.per_100g
-    share = {
-        "total_sugars_g": 1.0,
-        "refined_sugar_g": c.refined_share,
-        "added_sugars_us_g": c.added_us_share,
-        "free_sugars_who_g": c.free_who_share,
-        "free_sugars_uk_g": free_uk_share(line),
-    }[definition]
+    match definition:
+        case "total_sugars_g":
+            share = 1.0
+        case "refined_sugar_g":
+            share = c.refined_share
+        case "added_sugars_us_g":
+            share = c.added_us_share
+        case "free_sugars_who_g":
+            share = c.free_who_share
+        case "free_sugars_uk_g":
+            share = free_uk_share(line)
+        case _:
+            raise UnknownChoiceError(f"no definition of sugar is called {definition!r}", field="definition")
     return c.total_sugars_g / 100 * share
 
 
@@ -133,9 +140,10 @@ def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) ->
             found = [*(a for a in found if a.ingredient.key != key), asked]
     liquid = any(line.ingredient.has_role("liquid") for line in formula.lines)
     lifts = any(line.ingredient.key in ("baking_soda", "baking_powder", "self_raising_flour") for line in formula.lines)
+    taken = {a.ingredient.key for a in found}
     for key, row in known.items():
         ingredient = pantry[key]
-        if ingredient.tags & excluded or key in goals.without or any(a.ingredient.key == key for a in found):
+        if ingredient.tags & excluded or key in goals.without or key in taken:
             continue
         if row["kind"] == "swap":
             found += _swaps(formula, ingredient, row, goals)
@@ -149,8 +157,9 @@ def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) ->
             or (row["kind"] == "acid" and lifts and any(line.ingredient.key == "baking_soda" for line in formula.lines))
             or (row["kind"] in ("piece", "adjust") and _suits(row, family, goals, formula))
         ):
-            if key == "water" and any(a.ingredient.key == "milk" for a in found):
+            if key == "water" and "milk" in taken:
                 continue
+            taken.add(key)
             found.append(_addition(ingredient, row))
     return found
 

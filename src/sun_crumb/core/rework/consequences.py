@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from math import ceil, floor
 
-from sun_crumb.core.balance import Family, Verdict, measure
+from sun_crumb.core.balance import Family, Verdict
 from sun_crumb.core.balance.water_activity import crumb_activity
 from sun_crumb.core.formula import Totals
 from sun_crumb.core.quantities.household import grams_text
@@ -24,8 +24,7 @@ TOLD_MASS, TOLD_WATER, TOLD_ACTIVITY = 0.05, 0.06, 0.006
 def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) -> list[str]:
     """Return what to do otherwise with one component at these amounts, in sentences."""
     family, formula = problem.family, problem.formula
-    lines = [line for line in problem.lines_at(grams) if line.grams > 0]
-    after, before = measure(lines), problem.before
+    after, before = problem.quantities_at(grams), problem.before
     found = []
     baked = family.key not in NO_OVEN
     if baked and (oven := oven_advice(verdicts)):
@@ -45,9 +44,10 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) 
         found.append(
             f"{100 * abs(ratio - 1):.0f} % {more} in the tin or bowl: {pieces} {formula.unit}s of the old size instead of {formula.servings}."
         )
-    old_activity, new_activity = crumb_activity(formula.lines), crumb_activity(lines)
     dries = family.key in ("meringue", "caramel")
-    if old_activity and new_activity and new_activity - old_activity > TOLD_ACTIVITY and not dries:
+    old_activity = None if dries else crumb_activity(formula.lines)
+    new_activity = crumb_activity(problem.lines_at(grams)) if old_activity else None
+    if old_activity and new_activity and new_activity - old_activity > TOLD_ACTIVITY:
         found.append(
             f"Keeps less long than the original: its water is freer (activity about {old_activity:.3f} before, "
             f"{new_activity:.3f} after, an estimate). Fridge or freezer sooner."

@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import replace
 
-from sun_crumb.core.balance import METRICS, contribution
-from sun_crumb.core.balance.verdicts import denominator_of, deviation
+import numpy as np
+
+from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.reference import constant
-from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition, counted_per_gram, move_of
-from sun_crumb.core.rework.problem import LIMITS, Problem, crystal_per_gram, fair_share, least_per_sugar
+from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition
+from sun_crumb.core.rework.problem import LIMITS, Matrix, Problem, crystal_per_gram, fair_share, least_per_sugar
 from sun_crumb.core.rework.solver import INFINITY, LinearModel
 from sun_crumb.core.sugars.sweetness import intense_dose
 
@@ -70,9 +72,13 @@ class _Build:
         self.terms: list[dict[int, float]] = []
         self._existing()
         self._new()
-        lines = problem.lines_at([line.grams for line in problem.formula.lines] + [0.0] * len(problem.additions))
-        self.lines = lines
-        self.per_gram = [contribution(line.ingredient, line.is_inclusion) for line in lines]
+        # The same as arrays (lines x variables so far), and what 1 g adds to each of the QUANTITIES, by its name.
+        self.constants = np.array(self.base)
+        self.factors = np.zeros((len(self.terms), len(self.m.lower)))
+        for n, terms in enumerate(self.terms):
+            for k, factor in terms.items():
+                self.factors[n, k] = factor
+        self.adds = dict(zip(QUANTITIES, problem.per_gram.T, strict=True))
         self.sweet_terms: dict[int, float] = {}
         self._intense()
         self._balance()
@@ -95,7 +101,7 @@ class _Build:
                 self.base.append(p.locks[position])
                 self.terms.append({})
                 continue
-            move = move_of(line, p.goals.counted)
+            move = p.moves[position]
             if move is None or line.grams <= 0:
                 self.base.append(line.grams)
                 self.terms.append({})
@@ -169,28 +175,23 @@ class _Build:
     def _limits(self) -> None:
         """Hold energy and free sugar below what the baker allows, softly: an excess costs like the cut."""
         for name, most in self.p.allowed.items():
-            per_gram = [LIMITS[name](line) for line in self.lines]
-            scale = max(sum(w * line.grams for w, line in zip(per_gram, self.p.formula.lines, strict=False)), 1e-9)
-            base, terms = self._combine([w / scale for w in per_gram])
+            per_gram = np.array([LIMITS[name](line) for line in self.p.rows])
+            scale = max(sum(w * x.grams for w, x in zip(per_gram, self.p.formula.lines, strict=False)), 1e-9)
+            base, terms = self._combine(per_gram / scale)
             terms[self.m.add(0.0, INFINITY, CUT_SHORT)] = -1.0
             self.m.require(terms, upper=most / scale - base)
 
-    def _combine(self, weights: list[float]) -> tuple[float, dict[int, float]]:
+    def _combine(self, weights: Matrix | Sequence[float]) -> tuple[float, dict[int, float]]:
         """Return constant and terms of sum(weight x amount) over all lines."""
-        constant_part = 0.0
-        found: dict[int, float] = {}
-        for weight, base, terms in zip(weights, self.base, self.terms, strict=True):
-            if not weight:
-                continue
-            constant_part += weight * base
-            for k, f in terms.items():
-                found[k] = found.get(k, 0.0) + weight * f
-        return constant_part, found
+        weights = np.asarray(weights)
+        row = weights @ self.factors
+        used = np.flatnonzero(row)
+        return float(weights @ self.constants), dict(zip(used.tolist(), row[used].tolist(), strict=True))
 
     def _intense(self) -> None:
         """Tie intense sweetener to the sweetness it gives, in segments that fill up in order."""
-        glycosides = [g["glycosides"] for g in self.per_gram]
-        if not any(glycosides):
+        glycosides = self.adds["glycosides"]
+        if not glycosides.any():
             return
         mass = self.p.before["mass"]
         litre_grams = mass * constant("mouth_dilution") / 100
@@ -217,22 +218,16 @@ class _Build:
     def _balance(self) -> None:
         p, m = self.p, self.m
         short: list[int] = []
-        for key, (low, high) in p.family.bands.items():
-            metric = METRICS[key]
-            if deviation(metric, p.before, p.before) is None:
-                continue
-            below = denominator_of(metric, p.before)
-            numerator, old = metric.numerator, p.before[metric.numerator]
-            keep = p.goals.wanted_sweetness if key == "sweetness" else 1.0
-            if not below:
-                weights = [g[numerator] for g in self.per_gram]
-                target, scale = old, old
+        for gauge in p.gauges:
+            metric, key = gauge.metric, gauge.metric.key
+            low, high = gauge.band
+            if gauge.below:
+                # A ratio is linear once both sides are times what it is divided by, at the original's amount of that.
+                scale = p.before["mass"] if key == "alkali" else gauge.scale * p.before[gauge.below]
+                weights, target = self.adds[metric.numerator] - gauge.wanted * self.adds[gauge.below], 0.0
             else:
-                ratio = keep * old / p.before[below]
-                weights = [g[numerator] - ratio * g[below] for g in self.per_gram]
-                target = 0.0
-                scale = p.before["mass"] if key == "alkali" else max(keep * old, metric.floor * p.before[below])
-            base, terms = self._combine([w / scale for w in weights])
+                weights, target, scale = self.adds[metric.numerator], gauge.old, gauge.old
+            base, terms = self._combine(weights / scale)
             if key == "sweetness":
                 for k, f in self.sweet_terms.items():
                     terms[k] = terms.get(k, 0.0) + f / scale
@@ -258,7 +253,7 @@ class _Build:
         old = p.before["sweetness"] * p.goals.wanted_sweetness
         if old <= 0:
             return
-        base, terms = self._combine([g["sweetness"] / old for g in self.per_gram])
+        base, terms = self._combine(self.adds["sweetness"] / old)
         for k, f in self.sweet_terms.items():
             terms[k] = terms.get(k, 0.0) + f / old
         for part in short:
@@ -270,8 +265,7 @@ class _Build:
         if p.counted_before <= 0:
             return
         ratio = (1 - p.goals.wanted_cut) * p.counted_before / p.before["mass"]
-        weights = [(counted_per_gram(line, p.goals.counted) - ratio) / p.counted_before for line in self.lines]
-        base, terms = self._combine(weights)
+        base, terms = self._combine((p.counted - ratio) / p.counted_before)
         short = m.add(0.0, INFINITY, CUT_SHORT)
         over = m.add(0.0, INFINITY, CUT_OVER)
         terms[short], terms[over] = -1.0, 1.0
@@ -282,9 +276,9 @@ class _Build:
         p, m = self.p, self.m
         count = len(p.formula.lines)
         for role, cap in SWEETENER_KINDS.items():
-            weights = [0.0] * len(self.lines)
+            weights = [0.0] * len(p.rows)
             there = 0.0
-            for i, line in enumerate(self.lines):
+            for i, line in enumerate(p.rows):
                 is_kind = (
                     p.additions[i - count].kind == role
                     if i >= count
@@ -297,12 +291,11 @@ class _Build:
             base, terms = self._combine([w - share for w in weights])
             m.require(terms, upper=-base)
         fillers = [
-            1.0 if i >= count and p.additions[i - count].kind in ("filler", "dry") else 0.0
-            for i in range(len(self.lines))
+            1.0 if i >= count and p.additions[i - count].kind in ("filler", "dry") else 0.0 for i in range(len(p.rows))
         ]
         base, terms = self._combine([f - p.family.caps["filler"] for f in fillers])
         m.require(terms, upper=-base)
-        crystal = [crystal_per_gram(line.ingredient, p.family) for line in self.lines]
+        crystal = [crystal_per_gram(line.ingredient, p.family) for line in p.rows]
         original = sum(w * line.grams for w, line in zip(crystal, p.formula.lines, strict=False))
         locked_below = any(
             self.p.locks.get(i, INFINITY) < line.grams and crystal[i] for i, line in enumerate(p.formula.lines)
@@ -310,10 +303,10 @@ class _Build:
         if p.family.crystal_floor and original and not locked_below:
             base, terms = self._combine(crystal)
             m.require(terms, lower=p.family.crystal_floor * original - base)
-        if any(line.ingredient.per_100g.erythritol_g > 50 for line in self.lines[count:]):
+        if any(line.ingredient.per_100g.erythritol_g > 50 for line in p.rows[count:]):
             dissolves = [
                 (line.ingredient.per_100g.erythritol_g - MOST_DISSOLVED * line.ingredient.per_100g.water_g) / 100
-                for line in self.lines
+                for line in p.rows
             ]
             base, terms = self._combine(dissolves)
             m.require(terms, upper=max(-base, 0.0))

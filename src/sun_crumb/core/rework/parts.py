@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Container, Iterator
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, families, guess_family
@@ -11,7 +11,7 @@ from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.rework.candidates import additions, is_cuttable
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals
-from sun_crumb.core.rework.problem import LIMITS, Problem, problem_of
+from sun_crumb.core.rework.problem import LIMITS, Problem
 
 
 @dataclass(frozen=True, slots=True)
@@ -35,10 +35,10 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
         A lock names a line that does not exist.
     """
     _check(formula, goals)
-    solved = [c for c in formula.components if _is_solved(formula.only(c), goals, _positions(formula, c))]
-    heaviest = max(solved, key=lambda c: formula.only(c).mass_g, default="")
-    for component in formula.components:
-        part, positions = formula.only(component), _positions(formula, component)
+    parts = [(c, formula.only(c), _positions(formula, c)) for c in formula.components]
+    solved = {c: part for c, part, positions in parts if _is_solved(part, goals, positions)}
+    heaviest = max(solved, key=lambda c: solved[c].mass_g, default="")
+    for component, part, positions in parts:
         if component not in solved:
             yield Part(component, part, positions, None)
             continue
@@ -49,9 +49,8 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
         locks = {n: 0.0 for n, line in enumerate(part.lines) if line.ingredient.key in goals.without} | locks
         mine = goals if component == heaviest else replace(goals, including=())
         extra = additions(part, family, mine, pantry)
-        yield Part(
-            component, part, positions, problem_of(part, family, goals, extra, locks, _allowed(formula, part, goals))
-        )
+        allowed = _allowed(parts, solved, component, goals)
+        yield Part(component, part, positions, Problem(part, family, goals, extra, locks, allowed))
 
 
 def _check(formula: Formula, goals: Goals) -> None:
@@ -85,17 +84,18 @@ def _positions(formula: Formula, component: str) -> list[int]:
     return [i for i, line in enumerate(formula.lines) if line.component == component]
 
 
-def _allowed(formula: Formula, part: Formula, goals: Goals) -> dict[str, float]:
+def _allowed(
+    parts: list[tuple[str, Formula, list[int]]], solved: Container[str], component: str, goals: Goals
+) -> dict[str, float]:
     """Return what one component may hold: its share of the limit, after what the components left alone hold."""
     found = {}
     for name, most in (("energy", goals.most_energy_kcal), ("free_sugar", goals.most_free_sugar_g)):
         if most is None:
             continue
-        held = {c: sum(LIMITS[name](x) * x.grams for x in formula.only(c).lines) for c in formula.components}
-        solved = {c for c in held if _is_solved(formula.only(c), goals, _positions(formula, c))}
-        left = most * formula.servings - sum(h for c, h in held.items() if c not in solved)
-        whole = sum(held[c] for c in solved) or 1.0
-        found[name] = max(left, 0.0) * held[part.components[0]] / whole
+        held = {c: sum(LIMITS[name](x) * x.grams for x in part.lines) for c, part, _ in parts}
+        left = most * parts[0][1].servings - sum(h for c, h in held.items() if c not in solved)
+        whole = sum(h for c, h in held.items() if c in solved) or 1.0
+        found[name] = max(left, 0.0) * held[component] / whole
     return found
 
 

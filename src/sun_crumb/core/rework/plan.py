@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
+from functools import lru_cache
 
-from sun_crumb.core.balance import Family, Verdict, judge, measure
+from sun_crumb.core.balance import Family, verdicts
 from sun_crumb.core.formula import Formula, FormulaLine, Totals, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import fraction_text, grams_text, spoon_text
@@ -68,6 +69,7 @@ class Plan:
     is_proven: bool
 
 
+@lru_cache(maxsize=8192)
 def household(ingredient: Ingredient, grams: float, cup: CupStandard) -> str:
     """Return an amount as the kitchen measures it: eggs by number, the rest by cups and spoons, else by weight."""
     each = ingredient.measure("each")
@@ -148,8 +150,8 @@ def preview(formula: Formula, goals: Goals, pantry: Pantry, support: Iterable[tu
         kept = {n: last[a.ingredient.key] for n, a in enumerate(problem.additions) if a.ingredient.key in last}
         grams = solve_kept(problem, kept) or _as_it_was(problem)
         lines = problem.lines_at(grams)
-        verdicts = judge(problem.family, problem.before, measure(lines), goals.wanted_sweetness)
-        balances.append(ComponentBalance(part.component, problem.family.key, problem.family.name, tuple(verdicts)))
+        judged = verdicts(problem.gauges, problem.before, problem.quantities_at(grams))
+        balances.append(ComponentBalance(part.component, problem.family.key, problem.family.name, tuple(judged)))
         old = len(problem.formula.lines)
         rows += [
             (part.positions[n] if n < old else None, part.component, x.ingredient.key, x.grams)
@@ -191,11 +193,11 @@ class _Made:
         self.is_proven = self.is_proven and is_proven
         self.families.append(family)
         lines = problem.lines_at(grams)
-        verdicts = judge(family, problem.before, measure(lines), self.goals.wanted_sweetness)
-        residual = _residual(problem, exact, verdicts)
-        self.balances.append(ComponentBalance(part.component, family.key, family.name, tuple(verdicts), residual))
-        self.advice += [told for told in consequences(problem, grams, verdicts) if told not in self.advice]
-        self.lines += _explained(problem, grams, part.positions, self.cup)
+        judged = verdicts(problem.gauges, problem.before, problem.quantities_at(grams))
+        residual = _residual(problem, exact, grams)
+        self.balances.append(ComponentBalance(part.component, family.key, family.name, tuple(judged), residual))
+        self.advice += [told for told in consequences(problem, grams, judged) if told not in self.advice]
+        self.lines += _explained(problem, grams, lines, part.positions, self.cup)
         self.after += [line for line in lines if line.grams > 0]
         for line, was in zip(lines, old, strict=False):
             if is_cuttable(was, self.goals.counted):
@@ -210,6 +212,7 @@ class _Made:
         formula, goals = self.formula, self.goals
         after = replace(formula, lines=tuple(self.after))
         before_totals, after_totals = total(formula.lines), total(after.lines)
+        eaten = (served(formula), served(after)) if formula.own_yields else (before_totals, after_totals)
         unmet = unmet_goals(goals, before_totals, after, after_totals, self.balances)
         return Plan(
             status=status_of(unmet, self.balances),
@@ -219,7 +222,7 @@ class _Made:
             after=after,
             totals_before=before_totals,
             totals_after=after_totals,
-            savings=savings(served(formula), served(after), after.servings),
+            savings=savings(*eaten, after.servings),
             by_the_book=tuple(by_the_book(self.sugar_out, formula.mass_g, self.added, pantry)),
             cautions=tuple(cautions(after, set(self.added), [family.key for family in self.families])),
             unmet=tuple(unmet),
@@ -232,18 +235,16 @@ class _Made:
         )
 
 
-def _residual(problem: Problem, exact: list[float], verdicts: list[Verdict]) -> str:
+def _residual(problem: Problem, exact: list[float], grams: list[float]) -> str:
     """Return what rounding, and putting back changes that gain too little, moved most, in words."""
-    before = judge(problem.family, problem.before, measure(problem.lines_at(exact)), problem.goals.wanted_sweetness)
+    first, last = problem.quantities_at(exact), problem.quantities_at(grams)
     moved = [
-        (abs(v.deviation - b.deviation), v)
-        for v, b in zip(verdicts, before, strict=False)
-        if v.key == b.key and v.key not in ("browning", "alkali")
+        (abs(g.deviation(last) - g.deviation(first)), g.metric.name) for g in problem.gauges if g.metric.key != "alkali"
     ]
-    most, verdict = max(moved, key=lambda pair: pair[0], default=(0.0, None))
-    if verdict is None or most < 0.005:
+    most, name = max(moved, key=lambda pair: pair[0], default=(0.0, ""))
+    if most < 0.005:
         return "measuring by spoons and cups moves nothing by 1 %"
-    return f"measuring by spoons and leaving alone what matters little moves {verdict.name.lower()} most, by {100 * most:.0f} %"
+    return f"measuring by spoons and leaving alone what matters little moves {name.lower()} most, by {100 * most:.0f} %"
 
 
 def _step(line: FormulaLine, cup: CupStandard) -> float:
@@ -271,10 +272,11 @@ def _same(line: FormulaLine, position: int, cup: CupStandard) -> PlanLine:
     )
 
 
-def _explained(problem: Problem, grams: list[float], positions: list[int], cup: CupStandard) -> list[PlanLine]:
+def _explained(
+    problem: Problem, grams: list[float], lines: list[FormulaLine], positions: list[int], cup: CupStandard
+) -> list[PlanLine]:
     """Return the plan lines of one component: sugars first told, then what came in for them, then the rest in order."""
     old = problem.formula.lines
-    lines = problem.lines_at(grams)
     kept: list[PlanLine] = []
     new: list[PlanLine] = []
     for n, line in enumerate(lines):
@@ -284,11 +286,7 @@ def _explained(problem: Problem, grams: list[float], positions: list[int], cup: 
         changed = abs(line.grams - was) > 1e-9
         locked = n in problem.locks
         told = (
-            reason(problem, n, grams, lines)
-            if changed and not locked
-            else _set(line, problem)
-            if locked and changed
-            else ""
+            reason(problem, n, grams) if changed and not locked else _set(line, problem) if locked and changed else ""
         )
         text = household(line.ingredient, line.grams, cup) if line.grams else "none"
         text_before = text if not changed else household(line.ingredient, was, cup) if was else ""

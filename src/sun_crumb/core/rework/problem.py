@@ -3,15 +3,20 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 
-from sun_crumb.core.balance import Family, measure
+import numpy as np
+import numpy.typing as npt
+
+from sun_crumb.core.balance import QUANTITIES, Family, Gauge, contribution_row, gauges, sweetened
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.pantry import Ingredient
-from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition, counted_per_gram, is_cuttable, move_of
+from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition, Move, counted_per_gram, move_of
 from sun_crumb.core.rework.goals import Goals
 from sun_crumb.core.rework.solver import INFINITY
 from sun_crumb.core.sugars.sweetness import linear_sweetness
+
+Matrix = npt.NDArray[np.float64]
 
 # On the blend path no one sweetener carries more than its share of what is cut, up to a cut that leaves a choice.
 BLEND_SHARE, BLEND_UP_TO = 0.55, 0.6
@@ -24,9 +29,14 @@ LIMITS: dict[str, Callable[[FormulaLine], float]] = {
 
 @dataclass(frozen=True, slots=True)
 class Problem:
-    """One component to rebalance: its lines, what may come in, and the original's quantities.
+    """One component to rebalance: its lines, what may come in, and how far each may go.
 
     ``allowed`` is what the component may hold at most, by LIMITS' names: energy [kcal], free sugar [g].
+
+    What follows from these is worked out once, in the order of the original's lines and then the additions: ``rows`` as
+    lines, additions at 0 g; ``moves`` of the original's lines; ``per_gram`` what 1 g adds to each of the QUANTITIES
+    (rows x quantities); ``counted`` the sugar to cut in 1 g. ``before`` is the original's QUANTITIES, ``counted_before``
+    its sugar to cut [g], ``cuttable_g`` the sweeteners that hold it, ``gauges`` what is judged.
     """
 
     formula: Formula
@@ -34,17 +44,42 @@ class Problem:
     goals: Goals
     additions: list[Addition]
     locks: dict[int, float]
-    before: dict[str, float]
-    counted_before: float
     allowed: dict[str, float]
-    cuttable_g: float
+    rows: list[FormulaLine] = field(init=False, repr=False)
+    moves: list[Move | None] = field(init=False, repr=False)
+    per_gram: Matrix = field(init=False, repr=False, compare=False)
+    counted: Matrix = field(init=False, repr=False, compare=False)
+    before: dict[str, float] = field(init=False, repr=False)
+    counted_before: float = field(init=False)
+    cuttable_g: float = field(init=False)
+    gauges: list[Gauge] = field(init=False, repr=False)
+
+    def __post_init__(self) -> None:
+        old, definition = self.formula.lines, self.goals.counted
+        moves = [move_of(line, definition) for line in old]
+        rows = [*old, *(self._added(a, 0.0) for a in self.additions)]
+        originals = [*(line.grams for line in old), *([0.0] * len(self.additions))]
+        counted = np.array([counted_per_gram(line, definition) for line in rows])
+        derived = {
+            "rows": rows,
+            "moves": moves,
+            "per_gram": np.array([contribution_row(line.ingredient, line.is_inclusion) for line in rows]),
+            "counted": counted,
+            "counted_before": float(counted @ np.array(originals)),
+            "cuttable_g": sum(line.grams for line, move in zip(old, moves, strict=True) if move and move.is_cut),
+        }
+        for name, value in derived.items():
+            object.__setattr__(self, name, value)
+        object.__setattr__(self, "before", self.quantities_at(originals))
+        object.__setattr__(self, "gauges", gauges(self.family, self.before, self.goals.wanted_sweetness))
 
     def lines_at(self, grams: list[float]) -> list[FormulaLine]:
         """Return the component's lines at these amounts: the original's first, then the additions [g]."""
-        old = self.formula.lines
-        found = [line.at(g) for line, g in zip(old, grams, strict=False)]
-        found += [self._added(a, g) for a, g in zip(self.additions, grams[len(old) :], strict=True)]
-        return found
+        return [line.at(g) if g != line.grams else line for line, g in zip(self.rows, grams, strict=True)]
+
+    def quantities_at(self, grams: list[float]) -> dict[str, float]:
+        """Return the QUANTITIES of the component at these amounts [g], intense sweetness included."""
+        return sweetened(dict(zip(QUANTITIES, (np.array(grams) @ self.per_gram).tolist(), strict=True)))
 
     def _added(self, addition: Addition, grams: float) -> FormulaLine:
         """Return an addition as a line: mixed in, unless it takes the place of something that lies in the crumb whole."""
@@ -53,25 +88,11 @@ class Problem:
         return FormulaLine(addition.ingredient, grams, self.formula.lines[0].component, True)
 
 
-def problem_of(
-    formula: Formula,
-    family: Family,
-    goals: Goals,
-    extra: list[Addition],
-    locks: dict[int, float],
-    allowed: dict[str, float],
-) -> Problem:
-    """Return the problem of one component."""
-    cuttable = sum(line.grams for line in formula.lines if is_cuttable(line, goals.counted))
-    counted = sum(counted_per_gram(line, goals.counted) * line.grams for line in formula.lines)
-    return Problem(formula, family, goals, extra, locks, measure(formula.lines), counted, allowed, cuttable)
-
-
 def bounds(problem: Problem) -> list[tuple[float, float]]:
     """Return the least and most of each amount [g]: how far its line may move, what the additions may come to."""
     found = []
     for position, line in enumerate(problem.formula.lines):
-        move = move_of(line, problem.goals.counted)
+        move = problem.moves[position]
         if position in problem.locks:
             found.append((problem.locks[position],) * 2)
         elif move is None:

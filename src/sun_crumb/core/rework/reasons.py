@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from sun_crumb.core.balance import METRICS, Verdict, judge, measure
+from sun_crumb.core.balance import Gauge, Verdict
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.reference import constant
@@ -21,26 +21,23 @@ def percent(value: float) -> str:
     return text.replace("-", "−").replace("+0 %", "0 %").replace("−0 %", "0 %")
 
 
-def reason(problem: Problem, position: int, grams: list[float], lines: list[FormulaLine]) -> str:
-    """Return why the amount at *position* changed: what would be off if it were put back as it was.
-
-    *lines* are the problem's lines at *grams*.
-    """
+def reason(problem: Problem, position: int, grams: list[float]) -> str:
+    """Return why the amount at *position* changed: what would be off if it were put back as it was."""
     old = problem.formula.lines
-    line = lines[position]
+    line = problem.rows[position].at(grams[position])
     was = old[position].grams if position < len(old) else 0.0
     if position < len(old) and is_cuttable(old[position], problem.goals.counted):
         return _cut_reason(problem, line, was)
     asked = position >= len(old) and line.ingredient.key in problem.goals.including
     if position >= len(old) and problem.additions[position - len(old)].is_sweetener:
-        told = _sweetener_reason(problem, line, lines)
+        told = _sweetener_reason(problem, position, grams)
         return f"put in, as you asked: {told}" if asked else told
     if asked:
         return "put in, as you asked"
     for n, addition in enumerate(problem.additions):
         if addition.kind == "swap" and position in (addition.replaces, len(old) + n):
             return _swap_reason(problem, addition)
-    return _adjuster_reason(problem, position, grams, lines, was)
+    return _adjuster_reason(problem, position, grams, was)
 
 
 def _swap_reason(problem: Problem, addition: Addition) -> str:
@@ -65,13 +62,13 @@ def _cut_reason(problem: Problem, line: FormulaLine, was: float) -> str:
     return text
 
 
-def _sweetener_reason(problem: Problem, line: FormulaLine, lines: list[FormulaLine]) -> str:
+def _sweetener_reason(problem: Problem, position: int, grams: list[float]) -> str:
+    line = problem.rows[position].at(grams[position])
     c = line.ingredient.per_100g
     water = c.water_g * line.grams / 100
     if c.glycosides_g:
-        with_it = measure(lines)["sweetness"]
-        without = measure([x for x in lines if x is not line])["sweetness"]
-        sweet = with_it - without
+        with_it = problem.quantities_at(grams)["sweetness"]
+        sweet = with_it - problem.quantities_at(_put_back(grams, position, 0.0))["sweetness"]
     else:
         sweet = linear_sweetness(c) * line.grams / 100
     parts = [f"as sweet as {grams_text(sweet)} of sugar"]
@@ -86,19 +83,19 @@ def _sweetener_reason(problem: Problem, line: FormulaLine, lines: list[FormulaLi
     return ", ".join(parts)
 
 
-def _adjuster_reason(problem: Problem, position: int, grams: list[float], lines: list[FormulaLine], was: float) -> str:
-    with_it = _deviations(problem, lines)
-    without = _deviations(problem, [*lines[:position], lines[position].at(was), *lines[position + 1 :]])
+def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: float) -> str:
+    with_it = problem.quantities_at(grams)
+    without = problem.quantities_at(_put_back(grams, position, was))
     worst, gain = None, 0.0
-    for key, verdict in without.items():
-        better = _price(verdict) - _price(with_it[key])
+    for gauge in problem.gauges:
+        better = _price(gauge, gauge.deviation(without)) - _price(gauge, gauge.deviation(with_it))
         if better > gain:
-            worst, gain = key, better
+            worst, gain = gauge, better
     if worst is None:
         return "rounding: the nearest amount a spoon can measure"
-    name = METRICS[worst].name.lower()
-    was_off, now_off = without[worst].deviation, with_it[worst].deviation
-    if worst == "alkali":
+    key, name = worst.metric.key, worst.metric.name.lower()
+    was_off, now_off = worst.deviation(without), worst.deviation(with_it)
+    if key == "alkali":
         return f"acid and soda: {1000 * was_off:+.0f} without it, {1000 * now_off:+.0f} with it [meq/kg]".replace(
             "-", "−"
         )
@@ -109,20 +106,19 @@ def _adjuster_reason(problem: Problem, position: int, grams: list[float], lines:
         if a.is_sweetener
     )
     moved = grams[position] - was
-    if worst in ("liquid", "water") and moved < 0 < was_off and brought > 5:
+    if key in ("liquid", "water") and moved < 0 < was_off and brought > 5:
         return f"the new sweetness brings {grams_text(brought)} of water; {tail}"
     return tail
 
 
-def _price(verdict: Verdict) -> float:
+def _put_back(grams: list[float], position: int, was: float) -> list[float]:
+    return [*grams[:position], was, *grams[position + 1 :]]
+
+
+def _price(gauge: Gauge, off: float) -> float:
     """Return what a deviation costs in the model."""
-    reach = abs(verdict.deviation) / (verdict.band[1] if verdict.deviation > 0 else verdict.band[0])
-    return METRICS[verdict.key].weight * (INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0))
-
-
-def _deviations(problem: Problem, lines: list[FormulaLine]) -> dict[str, Verdict]:
-    verdicts = judge(problem.family, problem.before, measure(lines), problem.goals.wanted_sweetness)
-    return {v.key: v for v in verdicts if v.key in METRICS}
+    reach = abs(gauge.reach(off))
+    return gauge.metric.weight * (INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0))
 
 
 def oven_advice(verdicts: list[Verdict]) -> str | None:

@@ -6,15 +6,12 @@ from math import ceil, floor
 
 import numpy as np
 
-from sun_crumb.core.balance import contribution
-from sun_crumb.core.balance.metrics import METRICS, QUANTITIES
-from sun_crumb.core.balance.verdicts import deviation
+from sun_crumb.core.balance import QUANTITIES, sweetened
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable, move_of
+from sun_crumb.core.rework.candidates import is_cuttable
 from sun_crumb.core.rework.model import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, OUTSIDE
-from sun_crumb.core.rework.problem import LIMITS, Problem, bounds
-from sun_crumb.core.sugars.sweetness import intense_equivalent
+from sun_crumb.core.rework.problem import LIMITS, Matrix, Problem, bounds
 
 ROUNDS = 4
 
@@ -28,44 +25,57 @@ def grid_of(ingredient: Ingredient, grams: float, cup: CupStandard) -> float:
 
 
 class TrueCost:
-    """What amounts of one problem cost by the true metrics, the saturating sweetness included."""
+    """What amounts of one problem cost by the true metrics, the saturating sweetness included.
+
+    Everything but that sweetness adds up over the lines, so a trial that moves one amount is the last sums and one row.
+    """
 
     def __init__(self, problem: Problem) -> None:
         self.problem = problem
-        lines = problem.lines_at([0.0] * (len(problem.formula.lines) + len(problem.additions)))
-        parts = [contribution(line.ingredient, line.is_inclusion) for line in lines]
-        self.parts = np.array([[part[q] for q in QUANTITIES] for part in parts])
-        self.counted = np.array([counted_per_gram(line, problem.goals.counted) for line in lines])
-        self.limits = {name: np.array([LIMITS[name](line) for line in lines]) for name in problem.allowed}
+        limits = [[LIMITS[name](line) for line in problem.rows] for name in problem.allowed]
+        self.wanted = problem.before["sweetness"] * problem.goals.wanted_sweetness
+        self.rows: Matrix = np.column_stack([problem.per_gram, problem.counted, *limits])
 
     def __call__(self, grams: list[float]) -> float:
         """Return the cost of *grams* [g], in the order of the problem's lines and additions."""
+        return self.of(self.sums(grams))
+
+    def sums(self, grams: list[float]) -> Matrix:
+        """Return what adds up over the lines at these amounts [g]."""
+        sums: Matrix = np.array(grams) @ self.rows
+        return sums
+
+    def moved(self, sums: Matrix, position: int, by: float) -> Matrix:
+        """Return *sums* with the amount at *position* moved *by* so much [g]."""
+        trial: Matrix = sums + by * self.rows[position]
+        return trial
+
+    def of(self, sums: Matrix) -> float:
+        """Return the cost of amounts that come to these *sums*."""
         problem = self.problem
-        amounts = np.array(grams)
-        after = dict(zip(QUANTITIES, (amounts @ self.parts).tolist(), strict=True))
-        after["sweetness"] += intense_equivalent(after["glycosides"], after["mass"])
+        values = sums.tolist()
+        after = sweetened(dict(zip(QUANTITIES, values, strict=False)))
+        counted, *held = values[len(QUANTITIES) :]
+        sweet = after["sweetness"]
         cost = 0.0
-        keep = problem.goals.wanted_sweetness
-        for key, (low, high) in problem.family.bands.items():
-            metric = METRICS[key]
-            off = deviation(metric, problem.before, after, keep)
-            if off is None:
-                continue
-            if key == "sweetness":
+        for gauge in problem.gauges:
+            off, steep = gauge.deviation(after), OUTSIDE
+            if gauge.metric.key == "sweetness":
                 # A smaller batch is no way to be sweet enough: the whole batch's sweetness counts too.
-                off = min(off, after["sweetness"] / (problem.before["sweetness"] * keep) - 1)
-            reach = abs(off) / (high if off > 0 else low)
-            steep = FAR if key == "sweetness" else OUTSIDE
-            cost += metric.weight * (
-                INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0) + (steep - BEYOND) * max(reach - 2, 0.0)
-            )
+                off, steep = min(off, sweet / self.wanted - 1), FAR
+            reach = gauge.reach(off)
+            if reach < 0:
+                reach = -reach
+            price = INSIDE * reach
+            if reach > 1:
+                price = INSIDE + BEYOND * (reach - 1) + (steep - BEYOND) * max(reach - 2, 0.0)
+            cost += gauge.metric.weight * price
         if problem.counted_before > 0:
             share = (1 - problem.goals.wanted_cut) * problem.counted_before / problem.before["mass"]
-            gap = (float(amounts @ self.counted) - share * after["mass"]) / problem.counted_before
+            gap = (counted - share * after["mass"]) / problem.counted_before
             cost += CUT_SHORT / 10 * max(gap - 0.005, 0.0) + CUT_OVER * max(-gap, 0.0)
-        for name, most in problem.allowed.items():
-            held = float(amounts @ self.limits[name])
-            cost += CUT_SHORT / 10 * max(held / max(most, 1e-9) - 1.005, 0.0)
+        for most, there in zip(problem.allowed.values(), held, strict=True):
+            cost += CUT_SHORT / 10 * max(there / max(most, 1e-9) - 1.005, 0.0)
         return cost
 
 
@@ -97,7 +107,8 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
             result[i] = old[i].grams
         free.append((i, step))
     true_cost = TrueCost(problem)
-    best = true_cost(result)
+    sums = true_cost.sums(result)
+    best = true_cost.of(sums)
     for _ in range(ROUNDS):
         improved = False
         for i, step in free:
@@ -116,10 +127,10 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
                     continue
                 if i < len(old) and abs(choice - old[i].grams) < 0.3 * step:
                     choice = old[i].grams
-                trial = [*result[:i], choice, *result[i + 1 :]]
-                cost = true_cost(trial)
+                trial = true_cost.moved(sums, i, choice - result[i])
+                cost = true_cost.of(trial)
                 if cost < best - 1e-9:
-                    best, result, improved = cost, trial, True
+                    best, sums, result[i], improved = cost, trial, choice, True
         if not improved:
             break
     return _without_trifles(problem, true_cost, result, best)
@@ -132,12 +143,13 @@ def _within(choice: float, limits: tuple[float, float], step: float) -> bool:
 
 def _without_trifles(problem: Problem, true_cost: TrueCost, grams: list[float], cost: float) -> list[float]:
     """Put back every touched line whose change gains less than touching it costs."""
+    sums = true_cost.sums(grams)
     for i, line in enumerate(problem.formula.lines):
-        move = move_of(line, problem.goals.counted)
+        move = problem.moves[i]
         if i in problem.locks or move is None or move.is_cut or grams[i] == line.grams:
             continue
-        trial = [*grams[:i], line.grams, *grams[i + 1 :]]
-        dearer = true_cost(trial)
+        trial = true_cost.moved(sums, i, line.grams - grams[i])
+        dearer = true_cost.of(trial)
         if dearer - cost < move.cost:
-            grams, cost = trial, dearer
+            grams[i], sums, cost = line.grams, trial, dearer
     return grams
