@@ -20,7 +20,7 @@ from sun_crumb.core.rework.candidates import additions
 from sun_crumb.core.rework.model import solve
 from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.rework.rounding import TrueCost, rounded
-from sun_crumb.core.rework.solver import LinearModel
+from sun_crumb.core.rework.solver import LinearModel, WarmStart
 from tests.support import CAKE, CloseTo, batter, formula_of
 
 MUFFINS = """Carrot muffins
@@ -73,6 +73,29 @@ class Solver(CloseTo):
             )
             with self.subTest(trial):
                 self.assertClose(solution.objective, best, absolute=0.041)
+
+    def test_a_warm_start_costs_the_same_as_a_cold_one(self) -> None:
+        """Also where the numbers have moved far, and where the shapes differ and the start is of no use."""
+        generator = random.Random(11)
+
+        def made(extra_row: bool = False) -> LinearModel:
+            model = LinearModel()
+            xs = [model.add(0, generator.uniform(2, 9), generator.uniform(-5, 5)) for _ in range(8)]
+            for _ in range(4 + extra_row):
+                model.require({x: generator.uniform(0, 3) for x in xs}, upper=generator.uniform(5, 20))
+            return model
+
+        def cost(model: LinearModel, values: list[float] | None) -> float:
+            assert values is not None
+            return sum(c * v for c, v in zip(model.cost, values, strict=True))
+
+        start = WarmStart(made(), {0: 1.0})
+        for trial in range(30):
+            model = made(extra_row=trial % 5 == 4)
+            with self.subTest(trial):
+                self.assertEqual(model.shape == start.shape, trial % 5 != 4)
+                warm, cold = model.solve_relaxed({0: 0.5}, start), model.solve_relaxed({0: 0.5})
+                self.assertClose(cost(model, warm), cost(model, cold), absolute=1e-6)
 
     def test_no_solution_is_none_and_never_a_zero(self) -> None:
         model = LinearModel()

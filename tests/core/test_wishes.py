@@ -17,6 +17,7 @@ from sun_crumb.core.errors import OutOfDomainError, UnknownChoiceError
 from sun_crumb.core.formula import portion, total
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.rework import (
+    Drag,
     Goals,
     Plan,
     effort_of,
@@ -264,6 +265,24 @@ class Around(unittest.TestCase):
                 one, two = made.totals_after, seen.totals_after
                 self.assertAlmostEqual(two.free_sugars_who_g, one.free_sugars_who_g, delta=0.05 * 200)
                 self.assertAlmostEqual(two.sucrose_equivalent_g / one.sucrose_equivalent_g, 1, delta=0.15)
+
+    def test_a_drag_shows_the_same_however_the_slider_came(self) -> None:
+        """Each position starts from the same place, and ends where a search from nothing ends."""
+        for path, text in (("fruit", CAKE), ("zero", CHIPS), ("blend", CAKE)):
+            formula = formula_of(text)
+            last = rework(formula, Goals(path=path, cut=0.5), PANTRY)
+            support = [(x.component, x.ingredient, x.after_g) for x in last.lines if x.position is None]
+            drag = Drag(formula, Goals(path=path, cut=0.5, locks={0: 50.0}), PANTRY, support)
+            stops = [
+                Goals(path=path, cut=cut, keep_sweet=keep, locks={0: grams})
+                for cut, keep, grams in ((0.2, 0.9, 90.0), (0.7, 0.8, 60.0), (0.45, 1.0, 150.0))
+            ]
+            there = [drag.at(stop) for stop in stops]
+            back = [drag.at(stop) for stop in reversed(stops)]
+            with self.subTest(path):
+                self.assertEqual([p.lines for p in there], [p.lines for p in reversed(back)])
+                self.assertEqual(there[1].lines, preview(formula, stops[1], PANTRY, support).lines)
+                self.assertTrue(all(p.lines[0][3] == stop.locks[0] for p, stop in zip(there, stops, strict=True)))
 
 
 @contextmanager

@@ -36,7 +36,7 @@ def _portions(kinds: list[PortionKindIn]) -> list[PortionKind]:
 
 
 def _known(keys: list[str], field: str) -> tuple[str, ...]:
-    return kitchen.pantry_keys(keys, pantry_of(database()), field)
+    return kitchen.pantry_keys(keys, pantry_of(database()), field) if keys else ()
 
 
 def _goals(body: GoalsIn) -> Goals:

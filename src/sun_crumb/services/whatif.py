@@ -3,14 +3,15 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import asdict
+from dataclasses import asdict, dataclass, field, replace
+from functools import lru_cache
 from time import perf_counter
 
 from sun_crumb.core.formula import Formula, portion, served, total
-from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.rework import Goals, frontier, preview, relaxations, side_by_side
+from sun_crumb.core.rework import Drag, Goals, frame_of, frontier, relaxations, side_by_side
 from sun_crumb.core.sugars.savings import savings
 from sun_crumb.services.kitchen import household_text
 from sun_crumb.services.pantry import prices_in
@@ -56,20 +57,20 @@ def _cost(formula: Formula, prices: dict[str, float]) -> float | None:
 
 def compare_paths(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
     """Return all paths for a recipe's original, side by side."""
-    formula, standard, pantry, prices = _stored(database, recipe_id, cup)
-    return paths_view(formula, goals, pantry, standard, prices)
+    formula, standard, pantry = _stored(database, recipe_id, cup)
+    return paths_view(formula, goals, pantry, standard, prices_in(database))
 
 
 def compare_cuts(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
     """Return what each sugar cut costs in the other goals."""
-    formula, standard, pantry, _ = _stored(database, recipe_id, cup)
+    formula, standard, pantry = _stored(database, recipe_id, cup)
     points = frontier(formula, goals, pantry, standard)
     return {"points": [{k: rounded(v, 4) if isinstance(v, float) else v for k, v in asdict(p).items()} for p in points]}
 
 
 def relax(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
     """Return the smallest changes that would bring a wish into balance."""
-    formula, standard, pantry, _ = _stored(database, recipe_id, cup)
+    formula, standard, pantry = _stored(database, recipe_id, cup)
     return {
         "relaxations": [
             {"goal": r.goal, "words": r.words, "changes": r.changes}
@@ -78,13 +79,40 @@ def relax(database: Database, recipe_id: int, goals: Goals, cup: str | None = No
     }
 
 
+@dataclass(frozen=True, slots=True)
+class _Setting:
+    """What stays as it is while a slider moves: two are the same where recipe, foods and the rest of the wish are."""
+
+    formula: Formula
+    foods: tuple[Ingredient, ...]
+    support: tuple[tuple[str, str, float], ...]
+    wish: str
+    goals: Goals = field(compare=False)
+    pantry: Pantry = field(compare=False)
+
+    @classmethod
+    def of(cls, formula: Formula, goals: Goals, pantry: Pantry, support: Iterable[tuple[str, str, float]]) -> _Setting:
+        support = tuple(support)
+        frame = frame_of(goals, formula)
+        foods = tuple(pantry[key] for _, key, _ in support)
+        return cls(
+            formula, foods, support, repr(replace(frame, locks=dict(sorted(frame.locks.items())))), frame, pantry
+        )
+
+
+@lru_cache(maxsize=32)
+def _drag(setting: _Setting) -> Drag:
+    """Return what a slider's next positions start from: kept for the last few sliders, the same for the same setting."""
+    return Drag(setting.formula, setting.goals, setting.pantry, setting.support)
+
+
 def preview_recipe(
     database: Database, recipe_id: int, goals: Goals, support: Iterable[tuple[str, str, float]], cup: str | None = None
 ) -> View:
     """Return a quick plan with the last one's ingredients, for while a slider moves."""
-    formula, standard, pantry, _ = _stored(database, recipe_id, cup)
+    formula, standard, pantry = _stored(database, recipe_id, cup)
     start = perf_counter()
-    found = preview(formula, goals, pantry, support)
+    found = _drag(_Setting.of(formula, goals, pantry, support)).at(goals)
     return {
         "lines": [
             {
@@ -103,11 +131,9 @@ def preview_recipe(
     }
 
 
-def _stored(
-    database: Database, recipe_id: int, cup: str | None
-) -> tuple[Formula, CupStandard, Pantry, dict[str, float]]:
+def _stored(database: Database, recipe_id: int, cup: str | None) -> tuple[Formula, CupStandard, Pantry]:
     formula, own_cup, pantry = stored_formula(database, recipe_id)
-    return formula, cup_standard(cup or own_cup), pantry, prices_in(database)
+    return formula, cup_standard(cup or own_cup), pantry
 
 
 def difference(database: Database, recipe_id: int, first: int, second: int) -> View:

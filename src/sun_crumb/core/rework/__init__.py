@@ -2,11 +2,13 @@
 
 from sun_crumb.core.rework.compare import FrontierPoint, PathSide, effort_of, frontier, side_by_side
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals, Path, paths
-from sun_crumb.core.rework.plan import Plan, PlanLine, Preview, preview, rework
+from sun_crumb.core.rework.plan import Plan, PlanLine, rework
+from sun_crumb.core.rework.preview import Drag, Preview, frame_of, preview
 from sun_crumb.core.rework.whatif import Relaxation, relaxations
 
 __all__ = [
     "DEFINITIONS",
+    "Drag",
     "FrontierPoint",
     "Goals",
     "Path",
@@ -16,6 +18,7 @@ __all__ = [
     "Preview",
     "Relaxation",
     "effort_of",
+    "frame_of",
     "frontier",
     "paths",
     "preview",

@@ -11,7 +11,7 @@ from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition
 from sun_crumb.core.rework.problem import LIMITS, Matrix, Problem, crystal_per_gram, fair_share, least_per_sugar
-from sun_crumb.core.rework.solver import INFINITY, LinearModel
+from sun_crumb.core.rework.solver import INFINITY, LinearModel, WarmStart
 from sun_crumb.core.sugars.sweetness import intense_dose
 
 INSIDE, BEYOND, FAR, OUTSIDE = 0.15, 2.0, 6.0, 40.0
@@ -40,22 +40,26 @@ def solve(problem: Problem) -> tuple[list[float], bool] | None:
     return None if values is None else (guess.grams(values), False)
 
 
-def solve_kept(problem: Problem, kept: dict[int, float]) -> list[float] | None:
-    """Return the amounts [g] with only the additions of *kept* (position: grams of the last plan), as one linear program.
+class Kept:
+    """A problem that keeps what the last plan brought in, as one linear program; whole pieces and swaps stay as they were.
 
-    For a preview while a slider moves: whole pieces and swaps stay as they were, everything else follows.
+    Solved once as it stands: a problem that differs in goals and locked amounts only starts from there.
     """
-    held = [replace(a, is_required=True) for n, a in enumerate(problem.additions) if n in kept]
-    smaller = replace(problem, additions=held)
-    build = _Build(smaller, False)
-    amounts = [grams for n, grams in kept.items()]
-    values = build.m.solve_relaxed({variable: float(amounts[n] / size) for n, (variable, size) in build.whole.items()})
-    if values is None:
-        return None
-    grams = build.grams(values)
-    lines = len(problem.formula.lines)
-    by_position = dict(zip(kept, grams[lines:], strict=True))
-    return grams[:lines] + [by_position.get(n, 0.0) for n in range(len(problem.additions))]
+
+    def __init__(self, problem: Problem, last: list[float]) -> None:
+        self.last = last
+        self.problem = replace(problem, additions=[replace(a, is_required=True) for a in problem.additions])
+        build = _Build(self.problem, False)
+        self.start = WarmStart(build.m, self._fixed(build))
+
+    def _fixed(self, build: _Build) -> dict[int, float]:
+        return {variable: float(self.last[n] / size) for n, (variable, size) in build.whole.items()}
+
+    def amounts(self, problem: Problem) -> list[float] | None:
+        """Return the amounts [g] of the lines and of all the additions, or None where there are none."""
+        build = _Build(problem, False)
+        values = build.m.solve_relaxed(self._fixed(build), self.start)
+        return None if values is None else build.grams(values)
 
 
 class _Build:

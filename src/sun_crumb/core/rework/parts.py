@@ -45,12 +45,17 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
         family = _family(part, component, goals)
         if family.key in ("fruit", "sauce"):
             part = replace(part, lines=tuple(replace(line, is_body=True) for line in part.lines))
-        locks = {n: goals.locks[i] for n, i in enumerate(positions) if i in goals.locks}
-        locks = {n: 0.0 for n, line in enumerate(part.lines) if line.ingredient.key in goals.without} | locks
+        locks = locks_of(part, positions, goals)
         mine = goals if component == heaviest else replace(goals, including=())
         extra = additions(part, family, mine, pantry)
         allowed = _allowed(parts, solved, component, goals)
         yield Part(component, part, positions, Problem(part, family, goals, extra, locks, allowed))
+
+
+def locks_of(part: Formula, positions: list[int], goals: Goals) -> dict[int, float]:
+    """Return the amounts that the baker has set in one component, by line there [g]; what is to be left out is 0."""
+    set_at = {n: goals.locks[i] for n, i in enumerate(positions) if i in goals.locks}
+    return {n: 0.0 for n, line in enumerate(part.lines) if line.ingredient.key in goals.without} | set_at
 
 
 def _check(formula: Formula, goals: Goals) -> None:

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from functools import lru_cache
 
@@ -16,8 +15,9 @@ from sun_crumb.core.rework.candidates import is_cuttable
 from sun_crumb.core.rework.consequences import consequences, instead
 from sun_crumb.core.rework.flavour import Flavour, flavours
 from sun_crumb.core.rework.goals import Goals
-from sun_crumb.core.rework.model import solve, solve_kept
+from sun_crumb.core.rework.model import solve
 from sun_crumb.core.rework.parts import Part, parts_of
+from sun_crumb.core.rework.preview import as_it_was
 from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.rework.reasons import reason
 from sun_crumb.core.rework.rounding import grid_of, rounded
@@ -108,64 +108,9 @@ def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | No
         if solved is None and any(a.is_required for a in problem.additions):
             problem = replace(problem, additions=[replace(a, is_required=False) for a in problem.additions])
             solved = solve(problem)
-        grams, is_proven = solved if solved is not None else (_as_it_was(problem), False)
+        grams, is_proven = solved if solved is not None else (as_it_was(problem), False)
         made.take(part, problem, grams, is_proven=is_proven)
     return made.plan(pantry)
-
-
-@dataclass(frozen=True, slots=True)
-class Preview:
-    """A plan with the ingredients of the last one, for while a slider moves: amounts [g], totals, verdicts, no reasons."""
-
-    lines: tuple[tuple[int | None, str, str, float], ...]
-    balance: tuple[ComponentBalance, ...]
-    after: Formula
-    totals_after: Totals
-
-
-def preview(formula: Formula, goals: Goals, pantry: Pantry, support: Iterable[tuple[str, str, float]]) -> Preview:
-    """Return *formula* rebalanced with only what *support* brought in: (component, ingredient, grams of the last plan).
-
-    One linear program a component, not rounded: fast enough to follow a slider; the plan proper follows when it rests.
-
-    Raises
-    ------
-    NothingToReworkError, OutOfDomainError
-        As rework does.
-    """
-    support = list(support)
-    rows: list[tuple[int | None, str, str, float]] = []
-    after: list[FormulaLine] = []
-    balances: list[ComponentBalance] = []
-    for part in parts_of(formula, goals, pantry):
-        problem = part.problem
-        if problem is None:
-            after += part.formula.lines
-            rows += [
-                (i, x.component, x.ingredient.key, x.grams)
-                for i, x in zip(part.positions, part.formula.lines, strict=True)
-            ]
-            continue
-        last = {key: grams for component, key, grams in support if component == part.component and grams > 0}
-        kept = {n: last[a.ingredient.key] for n, a in enumerate(problem.additions) if a.ingredient.key in last}
-        grams = solve_kept(problem, kept) or _as_it_was(problem)
-        lines = problem.lines_at(grams)
-        judged = verdicts(problem.gauges, problem.before, problem.quantities_at(grams))
-        balances.append(ComponentBalance(part.component, problem.family.key, problem.family.name, tuple(judged)))
-        old = len(problem.formula.lines)
-        rows += [
-            (part.positions[n] if n < old else None, part.component, x.ingredient.key, x.grams)
-            for n, x in enumerate(lines)
-            if n < old or x.grams > 0
-        ]
-        after += [x for x in lines if x.grams > 0]
-    made = replace(formula, lines=tuple(after))
-    return Preview(tuple(rows), tuple(balances), made, total(made.lines))
-
-
-def _as_it_was(problem: Problem) -> list[float]:
-    lines = [problem.locks.get(n, line.grams) for n, line in enumerate(problem.formula.lines)]
-    return lines + [0.0] * len(problem.additions)
 
 
 class _Made:

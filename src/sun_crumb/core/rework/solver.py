@@ -77,16 +77,29 @@ class LinearModel:
         is_proven = highs.getModelStatus() == highspy.HighsModelStatus.kOptimal
         return Solution(list(highs.getSolution().col_value), float(info.objective_function_value), is_proven)
 
-    def solve_relaxed(self, fixed: Mapping[int, float]) -> list[float] | None:
-        """Return the values of the model with whole numbers let go, but for the *fixed* ones; None where there are none."""
-        lower, upper = list(self.lower), list(self.upper)
-        for k, value in fixed.items():
-            lower[k] = upper[k] = value
-        highs = self._passed(lower, upper, [False] * len(lower))
+    def solve_relaxed(self, fixed: Mapping[int, float], start: WarmStart | None = None) -> list[float] | None:
+        """Return the values of the model with whole numbers let go, but for the *fixed* ones; None where there are none.
+
+        The search begins at *start*, where that is of the same shape.
+        """
+        highs = self._relaxed(fixed)
+        if start is not None and start.shape == self.shape:
+            highs.setBasis(start.basis)
         highs.run()
         if highs.getInfo().primal_solution_status != int(highspy.SolutionStatus.kSolutionStatusFeasible):
             return None
         return list(highs.getSolution().col_value)
+
+    @property
+    def shape(self) -> tuple[int, int]:
+        """How many variables and rows there are."""
+        return len(self.lower), len(self.row_lower)
+
+    def _relaxed(self, fixed: Mapping[int, float]) -> highspy.Highs:
+        lower, upper = list(self.lower), list(self.upper)
+        for k, value in fixed.items():
+            lower[k] = upper[k] = value
+        return self._passed(lower, upper, [False] * len(lower))
 
     def solve_around(self, choices: list[int], most: int) -> list[float] | None:
         """Return a good solution without a search: the *most* choices that the relaxed model uses most, the rest solved.
@@ -122,3 +135,12 @@ class LinearModel:
             highs.setOptionValue(name, value)
         highs.passModel(lp)
         return highs
+
+
+class WarmStart:
+    """Where the relaxed search of one model ended, for models of the same shape to begin at."""
+
+    def __init__(self, model: LinearModel, fixed: Mapping[int, float]) -> None:
+        highs = model._relaxed(fixed)
+        highs.run()
+        self.shape, self.basis = model.shape, highs.getBasis()

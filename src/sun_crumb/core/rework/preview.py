@@ -1,0 +1,105 @@
+"""A plan's amounts while a slider or an amount moves: the last plan's ingredients kept, one linear program a component."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+
+from sun_crumb.core.balance import verdicts
+from sun_crumb.core.formula import Formula, FormulaLine, Totals, total
+from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.rework.goals import Goals
+from sun_crumb.core.rework.model import Kept
+from sun_crumb.core.rework.parts import Part, locks_of, parts_of
+from sun_crumb.core.rework.problem import Problem
+from sun_crumb.core.rework.unmet import ComponentBalance
+
+
+@dataclass(frozen=True, slots=True)
+class Preview:
+    """A plan with the ingredients of the last one, for while a slider moves: amounts [g], totals, verdicts, no reasons."""
+
+    lines: tuple[tuple[int | None, str, str, float], ...]
+    balance: tuple[ComponentBalance, ...]
+    after: Formula
+    totals_after: Totals
+
+
+def frame_of(goals: Goals, formula: Formula) -> Goals:
+    """Return *goals* without what moves in a drag: cut and sweetness at the path's own, locked amounts as they were."""
+    locks = {n: formula.lines[n].grams if 0 <= n < len(formula.lines) else g for n, g in goals.locks.items()}
+    return replace(goals, cut=None, keep_sweet=None, locks=locks)
+
+
+class Drag:
+    """One recipe with one set of ingredients, for as long as a slider moves.
+
+    Candidates, families and matrices are made once, and each component's linear program is solved once, at the path's
+    own cut and sweetness; every position of the slider starts from there, so what it shows does not depend on the way
+    the slider came.
+
+    Parameters
+    ----------
+    formula, goals, pantry
+        As for rework; of the goals, cut, sweetness and locked amounts may differ at each position.
+    support
+        What the last plan brought in: (component, ingredient, grams).
+
+    Raises
+    ------
+    NothingToReworkError, OutOfDomainError
+        As rework does.
+    """
+
+    def __init__(
+        self, formula: Formula, goals: Goals, pantry: Pantry, support: Iterable[tuple[str, str, float]]
+    ) -> None:
+        self.formula = formula
+        support = list(support)
+        self.parts: list[tuple[Part, Kept | None]] = []
+        for part in parts_of(formula, frame_of(goals, formula), pantry):
+            kept = None
+            if part.problem is not None:
+                last = {key: grams for component, key, grams in support if component == part.component and grams > 0}
+                held = [a for a in part.problem.additions if a.ingredient.key in last]
+                kept = Kept(replace(part.problem, additions=held), [last[a.ingredient.key] for a in held])
+            self.parts.append((part, kept))
+
+    def at(self, goals: Goals) -> Preview:
+        """Return the preview at one position: *goals* that differ from the first ones in what moves only."""
+        rows: list[tuple[int | None, str, str, float]] = []
+        after: list[FormulaLine] = []
+        balances: list[ComponentBalance] = []
+        for part, kept in self.parts:
+            if kept is None:
+                lines = list(part.formula.lines)
+            else:
+                problem = replace(
+                    kept.problem, goals=goals, locks=locks_of(kept.problem.formula, part.positions, goals)
+                )
+                grams = kept.amounts(problem) or as_it_was(problem)
+                lines = problem.lines_at(grams)
+                judged = verdicts(problem.gauges, problem.before, problem.quantities_at(grams))
+                balances.append(
+                    ComponentBalance(part.component, problem.family.key, problem.family.name, tuple(judged))
+                )
+            old = len(part.positions)
+            rows += [
+                (part.positions[n] if n < old else None, part.component, x.ingredient.key, x.grams)
+                for n, x in enumerate(lines)
+                if n < old or x.grams > 0
+            ]
+            after += [x for x in lines if x.grams > 0]
+        made = replace(self.formula, lines=tuple(after))
+        return Preview(tuple(rows), tuple(balances), made, total(made.lines))
+
+
+def preview(formula: Formula, goals: Goals, pantry: Pantry, support: Iterable[tuple[str, str, float]]) -> Preview:
+    """Return *formula* rebalanced with only what *support* brought in, not rounded: one position of a Drag."""
+    return Drag(formula, goals, pantry, support).at(goals)
+
+
+def as_it_was(problem: Problem) -> list[float]:
+    """Return the amounts of a component that nothing was found for: the original's, but for what is locked [g]."""
+    lines = [problem.locks.get(n, line.grams) for n, line in enumerate(problem.formula.lines)]
+    return lines + [0.0] * len(problem.additions)
