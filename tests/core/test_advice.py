@@ -160,6 +160,13 @@ class Cautions(CloseTo):
         self.assertTrue(any("loose stomach" in line for line in cautions(many, set())))
         self.assertFalse(any("loose stomach" in line for line in cautions(few, set())))
 
+    def test_inulin_and_allulose_by_the_portion_and_the_law_only_for_what_came_in(self) -> None:
+        self.assertTrue(any("wind" in line for line in cautions(batter(4, inulin=60, milk=100), set())))
+        self.assertFalse(any("wind" in line for line in cautions(batter(12, inulin=60, milk=100), set())))
+        self.assertTrue(any("of allulose in a portion" in line for line in cautions(batter(2, allulose=60), set())))
+        self.assertFalse(any("law may" in line for line in cautions(batter(8, allulose=60), set())))
+        self.assertTrue(any("law may" in line for line in cautions(batter(8, allulose=60), {"allulose"})))
+
 
 class Amounts(CloseTo):
     def test_household_words(self) -> None:

@@ -15,6 +15,7 @@ from sun_crumb.core.formula import Formula, total
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.reference import constant
 from sun_crumb.core.rework import Goals, Plan, paths, rework
 from sun_crumb.core.rework.candidates import additions
 from sun_crumb.core.rework.model import solve
@@ -291,6 +292,18 @@ class HonestAnswers(CloseTo):
             self.assertEqual(caught.exception.field, field)
         with self.assertRaises(OutOfDomainError):
             plan(CAKE, locks={99: 10.0})
+
+    def test_two_sweeteners_of_a_kind_share_the_limit_of_a_sitting(self) -> None:
+        """15 g of erythritol a portion, however many blends bring it (constants.csv, erythritol_serving)."""
+        for cupboard in (("erythritol",), ("stevia_erythritol", "monk_fruit_erythritol", "erythritol")):
+            made = plan(
+                "Sponge\nServes 4\n4 eggs\n200 g sugar\n200 g flour\n150 g butter", path="zero", cupboard=cupboard
+            )
+            held = sum(x.ingredient.per_100g.erythritol_g * x.grams / 100 for x in made.after.lines)
+            with self.subTest(cupboard):
+                self.assertGreater(held, 20)
+                # Rounding may add up to half a spoon of each.
+                self.assertLessEqual(held / 4, constant("erythritol_serving") + 1.5 * len(cupboard))
 
     def test_many_polyols_are_cautioned(self) -> None:
         made = plan(

@@ -91,10 +91,13 @@ def cautions(formula: Formula, added: set[str], kinds: Iterable[str] = ()) -> li
         for row in sorted(rows.values(), key=lambda r: not tags.get(r["tag"], False))
         if row["tag"] and row["tag"] in tags
     ]
-    polyols = sum(line.ingredient.per_100g.polyols_g * line.grams / 100 for line in formula.lines) / formula.servings
-    limit = constant("polyol_serving")
-    if polyols > limit:
-        found.insert(0, rows["polyols"]["words"].format(limit=limit, amount=polyols))
+    for key in ("allulose", "inulin", "polyols"):
+        held = sum(getattr(x.ingredient.per_100g, f"{key}_g") * x.grams / 100 for x in formula.lines) / formula.servings
+        limit = constant(f"{key.removesuffix('s')}_serving")
+        if held > limit:
+            found.insert(0, rows[key]["words"].format(limit=limit, amount=held))
+    if any(line.ingredient.per_100g.allulose_g > 10 and line.ingredient.key in added for line in formula.lines):
+        found.append(rows["allulose_law"]["words"])
     if any(
         line.ingredient.sugar_kind in ("unrefined", "concentrate") and line.ingredient.key in added
         for line in formula.lines

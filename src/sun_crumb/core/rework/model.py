@@ -126,18 +126,19 @@ class _Build:
         p, m = self.p, self.m
         mass = p.before["mass"]
         sweeteners: dict[int, float] = {}
-        for addition in p.additions:
+        for number, addition in enumerate(p.additions):
             if addition.kind == "swap":
-                self._swap(addition)
+                self._swap(number, addition)
                 continue
             if addition.kind == "piece":
-                self._pieces(addition)
+                self._pieces(number, addition)
                 continue
             share = addition.most_share or 0.5
             most = max(share * mass, addition.least_g)
-            if addition.kind == "bulk" and addition.ingredient.per_100g.polyols_g > 50:
-                servings = p.formula.servings
-                most = max(min(most, constant("polyol_serving") * servings), addition.least_g)
+            row = len(p.formula.lines) + number
+            for held, limit in p.sittings:
+                if held[row] > 0.5:
+                    most = max(min(most, limit / float(held[row])), addition.least_g)
             amount = m.add(0.0, most)
             least = addition.least_g
             if addition.is_wished:
@@ -158,21 +159,21 @@ class _Build:
             asked = sum(a.is_required and a.is_sweetener for a in p.additions)
             m.require(sweeteners, upper=float(max(p.goals.preset.most_new, asked, 1)))
 
-    def _swap(self, addition: Addition) -> None:
+    def _swap(self, number: int, addition: Addition) -> None:
         """All of a chocolate for a darker one, or none."""
         assert addition.replaces is not None
         grams = self.p.formula.lines[addition.replaces].grams
         swapped = self.m.binary(addition.cost)
-        self.whole[self.p.additions.index(addition)] = (swapped, grams)
+        self.whole[number] = (swapped, grams)
         self.terms[addition.replaces] = {swapped: -grams}
         self.base.append(0.0)
         self.terms.append({swapped: grams})
 
-    def _pieces(self, addition: Addition) -> None:
+    def _pieces(self, number: int, addition: Addition) -> None:
         """Whole pieces only: one or two eggs or yolks."""
         most = int(min(MOST_PIECES, (addition.most_share or 0.5) * self.p.before["mass"] // addition.least_g))
         count = self.m.add(1.0 if addition.is_required else 0.0, max(most, 0), addition.cost, is_integer=True)
-        self.whole[self.p.additions.index(addition)] = (count, addition.least_g)
+        self.whole[number] = (count, addition.least_g)
         self.base.append(0.0)
         self.terms.append({count: addition.least_g})
 
@@ -299,6 +300,9 @@ class _Build:
         ]
         base, terms = self._combine([f - p.family.caps["filler"] for f in fillers])
         m.require(terms, upper=-base)
+        for held, most in p.sittings:
+            base, terms = self._combine(held)
+            m.require(terms, upper=most - base)
         crystal = [crystal_per_gram(line.ingredient, p.family) for line in p.rows]
         original = sum(w * line.grams for w, line in zip(crystal, p.formula.lines, strict=False))
         locked_below = any(

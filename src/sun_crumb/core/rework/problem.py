@@ -11,6 +11,7 @@ import numpy.typing as npt
 from sun_crumb.core.balance import QUANTITIES, Family, Gauge, contribution_row, gauges, sweetened
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition, Move, counted_per_gram, move_of
 from sun_crumb.core.rework.goals import Goals
 from sun_crumb.core.rework.solver import INFINITY
@@ -27,6 +28,15 @@ LIMITS: dict[str, Callable[[FormulaLine], float]] = {
 }
 
 
+# What a portion may bring of what many stomachs take badly in one sitting, by constants.csv.
+PER_SITTING: dict[str, tuple[str, ...]] = {
+    "polyol_serving": ("xylitol_g", "sorbitol_g", "maltitol_g"),
+    "erythritol_serving": ("erythritol_g",),
+    "inulin_serving": ("inulin_g",),
+    "allulose_serving": ("allulose_g",),
+}
+
+
 @dataclass(frozen=True, slots=True)
 class Problem:
     """One component to rebalance: its lines, what may come in, and how far each may go.
@@ -36,7 +46,8 @@ class Problem:
     What follows from these is worked out once, in the order of the original's lines and then the additions: ``rows`` as
     lines, additions at 0 g; ``moves`` of the original's lines; ``per_gram`` what 1 g adds to each of the QUANTITIES
     (rows x quantities); ``counted`` the sugar to cut in 1 g. ``before`` is the original's QUANTITIES, ``counted_before``
-    its sugar to cut [g], ``cuttable_g`` the sweeteners that hold it, ``gauges`` what is judged.
+    its sugar to cut [g], ``cuttable_g`` the sweeteners that hold it, ``gauges`` what is judged,
+    ``sittings`` for each limit of PER_SITTING that matters what 1 g brings [g] and the most that may come in [g].
     """
 
     formula: Formula
@@ -53,6 +64,7 @@ class Problem:
     counted_before: float = field(init=False)
     cuttable_g: float = field(init=False)
     gauges: list[Gauge] = field(init=False, repr=False)
+    sittings: list[tuple[Matrix, float]] = field(init=False, repr=False, compare=False)
 
     def __post_init__(self) -> None:
         old, definition = self.formula.lines, self.goals.counted
@@ -65,6 +77,7 @@ class Problem:
             "moves": moves,
             "per_gram": np.array([contribution_row(line.ingredient, line.is_inclusion) for line in rows]),
             "counted": counted,
+            "sittings": self._sittings(),
             "counted_before": float(counted @ np.array(originals)),
             "cuttable_g": sum(line.grams for line, move in zip(old, moves, strict=True) if move and move.is_cut),
         }
@@ -72,6 +85,17 @@ class Problem:
             object.__setattr__(self, name, value)
         object.__setattr__(self, "before", self.quantities_at(originals))
         object.__setattr__(self, "gauges", gauges(self.family, self.before, self.goals.wanted_sweetness))
+
+    def _sittings(self) -> list[tuple[Matrix, float]]:
+        """One limit for all that hold it: two sweeteners of the same kind don't make a portion go down easier."""
+        found = []
+        for limit, names in PER_SITTING.items():
+            brought = [sum(getattr(a.ingredient.per_100g, name) for name in names) / 100 for a in self.additions]
+            if any(brought):
+                asked = sum(a.least_g * h for a, h in zip(self.additions, brought, strict=True) if a.is_required)
+                row = np.array([0.0] * len(self.formula.lines) + brought)
+                found.append((row, max(constant(limit) * self.formula.servings, asked)))
+        return found
 
     def lines_at(self, grams: list[float]) -> list[FormulaLine]:
         """Return the component's lines at these amounts: the original's first, then the additions [g]."""

@@ -32,9 +32,12 @@ class TrueCost:
 
     def __init__(self, problem: Problem) -> None:
         self.problem = problem
+        self.most = [*problem.allowed.values(), *(most for _, most in problem.sittings)]
         limits = [[LIMITS[name](line) for line in problem.rows] for name in problem.allowed]
         self.wanted = problem.before["sweetness"] * problem.goals.wanted_sweetness
-        self.rows: Matrix = np.column_stack([problem.per_gram, problem.counted, *limits])
+        self.rows: Matrix = np.column_stack(
+            [problem.per_gram, problem.counted, *limits, *(held for held, _ in problem.sittings)]
+        )
 
     def __call__(self, grams: list[float]) -> float:
         """Return the cost of *grams* [g], in the order of the problem's lines and additions."""
@@ -74,7 +77,7 @@ class TrueCost:
             share = (1 - problem.goals.wanted_cut) * problem.counted_before / problem.before["mass"]
             gap = (counted - share * after["mass"]) / problem.counted_before
             cost += CUT_SHORT / 10 * max(gap - 0.005, 0.0) + CUT_OVER * max(-gap, 0.0)
-        for most, there in zip(problem.allowed.values(), held, strict=True):
+        for most, there in zip(self.most, held, strict=True):
             cost += CUT_SHORT / 10 * max(there / max(most, 1e-9) - 1.005, 0.0)
         return cost
 
