@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from sun_crumb.core.balance import METRICS, contribution, families, guess_family, judge, measure
+from sun_crumb.core.balance import contribution, families, guess_family, judge, measure
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reference import constant
 from tests.support import CloseTo, formula_of, lines_of
@@ -85,7 +85,10 @@ class Metrics(CloseTo):
         moisture = next(v for v in judge(families()["butter_cake"], before, after) if v.key == "liquid")
         self.assertEqual(moisture.level, "off")
         self.assertIn("gummy", moisture.words)
-        self.assertTrue(all(m.weight > 0 and m.wetter and m.drier for m in METRICS.values()))
+        self.assertEqual(moisture.told, "+26 %")
+        water = next(v for v in judge(families()["cookie"], before, after) if v.key == "water")
+        self.assertEqual(water.told, "+7 g in 100 g")
+        self.assertEqual(water.words, "looser dough, a puffy and cakey bite")
 
 
 class Families(CloseTo):

@@ -115,6 +115,11 @@ class Household(CloseTo):
             2.55: "½ tsp",
             366: "1½ cups",
             259: "1 cup + 1 tbsp",
+            # As few fillings as come near: nobody counts nine spoons.
+            137.3: "½ cup + 1 tbsp",
+            91.5: "¼ cup + 2 tbsp",
+            45.9: "3 tbsp",
+            164: "⅔ cup",
         }
         for grams, text in cases.items():
             with self.subTest(text):

@@ -204,18 +204,17 @@ class Properties(CloseTo):
         # What is not called unmet is within two bands everywhere, and cuts what was asked.
         if made.status != "unmet":
             counted = Goals(path=path).counted
-            per_gram = getattr(made.totals_after, counted) / made.totals_after.mass_g
-            before = getattr(made.totals_before, counted) / made.totals_before.mass_g
-            self.assertLessEqual(per_gram, before * (1 - cut + 0.03))
+            left = getattr(made.totals_after, counted) / getattr(made.totals_before, counted)
+            self.assertLessEqual(left, 1 - cut + 0.02)
 
     def test_more_cut_never_yields_more_free_sugar(self) -> None:
         left = [
-            made.totals_after.free_sugars_who_g / made.totals_after.mass_g
+            made.totals_after.free_sugars_who_g
             for cut in (0.1, 0.25, 0.4, 0.55, 0.7)
             for made in [plan(CAKE, path="fruit", cut=cut)]
         ]
         for more, less in itertools.pairwise(left):
-            self.assertLessEqual(less, more + 0.004)
+            self.assertLessEqual(less, more + 0.01)
 
     def test_a_locked_line_never_moves(self) -> None:
         formula = formula_of(CAKE)

@@ -36,29 +36,24 @@ class Metric:
     """
 
     key: str
-    name: str
     numerator: str
     denominator: str
     weight: float
-    drier: str
-    wetter: str
     floor: float = 0.0
 
 
 METRICS = {
     m.key: m
     for m in (
-        Metric("sweetness", "Sweetness", "sweetness", "mass", 1.2, "less sweet", "sweeter"),
-        Metric(
-            "liquid", "Moisture", "liquid", "holding", 1.5, "drier: a crumbly bite", "wetter: a gummy centre is likely"
-        ),
-        Metric("water", "Water", "water", "mass", 1.5, "stiffer, spreads less", "looser, spreads more", 0.12),
-        Metric("fat", "Fat", "fat", "mass", 1.0, "leaner, less tender", "richer, may taste greasy"),
-        Metric("structure", "Structure", "structure", "mass", 1.2, "weaker, may sink", "firmer, tougher"),
-        Metric("bulk", "Bulk", "bulk", "mass", 1.0, "closer crumb, paler", "chewier, stickier"),
-        Metric("lift", "Lift", "lift", "mass", 0.8, "flatter", "more open, may collapse"),
-        Metric("alkali", "Acid", "alkali", "mass", 0.8, "more acid, tangier and paler", "soapy, darker"),
-        Metric("mass", "Batter", "mass", "", 1.0, "fills the tin less", "fills the tin more"),
+        Metric("sweetness", "sweetness", "mass", 1.2),
+        Metric("liquid", "liquid", "holding", 1.5),
+        Metric("water", "water", "mass", 1.5, 0.12),
+        Metric("fat", "fat", "mass", 1.0),
+        Metric("structure", "structure", "mass", 1.2),
+        Metric("bulk", "bulk", "mass", 1.0),
+        Metric("lift", "lift", "mass", 0.8),
+        Metric("alkali", "alkali", "mass", 0.8),
+        Metric("mass", "mass", "", 1.0),
     )
 }
 

@@ -3,17 +3,20 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import cache
 
 from sun_crumb.core.balance.families import Family
 from sun_crumb.core.balance.metrics import METRICS, Metric
-from sun_crumb.core.reference import constant
+from sun_crumb.core.quantities.household import percent
+from sun_crumb.core.reference import constant, table
 
 
 @dataclass(frozen=True, slots=True)
 class Verdict:
     """One metric before and after. ``deviation`` is against the wanted value: parts of it, or meq/g for alkali.
 
-    ``level`` is balanced within one band, strained within two, off beyond.
+    ``level`` is balanced within one band, strained within two, off beyond; ``words`` say what it is like to eat,
+    ``told`` how far it is off, with its unit.
     """
 
     key: str
@@ -24,13 +27,20 @@ class Verdict:
     band: tuple[float, float]
     level: str
     words: str
+    told: str
 
 
 @dataclass(frozen=True, slots=True)
 class Gauge:
-    """One metric set up for one original: what is divided by what, what is wanted, and what a deviation is a part of."""
+    """One metric set up for one original: what is divided by what, what is wanted, and what a deviation is a part of.
+
+    ``name``, ``less`` and ``more`` are the words of this kind of dessert, from textures.csv.
+    """
 
     metric: Metric
+    name: str
+    less: str
+    more: str
     below: str
     old: float
     wanted: float
@@ -51,6 +61,14 @@ class Gauge:
         """Return a deviation in bands, with its sign."""
         return off / (self.band[1] if off > 0 else self.band[0])
 
+    def told(self, off: float) -> str:
+        """Return a deviation with its unit: per cent, but grams in 100 g of water and meq/kg of acid and soda."""
+        if self.metric.key == "alkali":
+            return f"{1000 * off:+.0f} meq/kg".replace("-", "−")
+        if self.metric.floor:
+            return f"{100 * off * self.scale:+.0f} g in 100 g".replace("-", "−")
+        return percent(off)
+
 
 def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0) -> list[Gauge]:
     """Return a gauge for every metric that *family* minds and the original has."""
@@ -65,7 +83,7 @@ def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0) ->
         if key != "alkali" and abs(wanted) < 1e-9:
             continue
         scale = 1.0 if key == "alkali" else max(wanted, metric.floor)
-        found.append(Gauge(metric, below, old, wanted, scale, band))
+        found.append(Gauge(metric, *_texture(key, family.key), below, old, wanted, scale, band))
     return found
 
 
@@ -81,20 +99,32 @@ def verdicts(by: list[Gauge], before: dict[str, float], after: dict[str, float])
         off, new = gauge.deviation(after), gauge.ratio(after)
         reach = gauge.reach(off)
         level = "balanced" if abs(reach) <= 1.001 else "strained" if abs(reach) <= 2.001 else "off"
-        words = _words(gauge.metric, off, reach, gauge.old, new)
-        found.append(Verdict(gauge.metric.key, gauge.metric.name, gauge.old, new, off, gauge.band, level, words))
+        if gauge.metric.key == "sweetness" and gauge.wanted <= new <= gauge.old * (1 + gauge.band[1]):
+            # Sweeter than asked, and no sweeter than the original, is no fault.
+            level = "balanced"
+        words = _words(gauge, off, reach, new)
+        key, told = gauge.metric.key, gauge.told(off)
+        found.append(Verdict(key, gauge.name, gauge.old, new, off, gauge.band, level, words, told))
     if before["browning"] > 0.002 * before["mass"] or after["browning"] > 0.002 * after["mass"]:
         found.append(_browning(before, after))
     return found
 
 
-def _words(metric: Metric, off: float, reach: float, old: float, new: float) -> str:
-    if metric.key == "sweetness":
-        return f"{100 * new / old:.0f} % as sweet"
+@cache
+def _texture(metric: str, family: str) -> tuple[str, str, str]:
+    """Return a metric's name in this family, and what less and more of it are like to eat."""
+    rows = [row for row in table("textures") if row["metric"] == metric]
+    row = next((row for row in rows if family in row["families"].split()), rows[0])
+    return row["name"], row["less"], row["more"]
+
+
+def _words(gauge: Gauge, off: float, reach: float, new: float) -> str:
+    if gauge.metric.key == "sweetness":
+        return f"{100 * new / gauge.old:.0f} % as sweet"
     if abs(reach) < 0.35:
         return "as before"
-    words = metric.wetter if off > 0 else metric.drier
-    return words if abs(reach) > 1 else f"a touch {words.split(':')[0].split(',')[0]}"
+    words = gauge.more if off > 0 else gauge.less
+    return words if abs(reach) > 1 else f"a touch {words.split(',')[0]}"
 
 
 def _browning(before: dict[str, float], after: dict[str, float]) -> Verdict:
@@ -113,5 +143,13 @@ def _browning(before: dict[str, float], after: dict[str, float]) -> Verdict:
         else "as before"
     )
     return Verdict(
-        "browning", "Browning", old, new, off, (0.4, limit - 1), "strained" if is_sooner else "balanced", words
+        "browning",
+        "Browning",
+        old,
+        new,
+        off,
+        (0.4, limit - 1),
+        "strained" if is_sooner else "balanced",
+        words,
+        percent(off),
     )

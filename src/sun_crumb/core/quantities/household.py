@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from math import floor
+from math import ceil, floor
 
 GLYPHS = {
     0.125: "⅛",
@@ -57,7 +57,7 @@ class SpoonWeights:
 
 
 def spoon_text(grams: float, weights: SpoonWeights) -> str:
-    """Return *grams* in cups and spoons, as few of them as come within 2 %, else within a half teaspoon.
+    """Return *grams* in cups and spoons: as few fillings as come within 2 %, else the nearest half tablespoon.
 
     Examples
     --------
@@ -76,17 +76,19 @@ def spoon_text(grams: float, weights: SpoonWeights) -> str:
     for part in (0.0, *_CUPS[1:]):
         whole_part = wholes + part
         rest = (cups - whole_part) * weights.cup_g
+        scoops = wholes + (part > 0) if whole_part else 0
         if whole_part and abs(rest) <= 0.02 * grams:
-            text, cost = _cups(whole_part), 1.0 + (part > 0) * 0.2
+            text, cost = _cups(whole_part), float(scoops)
         elif rest > 0:
             tablespoons = round(rest / weights.tablespoon_g * 2) / 2
             error = abs(tablespoons * weights.tablespoon_g - rest) / grams
             if not tablespoons or (whole_part and tablespoons > 5):
                 continue
             text = f"{fraction_text(tablespoons)} tbsp"
-            cost = 1.0 + tablespoons * 0.12 + error * 20
+            # Every filling of a cup or spoon counts, half a spoon as one, and a second measure for itself.
+            cost = scoops + ceil(tablespoons) + error * 50
             if whole_part:
-                text, cost = f"{_cups(whole_part)} + {text}", cost + 1.2
+                text, cost = f"{_cups(whole_part)} + {text}", cost + 0.5
         else:
             continue
         if best is None or cost < best[0]:
@@ -109,3 +111,9 @@ def grams_text(grams: float) -> str:
     if grams < 9.95:
         return f"{grams:.1f}".removesuffix(".0") + " g"
     return f"{floor(grams + 0.5):d} g"
+
+
+def percent(value: float) -> str:
+    """Return a deviation as a signed whole per cent, with a true minus."""
+    text = f"{100 * value:+.0f} %"
+    return text.replace("-", "−").replace("+0 %", "0 %").replace("−0 %", "0 %")

@@ -153,7 +153,7 @@ def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) ->
         if (
             (row["kind"] == "filler" and key == "milk_powder" and family.caps["filler"] > 0 and path.key != "fruit")
             or (row["kind"] == "soda" and lifts)
-            or (row["kind"] == "moist" and not liquid and family.key not in ("caramel", "meringue"))
+            or (row["kind"] == "moist" and not liquid and family.key in row["families"].split())
             or (row["kind"] == "acid" and lifts and any(line.ingredient.key == "baking_soda" for line in formula.lines))
             or (row["kind"] in ("piece", "adjust") and _suits(row, family, goals, formula))
         ):

@@ -122,8 +122,8 @@ def point_of(plan: Plan, goals: Goals) -> FrontierPoint:
     """Return a plan as a point of the frontier."""
     before, after = plan.totals_before, plan.totals_after
     one = portion(served(plan.after), plan.after.servings)
-    old = getattr(before, goals.counted) / before.mass_g
-    reached = 1 - getattr(after, goals.counted) / after.mass_g / old if old else 0.0
+    old = getattr(before, goals.counted)
+    reached = 1 - getattr(after, goals.counted) / old if old else 0.0
     worst = max(
         (
             (abs(v.deviation) / (v.band[1] if v.deviation > 0 else v.band[0]), v.name)

@@ -9,7 +9,7 @@ from sun_crumb.core.balance.water_activity import crumb_activity
 from sun_crumb.core.formula import Totals
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.rework.goals import Goals
-from sun_crumb.core.rework.problem import Problem
+from sun_crumb.core.rework.problem import GROUND, Problem
 from sun_crumb.core.rework.reasons import oven_advice
 from sun_crumb.core.rework.unmet import Unmet
 
@@ -34,9 +34,13 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) 
         found.append(
             f"{100 * wetter:.0f} g more water in every 100 g of batter: allow 5 to 10 minutes more, and trust the skewer."
         )
-    fresh = {a.ingredient.key for a, g in zip(problem.additions, grams[len(formula.lines) :], strict=True) if g > 0}
-    if baked and fresh & THIRSTY:
+    added = [a.ingredient for a, g in zip(problem.additions, grams[len(formula.lines) :], strict=True) if g > 0]
+    if baked and any(a.key in THIRSTY for a in added):
         found.append("Let the batter rest 10 minutes before the tin: what was added drinks slowly.")
+    if family.key in GROUND and any(a.per_100g.erythritol_g > 50 for a in added):
+        found.append(
+            "Grind the erythritol as fine as icing sugar first: it doesn't dissolve here and would stay gritty."
+        )
     ratio = after["mass"] / before["mass"]
     pieces = floor(formula.servings * ratio + 0.5)
     if abs(ratio - 1) > TOLD_MASS and pieces != formula.servings:

@@ -10,13 +10,13 @@ import numpy as np
 from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition
-from sun_crumb.core.rework.problem import LIMITS, Matrix, Problem, crystal_per_gram, fair_share, least_per_sugar
+from sun_crumb.core.rework.problem import GROUND, LIMITS, Matrix, Problem, crystal_per_gram, fair_share, least_per_sugar
 from sun_crumb.core.rework.solver import INFINITY, LinearModel, WarmStart
 from sun_crumb.core.sugars.sweetness import intense_dose
 
 INSIDE, BEYOND, FAR, OUTSIDE = 0.15, 2.0, 6.0, 40.0
 # What a shortfall of the whole cut costs, and an overshoot: the cut gives way only when the dessert would fail.
-CUT_SHORT, CUT_OVER = 400.0, 0.8
+CUT_SHORT, CUT_OVER = 400.0, 3.0
 # A sweetener asked for by name: what using it is worth, and the least share of the sugar it then stands for.
 WISHED_WORTH, WISHED_SHARE = 1.5, 0.12
 SEGMENTS = (1.5, 3.0, 4.5, 6.0)
@@ -238,12 +238,17 @@ class _Build:
                     terms[k] = terms.get(k, 0.0) + f / scale
             for sign, band in ((1.0, high), (-1.0, low)):
                 cost = metric.weight
-                parts = [m.add(0.0, band, INSIDE * cost / band), m.add(0.0, band, BEYOND * cost / band)]
-                if key == "sweetness":
-                    # Taste may give way further than texture: a less sweet cake is still a cake.
-                    parts.append(m.add(0.0, INFINITY, FAR * cost / band))
-                elif not self.hard:
-                    parts.append(m.add(0.0, INFINITY, OUTSIDE * cost / band))
+                if key == "sweetness" and sign > 0:
+                    # Sweeter than asked costs little until it is sweeter than the original.
+                    room = max(gauge.old / gauge.wanted - 1, 0.0) + band
+                    parts = [m.add(0.0, room, INSIDE * cost / band), m.add(0.0, INFINITY, FAR * cost / band)]
+                else:
+                    parts = [m.add(0.0, band, INSIDE * cost / band), m.add(0.0, band, BEYOND * cost / band)]
+                    if key == "sweetness":
+                        # Taste may give way further than texture: a less sweet cake is still a cake.
+                        parts.append(m.add(0.0, INFINITY, FAR * cost / band))
+                    elif not self.hard:
+                        parts.append(m.add(0.0, INFINITY, OUTSIDE * cost / band))
                 for part in parts:
                     terms[part] = -sign
                 if key == "sweetness" and sign < 0:
@@ -269,12 +274,13 @@ class _Build:
         p, m = self.p, self.m
         if p.counted_before <= 0:
             return
-        ratio = (1 - p.goals.wanted_cut) * p.counted_before / p.before["mass"]
-        base, terms = self._combine((p.counted - ratio) / p.counted_before)
+        # By the batch, as a baker cuts and as portions count it: more batter around the same sugar is no cut.
+        base, terms = self._combine(p.counted / p.counted_before)
         short = m.add(0.0, INFINITY, CUT_SHORT)
         over = m.add(0.0, INFINITY, CUT_OVER)
         terms[short], terms[over] = -1.0, 1.0
-        m.require(terms, -base, -base)
+        wanted = 1 - p.goals.wanted_cut - base
+        m.require(terms, wanted, wanted)
 
     def _caps(self) -> None:
         """Hold each kind of sweetener below its share of the batter, and keep the crystal a crust needs."""
@@ -311,7 +317,7 @@ class _Build:
         if p.family.crystal_floor and original and not locked_below:
             base, terms = self._combine(crystal)
             m.require(terms, lower=p.family.crystal_floor * original - base)
-        if any(line.ingredient.per_100g.erythritol_g > 50 for line in p.rows[count:]):
+        if p.family.key not in GROUND and any(x.ingredient.per_100g.erythritol_g > 50 for x in p.rows[count:]):
             dissolves = [
                 (line.ingredient.per_100g.erythritol_g - MOST_DISSOLVED * line.ingredient.per_100g.water_g) / 100
                 for line in p.rows

@@ -158,7 +158,7 @@ class _Made:
         after = replace(formula, lines=tuple(self.after))
         before_totals, after_totals = total(formula.lines), total(after.lines)
         eaten = (served(formula), served(after)) if formula.own_yields else (before_totals, after_totals)
-        unmet = unmet_goals(goals, before_totals, after, after_totals, self.balances)
+        unmet = unmet_goals(goals, formula, before_totals, after, after_totals, self.balances)
         return Plan(
             status=status_of(unmet, self.balances),
             lines=tuple(self.lines),
@@ -183,9 +183,7 @@ class _Made:
 def _residual(problem: Problem, exact: list[float], grams: list[float]) -> str:
     """Return what rounding, and putting back changes that gain too little, moved most, in words."""
     first, last = problem.quantities_at(exact), problem.quantities_at(grams)
-    moved = [
-        (abs(g.deviation(last) - g.deviation(first)), g.metric.name) for g in problem.gauges if g.metric.key != "alkali"
-    ]
+    moved = [(abs(g.deviation(last) - g.deviation(first)), g.name) for g in problem.gauges if g.metric.key != "alkali"]
     most, name = max(moved, key=lambda pair: pair[0], default=(0.0, ""))
     if most < 0.005:
         return "measuring by spoons and cups moves nothing by 1 %"

@@ -28,6 +28,8 @@ LIMITS: dict[str, Callable[[FormulaLine], float]] = {
 }
 
 
+# Where a sweetener goes in as fine as icing sugar and need not dissolve (common practice, no published source).
+GROUND = frozenset({"frosting"})
 # What a portion may bring of what many stomachs take badly in one sitting, by constants.csv.
 PER_SITTING: dict[str, tuple[str, ...]] = {
     "polyol_serving": ("xylitol_g", "sorbitol_g", "maltitol_g"),

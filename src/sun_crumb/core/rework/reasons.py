@@ -15,12 +15,6 @@ from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.sugars.sweetness import linear_sweetness
 
 
-def percent(value: float) -> str:
-    """Return a deviation as a signed whole per cent, with a true minus."""
-    text = f"{100 * value:+.0f} %"
-    return text.replace("-", "−").replace("+0 %", "0 %").replace("−0 %", "0 %")
-
-
 def reason(problem: Problem, position: int, grams: list[float]) -> str:
     """Return why the amount at *position* changed: what would be off if it were put back as it was."""
     old = problem.formula.lines
@@ -93,13 +87,9 @@ def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: f
             worst, gain = gauge, better
     if worst is None:
         return "rounding: the nearest amount a spoon can measure"
-    key, name = worst.metric.key, worst.metric.name.lower()
+    key, name = worst.metric.key, worst.name.lower()
     was_off, now_off = worst.deviation(without), worst.deviation(with_it)
-    if key == "alkali":
-        return f"acid and soda: {1000 * was_off:+.0f} without it, {1000 * now_off:+.0f} with it [meq/kg]".replace(
-            "-", "−"
-        )
-    tail = f"{name} would be {percent(was_off)} without this change, with it {percent(now_off)}"
+    tail = f"{name} would be {worst.told(was_off)} without this change, with it {worst.told(now_off)}"
     brought = sum(
         a.ingredient.per_100g.water_g * g / 100
         for a, g in zip(problem.additions, grams[len(problem.formula.lines) :], strict=True)

@@ -14,6 +14,10 @@ from sun_crumb.core.rework.model import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE
 from sun_crumb.core.rework.problem import LIMITS, Matrix, Problem, bounds
 
 ROUNDS = 4
+# Less than this share of a sugar that is cut is not worth a spoon: it goes too.
+LEFTOVER = 0.02
+# What rounding may take from the cut before it counts, as a share of the sugar that was there.
+NEAR = 0.01
 
 
 def grid_of(ingredient: Ingredient, grams: float, cup: CupStandard) -> float:
@@ -67,16 +71,17 @@ class TrueCost:
                 # A smaller batch is no way to be sweet enough: the whole batch's sweetness counts too.
                 off, steep = min(off, sweet / self.wanted - 1), FAR
             reach = gauge.reach(off)
-            if reach < 0:
-                reach = -reach
-            price = INSIDE * reach
-            if reach > 1:
-                price = INSIDE + BEYOND * (reach - 1) + (steep - BEYOND) * max(reach - 2, 0.0)
+            if reach > 0 and steep == FAR:
+                # Sweeter than asked costs little until it is sweeter than the original.
+                room = max(gauge.old / gauge.wanted - 1, 0.0) / gauge.band[1] + 1
+                price = INSIDE * reach + (FAR - INSIDE) * max(reach - room, 0.0)
+            else:
+                reach = abs(reach)
+                price = INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0) + (steep - BEYOND) * max(reach - 2, 0.0)
             cost += gauge.metric.weight * price
         if problem.counted_before > 0:
-            share = (1 - problem.goals.wanted_cut) * problem.counted_before / problem.before["mass"]
-            gap = (counted - share * after["mass"]) / problem.counted_before
-            cost += CUT_SHORT / 10 * max(gap - 0.005, 0.0) + CUT_OVER * max(-gap, 0.0)
+            gap = counted / problem.counted_before - (1 - problem.goals.wanted_cut)
+            cost += CUT_SHORT * max(gap - NEAR, 0.0) + CUT_OVER * max(-gap, 0.0)
         for most, there in zip(self.most, held, strict=True):
             cost += CUT_SHORT / 10 * max(there / max(most, 1e-9) - 1.005, 0.0)
         return cost
@@ -103,7 +108,16 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
             continue
         step = grid_of(ingredient, amount, cup)
         if i < len(old) and is_cuttable(old[i], problem.goals.counted):
+            spoon = ingredient.spoons(cup)
+            if spoon is not None and step >= spoon.tablespoon_g:
+                # A whole spoon of the sugar would miss the cut by several per cent.
+                step = spoon.tablespoon_g / 2
+            # Down; up again only where that gains more than the cut loses.
             result[i] = floor(amount / step + 0.02) * step
+            if result[i] < LEFTOVER * old[i].grams:
+                result[i] = 0.0
+            else:
+                free.append((i, step))
             continue
         result[i] = max(round(amount / step), 1) * step
         if i < len(old) and abs(result[i] - old[i].grams) < 0.5 * step:
@@ -115,12 +129,9 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
     for _ in range(ROUNDS):
         improved = False
         for i, step in free:
-            for choice in {
-                floor(grams[i] / step) * step,
-                ceil(grams[i] / step) * step,
-                result[i] + step,
-                result[i] - step,
-            }:
+            near = {floor(grams[i] / step) * step, ceil(grams[i] / step) * step}
+            is_cut = i < len(old) and is_cuttable(old[i], problem.goals.counted)
+            for choice in near if is_cut else near | {result[i] + step, result[i] - step}:
                 if (
                     choice <= 0
                     or choice == result[i]
@@ -145,14 +156,21 @@ def _within(choice: float, limits: tuple[float, float], step: float) -> bool:
 
 
 def _without_trifles(problem: Problem, true_cost: TrueCost, grams: list[float], cost: float) -> list[float]:
-    """Put back every touched line whose change gains less than touching it costs."""
+    """Put back every touched line, and leave out every adjuster, whose change gains less than it costs."""
     sums = true_cost.sums(grams)
-    for i, line in enumerate(problem.formula.lines):
-        move = problem.moves[i]
-        if i in problem.locks or move is None or move.is_cut or grams[i] == line.grams:
+    old = problem.formula.lines
+    prices: dict[int, tuple[float, float]] = {}
+    for i, (line, move) in enumerate(zip(old, problem.moves, strict=True)):
+        if i not in problem.locks and move is not None and not move.is_cut:
+            prices[i] = (line.grams, move.cost)
+    for n, addition in enumerate(problem.additions):
+        if not (addition.is_sweetener or addition.is_required or addition.kind == "swap"):
+            prices[len(old) + n] = (0.0, addition.cost)
+    for i, (was, price) in prices.items():
+        if grams[i] == was:
             continue
-        trial = true_cost.moved(sums, i, line.grams - grams[i])
+        trial = true_cost.moved(sums, i, was - grams[i])
         dearer = true_cost.of(trial)
-        if dearer - cost < move.cost:
-            grams[i], sums, cost = line.grams, trial, dearer
+        if dearer - cost < price:
+            grams[i], sums, cost = was, trial, dearer
     return grams

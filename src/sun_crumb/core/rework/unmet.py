@@ -6,8 +6,8 @@ from dataclasses import dataclass
 
 from sun_crumb.core.balance import Verdict
 from sun_crumb.core.formula import Formula, Totals
+from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals
-from sun_crumb.core.rework.reasons import percent
 
 # How far rounding may leave the cut short before the goal counts as missed.
 CUT_TOLERANCE = 0.02
@@ -35,23 +35,17 @@ class ComponentBalance:
 
 
 def unmet_goals(
-    goals: Goals, before: Totals, formula: Formula, after: Totals, balances: list[ComponentBalance]
+    goals: Goals, original: Formula, before: Totals, formula: Formula, after: Totals, balances: list[ComponentBalance]
 ) -> list[Unmet]:
     """Return what could not be had: *formula* is the reworked one, *before* and *after* the whole batches."""
     servings = formula.servings
     found = []
-    old = getattr(before, goals.counted) / before.mass_g
-    new = getattr(after, goals.counted) / after.mass_g
-    reached = 1 - new / old if old else 0.0
+    old = getattr(before, goals.counted)
+    reached = 1 - getattr(after, goals.counted) / old if old else 0.0
     if reached < goals.wanted_cut - CUT_TOLERANCE:
-        what = DEFINITIONS[goals.counted]
+        told = f"{DEFINITIONS[goals.counted]} falls by {100 * reached:.0f} % instead of {100 * goals.wanted_cut:.0f} %"
         found.append(
-            Unmet(
-                "cut",
-                goals.wanted_cut,
-                round(reached, 4),
-                f"{what} falls by {100 * reached:.0f} % instead of {100 * goals.wanted_cut:.0f} %: beyond that the dessert would leave its balance",
-            )
+            Unmet("cut", goals.wanted_cut, round(reached, 4), f"{told}: {_why_short(goals, original, formula)}")
         )
     for goal, most, key, unit in (
         ("energy", goals.most_energy_kcal, "energy_kcal", "kcal"),
@@ -77,15 +71,29 @@ def unmet_goals(
             if verdict.key == "sweetness":
                 told = f"tastes {verdict.words}{where and f' ({balance.component})'}; {100 * goals.wanted_sweetness:.0f} % was asked"
             else:
-                told = (
-                    f"{verdict.name.lower()}{where} {percent(verdict.deviation)} against the original: {verdict.words}"
-                )
-            if verdict.key == "alkali":
-                told = f"acid and soda{where} are {1000 * verdict.deviation:+.0f} meq/kg off: {verdict.words}".replace(
-                    "-", "−"
-                )
+                told = f"{verdict.name.lower()}{where} {verdict.told} against the original: {verdict.words}"
             found.append(Unmet(verdict.key, 0.0, round(verdict.deviation, 4), told))
     return found
+
+
+def _why_short(goals: Goals, original: Formula, formula: Formula) -> str:
+    """Return what keeps the cut from going further: lines that are never cut or that the baker has set, else the balance."""
+    there = {(line.component, line.ingredient.key) for line in original.lines}
+    held = {(original.lines[i].component, original.lines[i].ingredient.key) for i in goals.locks}
+    rest: dict[str, float] = {}
+    whole = 0.0
+    for line in formula.lines:
+        sugar = counted_per_gram(line, goals.counted) * line.grams
+        whole += sugar
+        key = (line.component, line.ingredient.key)
+        if key in there and (key in held or not is_cuttable(line, goals.counted)):
+            name = line.ingredient.name.lower()
+            rest[name] = rest.get(name, 0.0) + sugar
+    if sum(rest.values()) < 0.7 * whole:
+        return "beyond that the dessert would leave its balance"
+    names = sorted(rest, key=lambda name: -rest[name])
+    most = [name for name in names if rest[name] > 0.15 * whole][:2] or names[:1]
+    return f"the rest is in the {' and the '.join(most)}, which stays as it is"
 
 
 def status_of(unmet: list[Unmet], balances: list[ComponentBalance]) -> str:

@@ -1,0 +1,130 @@
+"""Plans as a baker reads them: what was asked is what a portion gets, and nothing silly stands in them."""
+
+from __future__ import annotations
+
+import unittest
+
+from bench.desserts import DESSERTS
+
+from sun_crumb.core.balance import METRICS, QUANTITIES, families, gauges
+from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.reference import table
+from sun_crumb.core.rework import Goals, Plan, paths, rework
+from tests.support import CAKE, CloseTo, formula_of
+
+PANTRY = shipped_pantry()
+EVEN = dict.fromkeys(QUANTITIES, 1.0)
+
+
+def plan(text: str, **goals: object) -> Plan:
+    return rework(formula_of(text), Goals(**goals), PANTRY)  # type: ignore[arg-type]
+
+
+def cut_of(made: Plan, counted: str = "free_sugars_who_g") -> float:
+    return 1 - getattr(made.totals_after, counted) / getattr(made.totals_before, counted)
+
+
+class Cuts(CloseTo):
+    def test_what_was_asked_is_what_a_portion_gets(self) -> None:
+        """Half the sugar is half of what the recipe had, give or take half a tablespoon: as near as a kitchen comes."""
+        for name in ("butter cake", "muffin", "quick bread", "custard", "frozen"):
+            for path in ("fruit", "zero", "blend"):
+                made = plan(DESSERTS[name], path=path, cut=0.5)
+                with self.subTest(name, path=path):
+                    half_spoon = 7.0 / made.totals_before.free_sugars_who_g
+                    self.assertClose(cut_of(made), 0.5, absolute=0.01 + half_spoon)
+
+    def test_a_small_cut_is_not_driven_further_to_be_less_sweet(self) -> None:
+        made = plan(CAKE, path="less", cut=0.2, keep_sweet=0.6)
+        self.assertClose(cut_of(made), 0.2, absolute=0.03)
+        sweetness = next(v for v in made.balance[0].verdicts if v.key == "sweetness")
+        self.assertGreater(sweetness.deviation, 0.2)
+        self.assertEqual(sweetness.level, "balanced")
+        self.assertEqual([u.goal for u in made.unmet if u.goal == "sweetness"], [])
+
+    def test_sweeter_than_the_original_is_a_fault(self) -> None:
+        made = plan(CAKE, path="zero", cut=0.1, keep_sweet=1.3, cupboard=("stevia_erythritol",))
+        sweetness = next(v for v in made.balance[0].verdicts if v.key == "sweetness")
+        self.assertLessEqual(abs(sweetness.deviation), 0.16)
+
+    def test_more_batter_around_the_same_sugar_is_no_cut(self) -> None:
+        """What the plan says was reached is the batch's; the ledger compares equal weights, so a larger batch saves less."""
+        made = plan(DESSERTS["shortbread"], path="zero", cut=0.8)
+        told = next(u for u in made.unmet if u.goal == "cut")
+        self.assertClose(told.reached, cut_of(made), absolute=0.001)
+        grown = made.totals_after.mass_g / made.totals_before.mass_g
+        saved = made.savings.times(made.after.servings).free_sugars_who_g / (
+            grown * made.totals_before.free_sugars_who_g
+        )
+        self.assertClose(1 - saved, (1 - cut_of(made)) / grown, absolute=0.005)
+
+    def test_no_crumbs_of_a_sugar_are_left(self) -> None:
+        for name, text in DESSERTS.items():
+            for path in ("unrefined", "blend"):
+                for line in plan(text, path=path, cut=0.98).lines:
+                    with self.subTest(name, path=path, line=line.ingredient):
+                        self.assertFalse(0 < line.after_g < 0.02 * line.before_g)
+
+    def test_what_keeps_a_cut_short_is_named(self) -> None:
+        made = plan(DESSERTS["brownie"], path="unrefined")
+        told = next(u.words for u in made.unmet if u.goal == "cut")
+        self.assertIn("the rest is in the dark chocolate", told)
+        sugar = next(n for n, line in enumerate(made.before.lines) if line.ingredient.key == "caster_sugar")
+        locked = plan(DESSERTS["butter cake"], path="zero", locks={1: 225.0})
+        self.assertEqual(sugar, 1)
+        self.assertIn("the rest is in the caster sugar", next(u.words for u in locked.unmet if u.goal == "cut"))
+
+
+class Lines(CloseTo):
+    def test_every_new_line_has_a_reason_of_its_own(self) -> None:
+        for name, text in DESSERTS.items():
+            for path in paths():
+                for line in plan(text, path=path, cut=0.6).lines:
+                    if line.before_g == 0 and line.after_g > 0:
+                        with self.subTest(name, path=path, line=line.ingredient):
+                            self.assertTrue(line.reason)
+                            self.assertNotIn("rounding", line.reason)
+
+    def test_no_milk_in_shortbread_and_no_jaggery_unasked(self) -> None:
+        """Common practice, no published source."""
+        for path in paths():
+            made = plan(DESSERTS["shortbread"], path=path)
+            self.assertFalse({"milk", "water"} & {x.ingredient for x in made.lines if x.after_g > 0}, path)
+        for text in DESSERTS.values():
+            made = plan(text, path="unrefined")
+            self.assertNotIn("jaggery", {x.ingredient for x in made.lines})
+        asked = plan(CAKE, path="unrefined", cupboard=("jaggery",))
+        self.assertIn("jaggery", {x.ingredient for x in asked.lines})
+
+    def test_ground_sweetener_for_frosting(self) -> None:
+        made = plan(DESSERTS["frosting"], path="zero")
+        self.assertTrue(any("fine as icing sugar" in told for told in made.advice))
+        self.assertFalse(any("fine as icing sugar" in told for told in plan(CAKE, path="zero").advice))
+
+
+class Words(unittest.TestCase):
+    def test_every_family_has_words_for_all_it_minds(self) -> None:
+        for family in families().values():
+            found = gauges(family, EVEN)
+            self.assertEqual([g.metric.key for g in found], list(family.bands))
+            for gauge in found:
+                with self.subTest(family.key, metric=gauge.metric.key):
+                    self.assertTrue(gauge.name and gauge.less and gauge.more)
+
+    def test_what_has_no_crumb_and_no_tin_is_not_told_so(self) -> None:
+        for key in ("caramel", "candied", "frosting", "sauce", "fruit", "frozen", "custard", "meringue"):
+            for gauge in gauges(families()[key], EVEN):
+                words = f"{gauge.name} {gauge.less} {gauge.more}"
+                with self.subTest(key, metric=gauge.metric.key):
+                    self.assertNotRegex(words, r"\b(crumb|crumbly|tin|batter)\b")
+
+    def test_the_table_names_only_what_there_is(self) -> None:
+        for row in table("textures"):
+            with self.subTest(row["metric"], families=row["families"]):
+                self.assertIn(row["metric"], METRICS)
+                self.assertLessEqual(set(row["families"].split()), set(families()))
+                self.assertTrue(row["source"])
+
+
+if __name__ == "__main__":
+    unittest.main()
