@@ -142,9 +142,10 @@ def bounds(problem: Problem) -> list[tuple[float, float]]:
 def fair_share(problem: Problem, addition: Addition) -> float:
     """Return the most of a sweetener [g] on the blend path, where others are at hand: its share of what is cut."""
     goals = problem.goals
-    others = sum(a.is_sweetener for a in problem.additions) > 1
+    if goals.path != "blend" or not addition.is_sweetener or goals.wanted_cut > BLEND_UP_TO:
+        return INFINITY
     wished = addition.is_wished or addition.is_required or addition.ingredient.key in problem.family.stand_ins
-    if goals.path != "blend" or not others or wished or not addition.is_sweetener or goals.wanted_cut > BLEND_UP_TO:
+    if wished or sum(a.is_sweetener for a in problem.additions) < 2:
         return INFINITY
     return BLEND_SHARE * goals.wanted_cut * problem.cuttable_g * least_per_sugar(addition)
 

@@ -2,18 +2,20 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from math import ceil, floor
+from operator import mul
 
-import numpy as np
-
-from sun_crumb.core.balance import QUANTITIES, sweetened
+from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.rework.candidates import is_cuttable
 from sun_crumb.core.rework.model import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, OUTSIDE
-from sun_crumb.core.rework.problem import LIMITS, Matrix, Problem, bounds
+from sun_crumb.core.rework.problem import LIMITS, Problem, bounds
+from sun_crumb.core.sugars.sweetness import intense_equivalent
 
 ROUNDS = 4
+MASS, SWEETNESS, GLYCOSIDES = (QUANTITIES.index(q) for q in ("mass", "sweetness", "glycosides"))
 # Less than this share of a sugar that is cut is not worth a spoon: it goes too.
 LEFTOVER = 0.02
 # What rounding may take from the cut before it counts, as a share of the sugar that was there.
@@ -28,63 +30,98 @@ def grid_of(ingredient: Ingredient, grams: float, cup: CupStandard) -> float:
     return 1.0 if grams < 100 else 5.0
 
 
+@dataclass(frozen=True, slots=True)
+class _Price:
+    """One metric among the sums: where its two quantities stand, what is wanted of it, and what a band's width costs."""
+
+    above: int
+    below: int
+    wanted: float
+    scale: float
+    low: float
+    high: float
+    weight: float
+
+
 class TrueCost:
     """What amounts of one problem cost by the true metrics, the saturating sweetness included.
 
-    Everything but that sweetness adds up over the lines, so a trial that moves one amount is the last sums and one row.
+    Everything but that sweetness adds up over the lines, so a trial that moves one amount is the last sums and one row:
+    plain lists, since arrays of a dozen numbers cost more than they save.
     """
 
     def __init__(self, problem: Problem) -> None:
         self.problem = problem
-        self.most = [*problem.allowed.values(), *(most for _, most in problem.sittings)]
         limits = [[LIMITS[name](line) for line in problem.rows] for name in problem.allowed]
-        self.wanted = problem.before["sweetness"] * problem.goals.wanted_sweetness
-        self.rows: Matrix = np.column_stack(
-            [problem.per_gram, problem.counted, *limits, *(held for held, _ in problem.sittings)]
-        )
+        held = [row.tolist() for row, _ in problem.sittings]
+        self.most = [*problem.allowed.values(), *(most for _, most in problem.sittings)]
+        columns = [problem.counted.tolist(), *limits, *held, [0.0] * len(problem.rows)]
+        self.rows = [
+            [*row, *more] for row, more in zip(problem.per_gram.tolist(), zip(*columns, strict=True), strict=True)
+        ]
+        # The last of the sums is 1, for what is divided by nothing.
+        at = {q: k for k, q in enumerate(QUANTITIES)} | {"": -1}
+        self.prices = [
+            _Price(at[g.metric.numerator], at[g.below], g.wanted, g.scale, *g.band, g.metric.weight)
+            for g in problem.gauges
+            if g.metric.key != "sweetness"
+        ]
+        self.sweet = next((g for g in problem.gauges if g.metric.key == "sweetness"), None)
 
     def __call__(self, grams: list[float]) -> float:
         """Return the cost of *grams* [g], in the order of the problem's lines and additions."""
         return self.of(self.sums(grams))
 
-    def sums(self, grams: list[float]) -> Matrix:
+    def sums(self, grams: list[float]) -> list[float]:
         """Return what adds up over the lines at these amounts [g]."""
-        sums: Matrix = np.array(grams) @ self.rows
-        return sums
+        found = [sum(map(mul, grams, column)) for column in zip(*self.rows, strict=True)]
+        found[-1] = 1.0
+        return found
 
-    def moved(self, sums: Matrix, position: int, by: float) -> Matrix:
+    def moved(self, sums: list[float], position: int, by: float) -> list[float]:
         """Return *sums* with the amount at *position* moved *by* so much [g]."""
-        trial: Matrix = sums + by * self.rows[position]
-        return trial
+        return [s + by * r for s, r in zip(sums, self.rows[position], strict=True)]
 
-    def of(self, sums: Matrix) -> float:
+    def of(self, sums: list[float]) -> float:
         """Return the cost of amounts that come to these *sums*."""
         problem = self.problem
-        values = sums.tolist()
-        after = sweetened(dict(zip(QUANTITIES, values, strict=False)))
-        counted, *held = values[len(QUANTITIES) :]
-        sweet = after["sweetness"]
-        cost = 0.0
-        for gauge in problem.gauges:
-            off, steep = gauge.deviation(after), OUTSIDE
-            if gauge.metric.key == "sweetness":
-                # A smaller batch is no way to be sweet enough: the whole batch's sweetness counts too.
-                off, steep = min(off, sweet / self.wanted - 1), FAR
-            reach = gauge.reach(off)
-            if reach > 0 and steep == FAR:
-                # Sweeter than asked costs little until it is sweeter than the original.
-                room = max(gauge.old / gauge.wanted - 1, 0.0) / gauge.band[1] + 1
-                price = INSIDE * reach + (FAR - INSIDE) * max(reach - room, 0.0)
+        cost = self._sweetness(sums)
+        for p in self.prices:
+            below = sums[p.below]
+            off = ((sums[p.above] / below if below > 0 else 0.0) - p.wanted) / p.scale
+            reach = off / p.high if off > 0 else -off / p.low
+            if reach <= 1:
+                cost += p.weight * INSIDE * reach
+            elif reach <= 2:
+                cost += p.weight * (INSIDE + BEYOND * (reach - 1))
             else:
-                reach = abs(reach)
-                price = INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0) + (steep - BEYOND) * max(reach - 2, 0.0)
-            cost += gauge.metric.weight * price
+                cost += p.weight * (INSIDE + BEYOND + OUTSIDE * (reach - 2))
+        held = len(QUANTITIES)
         if problem.counted_before > 0:
-            gap = counted / problem.counted_before - (1 - problem.goals.wanted_cut)
+            gap = sums[held] / problem.counted_before - (1 - problem.goals.wanted_cut)
             cost += CUT_SHORT * max(gap - NEAR, 0.0) + CUT_OVER * max(-gap, 0.0)
-        for most, there in zip(self.most, held, strict=True):
-            cost += CUT_SHORT / 10 * max(there / max(most, 1e-9) - 1.005, 0.0)
+        for k, most in enumerate(self.most, held + 1):
+            cost += CUT_SHORT / 10 * max(sums[k] / max(most, 1e-9) - 1.005, 0.0)
         return cost
+
+    def _sweetness(self, sums: list[float]) -> float:
+        gauge = self.sweet
+        if gauge is None:
+            return 0.0
+        mass, linear, glycosides = sums[MASS], sums[SWEETNESS], sums[GLYCOSIDES]
+        whole = linear + intense_equivalent(glycosides, mass)
+        # A smaller batch is no way to be sweet enough: the whole batch's sweetness counts too.
+        wanted = self.problem.before["sweetness"] * self.problem.goals.wanted_sweetness
+        off = min((whole / mass if mass > 0 else 0.0) / gauge.wanted, whole / wanted) - 1
+        low, high = gauge.band
+        if off > 0:
+            # Sweeter than asked costs little until it is sweeter than the original.
+            reach, room = off / high, max(gauge.old / gauge.wanted - 1, 0.0) / high + 1
+            price = INSIDE * reach + (FAR - INSIDE) * max(reach - room, 0.0)
+        else:
+            reach = -off / low
+            price = INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0) + (FAR - BEYOND) * max(reach - 2, 0.0)
+        return gauge.metric.weight * price
 
 
 def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[float]:
