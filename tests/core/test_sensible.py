@@ -8,8 +8,10 @@ from bench.desserts import DESSERTS
 
 from sun_crumb.core.balance import METRICS, QUANTITIES, families, gauges
 from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework import Goals, Plan, paths, rework
+from sun_crumb.core.rework.plan import household
 from tests.support import CAKE, CloseTo, formula_of
 
 PANTRY = shipped_pantry()
@@ -100,6 +102,33 @@ class Lines(CloseTo):
         made = plan(DESSERTS["frosting"], path="zero")
         self.assertTrue(any("fine as icing sugar" in told for told in made.advice))
         self.assertFalse(any("fine as icing sugar" in told for told in plan(CAKE, path="zero").advice))
+
+    def test_a_pinch_that_sweetens_a_bowl_is_measured_finely(self) -> None:
+        """A thirty-second of a teaspoon is the smallest spoon sold (common practice, no published source)."""
+        spoon = PANTRY["stevia_extract"].measure("tsp")
+        assert spoon is not None
+        us = cup_standard("us")
+        for part, text in (
+            (1 / 32, "1/32 tsp"),
+            (1 / 16, "1/16 tsp"),
+            (3 / 32, "3/32 tsp"),
+            (0.25, "¼ tsp"),
+            (1, "1 tsp"),
+        ):
+            with self.subTest(text):
+                self.assertEqual(household(PANTRY["stevia_extract"], part * spoon.grams, us), text)
+        self.assertEqual(household(PANTRY["salt"], 0.35, us), "a pinch")
+        for name in ("shortbread", "drop cookie", "brownie", "frosting"):
+            made = plan(DESSERTS[name], path="zero")
+            sweetness = next(v for v in made.balance[0].verdicts if v.key == "sweetness")
+            with self.subTest(name):
+                self.assertLess(sweetness.after / sweetness.before, 1.08)
+
+    def test_sweeter_than_the_original_is_told(self) -> None:
+        made = plan(CAKE, path="zero", cut=0.2, keep_sweet=0.9, locks={0: 200.0}, including=("stevia_extract",))
+        sweetness = next(v for v in made.balance[0].verdicts if v.key == "sweetness")
+        self.assertGreater(sweetness.after, sweetness.before)
+        self.assertEqual(sweetness.level == "balanced", "sweetness" not in {u.goal for u in made.unmet})
 
 
 class Words(unittest.TestCase):

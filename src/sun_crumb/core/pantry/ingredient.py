@@ -127,6 +127,11 @@ class Ingredient:
         """Return what a cup and spoons of it weigh by the *cup* standard, or None where no volume is known."""
         return _spoons(self, cup)
 
+    @property
+    def is_strong(self) -> bool:
+        """Whether it is so sweet that a pinch sweetens a bowl: a pure extract, not a blend made to replace sugar."""
+        return self.per_100g.glycosides_g > 10
+
     def has_role(self, *roles: str) -> bool:
         """Return whether it has one of these roles."""
         return not self.roles.isdisjoint(roles)

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from fractions import Fraction
 from math import ceil, floor
 
 GLYPHS = {
@@ -45,8 +46,13 @@ class SpoonWeights:
     tablespoon_g: float
     teaspoon_g: float
 
-    def grid(self, grams: float) -> float:
-        """Return the step [g] to which an amount near *grams* is rounded: ⅛ tsp, ½ tsp, ½ tbsp or 1 tbsp."""
+    def grid(self, grams: float, *, is_strong: bool = False) -> float:
+        """Return the step [g] to which an amount near *grams* is rounded: ⅛ tsp, ½ tsp, ½ tbsp or 1 tbsp.
+
+        Of what *is_strong* (a pinch sweetens a bowl) a thirty-second of a teaspoon counts: the smallest spoon sold.
+        """
+        if is_strong and grams < 0.24 * self.teaspoon_g:
+            return self.teaspoon_g / 32
         if grams < 1.5 * self.teaspoon_g:
             return self.teaspoon_g / 8 if grams < self.teaspoon_g / 2 else self.teaspoon_g / 4
         if grams < 2 * self.tablespoon_g:
@@ -56,7 +62,7 @@ class SpoonWeights:
         return self.tablespoon_g
 
 
-def spoon_text(grams: float, weights: SpoonWeights) -> str:
+def spoon_text(grams: float, weights: SpoonWeights, *, is_strong: bool = False) -> str:
     """Return *grams* in cups and spoons: as few fillings as come within 2 %, else the nearest half tablespoon.
 
     Examples
@@ -66,6 +72,8 @@ def spoon_text(grams: float, weights: SpoonWeights) -> str:
     """
     if grams < 0.95 * weights.tablespoon_g:
         spoons = grams / weights.teaspoon_g
+        if is_strong and spoons < 0.24:
+            return f"{Fraction(max(round(spoons * 32), 1), 32)} tsp"
         if spoons < 0.06:
             return "a pinch"
         step = 8 if spoons < 0.9 else 4

@@ -61,7 +61,7 @@ def by_the_book(sugar_out_g: float, batter_g: float, new: dict[str, float], pant
         cup_g = cup * cup_standard("us").cup_ml
         rule_g = sugar_out_g / sugar_cup.grams * rule.cups_per_cup * cup_g
         c = pantry[key].per_100g
-        if c.glycosides_g > 10:
+        if pantry[key].is_strong:
             why = "the strength of a pure extract levels off, so the plan goes by sweetness in the mouth"
         else:
             intense = intense_equivalent(c.glycosides_g * rule_g / 100, batter_g)

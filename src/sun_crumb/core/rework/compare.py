@@ -129,7 +129,7 @@ def point_of(plan: Plan, goals: Goals) -> FrontierPoint:
             (abs(v.deviation) / (v.band[1] if v.deviation > 0 else v.band[0]), v.name)
             for b in plan.balance
             for v in b.verdicts
-            if v.key != "browning" and not (v.key == "sweetness" and v.deviation > 0)
+            if v.key != "browning" and not (v.key == "sweetness" and v.level == "balanced")
         ),
         default=(0.0, ""),
     )

@@ -79,7 +79,7 @@ def household(ingredient: Ingredient, grams: float, cup: CupStandard) -> str:
     if spoons is not None and ingredient.measure("tsp") is None and grams < 0.4 * spoons.tablespoon_g and each:
         return f"{fraction_text(grams / each.grams)}"
     if spoons is not None:
-        return spoon_text(grams, spoons)
+        return spoon_text(grams, spoons, is_strong=ingredient.is_strong)
     if each:
         return fraction_text(round(grams / each.grams * 4) / 4)
     return grams_text(grams)

@@ -164,7 +164,7 @@ def crystal_per_gram(ingredient: Ingredient, family: Family) -> float:
 def least_per_sugar(addition: Addition) -> float:
     """Return how many grams of an addition stand for 1 g of sugar by sweetness, for a first dose."""
     c = addition.ingredient.per_100g
-    if c.glycosides_g > 10:
+    if addition.ingredient.is_strong:
         return 0.004
     if c.glycosides_g and addition.kind == "bulk":
         return 1.0

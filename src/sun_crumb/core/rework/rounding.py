@@ -26,7 +26,7 @@ def grid_of(ingredient: Ingredient, grams: float, cup: CupStandard) -> float:
     """Return the step [g] that *ingredient* is measured in near *grams*."""
     spoons = ingredient.spoons(cup)
     if spoons is not None:
-        return spoons.grid(grams)
+        return spoons.grid(grams, is_strong=ingredient.is_strong)
     return 1.0 if grams < 100 else 5.0
 
 

@@ -65,8 +65,6 @@ def unmet_goals(
         for verdict in balance.verdicts:
             if verdict.key == "browning" or verdict.level == "balanced":
                 continue
-            if verdict.key == "sweetness" and verdict.deviation > 0:
-                continue
             where = f" of the {balance.component}" if balance.component else ""
             if verdict.key == "sweetness":
                 told = f"tastes {verdict.words}{where and f' ({balance.component})'}; {100 * goals.wanted_sweetness:.0f} % was asked"
@@ -99,10 +97,7 @@ def _why_short(goals: Goals, original: Formula, formula: Formula) -> str:
 def status_of(unmet: list[Unmet], balances: list[ComponentBalance]) -> str:
     """Return balanced, strained (within two bands) or unmet."""
     if any(u.goal in ("cut", "energy", "free_sugar", "including") for u in unmet) or any(
-        v.level == "off"
-        for b in balances
-        for v in b.verdicts
-        if v.key not in ("browning",) and not (v.key == "sweetness" and v.deviation > 0)
+        v.level == "off" for b in balances for v in b.verdicts if v.key not in ("browning",)
     ):
         return "unmet"
     return "strained" if unmet else "balanced"
