@@ -1,4 +1,4 @@
-"""Fifteen made-up desserts, one of each family: the golden set's recipes."""
+"""Sixteen made-up desserts of as many families: the golden set's recipes."""
 
 from __future__ import annotations
 
@@ -13,6 +13,13 @@ Makes 12 slices
 2 tsp baking powder
 100 ml milk
 1 tsp vanilla extract""",
+    "sponge": """Rolled sponge
+Serves 8
+4 eggs
+120 g caster sugar
+120 g plain flour
+1 tsp vanilla extract
+a pinch of salt""",
     "oil cake": """Carrot oil cake
 Makes 12 slices
 200 ml neutral oil

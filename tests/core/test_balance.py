@@ -94,6 +94,11 @@ class Metrics(CloseTo):
 class Families(CloseTo):
     def test_guesses(self) -> None:
         cases = {
+            "Victoria sponge\n200 g flour\n200 g sugar\n200 g butter\n4 eggs": "butter_cake",
+            "Sponge\n120 g flour\n120 g sugar\n4 eggs": "foam_cake",
+            "Coffee layers\n250 g mascarpone\n200 ml cream\n80 g sugar\n200 g sponge fingers\n300 ml coffee": "custard",
+            "Lemon drizzle\n80 g sugar\n90 ml lemon juice": "sauce",
+            "Drizzle\n150 g icing sugar\n15 ml lemon juice": "frosting",
             "Plain cake\n200 g flour\n150 g sugar\n150 g butter\n3 eggs\n60 ml milk": "butter_cake",
             "Blueberry muffins\n250 g flour\n100 g sugar\n200 ml milk\n1 egg\n150 g blueberries": "quick_bread",
             "Fudgy brownies\n100 g flour\n200 g sugar\n150 g butter\n50 g cocoa\n3 eggs": "brownie",

@@ -98,6 +98,39 @@ class Lines(CloseTo):
         asked = plan(CAKE, path="unrefined", cupboard=("jaggery",))
         self.assertIn("jaggery", {x.ingredient for x in asked.lines})
 
+    def test_flavour_and_ready_made_things_hardly_move(self) -> None:
+        """A curd is its lemon, and biscuits come from the packet (common practice, no published source)."""
+        curd = "Lemon curd\nServes 10\n4 lemons, juice and zest\n150 g sugar\n3 eggs\n100 g butter"
+        layers = "Coffee layers\nServes 8\n250 g mascarpone\n200 ml double cream\n80 g sugar\n200 g sponge fingers\n300 ml coffee"
+        for path in paths():
+            for line in plan(curd, path=path, cut=0.6).lines:
+                if line.ingredient == "lemon_juice":
+                    self.assertGreaterEqual(line.after_g, 0.84 * line.before_g)
+            fingers = next(x for x in plan(layers, path=path).lines if x.ingredient == "sponge_fingers")
+            self.assertEqual(fingers.after_g, fingers.before_g)
+
+    def test_a_whisked_sponge_keeps_the_sugar_that_holds_it_up(self) -> None:
+        """Common practice, no published source: a foam of eggs needs about its half."""
+        text = "Fatless sponge\nServes 8\n4 eggs\n120 g caster sugar\n120 g plain flour"
+        for path in ("fruit", "less", "unrefined"):
+            made = plan(text, path=path, cut=0.9)
+            self.assertEqual(made.balance[0].family, "foam_cake")
+            kept = sum(
+                x.ingredient.per_100g.sucrose_g * x.grams / 100
+                for x in made.after.lines
+                if x.ingredient.has_role("sugar")
+            )
+            with self.subTest(path):
+                self.assertGreater(kept, 0.5 * 120)
+        self.assertTrue(any("holds up the whisked eggs" in told for told in plan(text, path="fruit", cut=0.9).instead))
+
+    def test_advice_says_which_component(self) -> None:
+        text = "Cake\nServes 8\n200 g flour\n200 g sugar\n200 g butter\n4 eggs\n2 tsp baking powder\nFor the glaze:\n100 g icing sugar\n20 ml milk"
+        advice = plan(text, path="unrefined").advice
+        self.assertTrue(any(told.startswith("The base: browns sooner") for told in advice), advice)
+        alone = plan(text.split("For the glaze")[0], path="unrefined").advice
+        self.assertTrue(any(told.startswith("Browns sooner") for told in alone), alone)
+
     def test_ground_sweetener_for_frosting(self) -> None:
         made = plan(DESSERTS["frosting"], path="zero")
         self.assertTrue(any("fine as icing sugar" in told for told in made.advice))

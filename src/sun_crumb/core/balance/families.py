@@ -74,12 +74,16 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
     oil = sum(line.grams for line in lines if line.ingredient.key.endswith("_oil")) / mass
     is_oil_cake = oil > 0.08 and oil > share("fat") / 2
     eggs_or_milk = share("egg", "liquid", "dairy")
+    # Eggs, sugar and flour alone: what stands is the foam.
+    is_foam = share("egg") > 0.3 and flour > 0.15 and share("fat", "nut", "liquid", "dairy") < 0.1
+    ready = sum(line.grams for line in lines if line.ingredient.has_role("flour") and line.ingredient.has_role("sugar"))
     for text in (component, title):
         words = re.findall(r"[a-z]+", text.lower())
         words += [w.removesuffix("s") for w in words]
         for key in (
             "meringue",
             "candied",
+            "foam_cake",
             "caramel",
             "frosting",
             "brownie",
@@ -101,7 +105,14 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
             if any(word in family.words for word in words) and _is_possible(
                 key, flour, share("fruit"), eggs_or_milk, share("egg")
             ):
-                return known["oil_cake"] if key == "butter_cake" and is_oil_cake else family
+                if key == "butter_cake":
+                    return known["foam_cake" if is_foam else "oil_cake" if is_oil_cake else key]
+                return family
+    if ready and flour - ready / mass < 0.03 and eggs_or_milk > 0.3:
+        # Biscuits between cream are no batter.
+        return known["custard"]
+    if is_foam:
+        return known["foam_cake"]
     if flour < 0.08:
         return known["fruit" if share("fruit") > 0.45 else "custard" if eggs_or_milk > 0.3 else "frosting"]
     if flour > 0.38 and share("liquid", "egg") < 0.18:
@@ -115,6 +126,8 @@ def _is_possible(key: str, flour: float, fruit: float, wet: float, egg: float) -
     """Return whether a component made so can be of this family, whatever it is called."""
     if key == "fruit":
         return flour < 0.12 and fruit > 0.3
+    if key == "foam_cake":
+        return flour > 0.1 and egg > 0.2
     if key == "custard":
         return flour < 0.25 and wet > 0.25
     if key in ("butter_cake", "oil_cake", "quick_bread"):
@@ -126,7 +139,7 @@ def _is_possible(key: str, flour: float, fruit: float, wet: float, egg: float) -
     if key == "frozen":
         return flour < 0.05
     if key == "sauce":
-        return flour < 0.1
+        return flour < 0.1 and (wet > 0.25 or fruit > 0.3)
     if key == "candied":
         return flour < 0.05 and fruit > 0.2
     if key == "meringue":

@@ -98,8 +98,10 @@ def move_of(line: FormulaLine, definition: str) -> Move | None:
         ingredient.has_role("egg", "chocolate", "salt", "flavour") and not ingredient.has_role("flour", "leaven")
     ):
         return None
-    if ingredient.has_role("sugar") and ingredient.has_role("liquid", "fat", "nut", "dairy"):
+    if ingredient.has_role("sugar") and ingredient.has_role("flour", "liquid", "fat", "nut", "dairy"):
         return None
+    if ingredient.has_role("acid") and not ingredient.has_role("fruit", "syrup") and "milk" not in ingredient.tags:
+        return _moves()["acid"]
     for role in ("leaven", "syrup", "puree", "flour", "starch", "liquid", "fat"):
         if ingredient.has_role(role):
             if role == "leaven" and ingredient.has_role("flour"):
@@ -127,8 +129,8 @@ def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) ->
         if key in present or not path.allows(ingredient) or ingredient.tags & excluded or key in goals.without:
             continue
         row = known.get(key)
-        if row and row["families"] and family.key not in row["families"].split():
-            # Ground dates stay grainy where nothing is baked into a crumb.
+        if row and row["families"] and not is_wished and family.key not in row["families"].split():
+            # Ground dates stay grainy where nothing is baked into a crumb; banana is no part of a custard.
             continue
         found.append(_addition(ingredient, row, is_wished=is_wished))
     for key in goals.including:

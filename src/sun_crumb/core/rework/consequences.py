@@ -9,7 +9,7 @@ from sun_crumb.core.balance.water_activity import crumb_activity
 from sun_crumb.core.formula import Totals
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.rework.goals import Goals
-from sun_crumb.core.rework.problem import GROUND, Problem
+from sun_crumb.core.rework.problem import GROUND, MOST_DISSOLVED, Problem
 from sun_crumb.core.rework.reasons import oven_advice
 from sun_crumb.core.rework.unmet import Unmet
 
@@ -37,7 +37,8 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) 
     added = [a.ingredient for a, g in zip(problem.additions, grams[len(formula.lines) :], strict=True) if g > 0]
     if baked and any(a.key in THIRSTY for a in added):
         found.append("Let the batter rest 10 minutes before the tin: what was added drinks slowly.")
-    if family.key in GROUND and any(a.per_100g.erythritol_g > 50 for a in added):
+    erythritol = sum(line.ingredient.per_100g.erythritol_g * line.grams / 100 for line in problem.lines_at(grams))
+    if family.key in GROUND and erythritol > MOST_DISSOLVED * after["water"]:
         found.append(
             "Grind the erythritol as fine as icing sugar first: it doesn't dissolve here and would stay gritty."
         )

@@ -10,7 +10,16 @@ import numpy as np
 from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition
-from sun_crumb.core.rework.problem import GROUND, LIMITS, Matrix, Problem, crystal_per_gram, fair_share, least_per_sugar
+from sun_crumb.core.rework.problem import (
+    GROUND,
+    LIMITS,
+    MOST_DISSOLVED,
+    Matrix,
+    Problem,
+    crystal_per_gram,
+    fair_share,
+    least_per_sugar,
+)
 from sun_crumb.core.rework.solver import INFINITY, LinearModel, WarmStart
 from sun_crumb.core.sugars.sweetness import intense_dose
 
@@ -20,7 +29,6 @@ CUT_SHORT, CUT_OVER = 400.0, 3.0
 # A sweetener asked for by name: what using it is worth, and the least share of the sugar it then stands for.
 WISHED_WORTH, WISHED_SHARE = 1.5, 0.12
 SEGMENTS = (1.5, 3.0, 4.5, 6.0)
-MOST_DISSOLVED = 0.55
 MOST_PIECES = 2
 
 

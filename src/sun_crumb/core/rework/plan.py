@@ -121,7 +121,7 @@ class _Made:
         self.after: list[FormulaLine] = []
         self.lines: list[PlanLine] = []
         self.balances: list[ComponentBalance] = []
-        self.advice: list[str] = []
+        self.told: list[tuple[str, list[str]]] = []
         self.added: dict[str, float] = {}
         self.sugar_out, self.is_proven = 0.0, True
         self.families: list[Family] = []
@@ -141,7 +141,7 @@ class _Made:
         judged = verdicts(problem.gauges, problem.before, problem.quantities_at(grams))
         residual = _residual(problem, exact, grams)
         self.balances.append(ComponentBalance(part.component, family.key, family.name, tuple(judged), residual))
-        self.advice += [told for told in consequences(problem, grams, judged) if told not in self.advice]
+        self.told.append((part.component, consequences(problem, grams, judged)))
         self.lines += _explained(problem, grams, lines, part.positions, self.cup)
         self.after += [line for line in lines if line.grams > 0]
         for line, was in zip(lines, old, strict=False):
@@ -151,6 +151,18 @@ class _Made:
             if amount > 0 and addition.is_sweetener:
                 key = addition.ingredient.key
                 self.added[key] = self.added.get(key, 0.0) + amount
+
+    def _advice(self) -> list[str]:
+        """Return what to do otherwise, each once; where several components change, what is not for all says for which."""
+        names = [name or "the base" for name, _ in self.told]
+        every: dict[str, list[str]] = {}
+        for name, sentences in zip(names, (sentences for _, sentences in self.told), strict=True):
+            for sentence in sentences:
+                every.setdefault(sentence, []).append(name)
+        return [
+            sentence if len(those) == len(names) else f"{' and '.join(those).capitalize()}: {_small(sentence)}"
+            for sentence, those in every.items()
+        ]
 
     def plan(self, pantry: Pantry) -> Plan:
         """Return the plan of all components."""
@@ -171,13 +183,17 @@ class _Made:
             by_the_book=tuple(by_the_book(self.sugar_out, formula.mass_g, self.added, pantry)),
             cautions=tuple(cautions(after, set(self.added), [family.key for family in self.families])),
             unmet=tuple(unmet),
-            advice=tuple(self.advice),
+            advice=tuple(self._advice()),
             flavour=tuple(flavours(after, goals)),
             instead=tuple(instead(before_totals, after_totals, formula.servings, goals, unmet, self.families)),
             claims=tuple(claims(before_totals, after_totals, after.lines, after.servings)),
             words=_words(goals, before_totals, after_totals, formula.unit, formula.servings),
             is_proven=self.is_proven,
         )
+
+
+def _small(sentence: str) -> str:
+    return sentence[:1].lower() + sentence[1:]
 
 
 def _residual(problem: Problem, exact: list[float], grams: list[float]) -> str:

@@ -28,6 +28,8 @@ LIMITS: dict[str, Callable[[FormulaLine], float]] = {
 }
 
 
+# Erythritol [g] that 1 g of water dissolves at most (from memory).
+MOST_DISSOLVED = 0.55
 # Where a sweetener goes in as fine as icing sugar and need not dissolve (common practice, no published source).
 GROUND = frozenset({"frosting"})
 # What a portion may bring of what many stomachs take badly in one sitting, by constants.csv.

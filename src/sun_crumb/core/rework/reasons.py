@@ -14,6 +14,15 @@ from sun_crumb.core.rework.model import BEYOND, INSIDE
 from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.sugars.sweetness import linear_sweetness
 
+# What the sugar that stays is for, where it is not the crust.
+STAYS = {
+    "meringue": "the foam stands on it",
+    "foam_cake": "it holds up the eggs",
+    "caramel": "it is what sets",
+    "candied": "it is what keeps",
+    "bar": "it holds the bar together",
+}
+
 
 def reason(problem: Problem, position: int, grams: list[float]) -> str:
     """Return why the amount at *position* changed: what would be off if it were put back as it was."""
@@ -50,9 +59,7 @@ def _cut_reason(problem: Problem, line: FormulaLine, was: float) -> str:
     text = f"the cut asked for: {grams_text(saved)} less {what} in each {problem.formula.unit}"
     floor = problem.family.crystal_floor
     if floor and 0 < line.grams <= was * floor * 1.15:
-        what_for = {"white": "the foam stands on it", "glass": "it is what sets"}
-        why = what_for.get(problem.family.crystal_kind, "for crust and spread")
-        text += f"; {100 * line.grams / was:.0f} % stays: {why}"
+        text += f"; {100 * line.grams / was:.0f} % stays: {STAYS.get(problem.family.key, 'for crust and spread')}"
     return text
 
 

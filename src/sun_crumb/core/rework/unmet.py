@@ -91,7 +91,7 @@ def _why_short(goals: Goals, original: Formula, formula: Formula) -> str:
         return "beyond that the dessert would leave its balance"
     names = sorted(rest, key=lambda name: -rest[name])
     most = [name for name in names if rest[name] > 0.15 * whole][:2] or names[:1]
-    return f"the rest is in the {' and the '.join(most)}, which stays as it is"
+    return f"the rest is in the {' and the '.join(most)}, which the plan leaves alone"
 
 
 def status_of(unmet: list[Unmet], balances: list[ComponentBalance]) -> str:
