@@ -10,7 +10,13 @@ defineProps<{ plan: Plan }>()
   <div class="notes">
     <p class="words">{{ plan.words }}</p>
     <p v-for="line in plan.instead" :key="line"><b>Instead</b> {{ line }}</p>
-    <p v-if="plan.advice.length"><b>In the kitchen</b> {{ plan.advice.join(' ') }}</p>
+    <p v-if="plan.advice.length === 1"><b>In the kitchen</b> {{ plan.advice[0] }}</p>
+    <div v-else-if="plan.advice.length">
+      <b>In the kitchen</b>
+      <ul>
+        <li v-for="line in plan.advice" :key="line">{{ line }}</li>
+      </ul>
+    </div>
     <p v-if="plan.flavour.length">
       <b>Flavour for sugar</b>
       <template v-for="(tip, n) in plan.flavour" :key="tip.key"

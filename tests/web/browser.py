@@ -1,0 +1,82 @@
+"""One real Chromium on the built front end with the demo data, for the tests of the screens."""
+
+from __future__ import annotations
+
+import shutil
+import tempfile
+import threading
+import unittest
+from pathlib import Path
+from typing import Any, ClassVar
+
+from playwright.sync_api import Browser, Page, Playwright, sync_playwright
+from waitress import create_server
+
+from sun_crumb.app import WEBROOT, create_app
+from sun_crumb.demo import fill
+
+AXE = Path(__file__).parents[2] / "web" / "node_modules" / "axe-core" / "axe.min.js"
+LOAF = """Ginger pear loaf
+Makes 10 slices
+
+200 g plain flour
+1 cup (200 g) sugar
+1/3 cup (130 g) brown sugar
+150 ml milk
+80 g butter, melted
+2 large eggs
+1 tsp baking soda
+½ cup stevia
+blorf dust
+"""
+SIZES = {"laptop": (1280, 800), "tablet": (1024, 768), "phone": (390, 844)}
+PLACES = {
+    "/recipes": "Orange semolina cake",
+    "/bring-in": "Paste a dessert on the left",
+    "/recipes/1/bench": "White sugar",
+    "/ledger": "Log a slice",
+    "/pantry": "What 100 g hold",
+    "/pantry?tab=sweeteners": "As sweet as",
+    "/pantry?tab=label": "What the pack says",
+}
+
+
+@unittest.skipUnless(shutil.which("chromium"), "needs Debian's chromium: make chromium")
+class Screens(unittest.TestCase):
+    """One browser for all; each test has a fresh page, each class a fresh demo household."""
+
+    playwright: ClassVar[Playwright]
+    browser: ClassVar[Browser]
+    address: ClassVar[str]
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        if not (WEBROOT / "index.html").is_file():
+            raise AssertionError("the screens are not built: run make build")
+        folder = tempfile.TemporaryDirectory()
+        cls.addClassCleanup(folder.cleanup)
+        app = create_app(Path(folder.name) / "demo.db", is_demo=True)
+        fill(app.extensions["database"])
+        cls.addClassCleanup(app.extensions["database"].close)
+        server: Any = create_server(app, host="127.0.0.1", port=0, threads=8)
+        threading.Thread(target=server.run, daemon=True).start()
+        cls.addClassCleanup(server.close)
+        cls.address = f"http://127.0.0.1:{server.effective_port}"
+        cls.playwright = sync_playwright().start()
+        cls.addClassCleanup(cls.playwright.stop)
+        cls.browser = cls.playwright.chromium.launch(executable_path=shutil.which("chromium"))
+        cls.addClassCleanup(cls.browser.close)
+
+    def open(self, path: str, size: str = "laptop") -> Page:
+        width, height = SIZES[size]
+        page = self.browser.new_page(viewport={"width": width, "height": height}, reduced_motion="reduce")
+        page.set_default_timeout(10_000)
+        self.addCleanup(page.close)
+        self.problems: list[str] = []
+        page.on("pageerror", lambda error: self.problems.append(str(error)))
+        page.on("console", lambda m: self.problems.append(m.text) if m.type == "error" else None)
+        page.on(
+            "request", lambda r: self.problems.append(r.url) if not r.url.startswith((self.address, "data:")) else None
+        )
+        page.goto(self.address + path)
+        return page

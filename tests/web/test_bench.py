@@ -1,0 +1,169 @@
+"""The Bench: locks, typed amounts, paths side by side, wishes, versions; and what it looks like."""
+
+from __future__ import annotations
+
+import re
+import unittest
+
+from playwright.sync_api import expect
+
+from tests.web.browser import Screens
+
+
+class Bench(Screens):
+    def test_the_same_tin_is_cut_again_and_a_kept_version_opens(self) -> None:
+        page = self.open("/recipes/1/bench")
+        expect(page.get_by_role("img", name=re.compile("Free sugar in one square: 12 g"))).to_be_visible()
+        page.get_by_role("button", name=re.compile("1 kept")).click()
+        page.get_by_label("Portions of the whole").fill("32")
+        page.keyboard.press("Tab")
+        expect(page.get_by_role("img", name=re.compile("Free sugar in one square: 6"))).to_be_visible()
+        page.get_by_label("Portions of the whole").fill("16")
+        page.keyboard.press("Tab")
+        expect(page.get_by_role("img", name=re.compile("Free sugar in one square: 12 g"))).to_be_visible()
+        page.get_by_role("link", name="For the school fair").click()
+        expect(
+            page.get_by_role("button", name=re.compile("What sweetens it: honey, date paste and unsweetened"))
+        ).to_be_visible()
+
+    def test_a_locked_line_stays(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("radio", name=re.compile("^Less of everything")).click()
+        expect(page.get_by_role("row", name=re.compile("plain yoghurt", re.I))).to_contain_text("moisture")
+        page.get_by_role("button", name="Keep plain yoghurt at 245 g").click()
+        expect(page.get_by_role("row", name=re.compile("plain yoghurt", re.I))).not_to_contain_text("moisture")
+
+    def test_a_typed_amount_is_kept_and_the_rest_follows(self) -> None:
+        page = self.open("/recipes/1/bench")
+        field = page.get_by_label("Grams of egg")
+        expect(field).to_have_value("100")
+        field.fill("150")
+        field.press("Enter")
+        row = page.get_by_role("row", name=re.compile("^Egg", re.I))
+        expect(row).to_contain_text("set by you")
+        expect(page.get_by_role("button", name=re.compile("^Keep egg at"))).to_have_attribute("aria-pressed", "true")
+        # An arrow steps by half an egg; nonsense is refused in place and changes nothing.
+        field.press("ArrowDown")
+        expect(field).to_have_value("125")
+        field.fill("-3")
+        field.press("Enter")
+        expect(page.get_by_text("0 to 100,000 g")).to_be_visible()
+        expect(row).to_contain_text("set by you")
+        page.keyboard.press("Escape")
+        expect(field).to_have_value("125")
+        page.get_by_role("button", name="Undo").click()
+        page.get_by_role("button", name="Undo").click()
+        expect(field).to_have_value("100")
+
+    def test_paths_side_by_side_by_keyboard(self) -> None:
+        page = self.open("/recipes/1/bench")
+        expect(page.get_by_role("heading", name=re.compile("balance"))).to_be_visible()
+        page.keyboard.press("s")
+        table = page.get_by_role("region", name="Paths side by side")
+        expect(table.get_by_role("row", name=re.compile("^Free sugar, UK"))).to_be_visible()
+        for name in ("Whole fruit", "Less of everything", "Unrefined", "Zero-calorie", "Blend"):
+            expect(table.get_by_role("columnheader", name=re.compile(f"^{name}"))).to_be_visible()
+        table.get_by_role("button", name="Zero-calorie").click()
+        expect(page.get_by_role("radio", name=re.compile("^Zero"))).to_be_checked()
+        page.keyboard.press("s")
+        expect(table).to_have_count(0)
+
+    def test_what_can_not_be_had_is_answered_with_what_can(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("radio", name=re.compile("^Whole fruit")).click()
+        page.get_by_role("button", name=re.compile("How much to cut")).click()
+        for _ in range(8):
+            page.get_by_role("slider", name="Cut by").press("ArrowRight")
+        page.keyboard.press("Escape")
+        page.get_by_role("button", name="What would make it possible?").click()
+        offers = page.get_by_role("list", name="What would make it possible")
+        expect(offers).to_be_visible(timeout=20000)
+        offers.get_by_role("button", name=re.compile("a cut of")).click()
+        expect(page.get_by_role("heading", name="In balance", exact=True)).to_be_visible()
+
+    def test_the_curve_of_cuts_is_drawn_and_taken_by_key(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_text("What a bigger cut costs").click()
+        point = page.get_by_role("button", name=re.compile("^Cut 30 %"))
+        expect(point).to_be_visible(timeout=20000)
+        point.press("Enter")
+        expect(page.get_by_role("button", name="How much to cut: 30 %")).to_be_visible()
+
+    def test_wishes_and_limits_in_the_sentence(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("button", name=re.compile("^What must be in or out")).click()
+        page.get_by_label("Put in").fill("walnuts")
+        page.get_by_role("option", name=re.compile("^walnuts")).click()
+        expect(page.get_by_role("row", name=re.compile("^Walnuts", re.I))).to_contain_text("put in, as you asked")
+        page.keyboard.press("Escape")
+        page.get_by_role("button", name="Leave out walnuts").click()
+        expect(page.get_by_role("button", name="What must be in or out: no walnuts")).to_be_visible()
+        page.get_by_role("button", name=re.compile("^What a portion may hold")).click()
+        page.get_by_label("Energy at most, kcal").fill("60")
+        page.keyboard.press("Tab")
+        expect(page.get_by_text("at most 60 was asked")).to_be_visible()
+
+    def test_two_versions_line_by_line(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("button", name=re.compile("1 kept")).click()
+        page.get_by_role("button", name="Compare two versions", exact=True).click()
+        sheet = page.get_by_role("dialog", name="Two versions compared")
+        expect(sheet.get_by_role("row", name=re.compile("white sugar", re.I))).to_contain_text("less")
+        expect(sheet.get_by_role("row", name=re.compile("^Free sugar"))).to_contain_text("%")
+        sheet.get_by_label("Second version").select_option("Original")
+        expect(sheet.get_by_text("less")).to_have_count(0)
+
+    def test_another_kind_of_dessert_can_be_chosen(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_label("Kind of dessert").select_option("brownie")
+        expect(page.get_by_label("Kind of dessert")).to_have_value("brownie")
+        expect(page.get_by_role("button", name="Undo")).to_be_enabled()
+
+
+class Looks(Screens):
+    def test_the_late_oven_colours_stay_chosen(self) -> None:
+        page = self.open("/recipes")
+        page.get_by_role("button", name="Late oven colours").click()
+        expect(page.locator(".v-theme--oven").first).to_be_attached()
+        page.reload()
+        expect(page.get_by_role("button", name="Morning colours")).to_be_visible()
+
+    def test_the_sun_sinks_as_the_cut_grows(self) -> None:
+        page = self.open("/recipes/1/bench")
+        sun = page.locator("g.now")
+        expect(sun).to_have_attribute("style", re.compile("translate"))
+        page.get_by_role("radio", name=re.compile("^Less")).click()
+        expect(page.get_by_role("button", name="How much to cut: 30 %")).to_be_visible()
+        page.wait_for_timeout(600)
+        heights = [sun.bounding_box()]
+        page.get_by_role("button", name=re.compile("How much to cut")).click()
+        for _ in range(6):
+            page.get_by_role("slider", name="Cut by").press("ArrowRight")
+        page.keyboard.press("Escape")
+        expect(page.get_by_role("button", name="How much to cut: 60 %")).to_be_visible()
+        page.wait_for_timeout(900)
+        heights.append(sun.bounding_box())
+        high, low = (h["y"] for h in heights if h)
+        self.assertGreater(low, high + 5)
+        expect(page.get_by_role("list", name=re.compile("Balance"))).to_contain_text("as sweet")
+
+    def test_every_figure_can_be_seen(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_text("All the figures").click()
+        table = page.get_by_role("table").last
+        for name in ("Free sugar, UK", "Added sugar, US", "Refined sugar", "Sweetness", "Water"):
+            expect(table.get_by_role("row", name=re.compile(name))).to_be_visible()
+
+    def test_the_daily_limit_moves_the_horizon(self) -> None:
+        page = self.open("/ledger")
+        page.get_by_label("Daily limit of free sugar").select_option("50")
+        expect(page.get_by_text("a day’s limit for one, 50 g")).to_be_visible()
+        page.goto(f"{self.address}/recipes/1/bench")
+        expect(page.get_by_text("a day’s limit, 50 g")).to_be_visible()
+        page.goto(f"{self.address}/ledger")
+        page.get_by_label("Daily limit of free sugar").select_option("25")
+        expect(page.get_by_text("a day’s limit for one, 25 g")).to_be_visible()
+
+
+if __name__ == "__main__":
+    unittest.main()
