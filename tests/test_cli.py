@@ -64,6 +64,25 @@ class Commands(unittest.TestCase):
         self.assertNotIn("honey", lines)
         self.assertEqual(len(found["claims"]), 8)
 
+    def test_what_is_priced_may_cost_only_so_much(self) -> None:
+        prices = ("--price", "honey=30", "--price", "maple syrup=2", "--price", "sugar=1")
+        dear = self.json("rework", "-", "--path", "unrefined", "--cupboard", "honey,maple syrup", "--cut", "0.5")
+        found = self.json(
+            "rework",
+            "-",
+            "--path",
+            "unrefined",
+            "--cupboard",
+            "honey,maple syrup",
+            "--cut",
+            "0.5",
+            *prices,
+            "--most-cost",
+            "0.05",
+        )
+        self.assertIn("honey", {line["ingredient"] for line in dear["lines"]})
+        self.assertLess(sum(x["after_g"] for x in found["lines"] if x["ingredient"] == "honey"), 20)
+
     def test_five_paths_in_one_call(self) -> None:
         found = self.json("paths", "-", "--cut", "0.4")
         self.assertEqual([side["path"] for side in found["paths"]], ["fruit", "less", "unrefined", "zero", "blend"])
@@ -74,6 +93,7 @@ class Commands(unittest.TestCase):
         for arguments, field in (
             (("--lock", "moon=3"), "lock"), (("--lock", "egg=many"), "lock"), (("--lock", "walnuts"), "lock"),
             (("--without", "moon"), "without"), (("--avoid", "moon"), "avoid"), (("--most-kcal", "0"), "most_energy_kcal"),
+            (("--price", "honey=cheap"), "price"), (("--price", "moon=2"), "price"), (("--most-cost", "-1"), "most_cost"),
         ):  # fmt: skip
             done = run("rework", "-", *arguments, text=CAKE)
             with self.subTest(arguments):

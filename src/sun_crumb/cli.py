@@ -119,8 +119,25 @@ def _goals(arguments: argparse.Namespace, formula: Formula) -> Goals:
         including=kitchen.pantry_keys(names(arguments.including), field="including"),
         most_energy_kcal=arguments.most_kcal,
         most_free_sugar_g=arguments.most_free_sugar,
+        most_cost=arguments.most_cost,
+        prices=_prices(arguments.price or ()),
         locks=_locks(arguments.lock or (), formula),
     )
+
+
+def _prices(given: Iterable[str]) -> dict[str, float]:
+    """Return prices per kg by pantry key from words such as "honey=12.50"."""
+    from sun_crumb.services import kitchen
+
+    found: dict[str, float] = {}
+    for words in given:
+        name, _, price = words.partition("=")
+        key = kitchen.pantry_keys([name.strip()], field="price")[0]
+        try:
+            found[key] = float(price)
+        except ValueError:
+            raise CoreError(f"{price!r} is no price of a kilogram", field="price") from None
+    return found
 
 
 def _locks(wishes: Iterable[str], formula: Formula) -> dict[int, float]:
@@ -252,6 +269,8 @@ def _parser() -> argparse.ArgumentParser:
             made.add_argument("--including", help="what must come in, by comma")
             made.add_argument("--most-kcal", type=float, help="energy that a portion may hold")
             made.add_argument("--most-free-sugar", type=float, help="free sugar [g] that a portion may hold")
+            made.add_argument("--most-cost", type=float, help="what the priced of a portion may cost")
+            made.add_argument("--price", action="append", metavar="NAME=PER_KG", help="a price, for --most-cost")
             made.add_argument("--lock", action="append", metavar="NAME[=GRAMS]", help="a line that must not move")
     out = command("export", _export, "give a recipe of your shelf as the content of a file")
     out.add_argument("recipe", type=int, help="the recipe's number, as in its address")

@@ -48,6 +48,14 @@ class Around(WithApplication):
         sugar = next(x for x in self.rework(path="less", cut=0.5)["lines"] if x["ingredient"] == "white_sugar")
         self.assertAlmostEqual(side["cost"], 2.0 * sugar["after_g"] / 1000, delta=0.006)
 
+    def test_a_limit_of_cost_goes_by_the_households_prices(self) -> None:
+        wish = {"path": "zero", "cut": 0.6, "cupboard": ["stevia_erythritol", "erythritol", "stevia_extract"]}
+        free = self.rework(**wish)
+        self.assertEqual(self.rework(**wish, most_cost=0.01)["lines"], free["lines"])
+        self.patch("/api/settings", {"prices": {"stevia_erythritol": 40.0, "erythritol": 9.0, "stevia_extract": 150.0}})
+        kept = self.rework(**wish, most_cost=0.1)
+        self.assertNotIn("stevia_erythritol", [x["ingredient"] for x in kept["lines"]])
+
     def test_the_frontier_runs_over_ten_cuts(self) -> None:
         points = self.post(f"{self.at}/frontier", {"path": "zero"})["points"]
         self.assertEqual([p["cut"] for p in points], [n / 10 for n in range(1, 11)])
@@ -111,11 +119,11 @@ class Around(WithApplication):
     def test_every_wish_is_kept_with_its_version(self) -> None:
         wish = {
             "path": "blend", "cut": 0.4, "avoid": ["treenut"], "without": ["honey"], "including": ["walnut"],
-            "most_energy_kcal": 400.0, "most_free_sugar_g": 20.0, "families": {"": "brownie"}, "locks": {"1": 200.0},
+            "most_energy_kcal": 400.0, "most_free_sugar_g": 20.0, "most_cost": 0.5, "families": {"": "brownie"}, "locks": {"1": 200.0},
         }  # fmt: skip
         goals = self.post(f"{self.at}/versions", wish)["versions"][-1]["goals"]
         self.assertEqual(goals["including"], ["walnuts"])
-        for key in ("avoid", "without", "most_energy_kcal", "most_free_sugar_g", "families", "locks"):
+        for key in ("avoid", "without", "most_energy_kcal", "most_free_sugar_g", "most_cost", "families", "locks"):
             with self.subTest(key):
                 self.assertEqual(goals[key], wish[key])
 
@@ -132,7 +140,7 @@ class Around(WithApplication):
         for wish, field in (
             ({"without": ["moon"]}, "without"), ({"including": ["moon"]}, "including"), ({"avoid": ["moon"]}, "avoid"),
             ({"without": ["honey"], "including": ["honey"]}, "including"), ({"most_energy_kcal": 0}, "most_energy_kcal"),
-            ({"most_free_sugar_g": -2}, "most_free_sugar_g"), ({"locks": {"0": -1}}, "locks"), ({"locks": {"77": 1}}, "locks"),
+            ({"most_free_sugar_g": -2}, "most_free_sugar_g"), ({"most_cost": -2}, "most_cost"), ({"locks": {"0": -1}}, "locks"), ({"locks": {"77": 1}}, "locks"),
             ({"families": {"": "soup"}}, "family"), ({"including": ["honey"] * 11}, "including"),
         ):  # fmt: skip
             for operation in ("rework", "paths", "frontier", "relaxations", "preview", "versions"):

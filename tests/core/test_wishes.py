@@ -20,6 +20,7 @@ from sun_crumb.core.rework import (
     Drag,
     Goals,
     Plan,
+    cost_of,
     effort_of,
     frontier,
     paths,
@@ -92,11 +93,33 @@ class Wishes(unittest.TestCase):
         self.assertEqual(tight.status, "unmet")
         self.assertIn("energy", [u.goal for u in tight.unmet])
 
+    def test_a_limit_of_cost_takes_the_cheaper_sweetener(self) -> None:
+        prices = {"white_sugar": 1.2, "stevia_erythritol": 14.0, "erythritol": 9.0, "stevia_extract": 150.0,
+                  "inulin": 12.0, "yoghurt": 2.0}  # fmt: skip
+        free = plan(CAKE, path="zero", cut=0.6, prices=prices)
+        cost = cost_of(free.after.lines, prices)
+        assert cost is not None
+        self.assertAlmostEqual(
+            cost, sum(prices.get(x.ingredient, 0) * x.after_g / 1000 for x in free.lines), delta=0.01
+        )
+        made = plan(CAKE, path="zero", cut=0.6, prices=prices, most_cost=0.8 * cost / 16)
+        cheaper = cost_of(made.after.lines, prices)
+        assert cheaper is not None
+        self.assertLessEqual(cheaper, 0.81 * cost)
+        self.assertNotEqual(new_keys(made), new_keys(free))
+        tight = plan(CAKE, path="zero", cut=0.6, prices=prices, most_cost=0.001)
+        self.assertIn("cost", [u.goal for u in tight.unmet])
+        goals = Goals(path="zero", cut=0.6, prices=prices, most_cost=0.001)
+        self.assertIn("most_cost", [r.goal for r in relaxations(formula_of(CAKE), goals, PANTRY)])
+        self.assertIsNone(cost_of(made.after.lines, {}))
+
     def test_wishes_that_contradict_name_their_field(self) -> None:
         for goals, error, field in (
             ({"without": ("honey",), "including": ("honey",)}, OutOfDomainError, "including"),
             ({"most_energy_kcal": -1.0}, OutOfDomainError, "most_energy_kcal"),
             ({"most_free_sugar_g": float("nan")}, OutOfDomainError, "most_free_sugar_g"),
+            ({"most_cost": -0.1}, OutOfDomainError, "most_cost"),
+            ({"prices": {"honey": -1.0}}, OutOfDomainError, "prices"),
             ({"avoid": ("gravel",)}, UnknownChoiceError, "avoid"),
             ({"locks": {0: -5.0}}, OutOfDomainError, "locks"),
         ):

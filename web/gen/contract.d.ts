@@ -994,6 +994,11 @@ export interface components {
              */
             most_free_sugar_g?: number | null;
             /**
+             * Most Cost
+             * @default null
+             */
+            most_cost?: number | null;
+            /**
              * Families
              * @default {}
              */
@@ -1037,6 +1042,8 @@ export interface components {
             most_energy_kcal: number | null;
             /** Most Free Sugar G */
             most_free_sugar_g: number | null;
+            /** Most Cost */
+            most_cost: number | null;
             /** Families */
             families: {
                 [key: string]: string;
@@ -1194,6 +1201,11 @@ export interface components {
              * @default null
              */
             most_free_sugar_g?: number | null;
+            /**
+             * Most Cost
+             * @default null
+             */
+            most_cost?: number | null;
             /**
              * Families
              * @default {}
@@ -1635,6 +1647,11 @@ export interface components {
              * @default null
              */
             most_free_sugar_g?: number | null;
+            /**
+             * Most Cost
+             * @default null
+             */
+            most_cost?: number | null;
             /**
              * Families
              * @default {}

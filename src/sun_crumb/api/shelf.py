@@ -26,7 +26,7 @@ from sun_crumb.api.schemas.rework import (
 from sun_crumb.core.formula import PortionKind
 from sun_crumb.core.rework import Goals
 from sun_crumb.services import exchange, kitchen, recipes, whatif
-from sun_crumb.services.pantry import pantry_of
+from sun_crumb.services.pantry import pantry_of, prices_in
 
 blueprint = Blueprint("shelf", __name__)
 
@@ -52,6 +52,8 @@ def _goals(body: GoalsIn) -> Goals:
         including=_known(body.including, "including"),
         most_energy_kcal=body.most_energy_kcal,
         most_free_sugar_g=body.most_free_sugar_g,
+        most_cost=body.most_cost,
+        prices=prices_in(database()) if body.most_cost is not None else {},
         families=body.families,
         locks=body.locks,
     )

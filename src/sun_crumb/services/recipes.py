@@ -31,6 +31,7 @@ NEW_GOALS: dict[str, Any] = {
     "including": [],
     "most_energy_kcal": None,
     "most_free_sugar_g": None,
+    "most_cost": None,
 }
 
 
@@ -258,6 +259,7 @@ def _goals_view(goals: Goals) -> dict[str, Any]:
         "including": list(goals.including),
         "most_energy_kcal": goals.most_energy_kcal,
         "most_free_sugar_g": goals.most_free_sugar_g,
+        "most_cost": goals.most_cost,
         "families": goals.families,
         "locks": {str(k): v for k, v in goals.locks.items()},
     }

@@ -11,7 +11,7 @@ from sun_crumb.core.formula import Formula, portion, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.rework import Drag, Goals, frame_of, frontier, relaxations, side_by_side
+from sun_crumb.core.rework import Drag, Goals, Plan, cost_of, frame_of, frontier, relaxations, side_by_side
 from sun_crumb.core.sugars.savings import savings
 from sun_crumb.services.kitchen import household_text
 from sun_crumb.services.pantry import prices_in
@@ -39,7 +39,7 @@ def paths_view(
                 "from_sweeteners": rounded(side.from_sweeteners, 3),
                 "changed": side.changed,
                 "effort": side.effort,
-                "cost": _cost(plan.after, prices or {}) if plan else None,
+                "cost": _cost(plan, prices or {}),
                 "new": [line.name for line in plan.lines if line.position is None] if plan else [],
                 "unmet": [u.words for u in plan.unmet] if plan else [],
                 "cautions": len(plan.cautions) if plan else 0,
@@ -49,10 +49,9 @@ def paths_view(
     return {"paths": sides, "solve_ms": rounded(1000 * (perf_counter() - start), 1)}
 
 
-def _cost(formula: Formula, prices: dict[str, float]) -> float | None:
-    """Return what the sweeteners and other priced lines cost, or None where no line has a price."""
-    priced = [(line.grams, prices[line.ingredient.key]) for line in formula.lines if line.ingredient.key in prices]
-    return rounded(sum(grams * price for grams, price in priced) / 1000) if priced else None
+def _cost(plan: Plan | None, prices: dict[str, float]) -> float | None:
+    cost = cost_of(plan.after.lines, prices) if plan else None
+    return None if cost is None else rounded(cost)
 
 
 def compare_paths(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:

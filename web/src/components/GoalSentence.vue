@@ -44,7 +44,8 @@ const dietWords = computed(() => {
 const limitWords = computed(() => {
   const parts = [
     props.goals.most_energy_kcal && `${Math.round(props.goals.most_energy_kcal)} kcal`,
-    props.goals.most_free_sugar_g && `${grams(props.goals.most_free_sugar_g)} of free sugar`,
+    props.goals.most_free_sugar_g != null && `${grams(props.goals.most_free_sugar_g)} of free sugar`,
+    props.goals.most_cost != null && `${props.goals.most_cost.toFixed(2)} in price`,
   ].filter((part): part is string => Boolean(part))
   return parts.length ? `at most ${list(parts)}` : 'whatever it holds'
 })
@@ -52,9 +53,10 @@ const tastes = computed(() => [
   ...props.goals.without.map((key) => `no ${household.nameOf(key)}`),
   ...props.goals.including.map(household.nameOf),
 ])
-function limit(name: 'most_energy_kcal' | 'most_free_sugar_g', text: string): void {
+function limit(name: 'most_energy_kcal' | 'most_free_sugar_g' | 'most_cost', text: string): void {
   const value = Number(text.replace(',', '.'))
-  emit('change', { [name]: text.trim() && Number.isFinite(value) && value > 0 ? value : null })
+  const least = name === 'most_energy_kcal' ? 1 : 0
+  emit('change', { [name]: text.trim() && Number.isFinite(value) && value >= least ? value : null })
 }
 
 function take(name: 'without' | 'including', key: string): void {
@@ -206,7 +208,19 @@ function toggle(keys: string[], key: string): string[] {
           "
           >{{ percent(share) }}</v-btn
         >
-      </p> </MarkedWord
+      </p>
+      <label v-if="Object.keys(household.settings.prices).length" class="slide"
+        >Priced things at most
+        <input
+          type="number"
+          min="0"
+          step="0.05"
+          :value="goals.most_cost ?? ''"
+          aria-label="Cost at most, in your prices"
+          @change="limit('most_cost', ($event.target as HTMLInputElement).value)"
+        />
+        in your prices; what has none counts nothing</label
+      ></MarkedWord
     >;
     <MarkedWord :text="tastes.length ? list(tastes) : 'no other wish'" label="What must be in or out">
       <ul class="tastes">

@@ -50,6 +50,7 @@ function preset(key: string): BenchGoals {
     including: bench.goals?.including ?? [],
     most_energy_kcal: bench.goals?.most_energy_kcal ?? null,
     most_free_sugar_g: bench.goals?.most_free_sugar_g ?? null,
+    most_cost: bench.goals?.most_cost ?? null,
     families: bench.goals?.families ?? {},
     locks: bench.goals?.locks ?? {},
   }

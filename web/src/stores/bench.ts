@@ -18,7 +18,7 @@ export interface PathGlance {
 
 const RELOAD_AFTER_MS = 160
 /** What a slider or a typed amount moves: followed at once by a preview, before the plan proper. */
-const FOLLOWED = new Set(['cut', 'keep_sweet', 'locks', 'most_energy_kcal', 'most_free_sugar_g'])
+const FOLLOWED = new Set(['cut', 'keep_sweet', 'locks', 'most_energy_kcal', 'most_free_sugar_g', 'most_cost'])
 
 /** The recipe on the bench: its goals, the plan for them, and the steps back. */
 export const useBench = defineStore('bench', () => {

@@ -56,6 +56,7 @@ class GoalsOut(Out):
     including: list[str]
     most_energy_kcal: float | None
     most_free_sugar_g: float | None
+    most_cost: float | None
     families: dict[str, str]
     locks: dict[str, float]
 

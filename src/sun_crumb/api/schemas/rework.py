@@ -24,6 +24,7 @@ class GoalsIn(In):
     including: Annotated[list[Key], Field(max_length=10)] = []
     most_energy_kcal: Share | None = None
     most_free_sugar_g: Share | None = None
+    most_cost: Share | None = None
     families: Annotated[dict[str, str], Field(max_length=20)] = {}
     locks: Annotated[dict[int, Grams], Field(max_length=400)] = {}
     cup: Key | None = None

@@ -4,6 +4,7 @@ from sun_crumb.core.rework.compare import FrontierPoint, PathSide, effort_of, fr
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals, Path, paths
 from sun_crumb.core.rework.plan import Plan, PlanLine, rework
 from sun_crumb.core.rework.preview import Drag, Preview, frame_of, preview
+from sun_crumb.core.rework.price import cost_of
 from sun_crumb.core.rework.whatif import Relaxation, relaxations
 
 __all__ = [
@@ -17,6 +18,7 @@ __all__ = [
     "PlanLine",
     "Preview",
     "Relaxation",
+    "cost_of",
     "effort_of",
     "frame_of",
     "frontier",

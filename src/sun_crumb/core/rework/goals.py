@@ -94,6 +94,8 @@ class Goals:
         Pantry keys that must not come in, and that must.
     most_energy_kcal, most_free_sugar_g
         What one portion may hold at most.
+    most_cost, prices
+        What one portion may cost at most, by prices per kg and pantry key; what has no price costs nothing.
     families
         Dessert family by component, where the guess is wrong.
     locks
@@ -111,6 +113,8 @@ class Goals:
     including: tuple[str, ...] = ()
     most_energy_kcal: float | None = None
     most_free_sugar_g: float | None = None
+    most_cost: float | None = None
+    prices: dict[str, float] = field(default_factory=dict)
     families: dict[str, str] = field(default_factory=dict)
     locks: dict[int, float] = field(default_factory=dict)
 
@@ -128,6 +132,9 @@ class Goals:
             raise OutOfDomainError(f"{both[0]} can't be both left out and put in", field="including", key=both[0])
         _in_range("most_energy_kcal", self.most_energy_kcal, 1.0, 5000.0, "the energy of a portion [kcal]")
         _in_range("most_free_sugar_g", self.most_free_sugar_g, 0.0, 500.0, "the free sugar of a portion [g]")
+        _in_range("most_cost", self.most_cost, 0.0, 10_000.0, "the cost of a portion")
+        for key, price in self.prices.items():
+            _in_range("prices", price, 0.0, 1e6, f"the price of {key}")
         for family in self.families.values():
             require_choice(family, families(), "family")
         for position, grams in self.locks.items():

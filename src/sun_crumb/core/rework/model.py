@@ -188,8 +188,8 @@ class _Build:
     def _limits(self) -> None:
         """Hold energy and free sugar below what the baker allows, softly: an excess costs like the cut."""
         for name, most in self.p.allowed.items():
-            per_gram = np.array([LIMITS[name](line) for line in self.p.rows])
-            scale = max(sum(w * x.grams for w, x in zip(per_gram, self.p.formula.lines, strict=False)), 1e-9)
+            per_gram = np.array([LIMITS[name](line, self.p.goals) for line in self.p.rows])
+            scale = max(sum(w * x.grams for w, x in zip(per_gram, self.p.formula.lines, strict=False)), most, 1e-6)
             base, terms = self._combine(per_gram / scale)
             terms[self.m.add(0.0, INFINITY, CUT_SHORT)] = -1.0
             self.m.require(terms, upper=most / scale - base)

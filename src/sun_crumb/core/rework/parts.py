@@ -94,14 +94,24 @@ def _allowed(
 ) -> dict[str, float]:
     """Return what one component may hold: its share of the limit, after what the components left alone hold."""
     found = {}
-    for name, most in (("energy", goals.most_energy_kcal), ("free_sugar", goals.most_free_sugar_g)):
+    for name, most in (
+        ("energy", goals.most_energy_kcal),
+        ("free_sugar", goals.most_free_sugar_g),
+        ("cost", goals.most_cost),
+    ):
         if most is None:
             continue
-        held = {c: sum(LIMITS[name](x) * x.grams for x in part.lines) for c, part, _ in parts}
+        held = {c: sum(LIMITS[name](x, goals) * x.grams for x in part.lines) for c, part, _ in parts}
         left = most * parts[0][1].servings - sum(h for c, h in held.items() if c not in solved)
-        whole = sum(h for c, h in held.items() if c in solved) or 1.0
-        found[name] = max(left, 0.0) * held[component] / whole
+        whole = sum(h for c, h in held.items() if c in solved)
+        # What holds none of it yet, as a recipe without a price, shares by its weight.
+        share = held[component] / whole if whole else _mass(parts, [component]) / _mass(parts, solved)
+        found[name] = max(left, 0.0) * share
     return found
+
+
+def _mass(parts: list[tuple[str, Formula, list[int]]], components: Container[str]) -> float:
+    return sum(part.mass_g for c, part, _ in parts if c in components)
 
 
 def _family(part: Formula, component: str, goals: Goals) -> Family:

@@ -22,9 +22,10 @@ Matrix = npt.NDArray[np.float64]
 # On the blend path no one sweetener carries more than its share of what is cut, up to a cut that leaves a choice.
 BLEND_SHARE, BLEND_UP_TO = 0.55, 0.6
 # What a portion may be held below: each line's part per gram.
-LIMITS: dict[str, Callable[[FormulaLine], float]] = {
-    "energy": lambda line: line.ingredient.per_100g.energy_kcal / 100,
-    "free_sugar": lambda line: counted_per_gram(line, "free_sugars_who_g"),
+LIMITS: dict[str, Callable[[FormulaLine, Goals], float]] = {
+    "energy": lambda line, _: line.ingredient.per_100g.energy_kcal / 100,
+    "free_sugar": lambda line, _: counted_per_gram(line, "free_sugars_who_g"),
+    "cost": lambda line, goals: goals.prices.get(line.ingredient.key, 0.0) / 1000,
 }
 
 
@@ -45,7 +46,7 @@ PER_SITTING: dict[str, tuple[str, ...]] = {
 class Problem:
     """One component to rebalance: its lines, what may come in, and how far each may go.
 
-    ``allowed`` is what the component may hold at most, by LIMITS' names: energy [kcal], free sugar [g].
+    ``allowed`` is what the component may hold at most, by LIMITS' names: energy [kcal], free sugar [g], cost.
 
     What follows from these is worked out once, in the order of the original's lines and then the additions: ``rows`` as
     lines, additions at 0 g; ``moves`` of the original's lines; ``per_gram`` what 1 g adds to each of the QUANTITIES

@@ -52,7 +52,7 @@ class TrueCost:
 
     def __init__(self, problem: Problem) -> None:
         self.problem = problem
-        limits = [[LIMITS[name](line) for line in problem.rows] for name in problem.allowed]
+        limits = [[LIMITS[name](line, problem.goals) for line in problem.rows] for name in problem.allowed]
         held = [row.tolist() for row, _ in problem.sittings]
         self.most = [*problem.allowed.values(), *(most for _, most in problem.sittings)]
         columns = [problem.counted.tolist(), *limits, *held, [0.0] * len(problem.rows)]

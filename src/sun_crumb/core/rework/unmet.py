@@ -8,6 +8,7 @@ from sun_crumb.core.balance import Verdict
 from sun_crumb.core.formula import Formula, Totals
 from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals
+from sun_crumb.core.rework.price import cost_of
 
 # How far rounding may leave the cut short before the goal counts as missed.
 CUT_TOLERANCE = 0.02
@@ -55,6 +56,10 @@ def unmet_goals(
         if most is not None and held > most * 1.01 + 0.05:
             told = f"a portion holds {held:.0f} {unit}; at most {most:g} was asked"
             found.append(Unmet(goal, most, round(held, 2), told))
+    cost = (cost_of(formula.lines, goals.prices) or 0.0) / servings
+    if goals.most_cost is not None and cost > goals.most_cost * 1.01 + 0.005:
+        told = f"what is priced of a portion costs {cost:.2f}; at most {goals.most_cost:.2f} was asked"
+        found.append(Unmet("cost", goals.most_cost, round(cost, 4), told))
     held_keys = {line.ingredient.key for line in formula.lines}
     for key in goals.including:
         if key not in held_keys:
@@ -96,7 +101,7 @@ def _why_short(goals: Goals, original: Formula, formula: Formula) -> str:
 
 def status_of(unmet: list[Unmet], balances: list[ComponentBalance]) -> str:
     """Return balanced, strained (within two bands) or unmet."""
-    if any(u.goal in ("cut", "energy", "free_sugar", "including") for u in unmet) or any(
+    if any(u.goal in ("cut", "energy", "free_sugar", "cost", "including") for u in unmet) or any(
         v.level == "off" for b in balances for v in b.verdicts if v.key not in ("browning",)
     ):
         return "unmet"

@@ -13,6 +13,7 @@ from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.rework.compare import point_of
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals
 from sun_crumb.core.rework.plan import Plan, rework
+from sun_crumb.core.rework.price import cost_of
 
 SEARCH_STEPS = 2
 Holds = Callable[[Goals], Plan | None]
@@ -74,6 +75,12 @@ def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard
                 most = ceil(getattr(point_of(loose, wish), key))
                 words = f"the limit would have to be {most} {name} in a portion"
                 found.append(Relaxation(field, {field: most}, words, 0.2))
+    if goals.most_cost is not None:
+        wish = replace(goals, most_cost=None)
+        if loose := holds(wish):
+            most = ceil(100 * (cost_of(loose.after.lines, goals.prices) or 0.0) / formula.servings) / 100
+            words = f"what is priced would have to cost {most:.2f} in a portion"
+            found.append(Relaxation("most_cost", {"most_cost": most}, words, 0.2))
     if goals.counted != "refined_sugar_g" and goals.preset.key in ("blend", "unrefined"):
         wish = replace(goals, definition="refined_sugar_g")
         if holds(wish):
