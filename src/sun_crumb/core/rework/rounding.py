@@ -9,7 +9,6 @@ from operator import mul
 from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.rework.candidates import is_cuttable
 from sun_crumb.core.rework.model import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, OUTSIDE
 from sun_crumb.core.rework.problem import LIMITS, Problem, bounds
 from sun_crumb.core.sugars.sweetness import intense_equivalent
@@ -126,65 +125,89 @@ class TrueCost:
 
 def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[float]:
     """Return *grams* with every changed amount on its grid; cut sugars go down, the rest where the balance wants them."""
+    steps = _steps(problem, grams, cup)
+    result = _on_grid(problem, grams, steps)
+    # A sugar that is gone stays gone.
+    free = {i: step for i, step in steps.items() if result[i] > 0}
+    true_cost = TrueCost(problem)
+    cost = _improve(problem, true_cost, grams, result, free)
+    return _without_trifles(problem, true_cost, result, cost)
+
+
+def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, float]:
+    """Return the step [g] of each amount that moved and is free to be rounded."""
+    old = problem.formula.lines
+    # All or nothing, and whole pieces: the model has rounded them already.
+    fixed = {a.replaces for a in problem.additions if a.replaces is not None} | set(problem.locks)
+    fixed |= {len(old) + n for n, a in enumerate(problem.additions) if a.kind in ("swap", "piece")}
+    found = {}
+    for i, amount in enumerate(grams):
+        was = old[i].grams if i < len(old) else 0.0
+        if i in fixed or amount < 0.02 or (i < len(old) and abs(amount - was) < max(0.004 * was, 0.02)):
+            continue
+        ingredient = problem.rows[i].ingredient
+        step = grid_of(ingredient, amount, cup)
+        spoons = ingredient.spoons(cup)
+        if _is_cut(problem, i) and spoons is not None and step >= spoons.tablespoon_g:
+            # A whole spoon of the sugar would miss the cut by several per cent.
+            step = spoons.tablespoon_g / 2
+        found[i] = step
+    return found
+
+
+def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float]) -> list[float]:
+    """Return the first guess: cut sugars rounded down, the rest to the nearest step, what hardly moved as it was [g]."""
     old = problem.formula.lines
     result = list(grams)
-    limits = bounds(problem)
-    free: list[tuple[int, float]] = []
-    # All or nothing, and whole pieces: the model has rounded them already.
-    swapped = {a.replaces for a in problem.additions if a.replaces is not None}
-    swapped |= {len(old) + n for n, a in enumerate(problem.additions) if a.kind in ("swap", "piece")}
     for i, amount in enumerate(grams):
-        ingredient = old[i].ingredient if i < len(old) else problem.additions[i - len(old)].ingredient
-        if i in problem.locks or i in swapped:
-            continue
-        if i < len(old) and abs(amount - old[i].grams) < max(0.004 * old[i].grams, 0.02):
-            result[i] = old[i].grams
-            continue
-        if amount < 0.02:
-            result[i] = 0.0
-            continue
-        step = grid_of(ingredient, amount, cup)
-        if i < len(old) and is_cuttable(old[i], problem.goals.counted):
-            spoon = ingredient.spoons(cup)
-            if spoon is not None and step >= spoon.tablespoon_g:
-                # A whole spoon of the sugar would miss the cut by several per cent.
-                step = spoon.tablespoon_g / 2
-            # Down; up again only where that gains more than the cut loses.
+        was = old[i].grams if i < len(old) else 0.0
+        step = steps.get(i)
+        if step is None:
+            still = amount < 0.02 or (i < len(old) and abs(amount - was) < max(0.004 * was, 0.02))
+            if still and i not in problem.locks:
+                result[i] = was if amount >= 0.02 else 0.0
+        elif _is_cut(problem, i):
+            # Down; the search may go up again where that gains more than the cut loses.
             result[i] = floor(amount / step + 0.02) * step
-            if result[i] < LEFTOVER * old[i].grams:
+            if result[i] < LEFTOVER * was:
                 result[i] = 0.0
-            else:
-                free.append((i, step))
-            continue
-        result[i] = max(round(amount / step), 1) * step
-        if i < len(old) and abs(result[i] - old[i].grams) < 0.5 * step:
-            result[i] = old[i].grams
-        free.append((i, step))
-    true_cost = TrueCost(problem)
+        else:
+            result[i] = max(round(amount / step), 1) * step
+            if i < len(old) and abs(result[i] - was) < 0.5 * step:
+                result[i] = was
+    return result
+
+
+def _improve(
+    problem: Problem, true_cost: TrueCost, grams: list[float], result: list[float], free: dict[int, float]
+) -> float:
+    """Move the *free* amounts of *result* by their steps, one at a time, while that costs less; return the cost."""
+    limits = bounds(problem)
     sums = true_cost.sums(result)
     best = true_cost.of(sums)
     for _ in range(ROUNDS):
         improved = False
-        for i, step in free:
+        for i, step in free.items():
+            was = problem.formula.lines[i].grams if i < len(problem.moves) else 0.0
             near = {floor(grams[i] / step) * step, ceil(grams[i] / step) * step}
-            is_cut = i < len(old) and is_cuttable(old[i], problem.goals.counted)
-            for choice in near if is_cut else near | {result[i] + step, result[i] - step}:
-                if (
-                    choice <= 0
-                    or choice == result[i]
-                    or abs(choice - grams[i]) > 2.01 * step
-                    or not _within(choice, limits[i], step)
-                ):
+            if not _is_cut(problem, i):
+                near |= {result[i] + step, result[i] - step}
+            for choice in sorted(near):
+                if choice <= 0 or abs(choice - grams[i]) > 2.01 * step or not _within(choice, limits[i], step):
                     continue
-                if i < len(old) and abs(choice - old[i].grams) < 0.3 * step:
-                    choice = old[i].grams
-                trial = true_cost.moved(sums, i, choice - result[i])
+                amount = was if was and abs(choice - was) < 0.3 * step else choice
+                trial = true_cost.moved(sums, i, amount - result[i])
                 cost = true_cost.of(trial)
                 if cost < best - 1e-9:
-                    best, sums, result[i], improved = cost, trial, choice, True
+                    best, sums, result[i], improved = cost, trial, amount, True
         if not improved:
             break
-    return _without_trifles(problem, true_cost, result, best)
+    return best
+
+
+def _is_cut(problem: Problem, position: int) -> bool:
+    move = problem.moves[position] if position < len(problem.moves) else None
+    return move is not None and move.is_cut
 
 
 def _within(choice: float, limits: tuple[float, float], step: float) -> bool:
