@@ -24,7 +24,7 @@ def is_honest(plan: Plan) -> bool:
     """Return whether everything out of tolerance is told: by the status and by an unmet goal that names it."""
     off = {v.key for b in plan.balance for v in b.verdicts if v.level != "balanced" and v.key != "browning"}
     told = {u.goal for u in plan.unmet}
-    return off <= told and (plan.status == "balanced") == (not plan.unmet)
+    return off <= told and (plan.status == "balanced") == (not told - {"diet"})
 
 
 def main() -> int:

@@ -45,6 +45,19 @@ Makes 16 squares
 """
 
 
+LAYERED = """Baked cheesecake
+Serves 12
+For the base:
+200 g digestive biscuits
+80 g butter
+For the filling:
+600 g cream cheese
+150 g sugar
+3 eggs
+150 ml sour cream
+"""
+
+
 def plan(text: str, **goals: object) -> Plan:
     return rework(formula_of(text), Goals(**goals), PANTRY)  # type: ignore[arg-type]
 
@@ -58,6 +71,10 @@ def grams_of(made: Plan, key: str) -> float:
 
 
 class Wishes(unittest.TestCase):
+    def test_a_chocolate_asked_for_comes_in_beside_the_rest(self) -> None:
+        made = plan(CAKE, path="blend", cut=0.5, including=("dark_chocolate_70",))
+        self.assertGreater(grams_of(made, "dark_chocolate_70"), 5)
+
     def test_what_is_left_out_stays_out_and_comes_out(self) -> None:
         made = plan(CAKE, path="blend", cut=0.5)
         for key in sorted(new_keys(made)):
@@ -82,6 +99,35 @@ class Wishes(unittest.TestCase):
                     made = plan(text, path=path, cut=0.5, avoid=("treenut", "milk", "soy"))
                     for key in new_keys(made):
                         self.assertFalse(PANTRY[key].tags & {"treenut", "milk", "soy"}, key)
+
+    def test_a_sweetener_that_a_diet_rules_out_goes_and_other_food_is_told(self) -> None:
+        """Honey is not for infants; what the plan does not change it may not call nut-free (common practice)."""
+        text = "Honey cake\nServes 8\n200 g butter\n150 g honey\n50 g sugar\n3 eggs\n200 g flour\n80 g walnuts"
+        for path in ("blend", "unrefined", "zero", "less"):
+            made = plan(text, path=path, diets=("no_honey", "nut_free"), avoid=("egg",))
+            with self.subTest(path):
+                honey = next(x for x in made.lines if x.ingredient == "honey")
+                self.assertEqual((honey.after_g, honey.reason), (0, "left out for “no honey (infants)”"))
+                told = [u.words for u in made.unmet if u.goal == "diet"]
+                self.assertEqual(len(told), 2)
+                self.assertIn("“nut-free” does not hold: walnuts", told[0])
+                self.assertIn("“no egg” does not hold: egg", told[1])
+        calm = plan(CAKE, path="zero", cut=0.3, diets=("nut_free",))
+        self.assertEqual((calm.status, [u.goal for u in calm.unmet]), ("balanced", ["diet"]))
+
+    def test_sugar_that_can_not_be_cut_is_made_up_for_elsewhere(self) -> None:
+        """Half of all of it: the biscuits of the base keep theirs, so the filling gives more."""
+        made = plan(LAYERED, path="zero", cut=0.5)
+        cut = 1 - made.totals_after.free_sugars_who_g / made.totals_before.free_sugars_who_g
+        self.assertAlmostEqual(cut, 0.5, delta=0.03)
+        base = [x for x in made.lines if x.component == "base"]
+        self.assertTrue(all(x.after_g == x.before_g for x in base))
+        far = plan(LAYERED, path="zero", cut=1.0)
+        self.assertIn("the rest is in the wheat biscuits", next(u.words for u in far.unmet if u.goal == "cut"))
+        formula, goals = formula_of(LAYERED), Goals(path="zero", cut=0.5)
+        support = [(x.component, x.ingredient, x.after_g) for x in made.lines if x.position is None]
+        seen = preview(formula, goals, PANTRY, support).totals_after.free_sugars_who_g
+        self.assertAlmostEqual(seen / made.totals_after.free_sugars_who_g, 1, delta=0.06)
 
     def test_limits_of_a_portion_are_kept_or_told(self) -> None:
         free = plan(CAKE, path="zero", cut=0.3)

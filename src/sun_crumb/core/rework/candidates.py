@@ -10,7 +10,6 @@ from sun_crumb.core.errors import UnknownChoiceError
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.formula.totals import free_uk_share
 from sun_crumb.core.pantry import Ingredient, Pantry
-from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework.goals import Goals
 
@@ -84,6 +83,14 @@ def is_cuttable(line: FormulaLine, definition: str) -> bool:
     return counted_per_gram(line, definition) > 0.3
 
 
+def must_go(line: FormulaLine, goals: Goals) -> bool:
+    """Return whether a line is to be left out: named so, or a sweetener that a diet or an allergy rules out."""
+    ingredient = line.ingredient
+    return ingredient.key in goals.without or (
+        bool(ingredient.tags & goals.excluded) and is_cuttable(line, "total_sugars_g")
+    )
+
+
 @cache
 def _moves() -> dict[str, Move]:
     return {row["role"]: Move(float(row["low"]), float(row["high"]), float(row["cost"])) for row in table("moves")}
@@ -115,7 +122,7 @@ def move_of(line: FormulaLine, definition: str) -> Move | None:
 def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) -> list[Addition]:
     """Return what may come into one component: sweeteners of the path, the cupboard and the diets, and adjusters."""
     present = {line.ingredient.key for line in formula.lines}
-    excluded = excluded_tags(goals.diets) | set(goals.avoid)
+    excluded = goals.excluded
     known = {row["ingredient"]: row for row in table("additions")}
     path = goals.preset
     wanted = path.usual if goals.cupboard is None else goals.cupboard
@@ -137,8 +144,8 @@ def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) ->
         if key not in present:
             ingredient = pantry[key]
             asked = _addition(ingredient, known.get(key), is_required=True)
-            if asked.kind == "adjust":
-                asked = replace(asked, least_g=_asked_dose(ingredient, formula.mass_g))
+            if asked.kind in ("adjust", "swap"):
+                asked = replace(asked, kind="adjust", least_g=_asked_dose(ingredient, formula.mass_g))
             found = [*(a for a in found if a.ingredient.key != key), asked]
     liquid = any(line.ingredient.has_role("liquid") for line in formula.lines)
     lifts = any(line.ingredient.key in ("baking_soda", "baking_powder", "self_raising_flour") for line in formula.lines)

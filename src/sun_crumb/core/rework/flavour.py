@@ -7,7 +7,6 @@ from dataclasses import dataclass
 from sun_crumb.core.balance import guess_family
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import shipped_pantry
-from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework.goals import Goals
 
@@ -30,7 +29,7 @@ def flavours(formula: Formula, goals: Goals) -> list[Flavour]:
         return []
     component = formula.components[0]
     family = guess_family(formula.title, component, formula.only(component).lines).key
-    excluded = excluded_tags(goals.diets) | set(goals.avoid)
+    excluded = goals.excluded
     present = {line.ingredient.key for line in formula.lines}
     found = []
     for row in table("flavours"):

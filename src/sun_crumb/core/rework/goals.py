@@ -9,6 +9,7 @@ from math import isfinite
 from sun_crumb.core.balance import families
 from sun_crumb.core.errors import OutOfDomainError, require_choice
 from sun_crumb.core.pantry import Ingredient, diets
+from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.reference import table
 
 DEFINITIONS = {
@@ -142,6 +143,11 @@ class Goals:
                 raise OutOfDomainError(
                     f"line {position + 1}: {grams} g can't be locked", field="locks", position=position
                 )
+
+    @property
+    def excluded(self) -> frozenset[str]:
+        """The tags that diets and allergens rule out."""
+        return excluded_tags(self.diets) | frozenset(self.avoid)
 
     @property
     def preset(self) -> Path:

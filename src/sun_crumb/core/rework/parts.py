@@ -9,7 +9,7 @@ from sun_crumb.core.balance import Family, families, guess_family
 from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.rework.candidates import additions, is_cuttable
+from sun_crumb.core.rework.candidates import additions, counted_per_gram, is_cuttable, must_go
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals
 from sun_crumb.core.rework.problem import LIMITS, Problem
 
@@ -22,6 +22,11 @@ class Part:
     formula: Formula
     positions: list[int]
     problem: Problem | None
+    burden: float = 1.0
+
+    def wish(self, goals: Goals) -> Goals:
+        """Return *goals* for this component: the cut times its *burden*, since what can't be cut elsewhere is cut here."""
+        return goals if self.burden == 1.0 else replace(goals, cut=min(1.0, goals.wanted_cut * self.burden))
 
 
 def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
@@ -38,24 +43,25 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
     parts = [(c, formula.only(c), _positions(formula, c)) for c in formula.components]
     solved = {c: part for c, part, positions in parts if _is_solved(part, goals, positions)}
     heaviest = max(solved, key=lambda c: solved[c].mass_g, default="")
+    burden = _burden(parts, solved, goals)
     for component, part, positions in parts:
         if component not in solved:
             yield Part(component, part, positions, None)
             continue
+        mine = Part(component, part, positions, None, burden).wish(goals)
         family = _family(part, component, goals)
         if family.key in ("fruit", "sauce"):
             part = replace(part, lines=tuple(replace(line, is_body=True) for line in part.lines))
         locks = locks_of(part, positions, goals)
-        mine = goals if component == heaviest else replace(goals, including=())
-        extra = additions(part, family, mine, pantry)
+        extra = additions(part, family, mine if component == heaviest else replace(mine, including=()), pantry)
         allowed = _allowed(parts, solved, component, goals)
-        yield Part(component, part, positions, Problem(part, family, goals, extra, locks, allowed))
+        yield Part(component, part, positions, Problem(part, family, mine, extra, locks, allowed), burden)
 
 
 def locks_of(part: Formula, positions: list[int], goals: Goals) -> dict[int, float]:
     """Return the amounts that the baker has set in one component, by line there [g]; what is to be left out is 0."""
     set_at = {n: goals.locks[i] for n, i in enumerate(positions) if i in goals.locks}
-    return {n: 0.0 for n, line in enumerate(part.lines) if line.ingredient.key in goals.without} | set_at
+    return {n: 0.0 for n, line in enumerate(part.lines) if must_go(line, goals)} | set_at
 
 
 def _check(formula: Formula, goals: Goals) -> None:
@@ -70,7 +76,7 @@ def _check(formula: Formula, goals: Goals) -> None:
             )
     what = DEFINITIONS[goals.counted]
     cuttable = [line for line in formula.lines if is_cuttable(line, goals.counted) and line.grams > 0]
-    if not cuttable and not goals.locks:
+    if not cuttable and not goals.locks and not any(must_go(line, goals) for line in formula.lines):
         raise NothingToReworkError(
             f"nothing to cut: no line of this recipe is a sweetener that holds {what}",
             field="lines",
@@ -81,8 +87,18 @@ def _check(formula: Formula, goals: Goals) -> None:
 
 
 def _is_solved(part: Formula, goals: Goals, positions: list[int]) -> bool:
-    """Return whether a component is rebalanced: it holds something to cut, or a line that the baker has set."""
-    return any(i in goals.locks for i in positions) or any(is_cuttable(line, goals.counted) for line in part.lines)
+    """Return whether a component is rebalanced: it holds something to cut, to leave out, or a line that the baker has set."""
+    return any(i in goals.locks for i in positions) or any(
+        is_cuttable(line, goals.counted) or must_go(line, goals) for line in part.lines
+    )
+
+
+def _burden(parts: list[tuple[str, Formula, list[int]]], solved: Container[str], goals: Goals) -> float:
+    """Return how many times its own share of the cut a component bears, for those that hold sugar and can't be cut."""
+    held = {c: sum(counted_per_gram(x, goals.counted) * x.grams for x in part.lines) for c, part, _ in parts}
+    own = sum(h for c, h in held.items() if c in solved)
+    whole = sum(held.values())
+    return whole / own if own and whole > 1.001 * own else 1.0
 
 
 def _positions(formula: Formula, component: str) -> list[int]:

@@ -21,7 +21,7 @@ from sun_crumb.core.rework.preview import as_it_was
 from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.rework.reasons import reason
 from sun_crumb.core.rework.rounding import grid_of, rounded
-from sun_crumb.core.rework.unmet import ComponentBalance, Unmet, status_of, unmet_goals
+from sun_crumb.core.rework.unmet import ComponentBalance, Unmet, ruled_out_by, status_of, unmet_goals
 from sun_crumb.core.sugars.claims import Claim, claims
 from sun_crumb.core.sugars.savings import Savings, savings
 
@@ -268,7 +268,11 @@ def _explained(
 
 
 def _set(line: FormulaLine, problem: Problem) -> str:
-    return "left out, as you asked" if line.ingredient.key in problem.goals.without else "set by you"
+    if line.ingredient.key in problem.goals.without:
+        return "left out, as you asked"
+    if not line.grams and line.ingredient.tags & problem.goals.excluded:
+        return f"left out for “{'”, “'.join(ruled_out_by(line.ingredient, problem.goals))}”"
+    return "set by you"
 
 
 def _words(goals: Goals, before: Totals, after: Totals, unit: str, servings: int) -> str:

@@ -75,7 +75,7 @@ class Drag:
                 lines = list(part.formula.lines)
             else:
                 problem = replace(
-                    kept.problem, goals=goals, locks=locks_of(kept.problem.formula, part.positions, goals)
+                    kept.problem, goals=part.wish(goals), locks=locks_of(kept.problem.formula, part.positions, goals)
                 )
                 grams = kept.amounts(problem) or as_it_was(problem)
                 lines = problem.lines_at(grams)

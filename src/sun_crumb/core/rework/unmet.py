@@ -6,6 +6,8 @@ from dataclasses import dataclass
 
 from sun_crumb.core.balance import Verdict
 from sun_crumb.core.formula import Formula, Totals
+from sun_crumb.core.pantry import Ingredient, diets
+from sun_crumb.core.reference import table
 from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals
 from sun_crumb.core.rework.price import cost_of
@@ -66,6 +68,7 @@ def unmet_goals(
             found.append(
                 Unmet("including", 1.0, 0.0, f"{key.replace('_', ' ')} can't come in: with it the dessert fails")
             )
+    found += _ruled_out(goals, formula)
     for balance in balances:
         for verdict in balance.verdicts:
             if verdict.key == "browning" or verdict.level == "balanced":
@@ -92,15 +95,41 @@ def _why_short(goals: Goals, original: Formula, formula: Formula) -> str:
         if key in there and (key in held or not is_cuttable(line, goals.counted)):
             name = line.ingredient.name.lower()
             rest[name] = rest.get(name, 0.0) + sugar
-    if sum(rest.values()) < 0.7 * whole:
+    cuttable = sum(counted_per_gram(x, goals.counted) * x.grams for x in formula.lines) - sum(rest.values())
+    if cuttable > 0.05 * whole:
         return "beyond that the dessert would leave its balance"
     names = sorted(rest, key=lambda name: -rest[name])
     most = [name for name in names if rest[name] > 0.15 * whole][:2] or names[:1]
     return f"the rest is in the {' and the '.join(most)}, which the plan leaves alone"
 
 
+def _rules(goals: Goals) -> dict[str, frozenset[str]]:
+    """Return what diets and allergies rule out: tags by name, in the order of the goals."""
+    names = {row["tag"]: row["name"] for row in table("allergens")}
+    return {diets()[key].name: diets()[key].excluded_tags for key in goals.diets} | {
+        f"no {names[tag]}": frozenset({tag}) for tag in goals.avoid
+    }
+
+
+def ruled_out_by(ingredient: Ingredient, goals: Goals) -> list[str]:
+    """Return the diets and allergies among the goals that rule an ingredient out, by name."""
+    return [name for name, tags in _rules(goals).items() if tags & ingredient.tags]
+
+
+def _ruled_out(goals: Goals, formula: Formula) -> list[Unmet]:
+    """Return each diet and allergy that the recipe's own lines break: the plan swaps sweeteners, not butter and eggs."""
+    found = []
+    for name, tags in _rules(goals).items():
+        held = [x.ingredient.name.lower() for x in formula.lines if x.grams > 0 and x.ingredient.tags & tags]
+        if held:
+            told = f"“{name}” does not hold: {', '.join(dict.fromkeys(held))}; the plan swaps sweeteners only"
+            found.append(Unmet("diet", 1.0, 0.0, told))
+    return found
+
+
 def status_of(unmet: list[Unmet], balances: list[ComponentBalance]) -> str:
-    """Return balanced, strained (within two bands) or unmet."""
+    """Return balanced, strained (within two bands) or unmet; a diet that the recipe breaks is told, and no balance."""
+    unmet = [u for u in unmet if u.goal != "diet"]
     if any(u.goal in ("cut", "energy", "free_sugar", "cost", "including") for u in unmet) or any(
         v.level == "off" for b in balances for v in b.verdicts if v.key not in ("browning",)
     ):
