@@ -28,6 +28,7 @@ class Contract(WithApplication):
             "rework_recipe": {"path": "less"},
             "compare_paths": {"cut": 0.4},
             "compare_cuts": {"path": "less"},
+            "nudge": {"path": "blend"},
             "relax": {"path": "fruit", "cut": 0.9},
             "preview_recipe": {"path": "fruit", "support": [{"ingredient": "date_paste", "grams": 50}]},
             "keep_version": {"path": "less"},

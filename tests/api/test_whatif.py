@@ -71,6 +71,14 @@ class Around(WithApplication):
             with self.subTest(item["words"]):
                 self.assertEqual(self.rework(**(wish | item["changes"]))["status"], "balanced")
 
+    def test_a_little_further_can_be_taken_as_it_is(self) -> None:
+        wish = {"path": "blend", "cut": 0.5}
+        found = self.post(f"{self.at}/sensitivity", wish)["nudges"]
+        self.assertEqual([n["goal"] for n in found], ["keep_sweet", "cut"])
+        before = self.rework(**wish)["after"]["per_serving"]["free_sugars_who_g"]
+        after = self.rework(**(wish | found[1]["changes"]))["after"]["per_serving"]["free_sugars_who_g"]
+        self.assertLess(after, before)
+
     def test_the_preview_follows_with_the_same_ingredients(self) -> None:
         last = self.rework(path="fruit", cut=0.4)
         new = [x for x in last["lines"] if x["position"] is None]

@@ -6,6 +6,7 @@ import itertools
 import unittest
 from collections.abc import Iterator
 from contextlib import contextmanager
+from dataclasses import replace
 from unittest.mock import patch
 
 from bench.desserts import DESSERTS
@@ -16,6 +17,7 @@ from hypothesis import strategies as st
 from sun_crumb.core.errors import OutOfDomainError, UnknownChoiceError
 from sun_crumb.core.formula import portion, total
 from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.rework import (
     Drag,
     Goals,
@@ -27,6 +29,7 @@ from sun_crumb.core.rework import (
     preview,
     relaxations,
     rework,
+    sensitivity,
     side_by_side,
     solver,
 )
@@ -304,6 +307,30 @@ class Around(unittest.TestCase):
         made = rework(formula, goals, PANTRY)
         self.assertEqual(made.status, "unmet")
         self.assertIn("locks", [r.goal for r in relaxations(formula, goals, PANTRY)])
+
+    def test_going_a_little_further_is_told_in_what_it_costs(self) -> None:
+        """Each nudge, taken, gives the figures that its words promise."""
+        formula = formula_of(CAKE)
+        for path in ("blend", "less"):
+            goals = Goals(path=path, cut=0.5 if path == "blend" else 0.25)
+            here = rework(formula, goals, PANTRY)
+            found = {n.goal: n for n in sensitivity(formula, goals, PANTRY)}
+            self.assertEqual(set(found), {"keep_sweet", "cut"})
+            there = rework(formula, replace(goals, **found["cut"].changes), PANTRY)
+            less = (here.totals_after.free_sugars_who_g - there.totals_after.free_sugars_who_g) / formula.servings
+            with self.subTest(path):
+                self.assertAlmostEqual(found["cut"].changes["cut"], goals.wanted_cut + 0.1)
+                self.assertIn(f"{grams_text(less)} less free sugar", found["cut"].words)
+                self.assertIn("in each square", found["cut"].words)
+        self.assertEqual([n.goal for n in sensitivity(formula, Goals(cut=1.0, keep_sweet=1.3), PANTRY)], [])
+        stuck = sensitivity(formula_of(DESSERTS["meringue"]), Goals(path="fruit", cut=0.6), PANTRY)
+        self.assertIn("no more can be had", next(n.words for n in stuck if n.goal == "cut"))
+
+    def test_where_nothing_sweetens_instead_sweetness_falls_with_the_cut(self) -> None:
+        self.assertAlmostEqual(Goals(path="less", cut=0.5).wanted_sweetness, 0.5)
+        self.assertAlmostEqual(Goals(path="less", cut=0.1).wanted_sweetness, 0.7)
+        self.assertAlmostEqual(Goals(path="less", cut=0.5, keep_sweet=0.9).wanted_sweetness, 0.9)
+        self.assertAlmostEqual(Goals(path="fruit", cut=0.5).wanted_sweetness, 0.85)
 
     def test_a_balanced_wish_needs_no_relaxing(self) -> None:
         self.assertEqual(relaxations(formula_of(CAKE), Goals(path="blend", cut=0.3), PANTRY), [])

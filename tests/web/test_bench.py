@@ -89,6 +89,16 @@ class Bench(Screens):
         point.press("Enter")
         expect(page.get_by_role("button", name="How much to cut: 30 %")).to_be_visible()
 
+    def test_going_a_little_further_is_offered_and_taken(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_text("What a bigger cut costs").click()
+        offers = page.get_by_role("list", name="What going a little further costs")
+        expect(offers.get_by_role("listitem")).to_have_count(2)
+        expect(offers).to_contain_text("A cut of 60 %", ignore_case=True)
+        offers.get_by_role("button", name=re.compile("Take it: a cut of 60 %")).click()
+        expect(offers).to_contain_text("A cut of 70 %", ignore_case=True)
+        self.assertEqual(self.problems, [])
+
     def test_wishes_and_limits_in_the_sentence(self) -> None:
         page = self.open("/recipes/1/bench")
         page.get_by_role("button", name=re.compile("^What must be in or out")).click()

@@ -17,6 +17,7 @@ from sun_crumb.api.schemas.rework import (
     FrontierOut,
     GoalsIn,
     KeepIn,
+    NudgesOut,
     PathSidesOut,
     PlanOut,
     PreviewIn,
@@ -128,6 +129,12 @@ def compare_paths(recipe_id: int, body: GoalsIn) -> dict[str, Any]:
 def compare_cuts(recipe_id: int, body: GoalsIn) -> dict[str, Any]:
     """Tell what each sugar cut costs in sweetness, energy and balance."""
     return whatif.compare_cuts(database(), recipe_id, _goals(body), body.cup)
+
+
+@endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/sensitivity", body=GoalsIn, returns=NudgesOut)
+def nudge(recipe_id: int, body: GoalsIn) -> dict[str, Any]:
+    """Tell what a little more sweetness and a bigger cut cost in the other goals."""
+    return whatif.nudge(database(), recipe_id, _goals(body), body.cup)
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/relaxations", body=GoalsIn, returns=RelaxationsOut)

@@ -11,7 +11,7 @@ from sun_crumb.core.formula import Formula, portion, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.rework import Drag, Goals, Plan, cost_of, frame_of, frontier, relaxations, side_by_side
+from sun_crumb.core.rework import Drag, Goals, Plan, cost_of, frame_of, frontier, relaxations, sensitivity, side_by_side
 from sun_crumb.core.sugars.savings import savings
 from sun_crumb.services.kitchen import household_text
 from sun_crumb.services.pantry import prices_in
@@ -65,6 +65,12 @@ def compare_cuts(database: Database, recipe_id: int, goals: Goals, cup: str | No
     formula, standard, pantry = _stored(database, recipe_id, cup)
     points = frontier(formula, goals, pantry, standard)
     return {"points": [{k: rounded(v, 4) if isinstance(v, float) else v for k, v in asdict(p).items()} for p in points]}
+
+
+def nudge(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
+    """Return what a little more sweetness and a bigger cut cost in the other goals."""
+    formula, standard, pantry = _stored(database, recipe_id, cup)
+    return {"nudges": [asdict(n) for n in sensitivity(formula, goals, pantry, standard)]}
 
 
 def relax(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:

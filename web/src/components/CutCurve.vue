@@ -2,16 +2,18 @@
 import { computed, ref, watch } from 'vue'
 import { CURVE, FEET, GRID, place, xOf } from '../logic/cutCurve'
 import { grams, kcal, percent } from '../logic/format'
-import { useBench, type BenchGoals, type FrontierPoint } from '../stores/bench'
+import { useBench, type BenchGoals, type FrontierPoint, type Relaxation } from '../stores/bench'
 import { useNotices } from '../stores/notices'
+import OfferList from './OfferList.vue'
 
 const props = defineProps<{ goals: BenchGoals }>()
-const emit = defineEmits<{ choose: [cut: number] }>()
+const emit = defineEmits<{ choose: [cut: number]; take: [changes: Record<string, unknown>] }>()
 const bench = useBench()
 const notices = useNotices()
 const isOpen = ref(false)
 const isWorking = ref(false)
 const points = ref<FrontierPoint[]>([])
+const further = ref<Relaxation[]>([])
 const placed = computed(() => place(points.value))
 const words = { balanced: 'balanced', strained: 'at its edge', unmet: 'can’t be had' }
 
@@ -38,6 +40,27 @@ async function draw(): Promise<void> {
   }
 }
 
+/** What going a little further costs: asked again whenever the wish has rested. */
+async function nudge(): Promise<void> {
+  if (!isOpen.value) return
+  const wish = props.goals
+  try {
+    const found = await bench.nudges()
+    if (wish === props.goals) further.value = found
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+let pause: ReturnType<typeof setTimeout> | undefined
+watch(
+  () => props.goals,
+  () => {
+    further.value = []
+    clearTimeout(pause)
+    pause = setTimeout(() => void nudge(), 600)
+  },
+)
+
 let timer: ReturnType<typeof setTimeout> | undefined
 watch(others, () => {
   clearTimeout(timer)
@@ -47,6 +70,7 @@ watch(others, () => {
 function toggle(event: Event): void {
   isOpen.value = (event.target as HTMLDetailsElement).open
   if (isOpen.value && !points.value.length) void draw()
+  if (isOpen.value && !further.value.length) void nudge()
 }
 </script>
 
@@ -104,6 +128,12 @@ function toggle(event: Event): void {
         Across the cut, up the sweetness kept. ● balanced, ◆ at its edge, ✕ can’t be had. Touch one to take
         it.
       </p>
+      <OfferList
+        v-if="further.length"
+        :offers="further"
+        label="What going a little further costs"
+        @take="emit('take', $event)"
+      />
     </template>
   </details>
 </template>

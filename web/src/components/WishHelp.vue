@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Relaxation } from '../stores/bench'
+import OfferList from './OfferList.vue'
 
 defineProps<{
   /** What would bring the wish into balance; undefined until it is asked for. */
@@ -14,34 +15,17 @@ const emit = defineEmits<{ ask: []; take: [changes: Record<string, unknown>] }>(
     <p v-else-if="!relaxations.length">
       No single change brings all of it into balance; a smaller piece or another path may.
     </p>
-    <ul v-else aria-label="What would make it possible">
-      <li v-for="item in relaxations" :key="item.goal">
-        <span>{{ item.words }}</span>
-        <v-btn size="small" :aria-label="`Take it: ${item.words}`" @click="emit('take', item.changes)"
-          >Take it</v-btn
-        >
-      </li>
-    </ul>
+    <OfferList
+      v-else
+      :offers="relaxations"
+      label="What would make it possible"
+      @take="emit('take', $event)"
+    />
   </section>
 </template>
 
 <style scoped>
 .help {
   margin-top: 12px;
-}
-ul {
-  list-style: none;
-  padding: 0;
-}
-li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 12px;
-  padding: 5px 0;
-  font-size: 0.92rem;
-}
-span::first-letter {
-  text-transform: uppercase;
 }
 </style>

@@ -255,7 +255,12 @@ watch(
           @ask="bench.relax().catch(notices.complain)"
           @take="takeRelaxation"
         />
-        <CutCurve v-if="bench.goals" :goals="bench.goals" @choose="bench.change({ cut: $event })" />
+        <CutCurve
+          v-if="bench.goals"
+          :goals="bench.goals"
+          @choose="bench.change({ cut: $event })"
+          @take="takeRelaxation"
+        />
       </BalancePanel>
     </div>
   </section>

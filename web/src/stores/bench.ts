@@ -193,6 +193,18 @@ export const useBench = defineStore('bench', () => {
     return found.points
   }
 
+  /** What a little more sweetness and a bigger cut cost in the other goals. */
+  async function nudges(): Promise<Relaxation[]> {
+    if (!recipe.value || !goals.value) return []
+    const found = await ask(
+      api.POST('/api/recipes/{recipe_id}/sensitivity', {
+        params: { path: { recipe_id: recipe.value.id } },
+        body: goals.value,
+      }),
+    )
+    return found.nudges
+  }
+
   /** Finds the smallest changes that would bring the wish into balance. */
   async function relax(): Promise<void> {
     if (!recipe.value || !goals.value) return
@@ -248,6 +260,7 @@ export const useBench = defineStore('bench', () => {
     glance,
     sides,
     frontier,
+    nudges,
     relax,
     keep,
     cutInto,

@@ -149,6 +149,12 @@ class RelaxationsOut(Out):
     relaxations: list[RelaxationOut]
 
 
+class NudgesOut(Out):
+    """What a little more of one goal costs in the others."""
+
+    nudges: list[RelaxationOut]
+
+
 class SupportIn(In):
     """One ingredient that the last plan brought in [g]."""
 

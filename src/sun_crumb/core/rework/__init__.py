@@ -5,6 +5,7 @@ from sun_crumb.core.rework.goals import DEFINITIONS, Goals, Path, paths
 from sun_crumb.core.rework.plan import Plan, PlanLine, rework
 from sun_crumb.core.rework.preview import Drag, Preview, frame_of, preview
 from sun_crumb.core.rework.price import cost_of
+from sun_crumb.core.rework.sensitivity import Nudge, sensitivity
 from sun_crumb.core.rework.whatif import Relaxation, relaxations
 
 __all__ = [
@@ -12,6 +13,7 @@ __all__ = [
     "Drag",
     "FrontierPoint",
     "Goals",
+    "Nudge",
     "Path",
     "PathSide",
     "Plan",
@@ -26,5 +28,6 @@ __all__ = [
     "preview",
     "relaxations",
     "rework",
+    "sensitivity",
     "side_by_side",
 ]

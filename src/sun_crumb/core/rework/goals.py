@@ -161,8 +161,11 @@ class Goals:
 
     @property
     def wanted_sweetness(self) -> float:
-        """The sweetness asked for, or the path's own."""
-        return self.preset.keep_sweet if self.keep_sweet is None else self.keep_sweet
+        """The sweetness asked for, or the path's own; where nothing sweetens instead it falls with the cut."""
+        if self.keep_sweet is not None:
+            return self.keep_sweet
+        own = self.preset.keep_sweet
+        return own if self.preset.most_new else max(0.3, min(own, 1 - self.wanted_cut))
 
     @property
     def counted(self) -> str:
