@@ -131,6 +131,13 @@ class Lines(CloseTo):
         alone = plan(text.split("For the glaze")[0], path="unrefined").advice
         self.assertTrue(any(told.startswith("Browns sooner") for told in alone), alone)
 
+    def test_yeast_with_less_sugar_is_told(self) -> None:
+        """Much sugar slows yeast (common practice, no published source)."""
+        buns = "Buns\nMakes 12\n500 g strong flour\n7 g dried yeast\n90 g sugar\n250 ml milk\n60 g butter\n1 egg"
+        for cut, is_told in ((0.6, True), (0.1, False)):
+            advice = plan(buns, path="less", cut=cut).advice
+            self.assertEqual(any("yeast works sooner" in told for told in advice), is_told, cut)
+
     def test_ground_sweetener_for_frosting(self) -> None:
         made = plan(DESSERTS["frosting"], path="zero")
         self.assertTrue(any("fine as icing sugar" in told for told in made.advice))

@@ -2,11 +2,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from math import ceil, floor
 
 from sun_crumb.core.balance import Family, Verdict
 from sun_crumb.core.balance.water_activity import crumb_activity
-from sun_crumb.core.formula import Totals
+from sun_crumb.core.formula import FormulaLine, Totals
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.rework.goals import Goals
 from sun_crumb.core.rework.problem import GROUND, MOST_DISSOLVED, Problem
@@ -14,17 +15,19 @@ from sun_crumb.core.rework.reasons import oven_advice
 from sun_crumb.core.rework.unmet import Unmet
 
 NO_OVEN = frozenset({"frosting", "custard", "frozen", "fruit", "sauce", "no_bake", "caramel", "candied"})
+# What is dry, or lies in the freezer: there water tells nothing about keeping.
+KEEP_ANYWAY = frozenset({"meringue", "caramel", "frozen"})
 # Common practice, no published source: what makes a batter rest, and what a difference must come to before it is told.
 THIRSTY = frozenset(
     {"chia_seeds", "ground_flax", "psyllium_husk", "oat_flour", "coconut_flour", "chia_egg", "flax_egg"}
 )
-TOLD_MASS, TOLD_WATER, TOLD_ACTIVITY = 0.05, 0.06, 0.006
+TOLD_MASS, TOLD_WATER, TOLD_ACTIVITY, TOLD_SUGAR = 0.05, 0.06, 0.006, 0.7
 
 
 def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) -> list[str]:
     """Return what to do otherwise with one component at these amounts, in sentences."""
     family, formula = problem.family, problem.formula
-    after, before = problem.quantities_at(grams), problem.before
+    after, before, lines = problem.quantities_at(grams), problem.before, problem.lines_at(grams)
     found = []
     baked = family.key not in NO_OVEN
     if baked and (oven := oven_advice(verdicts)):
@@ -37,11 +40,14 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) 
     added = [a.ingredient for a, g in zip(problem.additions, grams[len(formula.lines) :], strict=True) if g > 0]
     if baked and any(a.key in THIRSTY for a in added):
         found.append("Let the batter rest 10 minutes before the tin: what was added drinks slowly.")
-    erythritol = sum(line.ingredient.per_100g.erythritol_g * line.grams / 100 for line in problem.lines_at(grams))
+    erythritol = _held(lines, "erythritol_g")
     if family.key in GROUND and erythritol > MOST_DISSOLVED * after["water"]:
         found.append(
             "Grind the erythritol as fine as icing sugar first: it doesn't dissolve here and would stay gritty."
         )
+    rises = any(x.ingredient.has_role("leaven") and x.ingredient.key.endswith("yeast") for x in formula.lines)
+    if rises and _held(lines, "total_sugars_g") < TOLD_SUGAR * _held(formula.lines, "total_sugars_g"):
+        found.append("Less sugar, and yeast works sooner: go by the dough's size, not by the clock.")
     ratio = after["mass"] / before["mass"]
     pieces = floor(formula.servings * ratio + 0.5)
     if abs(ratio - 1) > TOLD_MASS and pieces != formula.servings:
@@ -49,15 +55,19 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) 
         found.append(
             f"{100 * abs(ratio - 1):.0f} % {more} in the tin or bowl: {pieces} {formula.unit}s of the old size instead of {formula.servings}."
         )
-    dries = family.key in ("meringue", "caramel")
-    old_activity = None if dries else crumb_activity(formula.lines)
-    new_activity = crumb_activity(problem.lines_at(grams)) if old_activity else None
+    old_activity = None if family.key in KEEP_ANYWAY else crumb_activity(formula.lines)
+    new_activity = crumb_activity(lines) if old_activity else None
     if old_activity and new_activity and new_activity - old_activity > TOLD_ACTIVITY:
         found.append(
             f"Keeps less long than the original: its water is freer (activity about {old_activity:.3f} before, "
             f"{new_activity:.3f} after, an estimate). Fridge or freezer sooner."
         )
     return found
+
+
+def _held(lines: Iterable[FormulaLine], name: str) -> float:
+    """Return how much of one of the Composition's masses *lines* hold [g]."""
+    return sum(float(getattr(line.ingredient.per_100g, name)) * line.grams / 100 for line in lines)
 
 
 def instead(
