@@ -223,4 +223,4 @@ class Reasons(CloseTo):
 
     def test_an_adjuster_says_what_would_be_off_without_it(self) -> None:
         reason = self.plan(formula_of(CAKE), path="less", cut=0.4)["yoghurt"]
-        self.assertRegex(reason, r"would be −\d+ % without this change, with it [−+]?\d+ %")
+        self.assertRegex(reason, r"moisture would be −\d+ % without this change, with it [−+]?\d+ %")

@@ -10,6 +10,7 @@ import numpy as np
 from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition
+from sun_crumb.core.rework.cost import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, OUTSIDE, room_for_sweetness
 from sun_crumb.core.rework.problem import (
     GROUND,
     LIMITS,
@@ -23,9 +24,6 @@ from sun_crumb.core.rework.problem import (
 from sun_crumb.core.rework.solver import INFINITY, LinearModel, WarmStart
 from sun_crumb.core.sugars.sweetness import intense_dose
 
-INSIDE, BEYOND, FAR, OUTSIDE = 0.15, 2.0, 6.0, 40.0
-# What a shortfall of the whole cut costs, and an overshoot: the cut gives way only when the dessert would fail.
-CUT_SHORT, CUT_OVER = 400.0, 3.0
 # A sweetener asked for by name: what using it is worth, and the least share of the sugar it then stands for.
 WISHED_WORTH, WISHED_SHARE = 1.5, 0.12
 SEGMENTS = (1.5, 3.0, 4.5, 6.0)
@@ -248,7 +246,7 @@ class _Build:
                 cost = metric.weight
                 if key == "sweetness" and sign > 0:
                     # Sweeter than asked costs little until it is sweeter than the original.
-                    room = max(gauge.old / gauge.wanted - 1, 0.0) + band
+                    room = room_for_sweetness(gauge) * band
                     parts = [m.add(0.0, room, INSIDE * cost / band), m.add(0.0, INFINITY, FAR * cost / band)]
                 else:
                     parts = [m.add(0.0, band, INSIDE * cost / band), m.add(0.0, band, BEYOND * cost / band)]

@@ -4,13 +4,13 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from sun_crumb.core.balance import Gauge, Verdict
+from sun_crumb.core.balance import Verdict
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.candidates import Addition, counted_per_gram, is_cuttable
+from sun_crumb.core.rework.cost import price
 from sun_crumb.core.rework.goals import DEFINITIONS
-from sun_crumb.core.rework.model import BEYOND, INSIDE
 from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.sugars.sweetness import linear_sweetness
 
@@ -89,7 +89,8 @@ def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: f
     without = problem.quantities_at(_put_back(grams, position, was))
     worst, gain = None, 0.0
     for gauge in problem.gauges:
-        better = _price(gauge, gauge.deviation(without)) - _price(gauge, gauge.deviation(with_it))
+        worse, now = (price(gauge, gauge.deviation(after), is_felt=True) for after in (without, with_it))
+        better = gauge.metric.weight * (worse - now)
         if better > gain:
             worst, gain = gauge, better
     if worst is None:
@@ -110,12 +111,6 @@ def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: f
 
 def _put_back(grams: list[float], position: int, was: float) -> list[float]:
     return [*grams[:position], was, *grams[position + 1 :]]
-
-
-def _price(gauge: Gauge, off: float) -> float:
-    """Return what a deviation costs in the model."""
-    reach = abs(gauge.reach(off))
-    return gauge.metric.weight * (INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0))
 
 
 def oven_advice(verdicts: list[Verdict]) -> str | None:

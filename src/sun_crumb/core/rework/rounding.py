@@ -9,7 +9,7 @@ from operator import mul
 from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.rework.model import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, OUTSIDE
+from sun_crumb.core.rework.cost import BEYOND, CUT_OVER, CUT_SHORT, INSIDE, OUTSIDE, price
 from sun_crumb.core.rework.problem import LIMITS, Problem, bounds
 from sun_crumb.core.sugars.sweetness import intense_equivalent
 
@@ -112,15 +112,7 @@ class TrueCost:
         # A smaller batch is no way to be sweet enough: the whole batch's sweetness counts too.
         wanted = self.problem.before["sweetness"] * self.problem.goals.wanted_sweetness
         off = min((whole / mass if mass > 0 else 0.0) / gauge.wanted, whole / wanted) - 1
-        low, high = gauge.band
-        if off > 0:
-            # Sweeter than asked costs little until it is sweeter than the original.
-            reach, room = off / high, max(gauge.old / gauge.wanted - 1, 0.0) / high + 1
-            price = INSIDE * reach + (FAR - INSIDE) * max(reach - room, 0.0)
-        else:
-            reach = -off / low
-            price = INSIDE * min(reach, 1.0) + BEYOND * max(reach - 1, 0.0) + (FAR - BEYOND) * max(reach - 2, 0.0)
-        return gauge.metric.weight * price
+        return gauge.metric.weight * price(gauge, off)
 
 
 def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[float]:
@@ -226,11 +218,11 @@ def _without_trifles(problem: Problem, true_cost: TrueCost, grams: list[float], 
     for n, addition in enumerate(problem.additions):
         if not (addition.is_sweetener or addition.is_required or addition.kind == "swap"):
             prices[len(old) + n] = (0.0, addition.cost)
-    for i, (was, price) in prices.items():
+    for i, (was, worth) in prices.items():
         if grams[i] == was:
             continue
         trial = true_cost.moved(sums, i, was - grams[i])
         dearer = true_cost.of(trial)
-        if dearer - cost < price:
+        if dearer - cost < worth:
             grams[i], sums, cost = was, trial, dearer
     return grams
