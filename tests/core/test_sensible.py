@@ -7,10 +7,12 @@ import unittest
 from bench.desserts import DESSERTS
 
 from sun_crumb.core.balance import METRICS, QUANTITIES, families, gauges
+from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework import Goals, Plan, paths, rework
+from sun_crumb.core.rework.candidates import is_cuttable, move_of
 from sun_crumb.core.rework.plan import household
 from tests.support import CAKE, CloseTo, formula_of
 
@@ -102,6 +104,12 @@ class Lines(CloseTo):
         """A curd is its lemon, and biscuits come from the packet (common practice, no published source)."""
         curd = "Lemon curd\nServes 10\n4 lemons, juice and zest\n150 g sugar\n3 eggs\n100 g butter"
         layers = "Coffee layers\nServes 8\n250 g mascarpone\n200 ml double cream\n80 g sugar\n200 g sponge fingers\n300 ml coffee"
+        for key in ("lemon_curd", "toffee_bits", "marshmallow", "sprinkles", "drinking_chocolate", "caramel_sauce"):
+            self.assertFalse(is_cuttable(FormulaLine(PANTRY[key], 50.0), "total_sugars_g"), key)
+        for key in ("lemon_curd", "jam", "caramel_sauce", "marmalade"):
+            self.assertIsNone(move_of(FormulaLine(PANTRY[key], 50.0, is_crushed=True), "free_sugars_who_g"), key)
+        for key in ("white_sugar", "honey", "icing_sugar", "date_syrup", "date_sugar", "golden_syrup"):
+            self.assertTrue(is_cuttable(FormulaLine(PANTRY[key], 50.0), "total_sugars_g"), key)
         for path in paths():
             for line in plan(curd, path=path, cut=0.6).lines:
                 if line.ingredient == "lemon_juice":

@@ -51,6 +51,7 @@ class Addition:
 
 
 ASKED_SHARE = 0.03
+SWEETENER_GROUPS = frozenset({"refined", "unrefined"})
 SWEETENER_KINDS = {"paste": "paste", "puree": "puree", "syrup": "syrup"}
 
 
@@ -80,6 +81,9 @@ def is_cuttable(line: FormulaLine, definition: str) -> bool:
         "flour", "liquid", "fruit", "nut", "fat", "bulk"
     ):
         return False
+    if ingredient.group not in SWEETENER_GROUPS and ingredient.sugar_kind != "puree":
+        # Curd, toffee bits, sprinkles or drinking chocolate are there for themselves, not to sweeten.
+        return False
     return counted_per_gram(line, definition) > 0.3
 
 
@@ -106,6 +110,9 @@ def move_of(line: FormulaLine, definition: str) -> Move | None:
     ):
         return None
     if ingredient.has_role("sugar") and ingredient.has_role("flour", "liquid", "fat", "nut", "dairy"):
+        return None
+    if ingredient.has_role("syrup") and ingredient.group not in SWEETENER_GROUPS:
+        # Jam, curd or caramel sauce: a filling is as much as it is.
         return None
     if ingredient.has_role("acid") and not ingredient.has_role("fruit", "syrup") and "milk" not in ingredient.tags:
         return _moves()["acid"]
