@@ -108,9 +108,9 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
                 if key == "butter_cake":
                     return known["foam_cake" if is_foam else "oil_cake" if is_oil_cake else key]
                 return family
-    if ready and flour - ready / mass < 0.03 and eggs_or_milk > 0.3:
-        # Biscuits between cream are no batter.
-        return known["custard"]
+    if ready and flour - ready / mass < 0.03:
+        # Biscuits between cream are no batter, and biscuits in chocolate none either.
+        return known["custard" if eggs_or_milk > 0.3 else "no_bake"]
     if is_foam:
         return known["foam_cake"]
     if flour < 0.08:

@@ -16,7 +16,7 @@ from sun_crumb.core.sugars.sweetness import intense_equivalent
 ROUNDS = 4
 MASS, SWEETNESS, GLYCOSIDES = (QUANTITIES.index(q) for q in ("mass", "sweetness", "glycosides"))
 # Less than this share of a sugar that is cut is not worth a spoon: it goes too.
-LEFTOVER = 0.02
+LEFTOVER = 0.04
 # What rounding may take from the cut before it counts, as a share of the sugar that was there.
 NEAR = 0.01
 
