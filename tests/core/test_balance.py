@@ -98,6 +98,7 @@ class Families(CloseTo):
             "Sponge\n120 g flour\n120 g sugar\n4 eggs": "foam_cake",
             "Coffee layers\n250 g mascarpone\n200 ml cream\n80 g sugar\n200 g sponge fingers\n300 ml coffee": "custard",
             "Chocolate slab\n200 g dark chocolate\n100 g butter\n60 g golden syrup\n150 g digestive biscuits": "no_bake",
+            "Cinnamon buns\n500 g strong flour\n7 g dried yeast\n60 g sugar\n250 ml milk\n60 g butter\n1 egg": "yeast_dough",
             "Lemon drizzle\n80 g sugar\n90 ml lemon juice": "sauce",
             "Drizzle\n150 g icing sugar\n15 ml lemon juice": "frosting",
             "Plain cake\n200 g flour\n150 g sugar\n150 g butter\n3 eggs\n60 ml milk": "butter_cake",

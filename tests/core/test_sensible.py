@@ -139,6 +139,14 @@ class Lines(CloseTo):
         alone = plan(text.split("For the glaze")[0], path="unrefined").advice
         self.assertTrue(any(told.startswith("Browns sooner") for told in alone), alone)
 
+    def test_only_the_main_component_makes_the_pieces(self) -> None:
+        text = "Buns\nMakes 12 buns\n500 g strong flour\n7 g dried yeast\n60 g sugar\n250 ml milk\n1 egg\nFor the filling:\n120 g brown sugar\n80 g butter"
+        advice = plan(text, path="less", cut=0.5).advice
+        self.assertTrue(
+            any(told.startswith("Filling: ") and "of it for the same 12 buns" in told for told in advice), advice
+        )
+        self.assertFalse(any("Filling" in told and "instead of 12" in told for told in advice))
+
     def test_yeast_with_less_sugar_is_told(self) -> None:
         """Much sugar slows yeast (common practice, no published source)."""
         buns = "Buns\nMakes 12\n500 g strong flour\n7 g dried yeast\n90 g sugar\n250 ml milk\n60 g butter\n1 egg"

@@ -77,6 +77,8 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
     # Eggs, sugar and flour alone: what stands is the foam.
     is_foam = share("egg") > 0.3 and flour > 0.15 and share("fat", "nut", "liquid", "dairy") < 0.1
     ready = sum(line.grams for line in lines if line.ingredient.has_role("flour") and line.ingredient.has_role("sugar"))
+    if flour > 0.3 and any(x.ingredient.has_role("leaven") and x.ingredient.key.endswith("yeast") for x in lines):
+        return known["yeast_dough"]
     for text in (component, title):
         words = re.findall(r"[a-z]+", text.lower())
         words += [w.removesuffix("s") for w in words]

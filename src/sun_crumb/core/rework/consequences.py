@@ -24,8 +24,8 @@ THIRSTY = frozenset(
 TOLD_MASS, TOLD_WATER, TOLD_ACTIVITY, TOLD_SUGAR = 0.05, 0.06, 0.006, 0.7
 
 
-def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) -> list[str]:
-    """Return what to do otherwise with one component at these amounts, in sentences."""
+def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], *, is_main: bool = True) -> list[str]:
+    """Return what to do otherwise with one component at these amounts, in sentences; the main one makes the pieces."""
     family, formula = problem.family, problem.formula
     after, before, lines = problem.quantities_at(grams), problem.before, problem.lines_at(grams)
     found = []
@@ -50,11 +50,13 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict]) 
         found.append("Less sugar, and yeast works sooner: go by the dough's size, not by the clock.")
     ratio = after["mass"] / before["mass"]
     pieces = floor(formula.servings * ratio + 0.5)
-    if abs(ratio - 1) > TOLD_MASS and pieces != formula.servings:
-        more = "more" if ratio > 1 else "less"
+    much = f"{100 * abs(ratio - 1):.0f} % {'more' if ratio > 1 else 'less'}"
+    if abs(ratio - 1) > TOLD_MASS and is_main and pieces != formula.servings:
         found.append(
-            f"{100 * abs(ratio - 1):.0f} % {more} in the tin or bowl: {pieces} {formula.unit}s of the old size instead of {formula.servings}."
+            f"{much} in the tin or bowl: {pieces} {formula.unit}s of the old size instead of {formula.servings}."
         )
+    elif abs(ratio - 1) > TOLD_MASS and not is_main:
+        found.append(f"{much} of it for the same {formula.servings} {formula.unit}s.")
     old_activity = None if family.key in KEEP_ANYWAY else crumb_activity(formula.lines)
     new_activity = crumb_activity(lines) if old_activity else None
     if old_activity and new_activity and new_activity - old_activity > TOLD_ACTIVITY:

@@ -121,6 +121,7 @@ class _Made:
         self.after: list[FormulaLine] = []
         self.lines: list[PlanLine] = []
         self.balances: list[ComponentBalance] = []
+        self.main = max(formula.components, key=lambda c: formula.only(c).mass_g, default="")
         self.told: list[tuple[str, list[str]]] = []
         self.added: dict[str, float] = {}
         self.sugar_out, self.is_proven = 0.0, True
@@ -141,7 +142,8 @@ class _Made:
         judged = verdicts(problem.gauges, problem.before, problem.quantities_at(grams))
         residual = _residual(problem, exact, grams)
         self.balances.append(ComponentBalance(part.component, family.key, family.name, tuple(judged), residual))
-        self.told.append((part.component, consequences(problem, grams, judged)))
+        is_main = part.component == self.main
+        self.told.append((part.component, consequences(problem, grams, judged, is_main=is_main)))
         self.lines += _explained(problem, grams, lines, part.positions, self.cup)
         self.after += [line for line in lines if line.grams > 0]
         for line, was in zip(lines, old, strict=False):
