@@ -15,6 +15,8 @@ from sun_crumb.core.sugars.sweetness import intense_equivalent
 
 ROUNDS = 4
 MASS, SWEETNESS, GLYCOSIDES = (QUANTITIES.index(q) for q in ("mass", "sweetness", "glycosides"))
+# An amount [g] that is none, and a change, as a share of a line, that is none.
+LEAST_G, UNTOUCHED = 0.02, 0.004
 # Less than this share of a sugar that is cut is not worth a spoon: it goes too.
 LEFTOVER = 0.04
 # What rounding may take from the cut before it counts, as a share of the sugar that was there.
@@ -134,8 +136,7 @@ def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, 
     fixed |= {len(old) + n for n, a in enumerate(problem.additions) if a.kind in ("swap", "piece")}
     found = {}
     for i, amount in enumerate(grams):
-        was = old[i].grams if i < len(old) else 0.0
-        if i in fixed or amount < 0.02 or (i < len(old) and abs(amount - was) < max(0.004 * was, 0.02)):
+        if i in fixed or _is_still(problem, i, amount):
             continue
         ingredient = problem.rows[i].ingredient
         step = grid_of(ingredient, amount, cup)
@@ -147,6 +148,14 @@ def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, 
     return found
 
 
+def _is_still(problem: Problem, position: int, amount: float) -> bool:
+    """Return whether an amount is nothing, or so near the original's that no scale tells."""
+    if amount < LEAST_G or position >= len(problem.moves):
+        return amount < LEAST_G
+    was = problem.formula.lines[position].grams
+    return abs(amount - was) < max(UNTOUCHED * was, LEAST_G)
+
+
 def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float]) -> list[float]:
     """Return the first guess: cut sugars rounded down, the rest to the nearest step, what hardly moved as it was [g]."""
     old = problem.formula.lines
@@ -155,9 +164,8 @@ def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float]) -> l
         was = old[i].grams if i < len(old) else 0.0
         step = steps.get(i)
         if step is None:
-            still = amount < 0.02 or (i < len(old) and abs(amount - was) < max(0.004 * was, 0.02))
-            if still and i not in problem.locks:
-                result[i] = was if amount >= 0.02 else 0.0
+            if _is_still(problem, i, amount) and i not in problem.locks:
+                result[i] = was if amount >= LEAST_G else 0.0
         elif _is_cut(problem, i):
             # Down; the search may go up again where that gains more than the cut loses.
             result[i] = floor(amount / step + 0.02) * step
