@@ -80,6 +80,33 @@ class Cuts(CloseTo):
 
 
 class Lines(CloseTo):
+    LAYERS = """Layer cake
+Serves 12
+For the cake:
+250 g plain flour
+350 g caster sugar
+200 g butter
+4 eggs
+150 ml milk
+2 tsp baking powder
+For the frosting:
+200 g butter
+400 g icing sugar
+3 tbsp milk
+"""
+
+    def test_a_portion_is_eaten_whole_cake_and_frosting(self) -> None:
+        """15 g of erythritol a portion (constants.csv, erythritol_serving), not in each component; half spoons round."""
+        made = plan(self.LAYERS, path="zero", cut=0.9)
+        held = sum(x.ingredient.per_100g.erythritol_g * x.grams / 100 for x in made.after.lines)
+        self.assertLess(held / 12, 16.5)
+        self.assertEqual(len({x.component for x in made.lines if x.ingredient == "stevia_erythritol"}), 2)
+
+    def test_what_is_not_baked_does_not_brown(self) -> None:
+        for balance in plan(self.LAYERS, path="unrefined").balance:
+            browns = any(v.key == "browning" for v in balance.verdicts)
+            self.assertEqual(browns, balance.component == "cake")
+
     def test_every_new_line_has_a_reason_of_its_own(self) -> None:
         for name, text in DESSERTS.items():
             for path in paths():

@@ -32,6 +32,15 @@ class Family:
     why_floor: str
     instead: str
 
+    @property
+    def is_baked(self) -> bool:
+        """Whether it goes into an oven that browns it."""
+        return self.key not in NO_OVEN
+
+
+# What never sees an oven, or sees it too mildly to brown.
+NO_OVEN = frozenset({"frosting", "custard", "frozen", "fruit", "sauce", "no_bake", "caramel", "candied"})
+
 
 @cache
 def families() -> dict[str, Family]:

@@ -89,11 +89,13 @@ def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0) ->
 
 def judge(family: Family, before: dict[str, float], after: dict[str, float], keep_sweet: float = 1.0) -> list[Verdict]:
     """Return the verdict on every metric that *family* minds and the original has, and browning as advice."""
-    return verdicts(gauges(family, before, keep_sweet), before, after)
+    return verdicts(gauges(family, before, keep_sweet), before, after, is_baked=family.is_baked)
 
 
-def verdicts(by: list[Gauge], before: dict[str, float], after: dict[str, float]) -> list[Verdict]:
-    """Return the verdict *by* each gauge, and on browning as advice."""
+def verdicts(
+    by: list[Gauge], before: dict[str, float], after: dict[str, float], *, is_baked: bool = True
+) -> list[Verdict]:
+    """Return the verdict *by* each gauge, and on browning as advice where something is baked."""
     found = []
     for gauge in by:
         off, new = gauge.deviation(after), gauge.ratio(after)
@@ -105,7 +107,7 @@ def verdicts(by: list[Gauge], before: dict[str, float], after: dict[str, float])
         words = _words(gauge, off, reach, new)
         key, told = gauge.metric.key, gauge.told(off)
         found.append(Verdict(key, gauge.name, gauge.old, new, off, gauge.band, level, words, told))
-    if before["browning"] > 0.002 * before["mass"] or after["browning"] > 0.002 * after["mass"]:
+    if is_baked and (before["browning"] > 0.002 * before["mass"] or after["browning"] > 0.002 * after["mass"]):
         found.append(_browning(before, after))
     return found
 

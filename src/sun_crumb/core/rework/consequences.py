@@ -14,7 +14,6 @@ from sun_crumb.core.rework.problem import GROUND, MOST_DISSOLVED, Problem
 from sun_crumb.core.rework.reasons import oven_advice
 from sun_crumb.core.rework.unmet import Unmet
 
-NO_OVEN = frozenset({"frosting", "custard", "frozen", "fruit", "sauce", "no_bake", "caramel", "candied"})
 # What is dry, or lies in the freezer: there water tells nothing about keeping.
 KEEP_ANYWAY = frozenset({"meringue", "caramel", "frozen"})
 # Common practice, no published source: what makes a batter rest, and what a difference must come to before it is told.
@@ -29,7 +28,7 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     family, formula = problem.family, problem.formula
     after, before, lines = problem.quantities_at(grams), problem.before, problem.lines_at(grams)
     found = []
-    baked = family.key not in NO_OVEN
+    baked = family.is_baked
     if baked and (oven := oven_advice(verdicts)):
         found.append(oven)
     wetter = after["water"] / after["mass"] - before["water"] / before["mass"]

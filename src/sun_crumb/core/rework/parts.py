@@ -43,7 +43,9 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
     parts = [(c, formula.only(c), _positions(formula, c)) for c in formula.components]
     solved = {c: part for c, part, positions in parts if _is_solved(part, goals, positions)}
     heaviest = max(solved, key=lambda c: solved[c].mass_g, default="")
-    burden = _burden(parts, solved, goals)
+    held = _held(parts, goals)
+    burden = _burden(held, solved)
+    own = sum(held[c] for c in solved)
     for component, part, positions in parts:
         if component not in solved:
             yield Part(component, part, positions, None)
@@ -55,7 +57,9 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
         locks = locks_of(part, positions, goals)
         extra = additions(part, family, mine if component == heaviest else replace(mine, including=()), pantry)
         allowed = _allowed(parts, solved, component, goals)
-        yield Part(component, part, positions, Problem(part, family, mine, extra, locks, allowed), burden)
+        # A portion is eaten whole: what stomachs mind is shared between components as the sugar is.
+        share = held[component] / own if own else 1 / len(solved)
+        yield Part(component, part, positions, Problem(part, family, mine, extra, locks, allowed, share), burden)
 
 
 def locks_of(part: Formula, positions: list[int], goals: Goals) -> dict[int, float]:
@@ -93,9 +97,13 @@ def _is_solved(part: Formula, goals: Goals, positions: list[int]) -> bool:
     )
 
 
-def _burden(parts: list[tuple[str, Formula, list[int]]], solved: Container[str], goals: Goals) -> float:
+def _held(parts: list[tuple[str, Formula, list[int]]], goals: Goals) -> dict[str, float]:
+    """Return the sugar to cut that each component holds [g]."""
+    return {c: sum(counted_per_gram(x, goals.counted) * x.grams for x in part.lines) for c, part, _ in parts}
+
+
+def _burden(held: dict[str, float], solved: Container[str]) -> float:
     """Return how many times its own share of the cut a component bears, for those that hold sugar and can't be cut."""
-    held = {c: sum(counted_per_gram(x, goals.counted) * x.grams for x in part.lines) for c, part, _ in parts}
     own = sum(h for c, h in held.items() if c in solved)
     whole = sum(held.values())
     return whole / own if own and whole > 1.001 * own else 1.0

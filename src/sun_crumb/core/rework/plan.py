@@ -139,7 +139,9 @@ class _Made:
         self.is_proven = self.is_proven and is_proven
         self.families.append(family)
         lines = problem.lines_at(grams)
-        judged = verdicts(problem.gauges, problem.before, problem.quantities_at(grams))
+        judged = verdicts(
+            problem.gauges, problem.before, problem.quantities_at(grams), is_baked=problem.family.is_baked
+        )
         residual = _residual(problem, exact, grams)
         self.balances.append(ComponentBalance(part.component, family.key, family.name, tuple(judged), residual))
         is_main = part.component == self.main

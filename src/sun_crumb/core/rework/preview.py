@@ -79,7 +79,9 @@ class Drag:
                 )
                 grams = kept.amounts(problem) or as_it_was(problem)
                 lines = problem.lines_at(grams)
-                judged = verdicts(problem.gauges, problem.before, problem.quantities_at(grams))
+                judged = verdicts(
+                    problem.gauges, problem.before, problem.quantities_at(grams), is_baked=problem.family.is_baked
+                )
                 balances.append(
                     ComponentBalance(part.component, problem.family.key, problem.family.name, tuple(judged))
                 )

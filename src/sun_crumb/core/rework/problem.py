@@ -46,7 +46,8 @@ PER_SITTING: dict[str, tuple[str, ...]] = {
 class Problem:
     """One component to rebalance: its lines, what may come in, and how far each may go.
 
-    ``allowed`` is what the component may hold at most, by LIMITS' names: energy [kcal], free sugar [g], cost.
+    ``allowed`` is what the component may hold at most, by LIMITS' names: energy [kcal], free sugar [g], cost;
+    ``share`` the part of a portion's limits of PER_SITTING that is this component's.
 
     What follows from these is worked out once, in the order of the original's lines and then the additions: ``rows`` as
     lines, additions at 0 g; ``moves`` of the original's lines; ``per_gram`` what 1 g adds to each of the QUANTITIES
@@ -61,6 +62,7 @@ class Problem:
     additions: list[Addition]
     locks: dict[int, float]
     allowed: dict[str, float]
+    share: float = 1.0
     rows: list[FormulaLine] = field(init=False, repr=False)
     moves: list[Move | None] = field(init=False, repr=False)
     per_gram: Matrix = field(init=False, repr=False, compare=False)
@@ -99,7 +101,7 @@ class Problem:
             if any(brought):
                 asked = sum(a.least_g * h for a, h in zip(self.additions, brought, strict=True) if a.is_required)
                 row = np.array([0.0] * len(self.formula.lines) + brought)
-                found.append((row, max(constant(limit) * self.formula.servings, asked)))
+                found.append((row, max(constant(limit) * self.formula.servings * self.share, asked)))
         return found
 
     def lines_at(self, grams: list[float]) -> list[FormulaLine]:
