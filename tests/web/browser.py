@@ -9,7 +9,7 @@ import unittest
 from pathlib import Path
 from typing import Any, ClassVar
 
-from playwright.sync_api import Browser, Page, Playwright, sync_playwright
+from playwright.sync_api import Browser, Page, Playwright, expect, sync_playwright
 from waitress import create_server
 
 from sun_crumb.app import WEBROOT, create_app
@@ -29,6 +29,8 @@ Makes 10 slices
 ½ cup stevia
 blorf dust
 """
+# A shared machine may stand still for seconds: what is waited for must come, not come soon.
+PATIENCE_MS = 25_000
 SIZES = {"laptop": (1280, 800), "tablet": (1024, 768), "phone": (390, 844)}
 PLACES = {
     "/recipes": "Orange semolina cake",
@@ -62,6 +64,7 @@ class Screens(unittest.TestCase):
         threading.Thread(target=server.run, daemon=True).start()
         cls.addClassCleanup(server.close)
         cls.address = f"http://127.0.0.1:{server.effective_port}"
+        expect.set_options(timeout=PATIENCE_MS)
         cls.playwright = sync_playwright().start()
         cls.addClassCleanup(cls.playwright.stop)
         cls.browser = cls.playwright.chromium.launch(executable_path=shutil.which("chromium"))
@@ -70,7 +73,7 @@ class Screens(unittest.TestCase):
     def open(self, path: str, size: str = "laptop") -> Page:
         width, height = SIZES[size]
         page = self.browser.new_page(viewport={"width": width, "height": height}, reduced_motion="reduce")
-        page.set_default_timeout(10_000)
+        page.set_default_timeout(PATIENCE_MS)
         self.addCleanup(page.close)
         self.problems: list[str] = []
         page.on("pageerror", lambda error: self.problems.append(str(error)))

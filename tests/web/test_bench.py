@@ -77,7 +77,7 @@ class Bench(Screens):
         page.keyboard.press("Escape")
         page.get_by_role("button", name="What would make it possible?").click()
         offers = page.get_by_role("list", name="What would make it possible")
-        expect(offers).to_be_visible(timeout=20000)
+        expect(offers).to_be_visible()
         offers.get_by_role("button", name=re.compile("a cut of")).click()
         expect(page.get_by_role("heading", name="In balance", exact=True)).to_be_visible()
 
@@ -85,7 +85,7 @@ class Bench(Screens):
         page = self.open("/recipes/1/bench")
         page.get_by_text("What a bigger cut costs").click()
         point = page.get_by_role("button", name=re.compile("^Cut 30 %"))
-        expect(point).to_be_visible(timeout=20000)
+        expect(point).to_be_visible()
         point.press("Enter")
         expect(page.get_by_role("button", name="How much to cut: 30 %")).to_be_visible()
 

@@ -68,9 +68,9 @@ class Everywhere(Screens):
         for number in range(1, 7):
             page = self.open(f"/recipes/{number}/bench", "phone")
             page.get_by_text("What a bigger cut costs").click()
-            page.get_by_role("button", name=re.compile("^Cut 100 %")).wait_for(timeout=20000)
+            page.get_by_role("button", name=re.compile("^Cut 100 %")).wait_for()
             page.get_by_role("button", name="Side by side").click()
-            page.get_by_role("rowheader", name="Cautions").wait_for(timeout=20000)
+            page.get_by_role("rowheader", name="Cautions").wait_for()
             wide = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")
             with self.subTest(number):
                 self.assertLessEqual(wide, 0)
@@ -86,10 +86,10 @@ class Everywhere(Screens):
                 page.wait_for_timeout(300)
                 if path.endswith("/bench"):
                     page.get_by_text("What a bigger cut costs").click()
-                    page.get_by_role("button", name=re.compile("^Cut 100 %")).wait_for(timeout=20000)
+                    page.get_by_role("button", name=re.compile("^Cut 100 %")).wait_for()
                     page.get_by_text("What may be said of it").click()
                     page.get_by_role("button", name="Side by side").click()
-                    page.get_by_role("rowheader", name="Cautions").wait_for(timeout=20000)
+                    page.get_by_role("rowheader", name="Cautions").wait_for()
                 # Through the driver, past the page's own policy, which would refuse a foreign script tag.
                 page.evaluate(AXE.read_text(encoding="utf-8"))
                 found = page.evaluate("axe.run(document, {resultTypes: ['violations']})")
