@@ -122,7 +122,29 @@ def _goals(arguments: argparse.Namespace, formula: Formula) -> Goals:
         most_cost=arguments.most_cost,
         prices=_prices(arguments.price or ()),
         locks=_locks(arguments.lock or (), formula),
+        amounts=_amounts(arguments.amount or (), formula),
+        most_new=arguments.most_new,
+        caps=dict(_named(words, "cap") for words in arguments.cap or ()),
+        flavours=None if arguments.flavours is None else tuple(names(arguments.flavours)),
     )
+
+
+def _named(words: str, field: str) -> tuple[str, float]:
+    """Return a name and its number from words such as "honey=60"."""
+    name, _, number = words.partition("=")
+    try:
+        return name.strip(), float(number)
+    except ValueError:
+        raise CoreError(f"{words!r} is not NAME=NUMBER", field=field) from None
+
+
+def _amounts(given: Iterable[str], formula: Formula) -> tuple[tuple[str, str, float], ...]:
+    """Return amounts of what comes in, for the heaviest component, from words such as "honey=60"."""
+    from sun_crumb.services import kitchen
+
+    main = max(formula.components, key=lambda c: formula.only(c).mass_g, default="")
+    pairs = [_named(words, "amount") for words in given]
+    return tuple((main, kitchen.pantry_keys([name], field="amount")[0], grams) for name, grams in pairs)
 
 
 def _prices(given: Iterable[str]) -> dict[str, float]:
@@ -272,6 +294,12 @@ def _parser() -> argparse.ArgumentParser:
             made.add_argument("--most-cost", type=float, help="what the priced of a portion may cost")
             made.add_argument("--price", action="append", metavar="NAME=PER_KG", help="a price, for --most-cost")
             made.add_argument("--lock", action="append", metavar="NAME[=GRAMS]", help="a line that must not move")
+            made.add_argument("--amount", action="append", metavar="NAME=GRAMS", help="how much of what comes in")
+            made.add_argument("--most-new", type=int, help="how many new sweeteners at most")
+            made.add_argument(
+                "--cap", action="append", metavar="KIND=SHARE", help="puree, paste, syrup or filler at most"
+            )
+            made.add_argument("--flavours", help="what to put in for sweetness, by comma: vanilla,salt; none: ''")
     out = command("export", _export, "give a recipe of your shelf as the content of a file")
     out.add_argument("recipe", type=int, help="the recipe's number, as in its address")
     out.add_argument("--format", choices=("jsonld", "html", "csv", "json"), default="json")

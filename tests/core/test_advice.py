@@ -7,12 +7,11 @@ import re
 from sun_crumb.core.balance import families
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.rework import Goals, paths, rework
 from sun_crumb.core.rework.advice import by_the_book, cautions, rules
 from sun_crumb.core.rework.candidates import additions, counted_per_gram, is_cuttable, move_of
-from sun_crumb.core.rework.plan import household
-from sun_crumb.core.rework.rounding import grid_of
 from tests.support import CAKE, CloseTo, batter, formula_of, lines_of
 
 ALLOWED = {
@@ -79,9 +78,10 @@ class Paths(CloseTo):
         sugar, honey, chips, milk, egg = lines_of(white_sugar=1, honey=1, chocolate_chips=1, milk=1, egg=1)
         self.assertTrue(is_cuttable(sugar, "refined_sugar_g") and is_cuttable(honey, "free_sugars_who_g"))
         self.assertFalse(is_cuttable(honey, "refined_sugar_g") or is_cuttable(chips, "free_sugars_who_g"))
-        self.assertIsNone(move_of(egg, "free_sugars_who_g"))
-        self.assertIsNone(move_of(chips, "free_sugars_who_g"))
-        move = move_of(milk, "free_sugars_who_g")
+        cake, foam = families()["butter_cake"], families()["meringue"]
+        self.assertIsNone(move_of(egg, "free_sugars_who_g", foam))
+        self.assertIsNone(move_of(chips, "free_sugars_who_g", cake))
+        move = move_of(milk, "free_sugars_who_g", cake)
         assert move is not None
         self.assertEqual((move.low, move.high), (0.4, 1.6))
 

@@ -9,11 +9,11 @@ from bench.desserts import DESSERTS
 from sun_crumb.core.balance import METRICS, QUANTITIES, families, gauges
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework import Goals, Plan, paths, rework
 from sun_crumb.core.rework.candidates import is_cuttable, move_of
-from sun_crumb.core.rework.plan import household
 from tests.support import CAKE, CloseTo, formula_of
 
 PANTRY = shipped_pantry()
@@ -134,7 +134,10 @@ For the frosting:
         for key in ("lemon_curd", "toffee_bits", "marshmallow", "sprinkles", "drinking_chocolate", "caramel_sauce"):
             self.assertFalse(is_cuttable(FormulaLine(PANTRY[key], 50.0), "total_sugars_g"), key)
         for key in ("lemon_curd", "jam", "caramel_sauce", "marmalade"):
-            self.assertIsNone(move_of(FormulaLine(PANTRY[key], 50.0, is_crushed=True), "free_sugars_who_g"), key)
+            self.assertIsNone(
+                move_of(FormulaLine(PANTRY[key], 50.0, is_crushed=True), "free_sugars_who_g", families()["custard"]),
+                key,
+            )
         for key in ("white_sugar", "honey", "icing_sugar", "date_syrup", "date_sugar", "golden_syrup"):
             self.assertTrue(is_cuttable(FormulaLine(PANTRY[key], 50.0), "total_sugars_g"), key)
         for path in paths():

@@ -532,6 +532,21 @@ export interface components {
             is_eu: boolean;
         };
         /**
+         * AmountIn
+         * @description An amount that the baker has set of what comes in [g]; 0 keeps it out of that component.
+         */
+        AmountIn: {
+            /**
+             * Component
+             * @default
+             */
+            component?: string;
+            /** Ingredient */
+            ingredient: string;
+            /** Grams */
+            grams: number;
+        };
+        /**
          * AnalyseIn
          * @description Weighed lines to total. ``own_yields`` says for how many portions a component is enough, by its name.
          */
@@ -676,7 +691,9 @@ export interface components {
             /** Definitions */
             definitions: components["schemas"]["NamedOut"][];
             /** Families */
-            families: components["schemas"]["NamedOut"][];
+            families: components["schemas"]["FamilyOut"][];
+            /** Caps */
+            caps: components["schemas"]["NamedOut"][];
             /** Diets */
             diets: components["schemas"]["NamedOut"][];
             /** Allergens */
@@ -894,6 +911,20 @@ export interface components {
             error: components["schemas"]["ErrorBody"];
         };
         /**
+         * FamilyOut
+         * @description A kind of dessert, and the most of each kind of sweetener that its batter takes, as shares.
+         */
+        FamilyOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Caps */
+            caps: {
+                [key: string]: number;
+            };
+        };
+        /**
          * FileIn
          * @description A file's name and text.
          */
@@ -922,6 +953,12 @@ export interface components {
             amount: string;
             /** Words */
             words: string;
+            /** Grams */
+            grams: number;
+            /** Position */
+            position: number | null;
+            /** Is In */
+            is_in: boolean;
         };
         /** FrontierOut */
         FrontierOut: {
@@ -1029,6 +1066,28 @@ export interface components {
             locks?: {
                 [key: string]: number;
             };
+            /**
+             * Amounts
+             * @default []
+             */
+            amounts?: components["schemas"]["AmountIn"][];
+            /**
+             * Most New
+             * @default null
+             */
+            most_new?: number | null;
+            /**
+             * Caps
+             * @default {}
+             */
+            caps?: {
+                [key: string]: number;
+            };
+            /**
+             * Flavours
+             * @default null
+             */
+            flavours?: string[] | null;
             /**
              * Cup
              * @default null
@@ -1237,6 +1296,28 @@ export interface components {
             locks?: {
                 [key: string]: number;
             };
+            /**
+             * Amounts
+             * @default []
+             */
+            amounts?: components["schemas"]["AmountIn"][];
+            /**
+             * Most New
+             * @default null
+             */
+            most_new?: number | null;
+            /**
+             * Caps
+             * @default {}
+             */
+            caps?: {
+                [key: string]: number;
+            };
+            /**
+             * Flavours
+             * @default null
+             */
+            flavours?: string[] | null;
             /**
              * Cup
              * @default null
@@ -1474,6 +1555,8 @@ export interface components {
             definition: string;
             /** Usual */
             usual: string[];
+            /** Most New */
+            most_new: number;
             /** Sweeteners */
             sweeteners: string[];
         };
@@ -1614,7 +1697,7 @@ export interface components {
         };
         /**
          * PreviewIn
-         * @description Goals, and what the last plan brought in.
+         * @description Goals, and what the last plan brought in or moved by pieces.
          */
         PreviewIn: {
             /**
@@ -1691,6 +1774,28 @@ export interface components {
             locks?: {
                 [key: string]: number;
             };
+            /**
+             * Amounts
+             * @default []
+             */
+            amounts?: components["schemas"]["AmountIn"][];
+            /**
+             * Most New
+             * @default null
+             */
+            most_new?: number | null;
+            /**
+             * Caps
+             * @default {}
+             */
+            caps?: {
+                [key: string]: number;
+            };
+            /**
+             * Flavours
+             * @default null
+             */
+            flavours?: string[] | null;
             /**
              * Cup
              * @default null

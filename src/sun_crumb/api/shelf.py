@@ -57,6 +57,13 @@ def _goals(body: GoalsIn) -> Goals:
         prices=prices_in(database()) if body.most_cost is not None else {},
         families=body.families,
         locks=body.locks,
+        amounts=tuple(
+            (a.component, key, a.grams)
+            for a, key in zip(body.amounts, _known([a.ingredient for a in body.amounts], "amounts"), strict=True)
+        ),
+        most_new=body.most_new,
+        caps=body.caps,
+        flavours=None if body.flavours is None else tuple(body.flavours),
     )
 
 

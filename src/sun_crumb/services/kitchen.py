@@ -10,12 +10,12 @@ from sun_crumb.core.errors import UnknownIngredientError
 from sun_crumb.core.formula import Formula, FormulaLine, from_reading
 from sun_crumb.core.formula.recipe import is_crushed
 from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
+from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.reading import read_recipe
 from sun_crumb.core.reading.match import name_index
 from sun_crumb.core.rework import Goals, rework
-from sun_crumb.core.rework.plan import household
 from sun_crumb.services.views import View, analysis_view, ingredient_view, plan_view, reading_view
 
 

@@ -10,12 +10,12 @@ from sqlalchemy.orm import Session
 
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.pantry import Ingredient, Pantry, diets, shipped_pantry
+from sun_crumb.core.pantry.household import household
 from sun_crumb.core.pantry.ingredient import COMPOSITION_FIELDS
 from sun_crumb.core.pantry.label import FromLabel, Label, from_label
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework import paths
-from sun_crumb.core.rework.plan import household
 from sun_crumb.core.sugars.sweetness import glycosides_like_sugar, grams_as_sweet, sucrose_equivalent
 from sun_crumb.services.clock import now
 from sun_crumb.services.errors import NotFoundError

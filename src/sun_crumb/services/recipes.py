@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import asdict
+from dataclasses import asdict, replace
+from functools import lru_cache
 from typing import Any
 
 from sqlalchemy import select
@@ -14,13 +15,14 @@ from sun_crumb.core.formula import Formula, PortionKind, check_portions, portion
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.reading.steps import read_bake_minutes, read_oven
 from sun_crumb.core.rework import Goals
 from sun_crumb.core.sugars.savings import savings
 from sun_crumb.services.clock import now
 from sun_crumb.services.errors import ConflictError, NotFoundError
 from sun_crumb.services.kitchen import PlainLine, formula_of, household_text, plan
 from sun_crumb.services.pantry import pantry_in, pantry_of
-from sun_crumb.services.views import View, analysis_view, savings_view, totals_view
+from sun_crumb.services.views import View, amounts_view, analysis_view, savings_view, totals_view
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Line, Recipe, Version
 
@@ -32,6 +34,10 @@ NEW_GOALS: dict[str, Any] = {
     "most_energy_kcal": None,
     "most_free_sugar_g": None,
     "most_cost": None,
+    "amounts": [],
+    "most_new": None,
+    "caps": {},
+    "flavours": None,
 }
 
 
@@ -176,7 +182,14 @@ def stored_formula(database: Database, recipe_id: int) -> tuple[Formula, str, Pa
     """Return a recipe's original, its cup standard, and the household's pantry."""
     with database.transaction() as session:
         recipe = _recipe(session, recipe_id)
-        return _formula(recipe, recipe.versions[0]), recipe.cup, pantry_in(session)
+        formula = replace(_formula(recipe, recipe.versions[0]), **_method(recipe.source_text))
+        return formula, recipe.cup, pantry_in(session)
+
+
+@lru_cache(maxsize=64)
+def _method(source_text: str) -> dict[str, Any]:
+    """Return what the recipe's own words say of the oven."""
+    return {"oven": read_oven(source_text), "bake_minutes": read_bake_minutes(source_text)}
 
 
 def stored_versions(database: Database, recipe_id: int, numbers: Sequence[int]) -> tuple[list[Formula], str]:
@@ -212,7 +225,12 @@ def keep_version(
             return _recipe_view(session, recipe_id)
         original = recipe.versions[0]
         pantry = pantry_in(session)
-        made = plan(_formula(recipe, original), goals, cup_standard(cup or recipe.cup), pantry)
+        made = plan(
+            replace(_formula(recipe, original), **_method(recipe.source_text)),
+            goals,
+            cup_standard(cup or recipe.cup),
+            pantry,
+        )
         number = recipe.versions[-1].number + 1
         version = Version(
             recipe_id=recipe.id,
@@ -262,6 +280,10 @@ def _goals_view(goals: Goals) -> dict[str, Any]:
         "most_cost": goals.most_cost,
         "families": goals.families,
         "locks": {str(k): v for k, v in goals.locks.items()},
+        "amounts": amounts_view(goals.amounts),
+        "most_new": goals.most_new,
+        "caps": goals.caps,
+        "flavours": None if goals.flavours is None else list(goals.flavours),
     }
 
 

@@ -9,7 +9,7 @@ from sun_crumb.core.balance import families
 from sun_crumb.core.pantry import diets
 from sun_crumb.core.quantities.measures import cup_standards
 from sun_crumb.core.reference import constant, table
-from sun_crumb.core.rework import DEFINITIONS, paths
+from sun_crumb.core.rework import CAPS, DEFINITIONS, paths
 from sun_crumb.services.pantry import hidden_products, pantry_of
 from sun_crumb.services.views import View, ingredient_view
 from sun_crumb.store import Database
@@ -48,12 +48,14 @@ def choices(database: Database) -> View:
                 "keep_sweet": p.keep_sweet,
                 "definition": p.definition,
                 "usual": list(p.usual),
+                "most_new": p.most_new,
                 "sweeteners": [i.key for i in pantry if p.allows(i)],
             }
             for p in paths().values()
         ],
         "definitions": [{"key": key, "name": name} for key, name in DEFINITIONS.items()],
-        "families": [{"key": f.key, "name": f.name} for f in families().values()],
+        "families": [{"key": f.key, "name": f.name, "caps": f.caps} for f in families().values()],
+        "caps": [{"key": key, "name": name} for key, name in CAPS.items()],
         "diets": [{"key": d.key, "name": d.name} for d in diets().values()],
         "allergens": [{"key": row["tag"], "name": row["name"]} for row in table("allergens")],
         "cups": [asdict(c) for c in cup_standards().values()],

@@ -55,6 +55,11 @@ def analysis_view(formula: Formula) -> View:
     }
 
 
+def amounts_view(amounts: Iterable[tuple[str, str, float]]) -> list[View]:
+    """Return amounts that the baker has set of what comes in."""
+    return [{"component": component, "ingredient": key, "grams": grams} for component, key, grams in amounts]
+
+
 def line_view(line: ReadLine, pantry: Pantry) -> View:
     """Return one read line."""
     view = {f.name: getattr(line, f.name) for f in fields(line)}

@@ -6,6 +6,7 @@ from collections.abc import Iterable
 from dataclasses import asdict, dataclass, field, replace
 from functools import lru_cache
 from time import perf_counter
+from typing import Any
 
 from sun_crumb.core.formula import Formula, portion, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
@@ -16,7 +17,7 @@ from sun_crumb.core.sugars.savings import savings
 from sun_crumb.services.kitchen import household_text
 from sun_crumb.services.pantry import prices_in
 from sun_crumb.services.recipes import stored_formula, stored_versions
-from sun_crumb.services.views import View, balance_view, rounded, savings_view, totals_view
+from sun_crumb.services.views import View, amounts_view, balance_view, rounded, savings_view, totals_view
 from sun_crumb.store import Database
 
 
@@ -78,10 +79,15 @@ def relax(database: Database, recipe_id: int, goals: Goals, cup: str | None = No
     formula, standard, pantry = _stored(database, recipe_id, cup)
     return {
         "relaxations": [
-            {"goal": r.goal, "words": r.words, "changes": r.changes}
+            {"goal": r.goal, "words": r.words, "changes": _changes(r.changes)}
             for r in relaxations(formula, goals, pantry, standard)
         ]
     }
+
+
+def _changes(changes: dict[str, Any]) -> dict[str, Any]:
+    """Return goals' new values as they are asked for."""
+    return {name: amounts_view(value) if name == "amounts" else value for name, value in changes.items()}
 
 
 @dataclass(frozen=True, slots=True)

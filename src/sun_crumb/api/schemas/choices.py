@@ -21,7 +21,14 @@ class PathOut(NamedOut):
     keep_sweet: float
     definition: str
     usual: list[str]
+    most_new: int
     sweeteners: list[str]
+
+
+class FamilyOut(NamedOut):
+    """A kind of dessert, and the most of each kind of sweetener that its batter takes, as shares."""
+
+    caps: dict[str, float]
 
 
 class CupOut(NamedOut):
@@ -39,7 +46,8 @@ class LimitOut(Out):
 class ChoicesOut(Out):
     paths: list[PathOut]
     definitions: list[NamedOut]
-    families: list[NamedOut]
+    families: list[FamilyOut]
+    caps: list[NamedOut]
     diets: list[NamedOut]
     allergens: list[NamedOut]
     cups: list[CupOut]

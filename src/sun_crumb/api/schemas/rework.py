@@ -10,6 +10,14 @@ from sun_crumb.api.schemas.base import ClientKey, Grams, In, Key, Out, SavingsOu
 from sun_crumb.api.schemas.reading import AnalysisOut
 
 
+class AmountIn(In):
+    """An amount that the baker has set of what comes in [g]; 0 keeps it out of that component."""
+
+    component: Annotated[str, Field(max_length=80)] = ""
+    ingredient: Key
+    grams: Grams
+
+
 class GoalsIn(In):
     """What a rework is to reach; what is left out comes from the path's presets."""
 
@@ -27,6 +35,10 @@ class GoalsIn(In):
     most_cost: Share | None = None
     families: Annotated[dict[str, str], Field(max_length=20)] = {}
     locks: Annotated[dict[int, Grams], Field(max_length=400)] = {}
+    amounts: Annotated[list[AmountIn], Field(max_length=40)] = []
+    most_new: Annotated[int, Field(ge=0, le=6)] | None = None
+    caps: Annotated[dict[str, Share], Field(max_length=10)] = {}
+    flavours: Annotated[list[Key], Field(max_length=20)] | None = None
     cup: Key | None = None
 
 
@@ -90,6 +102,9 @@ class FlavourOut(Out):
     ingredient: str
     amount: str
     words: str
+    grams: float
+    position: int | None
+    is_in: bool
 
 
 class ClaimOut(Out):
@@ -164,7 +179,7 @@ class SupportIn(In):
 
 
 class PreviewIn(GoalsIn):
-    """Goals, and what the last plan brought in."""
+    """Goals, and what the last plan brought in or moved by pieces."""
 
     support: Annotated[list[SupportIn], Field(max_length=40)] = []
 

@@ -17,7 +17,7 @@ class Family:
 
     ``bands`` gives, for each metric it minds, how far below and above the original it may go: parts of one, except
     alkali in meq/g. The caps are shares of the batter, the floor a share of the original's crystal sugar: of any kind,
-    white only, or what melts to a glass. ``stand_ins`` may take the sugar's place where it is the structure,
+    white only, or what melts to a glass; ``egg_step`` is what eggs may move by, 0 where they stay. ``stand_ins`` may take the sugar's place where it is the structure,
     ``why_floor`` says what sugar does there, ``instead`` what else one could make.
     """
 
@@ -28,6 +28,7 @@ class Family:
     caps: dict[str, float]
     crystal_floor: float
     crystal_kind: str
+    egg_step: float
     stand_ins: tuple[str, ...]
     why_floor: str
     instead: str
@@ -49,7 +50,7 @@ def families() -> dict[str, Family]:
     sweet = constant("sweetness_band")
     for row in table("families"):
         bands = {"sweetness": (sweet, sweet)}
-        for name in ("mass", "liquid", "water", "fat", "structure", "bulk", "lift"):
+        for name in ("mass", "liquid", "water", "fat", "structure", "bulk", "freezing", "lift"):
             if row[f"{name}_low"]:
                 bands[name] = (float(row[f"{name}_low"]), float(row[f"{name}_high"]))
         if row["alkali"]:
@@ -63,6 +64,7 @@ def families() -> dict[str, Family]:
             caps,
             float(row["crystal_floor"]),
             row["crystal_kind"],
+            float(row["egg_step"]),
             tuple(filter(None, row["stand_ins"].split(";"))),
             row["why_floor"],
             row["instead"],

@@ -6,8 +6,9 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from functools import cache
 
+from sun_crumb.core.balance.water_activity import ETHANOL_MOLAR, SOLUTES
 from sun_crumb.core.formula.recipe import FormulaLine
-from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.pantry import Composition, Ingredient
 from sun_crumb.core.reference import constant
 from sun_crumb.core.sugars.sweetness import intense_equivalent, linear_sweetness
 
@@ -19,6 +20,7 @@ QUANTITIES = (
     "fat",
     "structure",
     "bulk",
+    "freezing",
     "lift",
     "alkali",
     "browning",
@@ -51,6 +53,7 @@ METRICS = {
         Metric("fat", "fat", "mass", 1.0),
         Metric("structure", "structure", "mass", 1.2),
         Metric("bulk", "bulk", "mass", 1.0),
+        Metric("freezing", "freezing", "water", 1.2),
         Metric("lift", "lift", "mass", 0.8),
         Metric("alkali", "alkali", "mass", 0.8),
         Metric("mass", "mass", "", 1.0),
@@ -63,8 +66,8 @@ def contribution(ingredient: Ingredient, is_inclusion: bool = False) -> dict[str
     """Return what 1 g of an ingredient adds to each of the QUANTITIES.
 
     Liquid is water and the volume of dissolved sugar [mL]; holding is the water its dry matter takes up [g]; structure
-    is starch with flour, egg and milk protein [g]; bulk is what dissolves [g]; lift is carbon dioxide [g]; alkali is
-    base less acid [meq]; browning is reducing sugar [g]; sweetness is sucrose equivalent without intense sweeteners
+    is starch with flour, egg and milk protein, and binding fibre as much as it stands for [g]; bulk is what dissolves [g]; freezing is the sucrose that would keep as
+    much water from freezing, by moles [g]; lift is carbon dioxide [g]; alkali is base less acid [meq]; browning is reducing sugar [g]; sweetness is sucrose equivalent without intense sweeteners
     [g]. An inclusion keeps its water, sugar and fat to itself: it counts for mass and sweetness only.
     """
     c = ingredient.per_100g
@@ -81,7 +84,10 @@ def contribution(ingredient: Ingredient, is_inclusion: bool = False) -> dict[str
     found["holding"] = c.water_holding_g_per_g
     sets = ingredient.has_role("flour", "egg", "starch", "binder", "liquid", "dairy", "protein")
     found["structure"] = (c.starch_g + (c.protein_g if sets else 0.0)) / 100
+    if ingredient.has_role("binder"):
+        found["structure"] += constant("binder_structure") * c.fibre_g / 100
     found["bulk"] = soluble / 100
+    found["freezing"] = _as_sucrose(c)
     # Soda's gas comes by its co2 figure, powder's likewise; acid without soda gives none.
     found["lift"] = c.co2_g / 100
     found["alkali"] = (c.base_meq - c.acid_meq) / 100
@@ -89,6 +95,18 @@ def contribution(ingredient: Ingredient, is_inclusion: bool = False) -> dict[str
         c.glucose_g + c.fructose_g + c.maltose_g * 0.6 + c.lactose_g * 0.6 + c.galactose_g + c.allulose_g * 1.5
     ) / 100
     return found
+
+
+def _as_sucrose(c: Composition) -> float:
+    """Return the sucrose that lowers the freezing point of water as 1 g does [g]: as many moles of it.
+
+    References
+    ----------
+    Blagden's law: the same for every mole dissolved, of whatever it is.
+    """
+    sucrose, _ = SOLUTES["sucrose_g"]
+    moles = sum(getattr(c, name) / molar for name, (molar, _) in SOLUTES.items()) + c.alcohol_g / ETHANOL_MOLAR
+    return float(moles * sucrose / 100)
 
 
 @cache

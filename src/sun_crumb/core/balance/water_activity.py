@@ -26,7 +26,7 @@ SOLUTES = {
     "maltitol_g": (344.313, 4.5),
     "allulose_g": (180.156, 2.15),
 }
-WATER_MOLAR = 18.015
+WATER_MOLAR, ETHANOL_MOLAR = 18.015, 46.069
 LEAST_WATER = 0.20
 
 

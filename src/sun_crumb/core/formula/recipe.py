@@ -8,7 +8,7 @@ from math import isfinite
 
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.pantry import Ingredient, Pantry
-from sun_crumb.core.reading import Reading
+from sun_crumb.core.reading import Oven, Reading
 
 # What breaks a fruit up, so that its sugars count as free in the UK and its water as the batter's.
 _CRUSHED = re.compile(
@@ -64,7 +64,8 @@ class Formula:
     """A recipe in grams. ``servings`` is how many portions the whole makes, ``unit`` what one is called.
 
     ``own_yields`` says for how many portions a component is enough, where that is not the whole's number: what is made
-    for more is left over, not eaten with these portions.
+    for more is left over, not eaten with these portions. ``oven`` and ``bake_minutes`` are as the recipe's method says, None
+    where it does not.
     """
 
     title: str
@@ -73,6 +74,8 @@ class Formula:
     unit: str = "serving"
     is_servings_assumed: bool = False
     own_yields: tuple[tuple[str, int], ...] = ()
+    oven: Oven | None = None
+    bake_minutes: tuple[int, int] | None = None
 
     def __post_init__(self) -> None:
         if not 1 <= self.servings <= MOST_SERVINGS:
@@ -144,4 +147,6 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
         servings, unit, assumed = min(max(round(mass / PORTION_GUESS_G), 1), MOST_SERVINGS), "serving", True
     held = {line.component for line in lines}
     own = tuple((y.component, y.count) for y in reading.component_yields if y.component in held and y.count != servings)
-    return Formula(reading.title, tuple(lines), servings, unit, assumed, own), left_out
+    return Formula(
+        reading.title, tuple(lines), servings, unit, assumed, own, reading.oven, reading.bake_minutes
+    ), left_out

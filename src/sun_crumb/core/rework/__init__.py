@@ -1,7 +1,7 @@
 """Goals in, a rebalanced recipe out, with a reason for every change. Knows no database and no screen."""
 
 from sun_crumb.core.rework.compare import FrontierPoint, PathSide, effort_of, frontier, side_by_side
-from sun_crumb.core.rework.goals import DEFINITIONS, Goals, Path, paths
+from sun_crumb.core.rework.goals import CAPS, DEFINITIONS, Goals, Path, paths
 from sun_crumb.core.rework.plan import Plan, PlanLine, rework
 from sun_crumb.core.rework.preview import Drag, Preview, frame_of, preview
 from sun_crumb.core.rework.price import cost_of
@@ -9,6 +9,7 @@ from sun_crumb.core.rework.sensitivity import Nudge, sensitivity
 from sun_crumb.core.rework.whatif import Relaxation, relaxations
 
 __all__ = [
+    "CAPS",
     "DEFINITIONS",
     "Drag",
     "FrontierPoint",

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import re
+from collections.abc import Collection
 from dataclasses import dataclass, replace
 from functools import cache
 
@@ -9,30 +11,35 @@ from sun_crumb.core.balance import Family
 from sun_crumb.core.errors import UnknownChoiceError
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.formula.totals import free_uk_share
-from sun_crumb.core.pantry import Ingredient, Pantry
+from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework.goals import Goals
 
 
 @dataclass(frozen=True, slots=True)
 class Move:
-    """How far a line already there may go, as shares of its amount, and what touching it costs."""
+    """How far a line already there may go, as shares of its amount, and what touching it costs.
+
+    ``step_g`` is the piece that it goes by, as half an egg; 0 where any amount will do.
+    """
 
     low: float
     high: float
     cost: float
     is_cut: bool = False
+    step_g: float = 0.0
 
 
-ADJUSTERS = frozenset({"filler", "soda", "moist", "piece", "adjust", "acid", "swap"})
+ADJUSTERS = frozenset({"filler", "soda", "moist", "piece", "adjust", "acid", "swap", "stand_in", "flavour"})
 
 
 @dataclass(frozen=True, slots=True)
 class Addition:
     """Something the plan may add: its kind, its least sensible dose [g], its cap [share of the batter] and cost.
 
-    A ``piece`` comes whole (eggs, yolks); a ``swap`` takes the place of the line at ``replaces``, gram for gram;
-    ``is_required`` when the baker said that it must be in.
+    A ``piece`` comes whole (eggs, yolks); a ``swap`` takes the place of the line at ``replaces``, gram for gram; a
+    ``stand_in`` takes the place of what a diet rules out there, ``base_g`` of it, and may ``move`` like a line of the recipe.
+    ``is_required`` when the baker said that it must be in, ``set_g`` how much of it where that was said too.
     """
 
     ingredient: Ingredient
@@ -43,6 +50,10 @@ class Addition:
     is_wished: bool = False
     is_required: bool = False
     replaces: int | None = None
+    base_g: float = 0.0
+    move: Move | None = None
+    set_g: float | None = None
+    words: str = ""
 
     @property
     def is_sweetener(self) -> bool:
@@ -87,12 +98,51 @@ def is_cuttable(line: FormulaLine, definition: str) -> bool:
     return counted_per_gram(line, definition) > 0.3
 
 
-def must_go(line: FormulaLine, goals: Goals) -> bool:
-    """Return whether a line is to be left out: named so, or a sweetener that a diet or an allergy rules out."""
+def must_go(line: FormulaLine, goals: Goals, family: Family) -> bool:
+    """Return whether a line is to be left out: named so, or ruled out by a diet or an allergy and not sorely missed.
+
+    Sweeteners are not: others take their place. Of the rest only what has a stand-in in this family goes.
+    """
     ingredient = line.ingredient
-    return ingredient.key in goals.without or (
-        bool(ingredient.tags & goals.excluded) and is_cuttable(line, "total_sugars_g")
+    if ingredient.key in goals.without:
+        return True
+    return bool(ingredient.tags & goals.excluded) and (
+        is_cuttable(line, "total_sugars_g") or stand_in_for(line, goals, family) is not None
     )
+
+
+@cache
+def _stand_ins() -> dict[str, list[dict[str, str]]]:
+    found: dict[str, list[dict[str, str]]] = {}
+    for row in table("stand_ins"):
+        for key in row["foods"].split():
+            found.setdefault(key, []).append(row)
+    return found
+
+
+def stand_in_for(line: FormulaLine, goals: Goals, family: Family) -> tuple[str, dict[str, str]] | None:
+    """Return what takes the place of a line that a diet or an allergy rules out, and its row of stand_ins.csv.
+
+    None where nothing does, or where there is too much of it for that.
+    """
+    for row in _stand_ins().get(line.ingredient.key, ()):
+        if row["families"] and family.key not in row["families"].split():
+            continue
+        if row["most_g"] and line.grams > float(row["most_g"]):
+            continue
+        for key in row["stand_ins"].split():
+            if key not in goals.without and not shipped_pantry()[key].tags & goals.excluded:
+                return key, row
+    return None
+
+
+def no_stand_in(line: FormulaLine) -> str:
+    """Return why nothing takes the place of a line that a diet rules out."""
+    for row in _stand_ins().get(line.ingredient.key, ()):
+        if row["most_g"] and line.grams > float(row["most_g"]):
+            names = " or ".join(shipped_pantry()[key].name for key in row["stand_ins"].split())
+            return f"{names} stands in for {float(row['most_g']):.0f} g at most"
+    return "nothing here takes its place"
 
 
 @cache
@@ -100,11 +150,44 @@ def _moves() -> dict[str, Move]:
     return {row["role"]: Move(float(row["low"]), float(row["high"]), float(row["cost"])) for row in table("moves")}
 
 
-def move_of(line: FormulaLine, definition: str) -> Move | None:
-    """Return how a line may move, or None where it stays as it is."""
+# A whole number of packings: nobody wants a fifth of a tin left over.
+_PACKED = re.compile(
+    r"^\W*(?:\d{1,2}|one|two|three|four)(?![\d.,/½⅓¼⅔¾⅛])\s*(?:x\s*)?(?:\([^)]*\)\s*|[\d.,]+\s*(?:g|ml|oz)\s*)?"
+    r"(?:\w+\s+)?(?:tins?|cans?|packets?|sachets?|jars?|cartons?|tubs?)\b",
+    re.I,
+)
+
+
+def is_packed(text: str) -> bool:
+    """Return whether a line counts whole tins, packets or jars.
+
+    Examples
+    --------
+    >>> is_packed("1 (400 g) tin pumpkin"), is_packed("½ tin pumpkin"), is_packed("400 g pumpkin from a tin")
+    (True, False, False)
+    """
+    return bool(_PACKED.match(text))
+
+
+def _egg_move(line: FormulaLine, family: Family) -> Move | None:
+    """Return how eggs may move: by whole ones, or halves by weight where the family allows, by one at most."""
+    each = line.ingredient.measure("each")
+    if line.ingredient.key != "egg" or not family.egg_step or each is None or line.grams <= 0:
+        return None
+    step = family.egg_step * each.grams
+    fewer = min(each.grams, (line.grams - step) // step * step) if line.grams > step else 0.0
+    return Move(1 - fewer / line.grams, 1 + each.grams / line.grams, _moves()["egg"].cost, step_g=step)
+
+
+def move_of(line: FormulaLine, definition: str, family: Family) -> Move | None:
+    """Return how a line may move in a dessert *family*, or None where it stays as it is."""
     if is_cuttable(line, definition):
         return Move(0.0, 1.0, 0.0, is_cut=True)
     ingredient = line.ingredient
+    if ingredient.group == "egg":
+        return _egg_move(line, family)
+    if is_packed(line.text):
+        return None
     if line.is_inclusion or (
         ingredient.has_role("egg", "chocolate", "salt", "flavour") and not ingredient.has_role("flour", "leaven")
     ):
@@ -126,8 +209,13 @@ def move_of(line: FormulaLine, definition: str) -> Move | None:
     return None
 
 
-def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) -> list[Addition]:
-    """Return what may come into one component: sweeteners of the path, the cupboard and the diets, and adjusters."""
+def additions(
+    formula: Formula, family: Family, goals: Goals, pantry: Pantry, kept: Collection[int] = ()
+) -> list[Addition]:
+    """Return what may come into one component: sweeteners of the path, the cupboard and the diets, and adjusters.
+
+    Of *goals*, ``including`` and ``amounts`` are those of this component; *kept* are the lines there that the baker has set.
+    """
     present = {line.ingredient.key for line in formula.lines}
     excluded = goals.excluded
     known = {row["ingredient"]: row for row in table("additions")}
@@ -137,7 +225,7 @@ def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) ->
         # Where sugar is the structure, only what can take that part is of use.
         wanted = (*family.stand_ins, *wanted)
     found: list[Addition] = []
-    is_wished = goals.cupboard is not None and len(wanted) <= path.most_new
+    is_wished = goals.cupboard is not None and len(wanted) <= goals.new_at_most
     for key in dict.fromkeys(wanted):
         ingredient = pantry[key]
         if key in present or not path.allows(ingredient) or ingredient.tags & excluded or key in goals.without:
@@ -154,15 +242,23 @@ def additions(formula: Formula, family: Family, goals: Goals, pantry: Pantry) ->
             if asked.kind in ("adjust", "swap"):
                 asked = replace(asked, kind="adjust", least_g=_asked_dose(ingredient, formula.mass_g))
             found = [*(a for a in found if a.ingredient.key != key), asked]
+    found = [*_stood_in(formula, family, goals, pantry, kept), *found]
+    set_to = {key: grams for _, key, grams in goals.amounts if key not in present}
+    for key, grams in set_to.items():
+        found = [a for a in found if a.ingredient.key != key or a.kind == "stand_in"]
+        if grams > 0:
+            asked = _addition(pantry[key], known.get(key), is_required=True)
+            kind = "adjust" if asked.kind in ("piece", "swap") else asked.kind
+            found.append(replace(asked, kind=kind, set_g=grams))
     liquid = any(line.ingredient.has_role("liquid") for line in formula.lines)
     lifts = any(line.ingredient.key in ("baking_soda", "baking_powder", "self_raising_flour") for line in formula.lines)
-    taken = {a.ingredient.key for a in found}
+    taken = {a.ingredient.key for a in found} | set(set_to)
     for key, row in known.items():
         ingredient = pantry[key]
         if ingredient.tags & excluded or key in goals.without or key in taken:
             continue
         if row["kind"] == "swap":
-            found += _swaps(formula, ingredient, row, goals)
+            found += _swaps(formula, ingredient, row, goals, kept)
             continue
         if key in present:
             continue
@@ -214,7 +310,45 @@ def _suits(row: dict[str, str], family: Family, goals: Goals, formula: Formula) 
     return True
 
 
-def _swaps(formula: Formula, darker: Ingredient, row: dict[str, str], goals: Goals) -> list[Addition]:
+def _stood_in(formula: Formula, family: Family, goals: Goals, pantry: Pantry, kept: Collection[int]) -> list[Addition]:
+    """Return what takes the place of lines that a diet or an allergy rules out, as much of it as the kitchen would take."""
+    found: dict[str, Addition] = {}
+    for position, line in enumerate(formula.lines):
+        if (
+            position in kept
+            or line.ingredient.key in goals.without
+            or not line.ingredient.tags & goals.excluded
+            or is_cuttable(line, "total_sugars_g")
+        ):
+            continue
+        stand_in = stand_in_for(line, goals, family)
+        if stand_in is None or line.grams <= 0:
+            continue
+        key, row = stand_in
+        base = float(row["grams_per_gram"]) * line.grams
+        if key in found:
+            # Butter in the batter and butter for the tin: one margarine.
+            base += found[key].base_g
+        taken = FormulaLine(pantry[key], base, line.component, line.is_crushed)
+        move = move_of(taken, goals.counted, family)
+        found[key] = Addition(
+            pantry[key],
+            "stand_in",
+            0.0,
+            None,
+            move.cost if move else 0.0,
+            is_required=True,
+            replaces=position,
+            base_g=base,
+            move=None if move is None or move.is_cut else move,
+            words=row["words"],
+        )
+    return list(found.values())
+
+
+def _swaps(
+    formula: Formula, darker: Ingredient, row: dict[str, str], goals: Goals, kept: Collection[int]
+) -> list[Addition]:
     """Return the swap of a recipe's sweetest chocolate for a darker one, where it holds much more sugar."""
     if goals.preset.key not in ("less", "blend", "zero"):
         return []
@@ -224,7 +358,7 @@ def _swaps(formula: Formula, darker: Ingredient, row: dict[str, str], goals: Goa
         if line.ingredient.has_role("chocolate")
         and line.ingredient.per_100g.total_sugars_g > darker.per_100g.total_sugars_g + 10
         and not line.ingredient.has_role("flour")
-        and n not in goals.locks
+        and n not in kept
     ]
     if not sweet:
         return []

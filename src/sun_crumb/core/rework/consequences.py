@@ -7,16 +7,32 @@ from math import ceil, floor
 
 from sun_crumb.core.balance import Family, Verdict
 from sun_crumb.core.balance.water_activity import crumb_activity
-from sun_crumb.core.formula import FormulaLine, Totals
+from sun_crumb.core.formula import Formula, FormulaLine, Totals
+from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.household import grams_text
+from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.goals import Goals
 from sun_crumb.core.rework.problem import GROUND, MOST_DISSOLVED, Problem
-from sun_crumb.core.rework.reasons import oven_advice
 from sun_crumb.core.rework.unmet import Unmet
 
 # What is dry, or lies in the freezer: there water tells nothing about keeping.
 KEEP_ANYWAY = frozenset({"meringue", "caramel", "frozen"})
 # Common practice, no published source: what makes a batter rest, and what a difference must come to before it is told.
+# Where sugar is boiled to a stage, and what catches there before white sugar does (common practice).
+BOILED = frozenset({"caramel"})
+SCORCHES = frozenset(
+    {
+        "honey",
+        "maple_syrup",
+        "coconut_sugar",
+        "jaggery",
+        "date_syrup",
+        "molasses",
+        "golden_syrup",
+        "agave_syrup",
+        "allulose",
+    }
+)
 THIRSTY = frozenset(
     {"chia_seeds", "ground_flax", "psyllium_husk", "oat_flour", "coconut_flour", "chia_egg", "flax_egg"}
 )
@@ -29,12 +45,12 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     after, before, lines = problem.quantities_at(grams), problem.before, problem.lines_at(grams)
     found = []
     baked = family.is_baked
-    if baked and (oven := oven_advice(verdicts)):
+    if baked and (oven := _oven(verdicts, formula)):
         found.append(oven)
     wetter = after["water"] / after["mass"] - before["water"] / before["mass"]
     if baked and wetter > TOLD_WATER:
         found.append(
-            f"{100 * wetter:.0f} g more water in every 100 g of batter: allow 5 to 10 minutes more, and trust the skewer."
+            f"{100 * wetter:.0f} g more water in every 100 g of batter: allow {_longer(formula)}, and trust the skewer."
         )
     added = [a.ingredient for a, g in zip(problem.additions, grams[len(formula.lines) :], strict=True) if g > 0]
     if baked and any(a.key in THIRSTY for a in added):
@@ -47,6 +63,8 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     rises = any(x.ingredient.has_role("leaven") and x.ingredient.key.endswith("yeast") for x in formula.lines)
     if rises and _held(lines, "total_sugars_g") < TOLD_SUGAR * _held(formula.lines, "total_sugars_g"):
         found.append("Less sugar, and yeast works sooner: go by the dough's size, not by the clock.")
+    if family.key in BOILED:
+        found += _stage(before, after, added)
     ratio = after["mass"] / before["mass"]
     pieces = floor(formula.servings * ratio + 0.5)
     much = f"{100 * abs(ratio - 1):.0f} % {'more' if ratio > 1 else 'less'}"
@@ -64,6 +82,56 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
             f"{new_activity:.3f} after, an estimate). Fridge or freezer sooner."
         )
     return found
+
+
+def _stage(before: dict[str, float], after: dict[str, float], added: list[Ingredient]) -> list[str]:
+    """Return where the soft ball now lies on the thermometer, and what catches.
+
+    The boiling point rises with the moles dissolved in the water that is left (Raoult's law, an estimate at such strength):
+    smaller sugars boil higher at the same softness.
+    """
+    told = []
+    moles = after["freezing"] / after["bulk"] / (before["freezing"] / before["bulk"]) if after["bulk"] else 1.0
+    ball = constant("soft_ball_c")
+    now = 100 + (ball - 100) * moles
+    if abs(now - ball) >= 1:
+        told.append(
+            f"Boil it to about {now:.0f} °C ({1.8 * now + 32:.0f} °F) where the recipe says {ball:.0f} °C: as soft with what is "
+            "dissolved in it now. Try a drop in cold water."
+        )
+    if catches := [i.name.lower() for i in added if i.key in SCORCHES]:
+        told.append(
+            f"{' and '.join(catches).capitalize()} catches sooner than white sugar: mild heat, thermometer and nose."
+        )
+    return told
+
+
+def _oven(verdicts: Iterable[Verdict], formula: Formula) -> str | None:
+    """Return what to do with the oven, or None where the browning stays near the original's."""
+    browning = next((v for v in verdicts if v.key == "browning"), None)
+    if browning is None or browning.level == "balanced":
+        return None
+    times = f"{browning.deviation + 1:.1f}" if browning.deviation < 9 else "over 10"
+    drop, why = constant("browning_drop_c"), f"Browns sooner ({times} times the reducing sugar)"
+    setting = f"{drop:.0f} °C (25 °F) lower"
+    if formula.oven is not None:
+        now = formula.oven.temperature_c
+        fan = " with the fan" if formula.oven.is_fan else ""
+        setting = f"at {_degrees(now - drop)} instead of {_degrees(now)}{fan}"
+    look = "5 minutes earlier" if formula.bake_minutes is None else f"from minute {max(formula.bake_minutes[0] - 5, 1)}"
+    return f"{why}: oven {setting}, look {look}; foil over the top if it is dark before it is done."
+
+
+def _degrees(celsius: float) -> str:
+    """Return a temperature as dials show it: to 5 °C, and to 25 °F."""
+    return f"{5 * round(celsius / 5):.0f} °C ({25 * round((celsius * 1.8 + 32) / 25):.0f} °F)"
+
+
+def _longer(formula: Formula) -> str:
+    if formula.bake_minutes is None:
+        return "5 to 10 minutes more"
+    low, high = formula.bake_minutes
+    return f"{low + 5} to {high + 10} minutes instead of {low if low == high else f'{low} to {high}'}"
 
 
 def _held(lines: Iterable[FormulaLine], name: str) -> float:

@@ -21,9 +21,13 @@ DEFINITIONS = {
 }
 
 
+# The kinds of sweetener that a batter holds only so much of, by the names of families.csv.
+CAPS = {"puree": "fruit purée", "paste": "fruit paste", "syrup": "syrup", "filler": "dry filler"}
+
+
 @dataclass(frozen=True, slots=True)
 class Path:
-    """A school of baking with less sugar, as a preset of goals."""
+    """A school of baking with less sugar, as a preset of goals; one that ``seasons`` makes up by flavour."""
 
     key: str
     name: str
@@ -32,6 +36,7 @@ class Path:
     most_new: int
     cut: float
     keep_sweet: float
+    seasons: bool
     words: str
 
     def allows(self, ingredient: Ingredient) -> bool:
@@ -67,6 +72,7 @@ def paths() -> dict[str, Path]:
             int(row["most_new"]),
             float(row["cut"]),
             float(row["keep_sweet"]),
+            row["seasons"] == "1",
             row["words"],
         )
         for row in table("paths")
@@ -101,6 +107,14 @@ class Goals:
         Dessert family by component, where the guess is wrong.
     locks
         Grams by line position that must not move.
+    amounts
+        Grams that the baker has set of what comes in: (component, pantry key, grams); 0 keeps it out of that component.
+    most_new
+        How many new sweeteners a component may take at most; None for the path's own.
+    caps
+        Most of a kind of sweetener as a share of the batter, by CAPS, where the dessert family's own is not wanted.
+    flavours
+        Keys of flavours.csv to put in for sweetness given up; None for the path's own.
     """
 
     path: str = "blend"
@@ -118,6 +132,10 @@ class Goals:
     prices: dict[str, float] = field(default_factory=dict)
     families: dict[str, str] = field(default_factory=dict)
     locks: dict[int, float] = field(default_factory=dict)
+    amounts: tuple[tuple[str, str, float], ...] = ()
+    most_new: int | None = None
+    caps: dict[str, float] = field(default_factory=dict)
+    flavours: tuple[str, ...] | None = None
 
     def __post_init__(self) -> None:
         require_choice(self.path, paths(), "path")
@@ -143,6 +161,17 @@ class Goals:
                 raise OutOfDomainError(
                     f"line {position + 1}: {grams} g can't be locked", field="locks", position=position
                 )
+        for _, key, grams in self.amounts:
+            if not isfinite(grams) or not 0 <= grams <= 100_000:
+                raise OutOfDomainError(f"{key}: {grams} g can't be set", field="amounts", key=key)
+            if grams and key in self.without:
+                raise OutOfDomainError(f"{key} can't be both left out and set", field="amounts", key=key)
+        _in_range("most_new", self.most_new, 0, 6, "the number of new sweeteners")
+        for kind, share in self.caps.items():
+            require_choice(kind, CAPS, "caps")
+            _in_range("caps", share, 0.0, 0.8, f"the most {CAPS[kind]} in the batter")
+        for key in self.flavours or ():
+            require_choice(key, {row["key"] for row in table("flavours")}, "flavours")
 
     @property
     def excluded(self) -> frozenset[str]:
@@ -153,6 +182,11 @@ class Goals:
     def preset(self) -> Path:
         """The path's presets."""
         return paths()[self.path]
+
+    @property
+    def new_at_most(self) -> int:
+        """How many new sweeteners one component may take."""
+        return self.preset.most_new if self.most_new is None else self.most_new
 
     @property
     def wanted_cut(self) -> float:

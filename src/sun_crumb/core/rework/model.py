@@ -9,7 +9,7 @@ import numpy as np
 
 from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.reference import constant
-from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition
+from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition, Move
 from sun_crumb.core.rework.cost import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, OUTSIDE, room_for_sweetness
 from sun_crumb.core.rework.problem import (
     GROUND,
@@ -42,7 +42,7 @@ def solve(problem: Problem) -> tuple[list[float], bool] | None:
         if solution is not None:
             return build.grams(solution.values), solution.is_proven
     guess = _Build(problem, False)
-    values = guess.m.solve_around(guess.choices, max(problem.goals.preset.most_new, 1))
+    values = guess.m.solve_around(guess.choices, max(problem.goals.new_at_most, 1))
     return None if values is None else (guess.grams(values), False)
 
 
@@ -52,14 +52,19 @@ class Kept:
     Solved once as it stands: a problem that differs in goals and locked amounts only starts from there.
     """
 
-    def __init__(self, problem: Problem, last: list[float]) -> None:
+    def __init__(self, problem: Problem, last: list[float], pieces: dict[int, float] | None = None) -> None:
         self.last = last
+        self.pieces = pieces or {}
         self.problem = replace(problem, additions=[replace(a, is_required=True) for a in problem.additions])
         build = _Build(self.problem, False)
         self.start = WarmStart(build.m, self._fixed(build))
 
     def _fixed(self, build: _Build) -> dict[int, float]:
-        return {variable: float(self.last[n] / size) for n, (variable, size) in build.whole.items()}
+        fixed = {variable: float(self.last[n] / size) for n, (variable, size) in build.whole.items()}
+        for row, (up, down, step) in build.stepped.items():
+            moved = self.pieces.get(row, build.p.untouched[row]) - build.p.untouched[row]
+            fixed[up], fixed[down] = max(moved, 0.0) / step, max(-moved, 0.0) / step
+        return fixed
 
     def amounts(self, problem: Problem) -> list[float] | None:
         """Return the amounts [g] of the lines and of all the additions, or None where there are none."""
@@ -79,6 +84,8 @@ class _Build:
         # Which sweeteners are used, as yes-or-no variables; and what comes whole, by addition: its variable and size [g].
         self.choices: list[int] = []
         self.whole: dict[int, tuple[int, float]] = {}
+        # What is there and moves by pieces, by row: its variables up and down, and the piece [g].
+        self.stepped: dict[int, tuple[int, int, float]] = {}
         self.terms: list[dict[int, float]] = []
         self._existing()
         self._new()
@@ -120,19 +127,37 @@ class _Build:
                 self.base.append(0.0)
                 self.terms.append({factor: line.grams})
             else:
-                # Touching a line costs by how far it goes, without a yes-or-no variable: three times as fast, and
-                # what touching gains too little for is put back after rounding.
-                ups, downs = (move.high - 1) * line.grams, (1 - move.low) * line.grams
-                up = m.add(0.0, ups, move.cost / ups if ups else 0.0)
-                down = m.add(0.0, downs, move.cost / downs if downs else 0.0)
-                self.base.append(line.grams)
-                self.terms.append({up: 1.0, down: -1.0})
+                self._movable(position, line.grams, move)
+
+    def _movable(self, row: int, grams: float, move: Move) -> None:
+        """A line that is there, or stands in for one, and may go up or down."""
+        ups, downs = (move.high - 1) * grams, (1 - move.low) * grams
+        self.base.append(grams)
+        if move.step_g:
+            each = move.cost * move.step_g / max(ups, downs)
+            up = self.m.add(0.0, float(int(ups / move.step_g + 1e-6)), each, is_integer=True)
+            down = self.m.add(0.0, float(int(downs / move.step_g + 1e-6)), each, is_integer=True)
+            self.stepped[row] = (up, down, move.step_g)
+            self.terms.append({up: move.step_g, down: -move.step_g})
+            return
+        # Touching a line costs by how far it goes, without a yes-or-no variable: three times as fast, and
+        # what touching gains too little for is put back after rounding.
+        up = self.m.add(0.0, ups, move.cost / ups if ups else 0.0)
+        down = self.m.add(0.0, downs, move.cost / downs if downs else 0.0)
+        self.terms.append({up: 1.0, down: -1.0})
 
     def _new(self) -> None:
         p, m = self.p, self.m
         mass = p.before["mass"]
         sweeteners: dict[int, float] = {}
         for number, addition in enumerate(p.additions):
+            if addition.set_g is not None or (addition.kind == "stand_in" and addition.move is None):
+                self.base.append(addition.base_g if addition.set_g is None else addition.set_g)
+                self.terms.append({})
+                continue
+            if addition.move is not None:
+                self._movable(len(p.formula.lines) + number, addition.base_g, addition.move)
+                continue
             if addition.kind == "swap":
                 self._swap(number, addition)
                 continue
@@ -162,8 +187,9 @@ class _Build:
             self.base.append(0.0)
             self.terms.append({amount: 1.0})
         if sweeteners:
-            asked = sum(a.is_required and a.is_sweetener for a in p.additions)
-            m.require(sweeteners, upper=float(max(p.goals.preset.most_new, asked, 1)))
+            is_set = [a.set_g is not None for a in p.additions if a.is_sweetener and a.is_required]
+            left = p.goals.new_at_most - sum(is_set)
+            m.require(sweeteners, upper=float(max(left, len(is_set) - sum(is_set), 0)))
 
     def _swap(self, number: int, addition: Addition) -> None:
         """All of a chocolate for a darker one, or none."""
@@ -288,33 +314,25 @@ class _Build:
         wanted = 1 - p.goals.wanted_cut - base
         m.require(terms, wanted, wanted)
 
+    def _cap(self, kind: str, weights: list[float]) -> None:
+        """Hold what is of one *kind* below its share of the original's batter, or below what was there or the baker has set."""
+        there = sum(w * x.grams for w, x in zip(weights, self.p.formula.lines, strict=False))
+        base, terms = self._combine(weights)
+        if terms:
+            self.m.require(terms, upper=max(self.p.caps[kind] * self.p.before["mass"], there, base) - base)
+
     def _caps(self) -> None:
         """Hold each kind of sweetener below its share of the batter, and keep the crystal a crust needs."""
         p, m = self.p, self.m
         count = len(p.formula.lines)
+        kinds = [a.kind for a in p.additions]
         for role, cap in SWEETENER_KINDS.items():
-            weights = [0.0] * len(p.rows)
-            there = 0.0
-            for i, line in enumerate(p.rows):
-                is_kind = (
-                    p.additions[i - count].kind == role
-                    if i >= count
-                    else line.ingredient.has_role(role) and not line.is_inclusion
-                )
-                if i < count and is_kind:
-                    there += line.grams
-                weights[i] = 1.0 if is_kind else 0.0
-            share = max(p.family.caps[cap], there / p.before["mass"])
-            base, terms = self._combine([w - share for w in weights])
-            m.require(terms, upper=-base)
-        fillers = [
-            1.0 if i >= count and p.additions[i - count].kind in ("filler", "dry") else 0.0 for i in range(len(p.rows))
-        ]
-        base, terms = self._combine([f - p.family.caps["filler"] for f in fillers])
-        m.require(terms, upper=-base)
+            there = [float(x.ingredient.has_role(role) and not x.is_inclusion) for x in p.formula.lines]
+            self._cap(cap, there + [float(kind == role) for kind in kinds])
+        self._cap("filler", [0.0] * count + [float(kind in ("filler", "dry")) for kind in kinds])
         for held, most in p.sittings:
             base, terms = self._combine(held)
-            m.require(terms, upper=most - base)
+            m.require(terms, upper=max(most - base, 0.0))
         crystal = [crystal_per_gram(line.ingredient, p.family) for line in p.rows]
         original = sum(w * line.grams for w, line in zip(crystal, p.formula.lines, strict=False))
         locked_below = any(

@@ -9,20 +9,25 @@ from sun_crumb.core.balance import Family, families, guess_family
 from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.rework.candidates import additions, counted_per_gram, is_cuttable, must_go
+from sun_crumb.core.rework.candidates import Addition, additions, counted_per_gram, is_cuttable, must_go
+from sun_crumb.core.rework.flavour import Flavour, flavours, seasoning_reason
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals
 from sun_crumb.core.rework.problem import LIMITS, Problem
 
 
 @dataclass(frozen=True, slots=True)
 class Part:
-    """One component: its lines, their positions in the whole recipe, and its problem, None where it stays as it is."""
+    """One component: its lines, their positions in the whole recipe, and its problem, None where it stays as it is.
+
+    ``flavours`` are what may stand in for sweetness there: of the main one only.
+    """
 
     component: str
     formula: Formula
     positions: list[int]
     problem: Problem | None
     burden: float = 1.0
+    flavours: tuple[Flavour, ...] = ()
 
     def wish(self, goals: Goals) -> Goals:
         """Return *goals* for this component: the cut times its *burden*, since what can't be cut elsewhere is cut here."""
@@ -39,9 +44,10 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
     OutOfDomainError
         A lock names a line that does not exist.
     """
-    _check(formula, goals)
     parts = [(c, formula.only(c), _positions(formula, c)) for c in formula.components]
-    solved = {c: part for c, part, positions in parts if _is_solved(part, goals, positions)}
+    kinds = {c: _family(part, c, goals) for c, part, _ in parts}
+    _check(formula, goals, kinds)
+    solved = {c: part for c, part, positions in parts if _is_solved(part, goals, positions, kinds[c])}
     heaviest = max(solved, key=lambda c: solved[c].mass_g, default="")
     held = _held(parts, goals)
     burden = _burden(held, solved)
@@ -51,24 +57,58 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
             yield Part(component, part, positions, None)
             continue
         mine = Part(component, part, positions, None, burden).wish(goals)
-        family = _family(part, component, goals)
+        family = kinds[component]
         if family.key in ("fruit", "sauce"):
             part = replace(part, lines=tuple(replace(line, is_body=True) for line in part.lines))
-        locks = locks_of(part, positions, goals)
-        extra = additions(part, family, mine if component == heaviest else replace(mine, including=()), pantry)
+        locks = locks_of(part, positions, goals, family)
+        own_goals = replace(
+            mine,
+            including=mine.including if component == heaviest else (),
+            amounts=tuple(a for a in goals.amounts if a[0] == component),
+        )
+        kept = {n for n, i in enumerate(positions) if i in goals.locks}
+        extra = additions(part, family, own_goals, pantry, kept)
+        told = tuple(flavours(part, family, mine, pantry)) if component == heaviest else ()
+        seasoned = _seasoned(told, locks, extra, len(part.lines), pantry)
         allowed = _allowed(parts, solved, component, goals)
         # A portion is eaten whole: what stomachs mind is shared between components as the sugar is.
         share = held[component] / own if own else 1 / len(solved)
-        yield Part(component, part, positions, Problem(part, family, mine, extra, locks, allowed, share), burden)
+        yield Part(
+            component,
+            part,
+            positions,
+            Problem(part, family, mine, extra, locks, allowed, share, seasoned),
+            burden,
+            told,
+        )
 
 
-def locks_of(part: Formula, positions: list[int], goals: Goals) -> dict[int, float]:
+def locks_of(part: Formula, positions: list[int], goals: Goals, family: Family) -> dict[int, float]:
     """Return the amounts that the baker has set in one component, by line there [g]; what is to be left out is 0."""
     set_at = {n: goals.locks[i] for n, i in enumerate(positions) if i in goals.locks}
-    return {n: 0.0 for n, line in enumerate(part.lines) if must_go(line, goals)} | set_at
+    return {n: 0.0 for n, line in enumerate(part.lines) if must_go(line, goals, family)} | set_at
 
 
-def _check(formula: Formula, goals: Goals) -> None:
+def _seasoned(
+    told: tuple[Flavour, ...], locks: dict[int, float], extra: list[Addition], count: int, pantry: Pantry
+) -> dict[int, str]:
+    """Put the chosen flavours into *locks* and *extra*; return why, by row: *count* lines, then what comes in."""
+    found = {}
+    for flavour in told:
+        if not flavour.is_in or flavour.grams <= 0:
+            continue
+        if flavour.position is not None:
+            if flavour.position not in locks:
+                locks[flavour.position] = flavour.grams
+                found[flavour.position] = seasoning_reason(flavour)
+        elif all(a.ingredient.key != flavour.ingredient for a in extra):
+            found[count + len(extra)] = seasoning_reason(flavour)
+            ingredient = pantry[flavour.ingredient]
+            extra.append(Addition(ingredient, "flavour", 0.0, None, 0.0, is_required=True, set_g=flavour.grams))
+    return found
+
+
+def _check(formula: Formula, goals: Goals, kinds: dict[str, Family]) -> None:
     if not formula.lines:
         raise NothingToReworkError("the recipe has no weighed lines yet", field="lines")
     for position in goals.locks:
@@ -80,7 +120,13 @@ def _check(formula: Formula, goals: Goals) -> None:
             )
     what = DEFINITIONS[goals.counted]
     cuttable = [line for line in formula.lines if is_cuttable(line, goals.counted) and line.grams > 0]
-    if not cuttable and not goals.locks and not any(must_go(line, goals) for line in formula.lines):
+    for component, key, _ in goals.amounts:
+        if any(x.component == component and x.ingredient.key == key for x in formula.lines):
+            raise OutOfDomainError(f"{key} is a line of the recipe: set that one", field="amounts", key=key)
+        if component not in kinds:
+            raise OutOfDomainError(f"{key} can't be set: the recipe has no component {component!r}", field="amounts")
+    leaves = any(must_go(line, goals, kinds[line.component]) for line in formula.lines)
+    if not cuttable and not goals.locks and not goals.amounts and not leaves:
         raise NothingToReworkError(
             f"nothing to cut: no line of this recipe is a sweetener that holds {what}",
             field="lines",
@@ -90,10 +136,13 @@ def _check(formula: Formula, goals: Goals) -> None:
         raise NothingToReworkError("there is nothing in this recipe besides sugar to rebalance", field="lines")
 
 
-def _is_solved(part: Formula, goals: Goals, positions: list[int]) -> bool:
-    """Return whether a component is rebalanced: it holds something to cut, to leave out, or a line that the baker has set."""
-    return any(i in goals.locks for i in positions) or any(
-        is_cuttable(line, goals.counted) or must_go(line, goals) for line in part.lines
+def _is_solved(part: Formula, goals: Goals, positions: list[int], family: Family) -> bool:
+    """Return whether a component is rebalanced: it holds something to cut, to leave out, or what the baker has set."""
+    component = part.lines[0].component
+    return (
+        any(i in goals.locks for i in positions)
+        or any(c == component for c, _, _ in goals.amounts)
+        or any(is_cuttable(line, goals.counted) or must_go(line, goals, family) for line in part.lines)
     )
 
 

@@ -3,25 +3,25 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, replace
-from functools import lru_cache
 
 from sun_crumb.core.balance import Family, verdicts
 from sun_crumb.core.formula import Formula, FormulaLine, Totals, served, total
-from sun_crumb.core.pantry import Ingredient, Pantry
-from sun_crumb.core.quantities.household import fraction_text, grams_text, spoon_text
+from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.pantry.household import grid_of, household
+from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.rework.advice import ByTheBook, by_the_book, cautions
 from sun_crumb.core.rework.candidates import is_cuttable
 from sun_crumb.core.rework.consequences import consequences, instead
-from sun_crumb.core.rework.flavour import Flavour, flavours
+from sun_crumb.core.rework.flavour import Flavour
 from sun_crumb.core.rework.goals import Goals
 from sun_crumb.core.rework.model import solve
 from sun_crumb.core.rework.parts import Part, parts_of
 from sun_crumb.core.rework.preview import as_it_was
 from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.rework.reasons import reason
-from sun_crumb.core.rework.rounding import grid_of, rounded
-from sun_crumb.core.rework.unmet import ComponentBalance, Unmet, ruled_out_by, status_of, unmet_goals
+from sun_crumb.core.rework.rounding import rounded
+from sun_crumb.core.rework.unmet import ComponentBalance, Unmet, passed_caps, ruled_out_by, status_of, unmet_goals
 from sun_crumb.core.sugars.claims import Claim, claims
 from sun_crumb.core.sugars.savings import Savings, savings
 
@@ -69,22 +69,6 @@ class Plan:
     is_proven: bool
 
 
-@lru_cache(maxsize=8192)
-def household(ingredient: Ingredient, grams: float, cup: CupStandard) -> str:
-    """Return an amount as the kitchen measures it: eggs by number, the rest by cups and spoons, else by weight."""
-    each = ingredient.measure("each")
-    if ingredient.group == "egg" and each:
-        return fraction_text(round(grams / each.grams * 4) / 4)
-    spoons = ingredient.spoons(cup)
-    if spoons is not None and ingredient.measure("tsp") is None and grams < 0.4 * spoons.tablespoon_g and each:
-        return f"{fraction_text(grams / each.grams)}"
-    if spoons is not None:
-        return spoon_text(grams, spoons, is_strong=ingredient.is_strong)
-    if each:
-        return fraction_text(round(grams / each.grams * 4) / 4)
-    return grams_text(grams)
-
-
 def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | None = None) -> Plan:
     """Return *formula* rebalanced for *goals*.
 
@@ -126,6 +110,8 @@ class _Made:
         self.added: dict[str, float] = {}
         self.sugar_out, self.is_proven = 0.0, True
         self.families: list[Family] = []
+        self.flavours: tuple[Flavour, ...] = ()
+        self.passed: list[Unmet] = []
 
     def leave(self, part: Part) -> None:
         """Keep a component as it is."""
@@ -136,12 +122,14 @@ class _Made:
         """Take the *exact* amounts [g] found for a component, rounded to what the kitchen measures."""
         grams = rounded(problem, exact, self.cup)
         old, family = problem.formula.lines, problem.family
+        self.flavours = self.flavours or part.flavours
         self.is_proven = self.is_proven and is_proven
         self.families.append(family)
         lines = problem.lines_at(grams)
         judged = verdicts(
             problem.gauges, problem.before, problem.quantities_at(grams), is_baked=problem.family.is_baked
         )
+        self.passed += passed_caps(problem, grams)
         residual = _residual(problem, exact, grams)
         self.balances.append(ComponentBalance(part.component, family.key, family.name, tuple(judged), residual))
         is_main = part.component == self.main
@@ -174,7 +162,7 @@ class _Made:
         after = replace(formula, lines=tuple(self.after))
         before_totals, after_totals = total(formula.lines), total(after.lines)
         eaten = (served(formula), served(after)) if formula.own_yields else (before_totals, after_totals)
-        unmet = unmet_goals(goals, formula, before_totals, after, after_totals, self.balances)
+        unmet = unmet_goals(goals, formula, before_totals, after, after_totals, self.balances, self.passed)
         return Plan(
             status=status_of(unmet, self.balances),
             lines=tuple(self.lines),
@@ -188,7 +176,7 @@ class _Made:
             cautions=tuple(cautions(after, set(self.added), [family.key for family in self.families])),
             unmet=tuple(unmet),
             advice=tuple(self._advice()),
-            flavour=tuple(flavours(after, goals)),
+            flavour=self.flavours,
             instead=tuple(instead(before_totals, after_totals, formula.servings, goals, unmet, self.families)),
             claims=tuple(claims(before_totals, after_totals, after.lines, after.servings)),
             words=_words(goals, before_totals, after_totals, formula.unit, formula.servings),
@@ -238,19 +226,20 @@ def _same(line: FormulaLine, position: int, cup: CupStandard) -> PlanLine:
 def _explained(
     problem: Problem, grams: list[float], lines: list[FormulaLine], positions: list[int], cup: CupStandard
 ) -> list[PlanLine]:
-    """Return the plan lines of one component: sugars first told, then what came in for them, then the rest in order."""
+    """Return the plan lines of one component in the recipe's order: what stands in for a line after it, what else came in
+    after the last sugar that is cut."""
     old = problem.formula.lines
-    kept: list[PlanLine] = []
-    new: list[PlanLine] = []
+    rows: list[tuple[int, PlanLine]] = []
+    last_cut = max((i for i, line in enumerate(old) if is_cuttable(line, problem.goals.counted)), default=-1)
     for n, line in enumerate(lines):
         was = old[n].grams if n < len(old) else 0.0
         if n >= len(old) and line.grams <= 0:
             continue
         changed = abs(line.grams - was) > 1e-9
-        locked = n in problem.locks
-        told = (
-            reason(problem, n, grams) if changed and not locked else _set(line, problem) if locked and changed else ""
-        )
+        locked = n in problem.locks and n not in problem.seasoned
+        told = ""
+        if changed:
+            told = _set(line, problem) if locked else reason(problem, n, grams)
         text = household(line.ingredient, line.grams, cup) if line.grams else "none"
         text_before = text if not changed else household(line.ingredient, was, cup) if was else ""
         row = PlanLine(
@@ -266,9 +255,12 @@ def _explained(
             locked,
             _step(line.at(max(line.grams, was)), cup),
         )
-        (kept if n < len(old) else new).append(row)
-    last_cut = max((i for i, line in enumerate(old) if is_cuttable(line, problem.goals.counted)), default=-1)
-    return [*kept[: last_cut + 1], *new, *kept[last_cut + 1 :]]
+        place = n
+        if n >= len(old):
+            addition = problem.additions[n - len(old)]
+            place = last_cut if addition.replaces is None else addition.replaces
+        rows.append((place, row))
+    return [row for _, row in sorted(rows, key=lambda pair: pair[0])]
 
 
 def _set(line: FormulaLine, problem: Problem) -> str:

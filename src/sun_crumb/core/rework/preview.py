@@ -61,8 +61,14 @@ class Drag:
             kept = None
             if part.problem is not None:
                 last = {key: grams for component, key, grams in support if component == part.component and grams > 0}
-                held = [a for a in part.problem.additions if a.ingredient.key in last]
-                kept = Kept(replace(part.problem, additions=held), [last[a.ingredient.key] for a in held])
+                held = [a for a in part.problem.additions if a.ingredient.key in last or a.kind == "stand_in"]
+                # A stand-in goes by the problem, and what moves by pieces stays as the last plan had it.
+                pieces = {
+                    n: last[x.ingredient.key] for n, x in enumerate(part.formula.lines) if x.ingredient.key in last
+                }
+                kept = Kept(
+                    replace(part.problem, additions=held), [last.get(a.ingredient.key, 0.0) for a in held], pieces
+                )
             self.parts.append((part, kept))
 
     def at(self, goals: Goals) -> Preview:
@@ -74,9 +80,9 @@ class Drag:
             if kept is None:
                 lines = list(part.formula.lines)
             else:
-                problem = replace(
-                    kept.problem, goals=part.wish(goals), locks=locks_of(kept.problem.formula, part.positions, goals)
-                )
+                kept_g = {n: kept.problem.locks[n] for n in kept.problem.seasoned if n < len(part.positions)}
+                locks = locks_of(kept.problem.formula, part.positions, goals, kept.problem.family)
+                problem = replace(kept.problem, goals=part.wish(goals), locks=kept_g | locks)
                 grams = kept.amounts(problem) or as_it_was(problem)
                 lines = problem.lines_at(grams)
                 judged = verdicts(

@@ -47,10 +47,11 @@ class Problem:
     """One component to rebalance: its lines, what may come in, and how far each may go.
 
     ``allowed`` is what the component may hold at most, by LIMITS' names: energy [kcal], free sugar [g], cost;
-    ``share`` the part of a portion's limits of PER_SITTING that is this component's.
+    ``seasoned`` why a line's amount is set for its flavour, by row; ``share`` the part of a portion's limits of PER_SITTING that is this component's.
 
     What follows from these is worked out once, in the order of the original's lines and then the additions: ``rows`` as
-    lines, additions at 0 g; ``moves`` of the original's lines; ``per_gram`` what 1 g adds to each of the QUANTITIES
+    lines, additions at 0 g; ``moves`` how far each may go, None where it does not move or comes in; ``untouched`` what each
+    is when nothing changes it: as in the original, as much as it stands in for, or 0 [g]; ``per_gram`` what 1 g adds to each of the QUANTITIES
     (rows x quantities); ``counted`` the sugar to cut in 1 g. ``before`` is the original's QUANTITIES, ``counted_before``
     its sugar to cut [g], ``cuttable_g`` the sweeteners that hold it, ``gauges`` what is judged,
     ``sittings`` for each limit of PER_SITTING that matters what 1 g brings [g] and the most that may come in [g].
@@ -63,8 +64,10 @@ class Problem:
     locks: dict[int, float]
     allowed: dict[str, float]
     share: float = 1.0
+    seasoned: dict[int, str] = field(default_factory=dict)
     rows: list[FormulaLine] = field(init=False, repr=False)
     moves: list[Move | None] = field(init=False, repr=False)
+    untouched: list[float] = field(init=False, repr=False)
     per_gram: Matrix = field(init=False, repr=False, compare=False)
     counted: Matrix = field(init=False, repr=False, compare=False)
     before: dict[str, float] = field(init=False, repr=False)
@@ -75,18 +78,19 @@ class Problem:
 
     def __post_init__(self) -> None:
         old, definition = self.formula.lines, self.goals.counted
-        moves = [move_of(line, definition) for line in old]
+        moves = [move_of(line, definition, self.family) for line in old] + [a.move for a in self.additions]
         rows = [*old, *(self._added(a, 0.0) for a in self.additions)]
         originals = [*(line.grams for line in old), *([0.0] * len(self.additions))]
         counted = np.array([counted_per_gram(line, definition) for line in rows])
         derived = {
             "rows": rows,
             "moves": moves,
+            "untouched": [*(line.grams for line in old), *(a.base_g for a in self.additions)],
             "per_gram": np.array([contribution_row(line.ingredient, line.is_inclusion) for line in rows]),
             "counted": counted,
             "sittings": self._sittings(),
             "counted_before": float(counted @ np.array(originals)),
-            "cuttable_g": sum(line.grams for line, move in zip(old, moves, strict=True) if move and move.is_cut),
+            "cuttable_g": sum(line.grams for line, move in zip(old, moves, strict=False) if move and move.is_cut),
         }
         for name, value in derived.items():
             object.__setattr__(self, name, value)
@@ -99,10 +103,19 @@ class Problem:
         for limit, names in PER_SITTING.items():
             brought = [sum(getattr(a.ingredient.per_100g, name) for name in names) / 100 for a in self.additions]
             if any(brought):
-                asked = sum(a.least_g * h for a, h in zip(self.additions, brought, strict=True) if a.is_required)
+                asked = sum(
+                    (a.least_g if a.set_g is None else a.set_g) * h
+                    for a, h in zip(self.additions, brought, strict=True)
+                    if a.is_required
+                )
                 row = np.array([0.0] * len(self.formula.lines) + brought)
                 found.append((row, max(constant(limit) * self.formula.servings * self.share, asked)))
         return found
+
+    @property
+    def caps(self) -> dict[str, float]:
+        """The most of each kind of sweetener, as a share of the batter: the family's, or what the baker has set."""
+        return self.family.caps | self.goals.caps
 
     def lines_at(self, grams: list[float]) -> list[FormulaLine]:
         """Return the component's lines at these amounts: the original's first, then the additions [g]."""
@@ -116,6 +129,13 @@ class Problem:
         """Return an addition as a line: mixed in, unless it takes the place of something that lies in the crumb whole."""
         if addition.replaces is not None:
             return replace(self.formula.lines[addition.replaces], ingredient=addition.ingredient, grams=grams, text="")
+        if (
+            addition.set_g is not None
+            and not addition.is_sweetener
+            and addition.ingredient.has_role("nut", "chocolate")
+        ):
+            # Nuts or chips that the baker wants in lie in the crumb whole.
+            return FormulaLine(addition.ingredient, grams, self.formula.lines[0].component)
         return FormulaLine(addition.ingredient, grams, self.formula.lines[0].component, True)
 
 
@@ -131,14 +151,19 @@ def bounds(problem: Problem) -> list[tuple[float, float]]:
         else:
             found.append((move.low * line.grams, move.high * line.grams))
     for addition in problem.additions:
+        if addition.set_g is not None:
+            found.append((addition.set_g,) * 2)
+            continue
+        if addition.kind == "stand_in":
+            low, high = (addition.move.low, addition.move.high) if addition.move else (1.0, 1.0)
+            found.append((low * addition.base_g, high * addition.base_g))
+            continue
         if addition.replaces is not None:
             grams = problem.formula.lines[addition.replaces].grams
             found[addition.replaces] = (0.0, grams)
             found.append((0.0, grams))
             continue
-        cap = problem.family.caps.get(
-            {**SWEETENER_KINDS, "filler": "filler", "dry": "filler"}.get(addition.kind, ""), 0.5
-        )
+        cap = problem.caps.get({**SWEETENER_KINDS, "filler": "filler", "dry": "filler"}.get(addition.kind, ""), 0.5)
         most = min(min(cap, addition.most_share or cap) * problem.before["mass"], fair_share(problem, addition))
         found.append((0.0, max(most, addition.least_g)))
     return found

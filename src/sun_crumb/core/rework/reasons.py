@@ -4,16 +4,17 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from sun_crumb.core.balance import Verdict
+from sun_crumb.core.balance import Gauge
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.quantities.household import grams_text
-from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.candidates import Addition, counted_per_gram, is_cuttable
 from sun_crumb.core.rework.cost import price
 from sun_crumb.core.rework.goals import DEFINITIONS
 from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.sugars.sweetness import linear_sweetness
 
+# Below this share of the batter a line does not move for the tin's sake.
+TOLD_MASS = 0.02
 # What the sugar that stays is for, where it is not the crust.
 STAYS = {
     "meringue": "the foam stands on it",
@@ -32,6 +33,13 @@ def reason(problem: Problem, position: int, grams: list[float]) -> str:
     if position < len(old) and is_cuttable(old[position], problem.goals.counted):
         return _cut_reason(problem, line, was)
     asked = position >= len(old) and line.ingredient.key in problem.goals.including
+    if position >= len(old) and (addition := problem.additions[position - len(old)]).kind == "stand_in":
+        return _stand_in_reason(problem, addition, position, grams)
+    if position in problem.seasoned:
+        return problem.seasoned[position]
+    if position >= len(old) and problem.additions[position - len(old)].set_g is not None:
+        is_sweet = problem.additions[position - len(old)].is_sweetener
+        return f"set by you{f': {_sweetener_reason(problem, position, grams)}' if is_sweet else ''}"
     if position >= len(old) and problem.additions[position - len(old)].is_sweetener:
         told = _sweetener_reason(problem, position, grams)
         return f"put in, as you asked: {told}" if asked else told
@@ -41,6 +49,17 @@ def reason(problem: Problem, position: int, grams: list[float]) -> str:
         if addition.kind == "swap" and position in (addition.replaces, len(old) + n):
             return _swap_reason(problem, addition)
     return _adjuster_reason(problem, position, grams, was)
+
+
+def _stand_in_reason(problem: Problem, addition: Addition, position: int, grams: list[float]) -> str:
+    assert addition.replaces is not None
+    gone = problem.formula.lines[addition.replaces].ingredient.name.lower()
+    told = f"in place of {gone}: {addition.words}"
+    if abs(grams[position] - addition.base_g) > 0.01 * addition.base_g:
+        moved = grams[position] - addition.base_g
+        told += f"; {grams_text(abs(moved))} {'more' if moved > 0 else 'less'}, as "
+        told += _adjuster_reason(problem, position, grams, addition.base_g)
+    return told
 
 
 def _swap_reason(problem: Problem, addition: Addition) -> str:
@@ -87,14 +106,18 @@ def _sweetener_reason(problem: Problem, position: int, grams: list[float]) -> st
 def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: float) -> str:
     with_it = problem.quantities_at(grams)
     without = problem.quantities_at(_put_back(grams, position, was))
-    worst, gain = None, 0.0
+    gains: dict[str, tuple[float, Gauge]] = {}
     for gauge in problem.gauges:
         worse, now = (price(gauge, gauge.deviation(after), is_felt=True) for after in (without, with_it))
-        better = gauge.metric.weight * (worse - now)
-        if better > gain:
-            worst, gain = gauge, better
-    if worst is None:
+        if (better := gauge.metric.weight * (worse - now)) > 0:
+            gains[gauge.metric.key] = better, gauge
+    if not gains:
         return "rounding: the nearest amount a spoon can measure"
+    # A line that sweetens nothing moves for the texture; that the rest tastes sweeter for it comes second.
+    moved = grams[position] - was
+    trifling = {"sweetness", "mass"} if abs(moved) < TOLD_MASS * with_it["mass"] else {"sweetness"}
+    texture = {key: pair for key, pair in gains.items() if key not in trifling}
+    _, worst = max((texture or gains).values(), key=lambda pair: pair[0])
     key, name = worst.metric.key, worst.name.lower()
     was_off, now_off = worst.deviation(without), worst.deviation(with_it)
     tail = f"{name} would be {worst.told(was_off)} without this change, with it {worst.told(now_off)}"
@@ -103,20 +126,10 @@ def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: f
         for a, g in zip(problem.additions, grams[len(problem.formula.lines) :], strict=True)
         if a.is_sweetener
     )
-    moved = grams[position] - was
-    if key in ("liquid", "water") and moved < 0 < was_off and brought > 5:
+    if key in ("liquid", "water", "mass") and moved < 0 < was_off and brought > 5:
         return f"the new sweetness brings {grams_text(brought)} of water; {tail}"
     return tail
 
 
 def _put_back(grams: list[float], position: int, was: float) -> list[float]:
     return [*grams[:position], was, *grams[position + 1 :]]
-
-
-def oven_advice(verdicts: list[Verdict]) -> str | None:
-    """Return what to do with the oven, or None where the browning stays near the original's."""
-    browning = next((v for v in verdicts if v.key == "browning"), None)
-    if browning is None or browning.level == "balanced":
-        return None
-    drop = constant("browning_drop_c")
-    return f"Browns sooner ({browning.deviation + 1:.1f} times the reducing sugar): oven {drop:.0f} °C lower, look 5 minutes earlier."

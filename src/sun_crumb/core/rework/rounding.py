@@ -7,7 +7,7 @@ from math import ceil, floor
 from operator import mul
 
 from sun_crumb.core.balance import QUANTITIES
-from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.pantry.household import grid_of
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.rework.cost import BEYOND, CUT_OVER, CUT_SHORT, INSIDE, OUTSIDE, price
 from sun_crumb.core.rework.problem import LIMITS, Problem, bounds
@@ -19,16 +19,10 @@ MASS, SWEETNESS, GLYCOSIDES = (QUANTITIES.index(q) for q in ("mass", "sweetness"
 LEAST_G, UNTOUCHED = 0.02, 0.004
 # Less than this share of a sugar that is cut is not worth a spoon: it goes too.
 LEFTOVER = 0.04
+# What a change must gain in texture, as a share of what touching its line costs: of any line, and of what goes by pieces.
+LEAST_GAIN, PIECE_GAIN = 0.25, 1.0
 # What rounding may take from the cut before it counts, as a share of the sugar that was there.
 NEAR = 0.01
-
-
-def grid_of(ingredient: Ingredient, grams: float, cup: CupStandard) -> float:
-    """Return the step [g] that *ingredient* is measured in near *grams*."""
-    spoons = ingredient.spoons(cup)
-    if spoons is not None:
-        return spoons.grid(grams, is_strong=ingredient.is_strong)
-    return 1.0 if grams < 100 else 5.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,10 +77,11 @@ class TrueCost:
         """Return *sums* with the amount at *position* moved *by* so much [g]."""
         return [s + by * r for s, r in zip(sums, self.rows[position], strict=True)]
 
-    def of(self, sums: list[float]) -> float:
-        """Return the cost of amounts that come to these *sums*."""
+    def of(self, sums: list[float], *, is_felt: bool = False) -> float:
+        """Return the cost of amounts that come to these *sums*; as it *is_felt*, of texture only and no steeper far out."""
         problem = self.problem
-        cost = self._sweetness(sums)
+        cost = 0.0 if is_felt else self._sweetness(sums)
+        outside = BEYOND if is_felt else OUTSIDE
         for p in self.prices:
             below = sums[p.below]
             off = ((sums[p.above] / below if below > 0 else 0.0) - p.wanted) / p.scale
@@ -96,7 +91,7 @@ class TrueCost:
             elif reach <= 2:
                 cost += p.weight * (INSIDE + BEYOND * (reach - 1))
             else:
-                cost += p.weight * (INSIDE + BEYOND + OUTSIDE * (reach - 2))
+                cost += p.weight * (INSIDE + BEYOND + outside * (reach - 2))
         held = len(QUANTITIES)
         if problem.counted_before > 0:
             gap = sums[held] / problem.counted_before - (1 - problem.goals.wanted_cut)
@@ -133,7 +128,10 @@ def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, 
     old = problem.formula.lines
     # All or nothing, and whole pieces: the model has rounded them already.
     fixed = {a.replaces for a in problem.additions if a.replaces is not None} | set(problem.locks)
-    fixed |= {len(old) + n for n, a in enumerate(problem.additions) if a.kind in ("swap", "piece")}
+    fixed |= {
+        len(old) + n for n, a in enumerate(problem.additions) if a.kind in ("swap", "piece") or a.set_g is not None
+    }
+    fixed |= {i for i, move in enumerate(problem.moves) if move is not None and move.step_g}
     found = {}
     for i, amount in enumerate(grams):
         if i in fixed or _is_still(problem, i, amount):
@@ -149,19 +147,18 @@ def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, 
 
 
 def _is_still(problem: Problem, position: int, amount: float) -> bool:
-    """Return whether an amount is nothing, or so near the original's that no scale tells."""
-    if amount < LEAST_G or position >= len(problem.moves):
+    """Return whether an amount is nothing, or so near the untouched one that no scale tells."""
+    was = problem.untouched[position]
+    if amount < LEAST_G or not was:
         return amount < LEAST_G
-    was = problem.formula.lines[position].grams
     return abs(amount - was) < max(UNTOUCHED * was, LEAST_G)
 
 
 def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float]) -> list[float]:
     """Return the first guess: cut sugars rounded down, the rest to the nearest step, what hardly moved as it was [g]."""
-    old = problem.formula.lines
     result = list(grams)
     for i, amount in enumerate(grams):
-        was = old[i].grams if i < len(old) else 0.0
+        was = problem.untouched[i]
         step = steps.get(i)
         if step is None:
             if _is_still(problem, i, amount) and i not in problem.locks:
@@ -173,7 +170,7 @@ def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float]) -> l
                 result[i] = 0.0
         else:
             result[i] = max(round(amount / step), 1) * step
-            if i < len(old) and abs(result[i] - was) < 0.5 * step:
+            if was and abs(result[i] - was) < 0.5 * step:
                 result[i] = was
     return result
 
@@ -188,7 +185,7 @@ def _improve(
     for _ in range(ROUNDS):
         improved = False
         for i, step in free.items():
-            was = problem.formula.lines[i].grams if i < len(problem.moves) else 0.0
+            was = problem.untouched[i]
             near = {floor(grams[i] / step) * step, ceil(grams[i] / step) * step}
             if not _is_cut(problem, i):
                 near |= {result[i] + step, result[i] - step}
@@ -206,7 +203,7 @@ def _improve(
 
 
 def _is_cut(problem: Problem, position: int) -> bool:
-    move = problem.moves[position] if position < len(problem.moves) else None
+    move = problem.moves[position]
     return move is not None and move.is_cut
 
 
@@ -216,13 +213,16 @@ def _within(choice: float, limits: tuple[float, float], step: float) -> bool:
 
 
 def _without_trifles(problem: Problem, true_cost: TrueCost, grams: list[float], cost: float) -> list[float]:
-    """Put back every touched line, and leave out every adjuster, whose change gains less than it costs."""
+    """Put back every touched line, and leave out every adjuster, whose change gains less than it costs.
+
+    What gains nothing but a sweeter taste of what is left goes back too: less butter is no way to be sweet enough.
+    """
     sums = true_cost.sums(grams)
     old = problem.formula.lines
     prices: dict[int, tuple[float, float]] = {}
-    for i, (line, move) in enumerate(zip(old, problem.moves, strict=True)):
+    for i, (was, move) in enumerate(zip(problem.untouched, problem.moves, strict=True)):
         if i not in problem.locks and move is not None and not move.is_cut:
-            prices[i] = (line.grams, move.cost)
+            prices[i] = (was, move.cost)
     for n, addition in enumerate(problem.additions):
         if not (addition.is_sweetener or addition.is_required or addition.kind == "swap"):
             prices[len(old) + n] = (0.0, addition.cost)
@@ -231,6 +231,9 @@ def _without_trifles(problem: Problem, true_cost: TrueCost, grams: list[float], 
             continue
         trial = true_cost.moved(sums, i, was - grams[i])
         dearer = true_cost.of(trial)
-        if dearer - cost < worth:
+        move = problem.moves[i]
+        least = PIECE_GAIN if move is not None and move.step_g else LEAST_GAIN
+        texture = true_cost.of(trial, is_felt=True) - true_cost.of(sums, is_felt=True)
+        if dearer - cost < worth or texture < least * worth:
             grams[i], sums, cost = was, trial, dearer
     return grams

@@ -8,9 +8,18 @@ from sun_crumb.core.balance import Verdict
 from sun_crumb.core.formula import Formula, Totals
 from sun_crumb.core.pantry import Ingredient, diets
 from sun_crumb.core.reference import table
-from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable
-from sun_crumb.core.rework.goals import DEFINITIONS, Goals
+from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable, no_stand_in
+from sun_crumb.core.rework.goals import CAPS, DEFINITIONS, Goals
 from sun_crumb.core.rework.price import cost_of
+from sun_crumb.core.rework.problem import Problem
+
+# What too much of a kind of sweetener is like (common practice, no published source).
+PASSED = {
+    "puree": "it may stay wet and gummy in the middle",
+    "paste": "it may come out dense and gummy",
+    "syrup": "it may come out sticky and dark",
+    "filler": "it may come out pasty, and stomachs may mind",
+}
 
 # How far rounding may leave the cut short before the goal counts as missed.
 CUT_TOLERANCE = 0.02
@@ -38,9 +47,18 @@ class ComponentBalance:
 
 
 def unmet_goals(
-    goals: Goals, original: Formula, before: Totals, formula: Formula, after: Totals, balances: list[ComponentBalance]
+    goals: Goals,
+    original: Formula,
+    before: Totals,
+    formula: Formula,
+    after: Totals,
+    balances: list[ComponentBalance],
+    passed: list[Unmet],
 ) -> list[Unmet]:
-    """Return what could not be had: *formula* is the reworked one, *before* and *after* the whole batches."""
+    """Return what could not be had: *formula* is the reworked one, *before* and *after* the whole batches.
+
+    *passed* is what passed_caps told of each component.
+    """
     servings = formula.servings
     found = []
     old = getattr(before, goals.counted)
@@ -69,6 +87,7 @@ def unmet_goals(
                 Unmet("including", 1.0, 0.0, f"{key.replace('_', ' ')} can't come in: with it the dessert fails")
             )
     found += _ruled_out(goals, formula)
+    found += passed
     for balance in balances:
         for verdict in balance.verdicts:
             if verdict.key == "browning" or verdict.level == "balanced":
@@ -79,6 +98,25 @@ def unmet_goals(
             else:
                 told = f"{verdict.name.lower()}{where} {verdict.told} against the original: {verdict.words}"
             found.append(Unmet(verdict.key, 0.0, round(verdict.deviation, 4), told))
+    return found
+
+
+def passed_caps(problem: Problem, grams: list[float]) -> list[Unmet]:
+    """Return which kinds of sweetener pass what this kind of dessert takes of them, at these amounts [g]."""
+    found = []
+    old, mass = problem.formula.lines, problem.before["mass"]
+    for kind, name in CAPS.items():
+        of_kind = [kind == ("filler" if a.kind == "dry" else a.kind) for a in problem.additions]
+        there = [x.ingredient.has_role(kind) and not x.is_inclusion for x in old]
+        before = sum(x.grams for x, yes in zip(old, there, strict=True) if yes)
+        after = sum(g for g, yes in zip(grams, [*there, *of_kind], strict=True) if yes)
+        cap = max(problem.family.caps[kind], before / mass)
+        if after > (cap + 0.005) * mass:
+            told = (
+                f"{name} comes to {100 * after / mass:.0f} % of the batter; a {problem.family.name} takes about "
+                f"{100 * cap:.0f} %: {PASSED[kind]}"
+            )
+            found.append(Unmet("caps", cap, round(after / mass, 4), told))
     return found
 
 
@@ -122,7 +160,10 @@ def _ruled_out(goals: Goals, formula: Formula) -> list[Unmet]:
     for name, tags in _rules(goals).items():
         held = [x.ingredient.name.lower() for x in formula.lines if x.grams > 0 and x.ingredient.tags & tags]
         if held:
-            told = f"“{name}” does not hold: {', '.join(dict.fromkeys(held))}; the plan swaps sweeteners only"
+            why = "; ".join(
+                dict.fromkeys(no_stand_in(x) for x in formula.lines if x.grams > 0 and x.ingredient.tags & tags)
+            )
+            told = f"“{name}” does not hold: {', '.join(dict.fromkeys(held))}; {why}"
             found.append(Unmet("diet", 1.0, 0.0, told))
     return found
 

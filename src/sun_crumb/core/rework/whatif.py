@@ -81,12 +81,61 @@ def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard
             most = ceil(100 * (cost_of(loose.after.lines, goals.prices) or 0.0) / formula.servings) / 100
             words = f"what is priced would have to cost {most:.2f} in a portion"
             found.append(Relaxation("most_cost", {"most_cost": most}, words, 0.2))
+    if goals.most_new is not None and goals.most_new < goals.preset.most_new:
+        wish = replace(goals, most_new=None)
+        if holds(wish):
+            words = f"with up to {goals.preset.most_new} new sweeteners it can be had"
+            found.append(Relaxation("most_new", {"most_new": None}, words, 0.1))
+    if goals.caps and holds(replace(goals, caps={})):
+        found.append(Relaxation("caps", {"caps": {}}, "it can be had within the dessert's usual caps", 0.1))
+    for component, key, _ in goals.amounts:
+        freed_amounts = tuple(a for a in goals.amounts if a[:2] != (component, key))
+        if holds(replace(goals, amounts=freed_amounts)):
+            name = pantry[key].name
+            found.append(Relaxation("amounts", {"amounts": freed_amounts}, f"it can be had if {name} is let go", 0.1))
     if goals.counted != "refined_sugar_g" and goals.preset.key in ("blend", "unrefined"):
         wish = replace(goals, definition="refined_sugar_g")
         if holds(wish):
             words = f"it can be had of refined sugar only: {DEFINITIONS[goals.counted]} then falls less"
             found.append(Relaxation("definition", {"definition": "refined_sugar_g"}, words, 0.35))
-    return sorted(found, key=lambda r: (round(r.size, 3), r.goal))
+    return sorted(found or _together(goals, holds), key=lambda r: (round(r.size, 3), r.goal))
+
+
+def _together(goals: Goals, holds: Holds) -> list[Relaxation]:
+    """Return what is possible where no single change is: less sweetness and a smaller cut, or nothing set by hand."""
+    for less in (0.05, 0.1, 0.2, 0.3, 0.4):
+        keep = round(goals.wanted_sweetness - less, 2)
+        if keep < 0.3:
+            break
+        wish = replace(goals, keep_sweet=keep)
+        if (cut := _largest_cut(wish, holds)) is not None:
+            words = f"a cut of {100 * cut:.0f} % at {100 * keep:.0f} % of the sweetness can be had"
+            return [Relaxation("cut", {"cut": cut, "keep_sweet": keep}, words, goals.wanted_cut - cut + less)]
+    free: dict[str, Any] = {
+        "locks": {},
+        "amounts": (),
+        "caps": {},
+        "including": (),
+        "most_energy_kcal": None,
+        "most_free_sugar_g": None,
+        "most_cost": None,
+        "keep_sweet": None,
+    }
+    if any(getattr(goals, name) for name in free):
+        wish = replace(goals, **free)
+        if holds(wish):
+            return [
+                Relaxation(
+                    "locks",
+                    free,
+                    "it can be had if nothing is set by hand, no limit is kept and it may be less sweet",
+                    1.0,
+                )
+            ]
+        if (cut := _largest_cut(wish, holds)) is not None:
+            words = f"with nothing set by hand, no limit and as sweet as it then gets, a cut of {100 * cut:.0f} % can be had"
+            return [Relaxation("locks", {**free, "cut": cut}, words, 1.0)]
+    return []
 
 
 def _largest_cut(goals: Goals, holds: Holds) -> float | None:
