@@ -8,12 +8,15 @@ from __future__ import annotations
 import itertools
 import statistics
 import sys
+import tempfile
 import time
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
+from pathlib import Path
 
 import highspy
 
+from sun_crumb.app import create_app
 from sun_crumb.core.formula import from_reading, total
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import read_recipe
@@ -70,6 +73,43 @@ def solver_clock() -> Iterator[list[float]]:
         highspy.Highs.run = plain
 
 
+def through_the_api() -> None:
+    """Print what the Bench waits for on a recipe of 20 lines: the whole way through the application and its database."""
+    with tempfile.TemporaryDirectory() as folder:
+        app = create_app(Path(folder) / "bench.db")
+        client, text = app.test_client(), recipe(20)
+        lines = [
+            {"ingredient": x["ingredient"], "grams": x["grams"], "component": x["component"], "text": x["text"]}
+            for x in client.post("/api/read", json={"text": text}).get_json()["lines"]
+            if x["ingredient"] and x["grams"] is not None
+        ]
+        kept = {
+            "title": "Bench cake",
+            "source_text": text,
+            "cup": "us",
+            "servings": 16,
+            "unit": "square",
+            "lines": lines,
+        }
+        at = f"/api/recipes/{client.post('/api/recipes', json=kept).get_json()['id']}"
+        made = client.post(f"{at}/rework", json={}).get_json()
+        support = [
+            {"component": x["component"], "ingredient": x["ingredient"], "grams": x["after_g"]}
+            for x in made["lines"]
+            if x["position"] is None
+        ]
+        cuts = itertools.cycle(range(30, 70))
+        for name, call, rounds in (
+            ("rework", lambda: client.post(f"{at}/rework", json={"cut": 0.5}), 15),
+            ("preview", lambda: client.post(f"{at}/preview", json={"cut": next(cuts) / 100, "support": support}), 60),
+            ("five paths", lambda: client.post(f"{at}/paths", json={"cut": 0.5}), 9),
+            ("ten cuts", lambda: client.post(f"{at}/frontier", json={}), 3),
+        ):
+            median, p95 = times(call, rounds)
+            print(f"   20 {name + ', API':<22} {median:>10.3f} {p95:>9.3f}")
+        app.extensions["database"].close()
+
+
 def main() -> int:
     """Print one table, and how much of the plans' time lies around the solver."""
     pantry = shipped_pantry()
@@ -104,6 +144,7 @@ def main() -> int:
                 note = f"around the solver {100 * (median / solver - 1):.0f} % of its time"
             ratio = median / first.setdefault(name, median)
             print(f"{count:>5} {name:<22} {median:>10.3f} {p95:>9.3f} {ratio:>14.1f}  {note}")
+    through_the_api()
     for count in (10, 20, 40):
         solver, around = (sum(row[k] for row in shares if row[0] == count) for k in (1, 2))
         middle = statistics.median(100 * row[2] / row[1] for row in shares if row[0] == count)

@@ -64,6 +64,16 @@ class Commands(unittest.TestCase):
         self.assertNotIn("honey", lines)
         self.assertEqual(len(found["claims"]), 8)
 
+    def test_amounts_counts_caps_and_flavours_reach_the_engine(self) -> None:
+        found = self.json(
+            "rework", "-", "--path", "less", "--amount", "honey=30", "--flavours", "vanilla,zest", "--cap", "paste=0.05",
+        )  # fmt: skip
+        lines = {line["ingredient"]: line for line in found["lines"]}
+        self.assertEqual(lines["honey"]["after_g"], 30.0)
+        self.assertGreater(lines["vanilla"]["after_g"], 2)
+        few = self.json("rework", "-", "--path", "blend", "--most-new", "1", "--cup", "metric")
+        self.assertLessEqual(len(few["by_the_book"]), 1)
+
     def test_what_is_priced_may_cost_only_so_much(self) -> None:
         prices = ("--price", "honey=30", "--price", "maple syrup=2", "--price", "sugar=1")
         dear = self.json("rework", "-", "--path", "unrefined", "--cupboard", "honey,maple syrup", "--cut", "0.5")
@@ -91,6 +101,8 @@ class Commands(unittest.TestCase):
 
     def test_bad_wishes_exit_2_and_name_their_field(self) -> None:
         for arguments, field in (
+            (("--amount", "honey=lots"), "amount"), (("--amount", "moon=3"), "amount"), (("--cap", "paste"), "cap"),
+            (("--most-new", "9"), "most_new"), (("--flavours", "moon"), "flavours"), (("--cap", "salt=0.1"), "caps"),
             (("--lock", "moon=3"), "lock"), (("--lock", "egg=many"), "lock"), (("--lock", "walnuts"), "lock"),
             (("--without", "moon"), "without"), (("--avoid", "moon"), "avoid"), (("--most-kcal", "0"), "most_energy_kcal"),
             (("--price", "honey=cheap"), "price"), (("--price", "moon=2"), "price"), (("--most-cost", "-1"), "most_cost"),

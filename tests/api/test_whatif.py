@@ -124,14 +124,52 @@ class Around(WithApplication):
             with self.subTest(query):
                 self.assertEqual(self.get(f"{self.at}/difference{query}", 404)["error"]["field"], "version")
 
+    def test_an_amount_in_the_way_is_let_go_as_it_is_offered(self) -> None:
+        wish = {"path": "unrefined", "cut": 1.0, "amounts": [{"component": "", "ingredient": "honey", "grams": 340.0}]}
+        offers = self.post(f"{self.at}/relaxations", wish)["relaxations"]
+        offer = next(r for r in offers if r["goal"] == "amounts")
+        self.assertEqual(offer["changes"], {"amounts": []})
+        self.assertEqual(self.rework(**(wish | offer["changes"]))["status"], "balanced")
+
+    def test_the_preview_keeps_eggs_as_the_plan_moved_them(self) -> None:
+        text = "Ginger cookies\nMakes 20\n150 g butter\n180 g sugar\n1 egg\n260 g flour\n1 tsp baking soda"
+        at = f"/api/recipes/{self.keep_cake(text)['id']}"
+        wish = {"path": "unrefined", "cut": 0.5, "keep_sweet": 0.8, "cupboard": ["maple_syrup"]}
+        made = self.post(f"{at}/rework", wish)
+        support = [
+            {"component": x["component"], "ingredient": x["ingredient"], "grams": x["after_g"]}
+            for x in made["lines"]
+            if x["position"] is None or x["after_g"] != x["before_g"]
+        ]
+        seen = self.post(f"{at}/preview", {**wish, "cut": 0.45, "support": support})
+        egg = next(x for x in seen["lines"] if x["ingredient"] == "egg")
+        self.assertEqual(egg["after_g"], 25)
+
+    def test_the_oven_of_a_kept_recipe_is_known(self) -> None:
+        made = self.rework(path="unrefined", cupboard=["honey"])
+        self.assertTrue(any("instead of 180 °C" in words for words in made["advice"]), made["advice"])
+
     def test_every_wish_is_kept_with_its_version(self) -> None:
         wish = {
             "path": "blend", "cut": 0.4, "avoid": ["treenut"], "without": ["honey"], "including": ["walnut"],
             "most_energy_kcal": 400.0, "most_free_sugar_g": 20.0, "most_cost": 0.5, "families": {"": "brownie"}, "locks": {"1": 200.0},
+            "amounts": [{"component": "", "ingredient": "date paste", "grams": 44.0}], "most_new": 2, "caps": {"paste": 0.1}, "flavours": ["vanilla"],
         }  # fmt: skip
         goals = self.post(f"{self.at}/versions", wish)["versions"][-1]["goals"]
         self.assertEqual(goals["including"], ["walnuts"])
-        for key in ("avoid", "without", "most_energy_kcal", "most_free_sugar_g", "most_cost", "families", "locks"):
+        self.assertEqual(goals["amounts"], [{"component": "", "ingredient": "date_paste", "grams": 44.0}])
+        for key in (
+            "avoid",
+            "without",
+            "most_energy_kcal",
+            "most_free_sugar_g",
+            "most_cost",
+            "families",
+            "locks",
+            "most_new",
+            "caps",
+            "flavours",
+        ):
             with self.subTest(key):
                 self.assertEqual(goals[key], wish[key])
 
@@ -143,12 +181,17 @@ class Around(WithApplication):
             session.execute(update(Version).where(Version.number == 2).values(goals=old))
         goals = self.get(self.at)["versions"][1]["goals"]
         self.assertEqual((goals["without"], goals["most_energy_kcal"], goals["cut"]), ([], None, 0.3))
+        self.assertEqual((goals["amounts"], goals["most_new"], goals["caps"], goals["flavours"]), ([], None, {}, None))
+        self.rework(**goals)
 
     def test_unknown_wishes_name_their_field(self) -> None:
         for wish, field in (
             ({"without": ["moon"]}, "without"), ({"including": ["moon"]}, "including"), ({"avoid": ["moon"]}, "avoid"),
             ({"without": ["honey"], "including": ["honey"]}, "including"), ({"most_energy_kcal": 0}, "most_energy_kcal"),
             ({"most_free_sugar_g": -2}, "most_free_sugar_g"), ({"most_cost": -2}, "most_cost"), ({"locks": {"0": -1}}, "locks"), ({"locks": {"77": 1}}, "locks"),
+            ({"amounts": [{"ingredient": "moon", "grams": 3}]}, "amounts"), ({"amounts": [{"ingredient": "honey", "grams": -3}]}, "amounts"),
+            ({"amounts": [{"ingredient": "egg", "grams": 3}]}, "amounts"), ({"most_new": 9}, "most_new"), ({"caps": {"salt": 0.1}}, "caps"),
+            ({"caps": {"paste": 3}}, "caps"), ({"flavours": ["moon"]}, "flavours"),
             ({"families": {"": "soup"}}, "family"), ({"including": ["honey"] * 11}, "including"),
         ):  # fmt: skip
             for operation in ("rework", "paths", "frontier", "relaxations", "preview", "versions"):

@@ -547,6 +547,18 @@ export interface components {
             grams: number;
         };
         /**
+         * AmountOut
+         * @description An amount set of what comes in [g].
+         */
+        AmountOut: {
+            /** Component */
+            component: string;
+            /** Ingredient */
+            ingredient: string;
+            /** Grams */
+            grams: number;
+        };
+        /**
          * AnalyseIn
          * @description Weighed lines to total. ``own_yields`` says for how many portions a component is enough, by its name.
          */
@@ -949,6 +961,8 @@ export interface components {
             key: string;
             /** Ingredient */
             ingredient: string;
+            /** Name */
+            name: string;
             /** Amount */
             amount: string;
             /** Words */
@@ -1128,6 +1142,16 @@ export interface components {
             locks: {
                 [key: string]: number;
             };
+            /** Amounts */
+            amounts: components["schemas"]["AmountOut"][];
+            /** Most New */
+            most_new: number | null;
+            /** Caps */
+            caps: {
+                [key: string]: number;
+            };
+            /** Flavours */
+            flavours: string[] | null;
         };
         /** HealthOut */
         HealthOut: {
@@ -1624,6 +1648,8 @@ export interface components {
             is_locked: boolean;
             /** Step G */
             step_g: number;
+            /** Can Set */
+            can_set: boolean;
         };
         /** PlanOut */
         PlanOut: {

@@ -12,6 +12,7 @@ const bench = useBench()
 const notices = useNotices()
 const isOpen = ref(false)
 const isWorking = ref(false)
+const isLooking = ref(false)
 const points = ref<FrontierPoint[]>([])
 const further = ref<Relaxation[]>([])
 const placed = computed(() => place(points.value))
@@ -44,11 +45,14 @@ async function draw(): Promise<void> {
 async function nudge(): Promise<void> {
   if (!isOpen.value) return
   const wish = props.goals
+  isLooking.value = true
   try {
     const found = await bench.nudges()
     if (wish === props.goals) further.value = found
   } catch (error) {
     notices.complain(error)
+  } finally {
+    if (wish === props.goals) isLooking.value = false
   }
 }
 let pause: ReturnType<typeof setTimeout> | undefined
@@ -128,8 +132,9 @@ function toggle(event: Event): void {
         Across the cut, up the sweetness kept. ● balanced, ◆ at its edge, ✕ can’t be had. Touch one to take
         it.
       </p>
+      <p v-if="isLooking" class="quiet small" role="status">Looking a little further …</p>
       <OfferList
-        v-if="further.length"
+        v-else-if="further.length"
         :offers="further"
         label="What going a little further costs"
         @take="emit('take', $event)"

@@ -4,6 +4,7 @@ import type { Choices } from '../api/client'
 import { grams, list, percent, shareWords, sweetWords } from '../logic/format'
 import type { BenchGoals } from '../stores/bench'
 import { useHousehold } from '../stores/household'
+import CapFields from './CapFields.vue'
 import IngredientPicker from './IngredientPicker.vue'
 import MarkedWord from './MarkedWord.vue'
 
@@ -22,7 +23,14 @@ const sweeteners = computed(() =>
   props.choices.sweeteners.filter((s) => path.value?.sweeteners.includes(s.key)),
 )
 const usual = computed(() => sweeteners.value.filter((s) => path.value?.usual.includes(s.key)))
-const others = computed(() => sweeteners.value.filter((s) => !path.value?.usual.includes(s.key)))
+/** The path's usual ones and what is chosen stand first. */
+const shown = computed(() => [
+  ...usual.value,
+  ...sweeteners.value.filter(
+    (s) => props.goals.cupboard?.includes(s.key) && !path.value?.usual.includes(s.key),
+  ),
+])
+const hidden = computed(() => sweeteners.value.filter((s) => !shown.value.includes(s)))
 const withWords = computed(() => {
   if (!sweeteners.value.length) return 'nothing in its place'
   if (props.goals.cupboard === null) return 'whatever suits'
@@ -134,7 +142,7 @@ function toggle(keys: string[], key: string): string[] {
           />
           whatever suits
         </label>
-        <label v-for="item in [...usual, ...others]" :key="item.key" class="pick">
+        <label v-for="item in shown" :key="item.key" class="pick">
           <input
             type="checkbox"
             :checked="goals.cupboard?.includes(item.key) ?? false"
@@ -142,11 +150,28 @@ function toggle(keys: string[], key: string): string[] {
           />
           {{ item.name }}
         </label>
-      </fieldset> </MarkedWord
+        <details v-if="hidden.length">
+          <summary>{{ hidden.length }} more</summary>
+          <label v-for="item in hidden" :key="item.key" class="pick">
+            <input
+              type="checkbox"
+              :checked="goals.cupboard?.includes(item.key) ?? false"
+              @change="emit('change', { cupboard: toggle(goals.cupboard ?? [], item.key) })"
+            />
+            {{ item.name }}
+          </label>
+        </details>
+      </fieldset>
+      <CapFields
+        v-if="sweeteners.length"
+        :goals="goals"
+        :choices="choices"
+        @change="emit('change', $event)"
+      /> </MarkedWord
     >, for
     <MarkedWord :text="dietWords" label="Who eats it">
       <fieldset>
-        <legend>Never bring in what rules out</legend>
+        <legend>What they don’t eat goes, and something takes its place</legend>
         <label v-for="item in choices.diets" :key="item.key" class="pick">
           <input
             type="checkbox"
@@ -157,7 +182,7 @@ function toggle(keys: string[], key: string): string[] {
         </label>
       </fieldset>
       <fieldset>
-        <legend>Add nothing that holds</legend>
+        <legend>Nothing that holds</legend>
         <label v-for="item in choices.allergens" :key="item.key" class="pick">
           <input
             type="checkbox"

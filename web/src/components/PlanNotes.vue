@@ -4,6 +4,7 @@ import { grams } from '../logic/format'
 import FiguresTable from './FiguresTable.vue'
 
 defineProps<{ plan: Plan }>()
+const emit = defineEmits<{ season: [flavour: string] }>()
 </script>
 
 <template>
@@ -17,14 +18,24 @@ defineProps<{ plan: Plan }>()
         <li v-for="line in plan.advice" :key="line">{{ line }}</li>
       </ul>
     </div>
-    <p v-if="plan.flavour.length">
+    <div v-if="plan.flavour.length">
       <b>Flavour for sugar</b>
-      <template v-for="(tip, n) in plan.flavour" :key="tip.key"
-        >{{ n ? '; ' : '' }}{{ tip.ingredient.replaceAll('_', ' ') }}, {{ tip.amount }}:
-        {{ tip.words }}</template
-      >
-      <span class="quiet"> (common practice, per kilogram of batter; no sweetness is counted for it).</span>
-    </p>
+      <span class="quiet">common practice; no sweetness is counted for it.</span>
+      <ul class="flavours">
+        <li v-for="tip in plan.flavour" :key="tip.key">
+          <span>{{ tip.name }}, {{ tip.amount }}: {{ tip.words }}</span>
+          <v-btn
+            v-if="tip.grams > 0"
+            size="small"
+            variant="text"
+            :aria-pressed="tip.is_in"
+            :aria-label="`${tip.is_in ? 'Take out' : 'Put in'} ${tip.name} for flavour`"
+            @click="emit('season', tip.key)"
+            >{{ tip.is_in ? 'Take out' : 'Put in' }}</v-btn
+          >
+        </li>
+      </ul>
+    </div>
     <p v-for="rule in plan.by_the_book" :key="rule.ingredient">
       <b>By the book</b> {{ rule.rule }}: that is {{ grams(rule.rule_g) }} here, the plan takes
       {{ grams(rule.plan_g) }}; {{ rule.why }}.
@@ -75,5 +86,19 @@ summary {
 }
 ul {
   padding-left: 20px;
+}
+.flavours {
+  list-style: none;
+  padding: 0;
+}
+.flavours li {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  justify-content: space-between;
+  max-width: 62ch;
+}
+.flavours span::first-letter {
+  text-transform: uppercase;
 }
 </style>

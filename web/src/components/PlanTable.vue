@@ -39,6 +39,9 @@ function kind(line: PlanLine): 'new' | 'less' | 'more' | 'same' {
   if (Math.abs(line.after_g - line.before_g) < 0.01) return 'same'
   return line.after_g < line.before_g ? 'less' : 'more'
 }
+function isKept(line: PlanLine): boolean {
+  return line.position === null ? line.is_locked : String(line.position) in props.locks
+}
 const signs = { new: '+', less: '▾', more: '▴', same: '' }
 const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
 </script>
@@ -56,34 +59,32 @@ const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
         <th scope="col">for {{ caption }}</th>
         <th scope="col">original</th>
         <th scope="col">rework</th>
+        <th v-if="byTheBook.length" scope="col">by the book</th>
         <th scope="col">why</th>
       </tr>
     </thead>
     <tbody v-for="group in groups" :key="group.component">
       <tr v-if="group.component" class="component">
-        <th colspan="4" scope="rowgroup" class="display">{{ group.component }}</th>
+        <th colspan="5" scope="rowgroup" class="display">{{ group.component }}</th>
       </tr>
       <tr v-for="line in group.lines" :key="`${line.position}-${line.ingredient}`" :class="kind(line)">
         <th scope="row">
           <span class="name">{{ line.name }}</span>
           <button
-            v-if="line.position !== null"
+            v-if="line.can_set"
             type="button"
             class="lock"
-            :class="{ shut: String(line.position) in locks }"
-            :aria-pressed="String(line.position) in locks"
-            :aria-label="`Keep ${line.name} at ${grams(line.before_g)}`"
+            :class="{ shut: isKept(line) }"
+            :aria-pressed="isKept(line)"
+            :aria-label="`Keep ${line.name} at ${grams(line.position === null ? line.after_g : line.before_g)}`"
             @click="emit('lock', line)"
           >
-            <v-icon
-              :icon="String(line.position) in locks ? mdiLockOutline : mdiLockOpenVariantOutline"
-              size="17"
-            />
+            <v-icon :icon="isKept(line) ? mdiLockOutline : mdiLockOpenVariantOutline" size="17" />
           </button>
           <button
-            v-else
+            v-if="line.position === null"
             type="button"
-            class="lock"
+            class="lock out"
             :aria-label="`Leave out ${line.name}`"
             title="Leave it out"
             @click="emit('leaveOut', line)"
@@ -102,7 +103,7 @@ const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
             spoken[kind(line)]
           }}</span>
           <AmountField
-            v-if="line.position !== null"
+            v-if="line.can_set"
             :grams="line.after_g"
             :step="line.step_g"
             :label="`Grams of ${line.name}`"
@@ -110,12 +111,12 @@ const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
           /><b v-else>{{ grams(line.after_g) }}</b
           ><small>{{ line.household }}</small>
         </td>
-        <td class="why" :class="{ stale: isPreview }">
-          {{ line.reason }}
-          <span v-if="book(line)" class="quiet book" :title="book(line)?.rule"
-            >By the book {{ grams(book(line)?.rule_g ?? 0) }}.</span
+        <td v-if="byTheBook.length" class="book">
+          <span v-if="book(line)" :title="book(line)?.rule"
+            ><span class="narrow">by the book </span>{{ grams(book(line)?.rule_g ?? 0) }}</span
           >
         </td>
+        <td class="why" :class="{ stale: isPreview }">{{ line.reason }}</td>
       </tr>
     </tbody>
   </table>
@@ -142,7 +143,7 @@ td {
   border-bottom: 1px solid var(--hair);
 }
 tbody th {
-  width: 27%;
+  width: 25%;
   font-weight: 600;
 }
 .name::first-letter {
@@ -157,11 +158,11 @@ tbody th {
   text-transform: capitalize;
 }
 .before {
-  width: 15%;
+  width: 13%;
   color: var(--quiet);
 }
 .after {
-  width: 21%;
+  width: 20%;
   position: relative;
   padding-left: 20px;
 }
@@ -196,7 +197,12 @@ small {
   color: var(--leaf);
 }
 .book {
-  display: block;
+  width: 10%;
+  color: var(--quiet);
+  font-size: 0.88rem;
+}
+.narrow {
+  display: none;
 }
 .stale {
   opacity: 0.55;
@@ -221,6 +227,12 @@ tbody tr:not(.component) th {
   padding: 2px;
   color: var(--quiet);
   opacity: 0;
+}
+.lock.out {
+  right: 30px;
+}
+.new th {
+  padding-right: 56px !important;
 }
 .lock.shut,
 .lock:focus-visible,
@@ -263,8 +275,16 @@ tr:hover .lock {
   .why {
     grid-column: 1 / -1;
   }
-  .why:empty {
+  .why:empty,
+  .book:empty {
     display: none;
+  }
+  .book {
+    width: auto;
+    grid-column: 1 / -1;
+  }
+  .narrow {
+    display: inline;
   }
   .component {
     display: block;

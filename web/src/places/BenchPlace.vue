@@ -53,6 +53,10 @@ function preset(key: string): BenchGoals {
     most_cost: bench.goals?.most_cost ?? null,
     families: bench.goals?.families ?? {},
     locks: bench.goals?.locks ?? {},
+    amounts: [],
+    most_new: null,
+    caps: bench.goals?.caps ?? {},
+    flavours: null,
   }
 }
 
@@ -75,22 +79,46 @@ async function open(): Promise<void> {
   }
 }
 
+/** The amounts set of what comes in, but for this line's. */
+function otherAmounts(line: PlanLine): BenchGoals['amounts'] {
+  return (bench.goals?.amounts ?? []).filter(
+    (a) => a.ingredient !== line.ingredient || a.component !== line.component,
+  )
+}
+
+/** Keeps a line as it is in the original, or what came in as it is now; again lets go of it. */
 function lock(line: PlanLine): void {
-  if (line.position === null) return
+  if (line.position === null) {
+    if (line.is_locked) bench.change({ amounts: otherAmounts(line) })
+    else setAmount(line, line.after_g)
+    return
+  }
   const key = String(line.position)
   const others = Object.entries(locks.value).filter(([position]) => position !== key)
   const next = key in locks.value ? others : [...others, [key, line.before_g] as const]
   bench.change({ locks: Object.fromEntries(next) })
 }
 
-/** A typed amount is a lock at that weight; the original's own amount typed again lets go of it. */
-function setAmount(line: PlanLine, value: number): void {
-  if (line.position === null) return
-  bench.change({ locks: { ...locks.value, [String(line.position)]: value } })
+/** A typed amount is kept at that weight, and the rest follows. */
+function setAmount(line: PlanLine, grams: number): void {
+  if (line.position === null) {
+    const { component, ingredient } = line
+    bench.change({ amounts: [...otherAmounts(line), { component: component ?? '', ingredient, grams }] })
+  } else {
+    bench.change({ locks: { ...locks.value, [String(line.position)]: grams } })
+  }
+}
+
+/** Puts a flavour in, or takes it out again; the path's own choice is the start. */
+function season(key: string): void {
+  const now =
+    bench.goals?.flavours ?? bench.plan?.flavour.filter((tip) => tip.is_in).map((tip) => tip.key) ?? []
+  bench.change({ flavours: now.includes(key) ? now.filter((k) => k !== key) : [...now, key] })
 }
 
 function leaveOut(line: PlanLine): void {
   bench.change({
+    amounts: otherAmounts(line),
     without: [...(bench.goals?.without ?? []).filter((k) => k !== line.ingredient), line.ingredient],
     including: (bench.goals?.including ?? []).filter((k) => k !== line.ingredient),
   })
@@ -239,7 +267,7 @@ watch(
           @set="setAmount"
           @leave-out="leaveOut"
         />
-        <PlanNotes :plan="bench.plan" />
+        <PlanNotes :plan="bench.plan" @season="season" />
       </div>
       <BalancePanel
         :plan="bench.plan"

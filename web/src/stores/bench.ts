@@ -1,6 +1,15 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { api, ApiError, ask, type Goals, type Plan, type Recipe, type Schemas } from '../api/client'
+import {
+  api,
+  ApiError,
+  ask,
+  type Goals,
+  type Plan,
+  type PlanLine,
+  type Recipe,
+  type Schemas,
+} from '../api/client'
 import { useLatest } from '../composables/useLatest'
 import { clientKey } from '../logic/draft'
 
@@ -19,6 +28,9 @@ export interface PathGlance {
 const RELOAD_AFTER_MS = 160
 /** What a slider or a typed amount moves: followed at once by a preview, before the plan proper. */
 const FOLLOWED = new Set(['cut', 'keep_sweet', 'locks', 'most_energy_kcal', 'most_free_sugar_g', 'most_cost'])
+/** Whether a preview must know of a line: it came in, or moves by pieces as eggs do. */
+const isSupport = (line: PlanLine) =>
+  line.position === null || (Math.abs(line.after_g - line.before_g) > 0.01 && line.after_g > 0)
 
 /** The recipe on the bench: its goals, the plan for them, and the steps back. */
 export const useBench = defineStore('bench', () => {
@@ -30,6 +42,8 @@ export const useBench = defineStore('bench', () => {
   const glances = ref<Record<string, PathGlance>>({})
   const isPreview = ref(false)
   const relaxed = ref<Relaxation[]>()
+  /** What the last plan proper brought in: a preview moves its amounts and must not start from its own. */
+  const support = ref<Schemas['SupportIn'][]>([])
   const past = ref<BenchGoals[]>([])
   const future = ref<BenchGoals[]>([])
   const latest = useLatest<Plan>()
@@ -73,15 +87,12 @@ export const useBench = defineStore('bench', () => {
   async function follow(): Promise<void> {
     const [shown, last, body] = [recipe.value, plan.value, goals.value]
     if (!shown || !last || !body) return
-    const support = last.lines
-      .filter((line) => line.position === null)
-      .map((line) => ({ component: line.component, ingredient: line.ingredient, grams: line.after_g }))
     try {
       const found = await latestPreview((signal) =>
         ask(
           api.POST('/api/recipes/{recipe_id}/preview', {
             params: { path: { recipe_id: shown.id } },
-            body: { ...body, support },
+            body: { ...body, support: support.value },
             signal,
           }),
         ),
@@ -143,6 +154,9 @@ export const useBench = defineStore('bench', () => {
       )
       if (!answer) return
       plan.value = answer
+      support.value = answer.lines
+        .filter(isSupport)
+        .map((line) => ({ component: line.component, ingredient: line.ingredient, grams: line.after_g }))
       isPreview.value = false
       problem.value = ''
       if (relaxed.value) relaxed.value = undefined

@@ -44,6 +44,14 @@ class RecipeChangeIn(In):
     own_yields: OwnYields | None = None
 
 
+class AmountOut(Out):
+    """An amount set of what comes in [g]."""
+
+    component: str
+    ingredient: str
+    grams: float
+
+
 class GoalsOut(Out):
     path: str
     cut: float
@@ -59,6 +67,10 @@ class GoalsOut(Out):
     most_cost: float | None
     families: dict[str, str]
     locks: dict[str, float]
+    amounts: list[AmountOut]
+    most_new: int | None
+    caps: dict[str, float]
+    flavours: list[str] | None
 
 
 class VersionLineOut(Out):

@@ -61,6 +61,7 @@ class PlanLineOut(Out):
     reason: str
     is_locked: bool
     step_g: float
+    can_set: bool
 
 
 class MetricOut(Out):
@@ -100,6 +101,7 @@ class UnmetOut(Out):
 class FlavourOut(Out):
     key: str
     ingredient: str
+    name: str
     amount: str
     words: str
     grams: float

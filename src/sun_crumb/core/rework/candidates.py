@@ -245,7 +245,10 @@ def additions(
     found = [*_stood_in(formula, family, goals, pantry, kept), *found]
     set_to = {key: grams for _, key, grams in goals.amounts if key not in present}
     for key, grams in set_to.items():
-        found = [a for a in found if a.ingredient.key != key or a.kind == "stand_in"]
+        if any(a.ingredient.key == key and a.kind == "stand_in" for a in found):
+            found = [replace(a, set_g=grams) if a.ingredient.key == key else a for a in found]
+            continue
+        found = [a for a in found if a.ingredient.key != key]
         if grams > 0:
             asked = _addition(pantry[key], known.get(key), is_required=True)
             kind = "adjust" if asked.kind in ("piece", "swap") else asked.kind
@@ -314,35 +317,34 @@ def _stood_in(formula: Formula, family: Family, goals: Goals, pantry: Pantry, ke
     """Return what takes the place of lines that a diet or an allergy rules out, as much of it as the kitchen would take."""
     found: dict[str, Addition] = {}
     for position, line in enumerate(formula.lines):
-        if (
-            position in kept
-            or line.ingredient.key in goals.without
-            or not line.ingredient.tags & goals.excluded
-            or is_cuttable(line, "total_sugars_g")
-        ):
+        is_left = position in kept or line.ingredient.key in goals.without or line.grams <= 0
+        if is_left or not line.ingredient.tags & goals.excluded or is_cuttable(line, "total_sugars_g"):
             continue
         stand_in = stand_in_for(line, goals, family)
-        if stand_in is None or line.grams <= 0:
+        if stand_in is None:
             continue
         key, row = stand_in
-        base = float(row["grams_per_gram"]) * line.grams
-        if key in found:
+        amounts = {key: float(row["grams_per_gram"])}
+        for beside in row["beside"].split():
+            name, part = beside.split(":")
+            amounts[name] = float(part)
+        for other, share in amounts.items():
             # Butter in the batter and butter for the tin: one margarine.
-            base += found[key].base_g
-        taken = FormulaLine(pantry[key], base, line.component, line.is_crushed)
-        move = move_of(taken, goals.counted, family)
-        found[key] = Addition(
-            pantry[key],
-            "stand_in",
-            0.0,
-            None,
-            move.cost if move else 0.0,
-            is_required=True,
-            replaces=position,
-            base_g=base,
-            move=None if move is None or move.is_cut else move,
-            words=row["words"],
-        )
+            base = share * line.grams + (found[other].base_g if other in found else 0.0)
+            taken = move_of(replace(line, ingredient=pantry[other], grams=base, text=""), goals.counted, family)
+            move = None if taken is None or taken.is_cut or other != key else taken
+            found[other] = Addition(
+                pantry[other],
+                "stand_in",
+                0.0,
+                None,
+                move.cost if move else 0.0,
+                is_required=True,
+                replaces=position,
+                base_g=base,
+                move=move,
+                words=row["words"] if other == key else f"for the {pantry[key].name}",
+            )
     return list(found.values())
 
 

@@ -27,6 +27,7 @@ class Flavour:
 
     key: str
     ingredient: str
+    name: str
     amount: str
     words: str
     grams: float
@@ -61,7 +62,11 @@ def _flavour(formula: Formula, row: dict[str, str], goals: Goals, pantry: Pantry
     chosen = row["key"] in (goals.flavours or ())
     if not row["per_kg"]:
         # A way of treating what is there.
-        return None if there is None else Flavour(row["key"], fits[0], "no more of it", row["words"], 0.0, there, False)
+        return (
+            None
+            if there is None
+            else Flavour(row["key"], fits[0], pantry[fits[0]].name, "no more of it", row["words"], 0.0, there, False)
+        )
     if there is None and row["is_in_all"] == "0":
         return None
     ingredient = pantry[fits[0]] if there is None else formula.lines[there].ingredient
@@ -76,7 +81,7 @@ def _flavour(formula: Formula, row: dict[str, str], goals: Goals, pantry: Pantry
     amount = household(ingredient, grams, cup) + (" in all" if held else "")
     # What is there already is a taste that the baker likes.
     seasons = goals.flavours is None and goals.preset.seasons and there is not None and row["is_in_all"] == "1"
-    return Flavour(row["key"], ingredient.key, amount, row["words"], grams, there, chosen or seasons)
+    return Flavour(row["key"], ingredient.key, ingredient.name, amount, row["words"], grams, there, chosen or seasons)
 
 
 def _dose(ingredient: Ingredient, per_kg: float, measure: str, kilograms: float) -> float:

@@ -28,6 +28,9 @@ from sun_crumb.core.sugars.sweetness import intense_dose
 WISHED_WORTH, WISHED_SHARE = 1.5, 0.12
 SEGMENTS = (1.5, 3.0, 4.5, 6.0)
 MOST_PIECES = 2
+# An acid comes in against soda alone: with it the batter may be sourer than the original by this share of a band. Without
+# it, by so much that it never binds [meq/g].
+SOUR_ENOUGH, FAR_SOUR = 0.5, 1.0
 
 
 def solve(problem: Problem) -> tuple[list[float], bool] | None:
@@ -86,6 +89,8 @@ class _Build:
         self.whole: dict[int, tuple[int, float]] = {}
         # What is there and moves by pieces, by row: its variables up and down, and the piece [g].
         self.stepped: dict[int, tuple[int, int, float]] = {}
+        # Which acids are used: one at most, and only against soda that has none.
+        self.acids: list[int] = []
         self.terms: list[dict[int, float]] = []
         self._existing()
         self._new()
@@ -184,6 +189,8 @@ class _Build:
             if addition.is_sweetener:
                 sweeteners[used] = 1.0
                 self.choices.append(used)
+            elif addition.kind == "acid" and not addition.is_required:
+                self.acids.append(used)
             self.base.append(0.0)
             self.terms.append({amount: 1.0})
         if sweeteners:
@@ -265,6 +272,7 @@ class _Build:
             else:
                 weights, target, scale = self.adds[metric.numerator], gauge.old, gauge.old
             base, terms = self._combine(weights / scale)
+            free = dict(terms)
             if key == "sweetness":
                 for k, f in self.sweet_terms.items():
                     terms[k] = terms.get(k, 0.0) + f / scale
@@ -286,6 +294,10 @@ class _Build:
                 if key == "sweetness" and sign < 0:
                     short = parts
             wanted = target / scale
+            if key == "alkali" and self.acids:
+                m.require(dict.fromkeys(self.acids, 1.0), upper=1.0)
+                for used in self.acids:
+                    m.require({**free, used: -FAR_SOUR}, lower=wanted - base - FAR_SOUR - SOUR_ENOUGH * low)
             m.require(terms, wanted - base, wanted - base)
         self._not_by_shrinking(short)
 

@@ -30,7 +30,8 @@ from sun_crumb.core.sugars.savings import Savings, savings
 class PlanLine:
     """One line before and after [g]; ``position`` is the original's, None for what is new.
 
-    ``step_g`` is the household measure that its amount steps by.
+    ``step_g`` is the household measure that its amount steps by; ``can_set`` whether another amount may be asked for: not of
+    what takes a line's place gram for gram.
     """
 
     position: int | None
@@ -44,6 +45,7 @@ class PlanLine:
     reason: str
     is_locked: bool
     step_g: float
+    can_set: bool = True
 
 
 @dataclass(frozen=True, slots=True)
@@ -236,10 +238,11 @@ def _explained(
         if n >= len(old) and line.grams <= 0:
             continue
         changed = abs(line.grams - was) > 1e-9
-        locked = n in problem.locks and n not in problem.seasoned
+        is_set = n >= len(old) and problem.additions[n - len(old)].set_g is not None
+        locked = (n in problem.locks or is_set) and n not in problem.seasoned
         told = ""
         if changed:
-            told = _set(line, problem) if locked else reason(problem, n, grams)
+            told = _set(line, problem) if n in problem.locks and locked else reason(problem, n, grams)
         text = household(line.ingredient, line.grams, cup) if line.grams else "none"
         text_before = text if not changed else household(line.ingredient, was, cup) if was else ""
         row = PlanLine(
@@ -254,6 +257,7 @@ def _explained(
             told,
             locked,
             _step(line.at(max(line.grams, was)), cup),
+            n < len(old) or problem.additions[n - len(old)].kind != "swap",
         )
         place = n
         if n >= len(old):

@@ -55,6 +55,8 @@ def _stand_in_reason(problem: Problem, addition: Addition, position: int, grams:
     assert addition.replaces is not None
     gone = problem.formula.lines[addition.replaces].ingredient.name.lower()
     told = f"in place of {gone}: {addition.words}"
+    if addition.set_g is not None:
+        return f"set by you, {told}"
     if abs(grams[position] - addition.base_g) > 0.01 * addition.base_g:
         moved = grams[position] - addition.base_g
         told += f"; {grams_text(abs(moved))} {'more' if moved > 0 else 'less'}, as "

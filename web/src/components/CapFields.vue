@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Choices } from '../api/client'
+import { percent } from '../logic/format'
+import { useBench, type BenchGoals } from '../stores/bench'
+
+const props = defineProps<{ goals: BenchGoals; choices: Choices }>()
+const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
+const bench = useBench()
+
+const path = computed(() => props.choices.paths.find((p) => p.key === props.goals.path))
+/** What the main component's kind of dessert takes of each. */
+const usual = computed(() => {
+  const family = bench.plan?.balance[0]?.family
+  return props.choices.families.find((f) => f.key === family)?.caps ?? {}
+})
+
+function setCap(kind: string, text: string): void {
+  const value = Number(text.replace(',', '.'))
+  const isSet = text.trim() !== '' && Number.isFinite(value) && value >= 0 && value <= 80
+  const others = Object.entries(props.goals.caps).filter(([key]) => key !== kind)
+  const caps = Object.fromEntries(isSet ? [...others, [kind, value / 100] as const] : others)
+  emit('change', { caps })
+}
+</script>
+
+<template>
+  <fieldset>
+    <legend>How much of it</legend>
+    <label class="row"
+      ><span>New sweeteners at most</span>
+      <select
+        aria-label="New sweeteners at most"
+        :value="goals.most_new ?? ''"
+        @change="
+          emit('change', {
+            most_new: ($event.target as HTMLSelectElement).value
+              ? Number(($event.target as HTMLSelectElement).value)
+              : null,
+          })
+        "
+      >
+        <option value="">{{ path?.most_new }}, as usual</option>
+        <option v-for="count in [1, 2, 3, 4, 5]" :key="count" :value="count">{{ count }}</option>
+      </select>
+    </label>
+    <label v-for="cap in choices.caps" :key="cap.key" class="row"
+      ><span>{{ cap.name }}, % of the batter at most</span>
+      <input
+        type="number"
+        min="0"
+        max="80"
+        step="1"
+        :aria-label="`Most ${cap.name}, per cent of the batter`"
+        :placeholder="percent(usual[cap.key] ?? 0)"
+        :value="cap.key in goals.caps ? Math.round(100 * (goals.caps[cap.key] ?? 0)) : ''"
+        @change="setCap(cap.key, ($event.target as HTMLInputElement).value)"
+      />
+    </label>
+    <p class="small">
+      Empty is what bakers find this kind of dessert takes; more is told and may turn out gummy.
+    </p>
+  </fieldset>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin-top: 12px;
+}
+legend {
+  font-weight: 700;
+  margin-bottom: 6px;
+}
+.row {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  padding: 3px 0;
+}
+.row span::first-letter {
+  text-transform: uppercase;
+}
+input,
+select {
+  width: 84px;
+  color: inherit;
+  background: var(--paper);
+  border-bottom: 2px solid var(--sun);
+}
+select {
+  width: auto;
+}
+</style>
