@@ -232,6 +232,14 @@ class FactsOfTheTrade(CloseTo):
         self.assertLessEqual(c.sucrose_g, 5)
         self.assertLessEqual(c.acid_meq * 10, 50)
 
+    def test_maple_syrup_within_the_grade_standard(self) -> None:
+        # US standards for grades of maple syrup and Canada's Maple Products Regulations: 66 to 68.9 % soluble solids
+        # (from memory; the Codex Alimentarius has no standard of its own for it). Nearly all of them are sucrose.
+        c = shipped_pantry()["maple_syrup"].per_100g
+        solids = 100 - c.water_g
+        self.assertTrue(66 <= solids <= 68.9, solids)
+        self.assertGreater(c.sucrose_g, 0.85 * c.total_sugars_g)
+
     def test_date_paste_is_two_parts_dates_and_one_of_water(self) -> None:
         dates, paste = shipped_pantry()["medjool_date"].per_100g, shipped_pantry()["date_paste"].per_100g
         self.assertClose(paste.total_sugars_g, dates.total_sugars_g * 2 / 3, rel=0.001)

@@ -26,6 +26,9 @@ export interface PathGlance {
 }
 
 const RELOAD_AFTER_MS = 160
+/** One drag of a slider is one step back. */
+const SLID = new Set(['cut', 'keep_sweet'])
+const ONE_DRAG_MS = 700
 /** What a slider or a typed amount moves: followed at once by a preview, before the plan proper. */
 const FOLLOWED = new Set(['cut', 'keep_sweet', 'locks', 'most_energy_kcal', 'most_free_sugar_g', 'most_cost'])
 /** Whether a preview must know of a line: it came in, or moves by pieces as eggs do. */
@@ -49,6 +52,8 @@ export const useBench = defineStore('bench', () => {
   const latest = useLatest<Plan>()
   const latestPreview = useLatest<Schemas['PreviewOut']>()
   let timer: ReturnType<typeof setTimeout> | undefined
+  let lastSlid = ''
+  let lastSlidAt = 0
 
   const original = computed(() => recipe.value?.versions[0])
   const canUndo = computed(() => past.value.length > 0)
@@ -76,7 +81,11 @@ export const useBench = defineStore('bench', () => {
   /** Changes the goals and solves anew; the last good plan stays on screen until the next one is there. */
   function change(changes: Partial<BenchGoals>): void {
     if (!goals.value) return
-    past.value = [...past.value.slice(-49), goals.value]
+    const slid = Object.keys(changes).join()
+    const isSameDrag = SLID.has(slid) && slid === lastSlid && Date.now() - lastSlidAt < ONE_DRAG_MS
+    lastSlid = slid
+    lastSlidAt = Date.now()
+    if (!isSameDrag) past.value = [...past.value.slice(-49), goals.value]
     future.value = []
     goals.value = { ...goals.value, ...changes }
     if (plan.value && Object.keys(changes).every((key) => FOLLOWED.has(key))) void follow()
@@ -119,6 +128,7 @@ export const useBench = defineStore('bench', () => {
   function undo(): void {
     const before = past.value.pop()
     if (!before || !goals.value) return
+    lastSlid = ''
     future.value.push(goals.value)
     goals.value = before
     schedule()

@@ -11,6 +11,7 @@ from sun_crumb.core.formula import Formula, FormulaLine, Totals
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.reference import constant
+from sun_crumb.core.rework.candidates import is_cuttable
 from sun_crumb.core.rework.goals import Goals
 from sun_crumb.core.rework.problem import GROUND, MOST_DISSOLVED, Problem
 from sun_crumb.core.rework.unmet import Unmet
@@ -140,9 +141,18 @@ def _held(lines: Iterable[FormulaLine], name: str) -> float:
 
 
 def instead(
-    before: Totals, after: Totals, servings: int, goals: Goals, unmet: list[Unmet], found: list[Family]
+    before: Totals,
+    after: Totals,
+    lines: Iterable[FormulaLine],
+    servings: int,
+    goals: Goals,
+    unmet: list[Unmet],
+    found: list[Family],
 ) -> list[str]:
-    """Return the nearest things that can be had where the cut can't, in sentences; *before* and *after* are batches."""
+    """Return the nearest things that can be had where the cut can't, in sentences.
+
+    *before* and *after* are the batches' totals, *lines* what the reworked one holds.
+    """
     short = next((u for u in unmet if u.goal == "cut"), None)
     if short is None:
         return []
@@ -154,7 +164,9 @@ def instead(
             f"A smaller piece would: {grams_text(after.mass_g / pieces)} instead of "
             f"{grams_text(before.mass_g / servings)}, {pieces} from the batch instead of {servings}."
         )
-    for family in found:
+    # Sugar that can't be cut at all, as a chocolate's, is none that holds the dessert up.
+    is_floor = any(is_cuttable(line, goals.counted) for line in lines if line.grams > 0)
+    for family in found if is_floor else ():
         if family.why_floor and family.why_floor not in told:
             told.append(family.why_floor)
             if family.instead:

@@ -179,7 +179,9 @@ class _Made:
             unmet=tuple(unmet),
             advice=tuple(self._advice()),
             flavour=self.flavours,
-            instead=tuple(instead(before_totals, after_totals, formula.servings, goals, unmet, self.families)),
+            instead=tuple(
+                instead(before_totals, after_totals, after.lines, formula.servings, goals, unmet, self.families)
+            ),
             claims=tuple(claims(before_totals, after_totals, after.lines, after.servings)),
             words=_words(goals, before_totals, after_totals, formula.unit, formula.servings),
             is_proven=self.is_proven,

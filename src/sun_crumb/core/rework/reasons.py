@@ -119,7 +119,9 @@ def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: f
     moved = grams[position] - was
     trifling = {"sweetness", "mass"} if abs(moved) < TOLD_MASS * with_it["mass"] else {"sweetness"}
     texture = {key: pair for key, pair in gains.items() if key not in trifling}
-    _, worst = max((texture or gains).values(), key=lambda pair: pair[0])
+    ranked = [gauge for _, gauge in sorted((texture or gains).values(), key=lambda pair: -pair[0])]
+    seen = (g for g in ranked if g.told(g.deviation(without)) != g.told(g.deviation(with_it)))
+    worst = next(seen, ranked[0])
     key, name = worst.metric.key, worst.name.lower()
     was_off, now_off = worst.deviation(without), worst.deviation(with_it)
     tail = f"{name} would be {worst.told(was_off)} without this change, with it {worst.told(now_off)}"
