@@ -67,6 +67,16 @@ def out_of_reach(page: Page) -> None:
     page.get_by_text("Held against a").scroll_into_view_if_needed()
 
 
+def diet(page: Page) -> None:
+    bench(page)
+    page.get_by_role("radio", name=re.compile("^Less")).click()
+    page.get_by_role("button", name=re.compile("^Who eats it")).click()
+    page.get_by_label("vegan", exact=True).check()
+    page.keyboard.press("Escape")
+    page.get_by_text("left out for “vegan”").first.wait_for()
+    page.wait_for_timeout(600)
+
+
 def ledger(page: Page) -> None:
     page.get_by_text("free sugar saved").wait_for()
 
@@ -101,6 +111,7 @@ SHOTS = {
     "bench": ("/recipes/1/bench", bench),
     "side-by-side": ("/recipes/1/bench", side_by_side),
     "out-of-reach": ("/recipes/1/bench", out_of_reach),
+    "diet": ("/recipes/3/bench", diet),
     "ledger": ("/ledger", ledger),
     "pantry": ("/pantry?food=honey", pantry),
     "sweeteners": ("/pantry?tab=sweeteners", sweeteners),

@@ -6,11 +6,12 @@ import itertools
 import unittest
 
 from bench.desserts import DESSERTS
+from bench.golden import is_honest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from sun_crumb.core.balance import contribution, families
-from sun_crumb.core.errors import OutOfDomainError, UnknownChoiceError
+from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError, UnknownChoiceError
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.store import excluded_tags
@@ -88,6 +89,7 @@ class WholeThings(CloseTo):
         free = plan(text, **goals)
         self.assertEqual((free.status, grams_of(free, "egg")), ("balanced", 25))
         self.assertIn("g of water; water would be", next(x.reason for x in free.lines if x.ingredient == "egg"))
+        self.assertIn("25 g of egg: beat one, and weigh its part.", free.advice)
         kept = plan(text, locks={2: 50.0}, **goals)
         self.assertEqual(grams_of(kept, "egg"), 50)
 
@@ -162,6 +164,7 @@ class Set(CloseTo):
             ({"amounts": (("", "honey", -5.0),)}, "can't be set"),
             ({"amounts": (("", "honey", float("nan")),)}, "can't be set"),
             ({"amounts": (("", "honey", 5.0),), "without": ("honey",)}, "both left out and set"),
+            ({"amounts": (("", "honey", 5.0), ("", "honey", 9.0))}, "is set twice"),
             ({"amounts": (("", "white_sugar", 5.0),)}, "is a line of the recipe"),
             ({"amounts": (("glaze", "honey", 5.0),)}, "no component 'glaze'"),
         ):
@@ -365,6 +368,55 @@ class Stages(CloseTo):
             self.assertTrue(constant("soft_ball_c") < now < constant("soft_ball_c") + 12, told)
         plain = plan(DESSERTS["caramel"], path="less", cut=0.2)
         self.assertFalse(any(words.startswith("Boil it") for words in plain.advice))
+
+
+def wishes() -> st.SearchStrategy[dict[str, object]]:
+    """Return wishes of every kind, contradictory ones too."""
+    sweeteners = sorted({i.key for i in PANTRY if any(path.allows(i) for path in paths().values())})
+    return st.fixed_dictionaries(
+        {"path": st.sampled_from(sorted(paths())), "cut": st.floats(0, 1)},
+        optional={
+            "keep_sweet": st.floats(0.3, 1.3),
+            "diets": st.lists(st.sampled_from([d["key"] for d in table("diets")]), max_size=2).map(tuple),
+            "cupboard": st.lists(st.sampled_from(sweeteners), max_size=4, unique=True).map(tuple),
+            "amounts": st.tuples(
+                st.just(""), st.sampled_from(sweeteners), st.sampled_from([0.0, 4.0, 60.0, 300.0])
+            ).map(lambda amount: (amount,)),
+            "most_new": st.integers(0, 6),
+            "caps": st.dictionaries(st.sampled_from(["puree", "paste", "syrup", "filler"]), st.floats(0, 0.6)),
+            "flavours": st.lists(st.sampled_from([r["key"] for r in table("flavours")]), unique=True).map(tuple),
+            "locks": st.dictionaries(st.integers(0, 4), st.sampled_from([0.0, 10.0, 120.0, 500.0]), max_size=2),
+            "most_energy_kcal": st.floats(20, 500),
+            "most_free_sugar_g": st.floats(0, 20),
+        },
+    )
+
+
+class AnyWish(CloseTo):
+    @settings(max_examples=40, deadline=None)
+    @given(st.sampled_from(sorted(DESSERTS)), wishes())
+    def test_has_a_plan_that_keeps_what_is_set_and_tells_what_is_off(self, name: str, wish: dict[str, object]) -> None:
+        formula = formula_of(DESSERTS[name])
+        goals = Goals(**wish)  # type: ignore[arg-type]
+        try:
+            made = rework(formula, goals, PANTRY)
+        except (NothingToReworkError, OutOfDomainError) as refused:
+            self.assertTrue(refused.message and refused.field)
+            return
+        self.assertTrue(is_honest(made), [u.goal for u in made.unmet])
+        self.assertClose(sum(x.after_g for x in made.lines), made.totals_after.mass_g, absolute=0.5)
+        for line in made.lines:
+            self.assertTrue(line.reason or abs(line.after_g - line.before_g) < 0.01, line)
+            if line.position in goals.locks:
+                self.assertClose(line.after_g, goals.locks[line.position], absolute=0.01)
+            is_set = any(line.ingredient == key for _, key, _ in goals.amounts)
+            if line.position is None and line.after_g > 0 and not is_set:
+                self.assertFalse(PANTRY[line.ingredient].tags & goals.excluded, line)
+        for component, key, grams in goals.amounts:
+            new = sum(
+                x.after_g for x in made.lines if (x.position, x.component, x.ingredient) == (None, component, key)
+            )
+            self.assertClose(new, grams, absolute=0.01)
 
 
 class Proof(CloseTo):

@@ -80,6 +80,8 @@ class Bench(Screens):
         page.get_by_role("button", name=re.compile("^Who eats it")).click()
         page.get_by_label("vegan", exact=True).check()
         page.keyboard.press("Escape")
+        # The small suns follow who eats it, not the wish.
+        expect(page.get_by_role("radio", name=re.compile("^Less of everything.*at its edge"))).to_be_visible()
         expect(page.get_by_role("row", name=re.compile("^Butter Keep", re.I))).to_contain_text("left out for “vegan”")
         expect(page.get_by_role("row", name=re.compile("^Flax egg", re.I))).to_contain_text("in place of egg")
         page.get_by_role("button", name=re.compile("^Keep butter at")).click()

@@ -65,6 +65,7 @@ const verdict = computed(
   margin-top: 16px;
 }
 .unmet {
+  margin-top: 4px;
   padding-left: 18px;
   color: var(--ember);
   font-size: 0.9rem;

@@ -72,7 +72,7 @@ async function open(): Promise<void> {
     await household.load()
     bench.forget()
     await bench.open(props.id, startingGoals)
-    await bench.glance(household.settings.diets)
+    await bench.glance()
   } catch (error) {
     notices.complain(error)
     if (!bench.recipe) bench.problem = 'This recipe is not on the shelf.'
@@ -194,6 +194,10 @@ useKeys({
   ),
 })
 onMounted(open)
+watch(
+  () => bench.eaters,
+  () => bench.plan && bench.glance().catch(notices.complain),
+)
 watch(() => props.id, open)
 watch(
   () => route.query.version,

@@ -56,6 +56,7 @@ export const useBench = defineStore('bench', () => {
   let lastSlidAt = 0
 
   const original = computed(() => recipe.value?.versions[0])
+  const eaters = computed(() => JSON.stringify([goals.value?.diets, goals.value?.avoid]))
   const canUndo = computed(() => past.value.length > 0)
   const canRedo = computed(() => future.value.length > 0)
 
@@ -187,11 +188,12 @@ export const useBench = defineStore('bench', () => {
     return found.paths
   }
 
-  /** Solves every path with its own preset, for the small suns. */
-  async function glance(diets: string[]): Promise<void> {
+  /** Solves every path with its own preset for who eats it, for the small suns. */
+  async function glance(): Promise<void> {
     const id = recipe.value?.id
-    const found = await sides({ diets })
-    if (recipe.value?.id !== id) return
+    const wish = eaters.value
+    const found = await sides({ diets: goals.value?.diets, avoid: goals.value?.avoid })
+    if (recipe.value?.id !== id || wish !== eaters.value) return
     const words = { balanced: 'balanced', strained: 'at its edge', unmet: 'falls short' }
     glances.value = Object.fromEntries(
       found.map((side) => [
@@ -274,6 +276,7 @@ export const useBench = defineStore('bench', () => {
     relaxed,
     glances,
     original,
+    eaters,
     canUndo,
     canRedo,
     open,

@@ -61,6 +61,18 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
         found.append(
             "Grind the erythritol as fine as icing sugar first: it doesn't dissolve here and would stay gritty."
         )
+    half = next(
+        (
+            x
+            for x in lines
+            if x.ingredient.key == "egg"
+            and (each := x.ingredient.measure("each"))
+            and x.grams % each.grams > 0.2 * each.grams
+        ),
+        None,
+    )
+    if half is not None and all(x.grams != half.grams for x in formula.lines if x.ingredient.key == "egg"):
+        found.append(f"{grams_text(half.grams)} of egg: beat one, and weigh its part.")
     rises = any(x.ingredient.has_role("leaven") and x.ingredient.key.endswith("yeast") for x in formula.lines)
     if rises and _held(lines, "total_sugars_g") < TOLD_SUGAR * _held(formula.lines, "total_sugars_g"):
         found.append("Less sugar, and yeast works sooner: go by the dough's size, not by the clock.")

@@ -166,6 +166,9 @@ class Goals:
                 raise OutOfDomainError(f"{key}: {grams} g can't be set", field="amounts", key=key)
             if grams and key in self.without:
                 raise OutOfDomainError(f"{key} can't be both left out and set", field="amounts", key=key)
+        places = [(component, key) for component, key, _ in self.amounts]
+        if twice := next((place for place in places if places.count(place) > 1), None):
+            raise OutOfDomainError(f"{twice[1]} is set twice", field="amounts", key=twice[1])
         _in_range("most_new", self.most_new, 0, 6, "the number of new sweeteners")
         for kind, share in self.caps.items():
             require_choice(kind, CAPS, "caps")

@@ -257,6 +257,9 @@ class _Build:
         base, terms = self._combine(glycosides)
         for k, f in terms.items():
             rows[k] = rows.get(k, 0.0) - f
+        if base > doses[-1]:
+            # More than the curve goes up to, set by the baker: what lies beyond sweetens no further.
+            rows[self.m.add(0.0, base - doses[-1])] = 1.0
         self.m.require(rows, base, base)
 
     def _balance(self) -> None:
@@ -329,6 +332,8 @@ class _Build:
     def _cap(self, kind: str, weights: list[float]) -> None:
         """Hold what is of one *kind* below its share of the original's batter, or below what was there or the baker has set."""
         there = sum(w * x.grams for w, x in zip(weights, self.p.formula.lines, strict=False))
+        count = len(self.p.formula.lines)
+        there += sum(w * (a.set_g or 0.0) for w, a in zip(weights[count:], self.p.additions, strict=True))
         base, terms = self._combine(weights)
         if terms:
             self.m.require(terms, upper=max(self.p.caps[kind] * self.p.before["mass"], there, base) - base)

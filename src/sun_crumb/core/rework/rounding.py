@@ -221,7 +221,8 @@ def _without_trifles(problem: Problem, true_cost: TrueCost, grams: list[float], 
     old = problem.formula.lines
     prices: dict[int, tuple[float, float]] = {}
     for i, (was, move) in enumerate(zip(problem.untouched, problem.moves, strict=True)):
-        if i not in problem.locks and move is not None and not move.is_cut:
+        is_set = i in problem.locks or (i >= len(old) and problem.additions[i - len(old)].set_g is not None)
+        if not is_set and move is not None and not move.is_cut:
             prices[i] = (was, move.cost)
     for n, addition in enumerate(problem.additions):
         if not (addition.is_sweetener or addition.is_required or addition.kind == "swap"):

@@ -1,0 +1,40 @@
+/** The marked words of the goal sentence. */
+import { grams, list } from './format'
+
+interface Named {
+  key: string
+  name: string
+}
+
+const nameIn = (known: Named[], key: string): string => known.find((item) => item.key === key)?.name ?? key
+
+/** What sweetens instead: the chosen ones by name. */
+export function withWords(cupboard: string[] | null, sweeteners: Named[], hasAny: boolean): string {
+  if (!hasAny) return 'nothing in its place'
+  if (cupboard === null) return 'whatever suits'
+  return cupboard.length ? list(cupboard.map((key) => nameIn(sweeteners, key))) : 'nothing in its place'
+}
+
+/** Who eats it: diets, then allergens. */
+export function eaterWords(diets: string[], avoid: string[], known: Named[], allergens: Named[]): string {
+  const names = [
+    ...diets.map((key) => nameIn(known, key)),
+    ...avoid.map((tag) => `no ${nameIn(allergens, tag)}`),
+  ]
+  return names.length ? list(names) : 'anyone'
+}
+
+/** What a portion may hold at most. */
+export function limitWords(energy: number | null, freeSugar: number | null, cost: number | null): string {
+  const parts = [
+    energy && `${Math.round(energy)} kcal`,
+    freeSugar !== null && `${grams(freeSugar)} of free sugar`,
+    cost !== null && `${cost.toFixed(2)} in price`,
+  ].filter((part): part is string => Boolean(part))
+  return parts.length ? `at most ${list(parts)}` : 'whatever it holds'
+}
+
+/** The keys with one more, or without it where it was among them. */
+export function toggled(keys: string[], key: string): string[] {
+  return keys.includes(key) ? keys.filter((k) => k !== key) : [...keys, key]
+}
