@@ -177,6 +177,35 @@ For the frosting:
         )
         self.assertFalse(any("Filling" in told and "instead of 12" in told for told in advice))
 
+    def test_no_brown_lumps_in_a_pale_icing(self) -> None:
+        """Common practice, no published source."""
+        icing = (
+            "Sponge\nServes 8\n200 g butter\n200 g sugar\n4 eggs\n200 g flour\nFor the frosting:\n250 g icing sugar\n{}"
+        )
+        pale = plan(icing.format("200 g cream cheese"), path="fruit")
+        self.assertEqual({x.component for x in pale.lines if x.ingredient == "date_paste"}, {""})
+        dark = plan(icing.format("100 g butter\n40 g cocoa powder"), path="fruit")
+        self.assertIn("frosting", {x.component for x in dark.lines if x.ingredient == "date_paste"})
+        asked = plan(icing.format("200 g cream cheese"), path="fruit", cupboard=("date_paste",))
+        self.assertIn("frosting", {x.component for x in asked.lines if x.ingredient == "date_paste"})
+
+    def test_a_trace_of_fat_is_none(self) -> None:
+        """A drizzle of sugar and lemon holds a tenth of a gram: coconut sugar's half gram more is nothing."""
+        made = plan("Lemon drizzle\nServes 10\n100 g icing sugar\n3 tbsp lemon juice", path="unrefined")
+        self.assertEqual(made.status, "balanced")
+
+    def test_macarons_stand_on_their_whites_and_pancakes_see_no_oven(self) -> None:
+        text = (
+            "Almond macarons\nMakes 30\n150 g ground almonds\n150 g icing sugar\n110 g egg whites\n150 g caster sugar"
+        )
+        made = plan(text, path="fruit")
+        self.assertEqual(made.balance[0].family, "meringue")
+        self.assertFalse(any(x.ingredient in ("milk", "date_paste") for x in made.lines))
+        cakes = "Pancakes\nMakes 12\n200 g flour\n50 g sugar\n2 eggs\n250 ml milk\n2 tsp baking powder"
+        told = " ".join(plan(cakes, path="unrefined", cupboard=("honey",)).advice)
+        self.assertIn("under the pan", told)
+        self.assertNotIn("oven", told)
+
     def test_yeast_with_less_sugar_is_told(self) -> None:
         """Much sugar slows yeast (common practice, no published source)."""
         buns = "Buns\nMakes 12\n500 g strong flour\n7 g dried yeast\n90 g sugar\n250 ml milk\n60 g butter\n1 egg"

@@ -45,7 +45,7 @@ function setCap(kind: string, text: string): void {
       </select>
     </label>
     <label v-for="cap in choices.caps" :key="cap.key" class="row"
-      ><span>{{ cap.name }}, % of the batter at most</span>
+      ><span>{{ cap.name }}, % of the batter</span>
       <input
         type="number"
         min="0"
@@ -91,5 +91,9 @@ select {
 }
 select {
   width: auto;
+}
+input::placeholder {
+  color: var(--quiet);
+  opacity: 1;
 }
 </style>

@@ -30,7 +30,15 @@ const RELOAD_AFTER_MS = 160
 const SLID = new Set(['cut', 'keep_sweet'])
 const ONE_DRAG_MS = 700
 /** What a slider or a typed amount moves: followed at once by a preview, before the plan proper. */
-const FOLLOWED = new Set(['cut', 'keep_sweet', 'locks', 'most_energy_kcal', 'most_free_sugar_g', 'most_cost'])
+const FOLLOWED = new Set([
+  'cut',
+  'keep_sweet',
+  'locks',
+  'amounts',
+  'most_energy_kcal',
+  'most_free_sugar_g',
+  'most_cost',
+])
 /** Whether a preview must know of a line: it came in, or moves by pieces as eggs do. */
 const isSupport = (line: PlanLine) =>
   line.position === null || (Math.abs(line.after_g - line.before_g) > 0.01 && line.after_g > 0)

@@ -81,6 +81,10 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
     def share(*roles: str) -> float:
         return sum(line.grams for line in lines if line.ingredient.has_role(*roles)) / mass
 
+    # Ground nuts in a macaron are no flour: it stands on its whites.
+    grain = sum(x.grams for x in lines if x.ingredient.has_role("flour", "starch") and not x.ingredient.has_role("nut"))
+    is_whites = grain / mass < 0.1 and share("fat", "liquid") < 0.05
+
     flour = share("flour", "starch")
     oil = sum(line.grams for line in lines if line.ingredient.key.endswith("_oil")) / mass
     is_oil_cake = oil > 0.08 and oil > share("fat") / 2
@@ -115,8 +119,9 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
             family = known[key]
             if key == "oil_cake" and not is_oil_cake:
                 continue
+            solid = 0.0 if key == "meringue" and is_whites else flour
             if any(word in family.words for word in words) and _is_possible(
-                key, flour, share("fruit"), eggs_or_milk, share("egg")
+                key, solid, share("fruit"), eggs_or_milk, share("egg")
             ):
                 if key == "butter_cake":
                     return known["foam_cake" if is_foam else "oil_cake" if is_oil_cake else key]

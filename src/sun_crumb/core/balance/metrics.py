@@ -34,7 +34,7 @@ class Metric:
     """A ratio of two of the QUANTITIES. ``weight`` says how much a band's width of it matters (judgement).
 
     A deviation is measured against the original's ratio, or against ``floor`` where that is smaller: in a dry dough each
-    spoon of water is a large share of what was there, and still only a spoon.
+    spoon of water is a large share of what was there, and still only a spoon; a drizzle's trace of fat is none.
     """
 
     key: str
@@ -50,8 +50,8 @@ METRICS = {
         Metric("sweetness", "sweetness", "mass", 1.2),
         Metric("liquid", "liquid", "holding", 1.5),
         Metric("water", "water", "mass", 1.5, 0.12),
-        Metric("fat", "fat", "mass", 1.0),
-        Metric("structure", "structure", "mass", 1.2),
+        Metric("fat", "fat", "mass", 1.0, 0.05),
+        Metric("structure", "structure", "mass", 1.2, 0.03),
         Metric("bulk", "bulk", "mass", 1.0),
         Metric("freezing", "freezing", "water", 1.2),
         Metric("lift", "lift", "mass", 0.8),

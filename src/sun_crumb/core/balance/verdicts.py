@@ -65,7 +65,7 @@ class Gauge:
         """Return a deviation with its unit: per cent, but grams in 100 g of water and meq/kg of acid and soda."""
         if self.metric.key == "alkali":
             return f"{1000 * off:+.0f} meq/kg".replace("-", "−")
-        if self.metric.floor:
+        if self.metric.key == "water":
             return f"{100 * off * self.scale:+.0f} g in 100 g".replace("-", "−")
         return percent(off)
 

@@ -62,6 +62,14 @@ class Addition:
 
 
 ASKED_SHARE = 0.03
+# What is light to look at, and what is not (common practice, no published source).
+PALE = frozenset({"frosting", "sauce"})
+DARK = frozenset(
+    {
+        "cocoa", "carob_powder", "almond_butter", "peanut_butter", "tahini", "light_brown_sugar", "dark_brown_sugar",
+        "molasses", "coconut_sugar", "cinnamon", "coffee", "instant_coffee", "medjool_date", "deglet_date", "caramel_sauce",
+    }
+)  # fmt: skip
 SWEETENER_GROUPS = frozenset({"refined", "unrefined"})
 SWEETENER_KINDS = {"paste": "paste", "puree": "puree", "syrup": "syrup"}
 
@@ -234,6 +242,9 @@ def additions(
         if row and row["families"] and not is_wished and family.key not in row["families"].split():
             # Ground dates stay grainy where nothing is baked into a crumb; banana is no part of a custard.
             continue
+        if ingredient.has_role("paste") and family.key in PALE and not is_wished and not _is_dark(formula):
+            # Date paste makes an icing or a drizzle brown and lumpy where nothing dark hides it.
+            continue
         found.append(_addition(ingredient, row, is_wished=is_wished))
     for key in goals.including:
         if key not in present:
@@ -277,6 +288,14 @@ def additions(
             taken.add(key)
             found.append(_addition(ingredient, row))
     return found
+
+
+def _is_dark(formula: Formula) -> bool:
+    """Return whether something brown is in it already: chocolate, nut butter, brown sugar, spice, coffee."""
+    return any(
+        x.ingredient.has_role("chocolate") or (x.ingredient.key in DARK and x.grams > 0.01 * formula.mass_g)
+        for x in formula.lines
+    )
 
 
 def _asked_dose(ingredient: Ingredient, mass_g: float) -> float:

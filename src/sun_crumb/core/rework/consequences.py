@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterable
 from math import ceil, floor
 
@@ -37,6 +38,8 @@ SCORCHES = frozenset(
 THIRSTY = frozenset(
     {"chia_seeds", "ground_flax", "psyllium_husk", "oat_flour", "coconut_flour", "chia_egg", "flax_egg"}
 )
+# What is a batter and sees no oven.
+_IN_A_PAN = re.compile(r"\b(?:pancake|waffle|cr[eê]pe|blini|drop scone|fritter|griddle)s?\b|doughnut", re.I)
 TOLD_MASS, TOLD_WATER, TOLD_ACTIVITY, TOLD_SUGAR = 0.05, 0.06, 0.006, 0.7
 
 
@@ -126,6 +129,8 @@ def _oven(verdicts: Iterable[Verdict], formula: Formula) -> str | None:
         return None
     times = f"{browning.deviation + 1:.1f}" if browning.deviation < 9 else "over 10"
     drop, why = constant("browning_drop_c"), f"Browns sooner ({times} times the reducing sugar)"
+    if _IN_A_PAN.search(formula.title):
+        return f"{why}: a milder heat under the pan, and turn sooner."
     setting = f"{drop:.0f} °C (25 °F) lower"
     if formula.oven is not None:
         now = formula.oven.temperature_c
@@ -141,6 +146,8 @@ def _degrees(celsius: float) -> str:
 
 
 def _longer(formula: Formula) -> str:
+    if _IN_A_PAN.search(formula.title):
+        return "a little longer"
     if formula.bake_minutes is None:
         return "5 to 10 minutes more"
     low, high = formula.bake_minutes

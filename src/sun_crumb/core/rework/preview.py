@@ -61,7 +61,11 @@ class Drag:
             kept = None
             if part.problem is not None:
                 last = {key: grams for component, key, grams in support if component == part.component and grams > 0}
-                held = [a for a in part.problem.additions if a.ingredient.key in last or a.kind == "stand_in"]
+                held = [
+                    a
+                    for a in part.problem.additions
+                    if a.ingredient.key in last or a.kind == "stand_in" or a.set_g is not None
+                ]
                 # A stand-in goes by the problem, and what moves by pieces stays as the last plan had it.
                 pieces = {
                     n: last[x.ingredient.key] for n, x in enumerate(part.formula.lines) if x.ingredient.key in last
