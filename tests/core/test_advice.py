@@ -11,7 +11,8 @@ from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.rework import Goals, paths, rework
 from sun_crumb.core.rework.advice import by_the_book, cautions, rules
-from sun_crumb.core.rework.candidates import additions, counted_per_gram, is_cuttable, move_of
+from sun_crumb.core.rework.candidates import additions
+from sun_crumb.core.rework.moves import counted_per_gram, is_cuttable, move_of
 from tests.support import CAKE, CloseTo, batter, formula_of, lines_of
 
 ALLOWED = {

@@ -13,7 +13,7 @@ from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework import Goals, Plan, paths, rework
-from sun_crumb.core.rework.candidates import is_cuttable, move_of
+from sun_crumb.core.rework.moves import is_cuttable, move_of
 from tests.support import CAKE, CloseTo, formula_of
 
 PANTRY = shipped_pantry()

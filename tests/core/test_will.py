@@ -17,9 +17,9 @@ from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.reference import constant, table
 from sun_crumb.core.rework import Goals, Plan, paths, preview, relaxations, rework
-from sun_crumb.core.rework.candidates import is_packed, move_of
 from sun_crumb.core.rework.flavour import flavours
 from sun_crumb.core.rework.model import _Build, solve
+from sun_crumb.core.rework.moves import is_packed, move_of
 from sun_crumb.core.rework.parts import parts_of
 from tests.support import CAKE, CloseTo, formula_of
 

@@ -12,8 +12,8 @@ from sun_crumb.core.formula import Formula, FormulaLine, Totals
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.reference import constant
-from sun_crumb.core.rework.candidates import is_cuttable
 from sun_crumb.core.rework.goals import Goals
+from sun_crumb.core.rework.moves import is_cuttable
 from sun_crumb.core.rework.problem import GROUND, MOST_DISSOLVED, Problem
 from sun_crumb.core.rework.unmet import Unmet
 

@@ -9,8 +9,10 @@ import numpy as np
 
 from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.reference import constant
-from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition, Move
+from sun_crumb.core.rework.addition import Addition
+from sun_crumb.core.rework.candidates import SWEETENER_KINDS
 from sun_crumb.core.rework.cost import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, OUTSIDE, room_for_sweetness
+from sun_crumb.core.rework.moves import Move
 from sun_crumb.core.rework.problem import (
     GROUND,
     LIMITS,

@@ -11,11 +11,11 @@ from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.rework.advice import ByTheBook, by_the_book, cautions
-from sun_crumb.core.rework.candidates import is_cuttable
 from sun_crumb.core.rework.consequences import consequences, instead
 from sun_crumb.core.rework.flavour import Flavour
 from sun_crumb.core.rework.goals import Goals
 from sun_crumb.core.rework.model import solve
+from sun_crumb.core.rework.moves import is_cuttable
 from sun_crumb.core.rework.parts import Part, parts_of
 from sun_crumb.core.rework.preview import as_it_was
 from sun_crumb.core.rework.problem import Problem

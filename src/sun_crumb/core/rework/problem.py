@@ -12,8 +12,10 @@ from sun_crumb.core.balance import QUANTITIES, Family, Gauge, contribution_row, 
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.reference import constant
-from sun_crumb.core.rework.candidates import SWEETENER_KINDS, Addition, Move, counted_per_gram, move_of
+from sun_crumb.core.rework.addition import Addition
+from sun_crumb.core.rework.candidates import SWEETENER_KINDS
 from sun_crumb.core.rework.goals import Goals
+from sun_crumb.core.rework.moves import Move, counted_per_gram, move_of
 from sun_crumb.core.rework.solver import INFINITY
 from sun_crumb.core.sugars.sweetness import linear_sweetness
 

@@ -7,9 +7,10 @@ from dataclasses import replace
 from sun_crumb.core.balance import Gauge
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.quantities.household import grams_text
-from sun_crumb.core.rework.candidates import Addition, counted_per_gram, is_cuttable
+from sun_crumb.core.rework.addition import Addition
 from sun_crumb.core.rework.cost import price
 from sun_crumb.core.rework.goals import DEFINITIONS
+from sun_crumb.core.rework.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.rework.problem import Problem
 from sun_crumb.core.sugars.sweetness import linear_sweetness
 

@@ -8,10 +8,11 @@ from sun_crumb.core.balance import Verdict
 from sun_crumb.core.formula import Formula, Totals
 from sun_crumb.core.pantry import Ingredient, diets
 from sun_crumb.core.reference import table
-from sun_crumb.core.rework.candidates import counted_per_gram, is_cuttable, no_stand_in
 from sun_crumb.core.rework.goals import CAPS, DEFINITIONS, Goals
+from sun_crumb.core.rework.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.rework.price import cost_of
 from sun_crumb.core.rework.problem import Problem
+from sun_crumb.core.rework.stand_ins import no_stand_in
 
 # What too much of a kind of sweetener is like (common practice, no published source).
 PASSED = {
