@@ -15,7 +15,7 @@ from sun_crumb.core.errors import CoreError
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import diets
 from sun_crumb.core.quantities.measures import CupStandard, cup_standards
-from sun_crumb.core.rework import DEFINITIONS, Goals, paths
+from sun_crumb.core.rework import DEFINITIONS, Goals, eaters, paths
 
 DEFAULT_PORT = 8710
 MOST_BYTES = 2_000_000
@@ -115,6 +115,7 @@ def _goals(arguments: argparse.Namespace, formula: Formula) -> Goals:
         diets=tuple(arguments.diet or ()),
         cupboard=kitchen.cupboard_keys(names(arguments.cupboard)) if arguments.cupboard else None,
         avoid=tuple(names(arguments.avoid)),
+        eaters=tuple(arguments.eater or ()),
         without=kitchen.pantry_keys(names(arguments.without), field="without"),
         including=kitchen.pantry_keys(names(arguments.including), field="including"),
         most_energy_kcal=arguments.most_kcal,
@@ -285,6 +286,7 @@ def _parser() -> argparse.ArgumentParser:
             made.add_argument("--keep-sweet", type=float, help="share of the sweetness to keep")
             made.add_argument("--definition", choices=sorted(DEFINITIONS), help="which sugar to cut")
             made.add_argument("--diet", action="append", choices=sorted(diets()))
+            made.add_argument("--eater", action="append", choices=sorted(eaters()), help="who is at the table")
             made.add_argument("--cupboard", help="sweeteners at hand, by comma: honey,dates")
             made.add_argument("--avoid", help="allergens to add nothing of, by comma: treenut,milk")
             made.add_argument("--without", help="what must not be in, by comma")

@@ -154,6 +154,7 @@ class Around(WithApplication):
             "path": "blend", "cut": 0.4, "avoid": ["treenut"], "without": ["honey"], "including": ["walnut"],
             "most_energy_kcal": 400.0, "most_free_sugar_g": 20.0, "most_cost": 0.5, "families": {"": "brownie"}, "locks": {"1": 200.0},
             "amounts": [{"component": "", "ingredient": "date paste", "grams": 44.0}], "most_new": 2, "caps": {"paste": 0.1}, "flavours": ["vanilla"],
+            "eaters": ["diabetes"],
         }  # fmt: skip
         goals = self.post(f"{self.at}/versions", wish)["versions"][-1]["goals"]
         self.assertEqual(goals["including"], ["walnuts"])
@@ -169,6 +170,7 @@ class Around(WithApplication):
             "most_new",
             "caps",
             "flavours",
+            "eaters",
         ):
             with self.subTest(key):
                 self.assertEqual(goals[key], wish[key])
@@ -191,7 +193,7 @@ class Around(WithApplication):
             ({"most_free_sugar_g": -2}, "most_free_sugar_g"), ({"most_cost": -2}, "most_cost"), ({"locks": {"0": -1}}, "locks"), ({"locks": {"77": 1}}, "locks"),
             ({"amounts": [{"ingredient": "moon", "grams": 3}]}, "amounts"), ({"amounts": [{"ingredient": "honey", "grams": -3}]}, "amounts"),
             ({"amounts": [{"ingredient": "egg", "grams": 3}]}, "amounts"), ({"most_new": 9}, "most_new"), ({"caps": {"salt": 0.1}}, "caps"),
-            ({"caps": {"paste": 3}}, "caps"), ({"flavours": ["moon"]}, "flavours"),
+            ({"caps": {"paste": 3}}, "caps"), ({"eaters": ["moon"]}, "eaters"), ({"flavours": ["moon"]}, "flavours"),
             ({"families": {"": "soup"}}, "family"), ({"including": ["honey"] * 11}, "including"),
         ):  # fmt: skip
             for operation in ("rework", "paths", "frontier", "relaxations", "preview", "versions"):

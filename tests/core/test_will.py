@@ -16,7 +16,7 @@ from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.reference import constant, table
-from sun_crumb.core.rework import Goals, Plan, paths, preview, relaxations, rework
+from sun_crumb.core.rework import Goals, Plan, eaters, paths, preview, relaxations, rework
 from sun_crumb.core.rework.flavour import flavours
 from sun_crumb.core.rework.model import _Build, solve
 from sun_crumb.core.rework.moves import is_packed, move_of
@@ -281,6 +281,43 @@ class StandIns(CloseTo):
         self.assertFalse({"butter", "milk", "egg"} & held)
 
 
+class Table(CloseTo):
+    """Who eats it: common practice and guidelines, from memory; every one of them is sent to whom they should ask."""
+
+    def test_each_is_told_with_the_portions_own_figures_and_sent_to_ask(self) -> None:
+        for key, eater in eaters().items():
+            made = plan(LOAF, path="fruit", eaters=(key,))
+            with self.subTest(key):
+                self.assertRegex(made.cautions[0], "doctor|dietitian|midwife|clinic|sooner")
+                self.assertNotIn("{", made.cautions[0])
+                self.assertLessEqual(eater.foods, {i.key for i in PANTRY})
+        told = plan(LOAF, path="fruit", eaters=("diabetes",))
+        one = told.totals_after.carbohydrate_g / told.after.servings
+        self.assertIn(f"{one:.0f} g of carbohydrate", told.cautions[0])
+
+    def test_no_honey_for_an_infant_on_any_path(self) -> None:
+        text = LOAF.replace("120 g light brown sugar", "60 g light brown sugar\n60 g honey")
+        for path in paths():
+            made = plan(text, path=path, eaters=("infant",))
+            with self.subTest(path):
+                self.assertEqual(grams_of(made, "honey"), 0)
+                told = next(x.reason for x in made.lines if x.ingredient == "honey")
+                self.assertEqual(told, "left out for “a child under one”")
+
+    def test_a_sensitive_stomach_gets_less_of_what_it_minds(self) -> None:
+        def polyols(made: Plan) -> float:
+            held = sum(PANTRY[x.ingredient].per_100g.polyols_g * x.after_g / 100 for x in made.lines)
+            return held / made.after.servings
+
+        bold, mild = (plan(LOAF, path="zero", cut=1.0, eaters=e) for e in ((), ("sensitive",)))
+        self.assertLess(polyols(mild), 0.6 * polyols(bold))
+        self.assertLessEqual(polyols(mild), 0.3 * constant("erythritol_serving") + 0.2)
+
+    def test_nobody_unknown_sits_at_the_table(self) -> None:
+        with self.assertRaises(UnknownChoiceError):
+            Goals(eaters=("moon",))
+
+
 class Flavours(CloseTo):
     """Common practice, no published source; no sweetness is counted."""
 
@@ -382,6 +419,7 @@ def wishes() -> st.SearchStrategy[dict[str, object]]:
             "amounts": st.tuples(
                 st.just(""), st.sampled_from(sweeteners), st.sampled_from([0.0, 4.0, 60.0, 300.0])
             ).map(lambda amount: (amount,)),
+            "eaters": st.lists(st.sampled_from(sorted(eaters())), max_size=2).map(tuple),
             "most_new": st.integers(0, 6),
             "caps": st.dictionaries(st.sampled_from(["puree", "paste", "syrup", "filler"]), st.floats(0, 0.6)),
             "flavours": st.lists(st.sampled_from([r["key"] for r in table("flavours")]), unique=True).map(tuple),

@@ -88,6 +88,14 @@ class Bench(Screens):
         expect(page.get_by_text(re.compile("“vegan” does not hold: butter"))).to_be_visible()
         expect(page.get_by_role("row", name=re.compile("^Margarine", re.I))).to_have_count(0)
 
+    def test_who_is_at_the_table_is_told_first(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("button", name=re.compile("^Who eats it")).click()
+        page.get_by_label("someone with diabetes").check()
+        page.keyboard.press("Escape")
+        expect(page.get_by_role("button", name="Who eats it: someone with diabetes")).to_be_visible()
+        expect(page.get_by_text(re.compile("Diabetes: a portion holds \\d+ g of carbohydrate"))).to_be_visible()
+
     def test_flavours_go_in_and_out_and_caps_are_set(self) -> None:
         page = self.open("/recipes/3/bench")
         page.get_by_role("radio", name=re.compile("^Less of everything")).click()

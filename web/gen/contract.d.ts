@@ -710,6 +710,8 @@ export interface components {
             diets: components["schemas"]["NamedOut"][];
             /** Allergens */
             allergens: components["schemas"]["NamedOut"][];
+            /** Eaters */
+            eaters: components["schemas"]["NamedOut"][];
             /** Cups */
             cups: components["schemas"]["CupOut"][];
             /** Sweeteners */
@@ -1042,6 +1044,11 @@ export interface components {
              */
             avoid?: string[];
             /**
+             * Eaters
+             * @default []
+             */
+            eaters?: string[];
+            /**
              * Without
              * @default []
              */
@@ -1124,6 +1131,8 @@ export interface components {
             cupboard: string[] | null;
             /** Avoid */
             avoid: string[];
+            /** Eaters */
+            eaters: string[];
             /** Without */
             without: string[];
             /** Including */
@@ -1281,6 +1290,11 @@ export interface components {
              * @default []
              */
             avoid?: string[];
+            /**
+             * Eaters
+             * @default []
+             */
+            eaters?: string[];
             /**
              * Without
              * @default []
@@ -1761,6 +1775,11 @@ export interface components {
              * @default []
              */
             avoid?: string[];
+            /**
+             * Eaters
+             * @default []
+             */
+            eaters?: string[];
             /**
              * Without
              * @default []

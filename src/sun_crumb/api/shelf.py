@@ -49,6 +49,7 @@ def _goals(body: GoalsIn) -> Goals:
         diets=tuple(body.diets),
         cupboard=None if body.cupboard is None else kitchen.cupboard_keys(body.cupboard, pantry_of(database())),
         avoid=tuple(body.avoid),
+        eaters=tuple(body.eaters),
         without=_known(body.without, "without"),
         including=_known(body.including, "including"),
         most_energy_kcal=body.most_energy_kcal,

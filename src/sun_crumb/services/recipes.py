@@ -29,6 +29,7 @@ from sun_crumb.store.tables import Line, Recipe, Version
 # What versions kept before these goals were known had in their place.
 NEW_GOALS: dict[str, Any] = {
     "avoid": [],
+    "eaters": [],
     "without": [],
     "including": [],
     "most_energy_kcal": None,
@@ -273,6 +274,7 @@ def _goals_view(goals: Goals) -> dict[str, Any]:
         "diets": list(goals.diets),
         "cupboard": None if goals.cupboard is None else list(goals.cupboard),
         "avoid": list(goals.avoid),
+        "eaters": list(goals.eaters),
         "without": list(goals.without),
         "including": list(goals.including),
         "most_energy_kcal": goals.most_energy_kcal,

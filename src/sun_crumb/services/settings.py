@@ -9,7 +9,7 @@ from sun_crumb.core.balance import families
 from sun_crumb.core.pantry import diets
 from sun_crumb.core.quantities.measures import cup_standards
 from sun_crumb.core.reference import constant, table
-from sun_crumb.core.rework import CAPS, DEFINITIONS, paths
+from sun_crumb.core.rework import CAPS, DEFINITIONS, eaters, paths
 from sun_crumb.services.pantry import hidden_products, pantry_of
 from sun_crumb.services.views import View, ingredient_view
 from sun_crumb.store import Database
@@ -58,6 +58,7 @@ def choices(database: Database) -> View:
         "caps": [{"key": key, "name": name} for key, name in CAPS.items()],
         "diets": [{"key": d.key, "name": d.name} for d in diets().values()],
         "allergens": [{"key": row["tag"], "name": row["name"]} for row in table("allergens")],
+        "eaters": [{"key": e.key, "name": e.name} for e in eaters().values()],
         "cups": [asdict(c) for c in cup_standards().values()],
         "sweeteners": [ingredient_view(i) for i in pantry if any(p.allows(i) for p in paths().values())],
         "limits": [

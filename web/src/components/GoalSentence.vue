@@ -32,7 +32,7 @@ const words = computed(() => {
   return {
     definition: choices.definitions.find((d) => d.key === goals.definition)?.name ?? '',
     with: withWords(goals.cupboard, choices.sweeteners, sweeteners.value.length > 0),
-    eaters: eaterWords(goals.diets, goals.avoid, choices.diets, choices.allergens),
+    eaters: eaterWords(goals, choices),
     limits: limitWords(goals.most_energy_kcal, goals.most_free_sugar_g, goals.most_cost),
     tastes: tastes.length ? list(tastes) : 'no other wish',
   }
@@ -86,6 +86,12 @@ const words = computed(() => {
         :items="choices.diets"
         :chosen="goals.diets"
         @toggle="emit('change', { diets: toggled(goals.diets, $event) })"
+      />
+      <PickList
+        legend="At the table"
+        :items="choices.eaters"
+        :chosen="goals.eaters"
+        @toggle="emit('change', { eaters: toggled(goals.eaters, $event) })"
       />
       <PickList
         legend="Nothing that holds"

@@ -14,7 +14,7 @@ defineProps<{
         {{ text }}
       </button>
     </template>
-    <div class="panel"><slot /></div>
+    <div class="panel" role="dialog" :aria-label="label"><slot /></div>
   </v-menu>
 </template>
 

@@ -15,11 +15,15 @@ export function withWords(cupboard: string[] | null, sweeteners: Named[], hasAny
   return cupboard.length ? list(cupboard.map((key) => nameIn(sweeteners, key))) : 'nothing in its place'
 }
 
-/** Who eats it: diets, then allergens. */
-export function eaterWords(diets: string[], avoid: string[], known: Named[], allergens: Named[]): string {
+/** Who eats it: people, then diets, then allergens. */
+export function eaterWords(
+  goals: { diets: string[]; avoid: string[]; eaters: string[] },
+  known: { diets: Named[]; allergens: Named[]; eaters: Named[] },
+): string {
   const names = [
-    ...diets.map((key) => nameIn(known, key)),
-    ...avoid.map((tag) => `no ${nameIn(allergens, tag)}`),
+    ...goals.eaters.map((key) => nameIn(known.eaters, key)),
+    ...goals.diets.map((key) => nameIn(known.diets, key)),
+    ...goals.avoid.map((tag) => `no ${nameIn(known.allergens, tag)}`),
   ]
   return names.length ? list(names) : 'anyone'
 }

@@ -46,6 +46,7 @@ function preset(key: string): BenchGoals {
     diets: bench.goals?.diets ?? household.settings.diets,
     cupboard: null,
     avoid: bench.goals?.avoid ?? [],
+    eaters: bench.goals?.eaters ?? [],
     without: bench.goals?.without ?? [],
     including: bench.goals?.including ?? [],
     most_energy_kcal: bench.goals?.most_energy_kcal ?? null,

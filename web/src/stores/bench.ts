@@ -64,7 +64,7 @@ export const useBench = defineStore('bench', () => {
   let lastSlidAt = 0
 
   const original = computed(() => recipe.value?.versions[0])
-  const eaters = computed(() => JSON.stringify([goals.value?.diets, goals.value?.avoid]))
+  const eaters = computed(() => JSON.stringify([goals.value?.diets, goals.value?.avoid, goals.value?.eaters]))
   const canUndo = computed(() => past.value.length > 0)
   const canRedo = computed(() => future.value.length > 0)
 
@@ -200,7 +200,8 @@ export const useBench = defineStore('bench', () => {
   async function glance(): Promise<void> {
     const id = recipe.value?.id
     const wish = eaters.value
-    const found = await sides({ diets: goals.value?.diets, avoid: goals.value?.avoid })
+    const { diets, avoid, eaters: table } = goals.value ?? {}
+    const found = await sides({ diets, avoid, eaters: table })
     if (recipe.value?.id !== id || wish !== eaters.value) return
     const words = { balanced: 'balanced', strained: 'at its edge', unmet: 'falls short' }
     glances.value = Object.fromEntries(

@@ -50,6 +50,7 @@ class ChoicesOut(Out):
     caps: list[NamedOut]
     diets: list[NamedOut]
     allergens: list[NamedOut]
+    eaters: list[NamedOut]
     cups: list[CupOut]
     sweeteners: list[IngredientOut]
     limits: list[LimitOut]

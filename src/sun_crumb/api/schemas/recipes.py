@@ -60,6 +60,7 @@ class GoalsOut(Out):
     diets: list[str]
     cupboard: list[str] | None
     avoid: list[str]
+    eaters: list[str]
     without: list[str]
     including: list[str]
     most_energy_kcal: float | None

@@ -28,6 +28,7 @@ class GoalsIn(In):
     diets: Annotated[list[Key], Field(max_length=20)] = []
     cupboard: Annotated[list[Key], Field(max_length=100)] | None = None
     avoid: Annotated[list[Key], Field(max_length=20)] = []
+    eaters: Annotated[list[Key], Field(max_length=20)] = []
     without: Annotated[list[Key], Field(max_length=60)] = []
     including: Annotated[list[Key], Field(max_length=10)] = []
     most_energy_kcal: Share | None = None

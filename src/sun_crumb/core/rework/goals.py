@@ -11,6 +11,7 @@ from sun_crumb.core.errors import OutOfDomainError, require_choice
 from sun_crumb.core.pantry import Ingredient, diets
 from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.reference import table
+from sun_crumb.core.rework.eaters import eaters
 
 DEFINITIONS = {
     "free_sugars_who_g": "free sugar",
@@ -95,6 +96,8 @@ class Goals:
         Keys of diets.csv; what they rule out is never added.
     cupboard
         Pantry keys of the sweeteners at hand; None for the path's usual ones.
+    eaters
+        Keys of eaters.csv: who is at the table.
     avoid
         Tags of allergens.csv that nothing added may carry.
     without, including
@@ -136,6 +139,7 @@ class Goals:
     most_new: int | None = None
     caps: dict[str, float] = field(default_factory=dict)
     flavours: tuple[str, ...] | None = None
+    eaters: tuple[str, ...] = ()
 
     def __post_init__(self) -> None:
         require_choice(self.path, paths(), "path")
@@ -145,6 +149,8 @@ class Goals:
             require_choice(self.definition, DEFINITIONS, "definition")
         for diet in self.diets:
             require_choice(diet, diets(), "diet")
+        for key in self.eaters:
+            require_choice(key, eaters(), "eaters")
         for tag in self.avoid:
             require_choice(tag, {row["tag"] for row in table("allergens")}, "avoid")
         if both := sorted(set(self.without) & set(self.including)):
@@ -178,8 +184,13 @@ class Goals:
 
     @property
     def excluded(self) -> frozenset[str]:
-        """The tags that diets and allergens rule out."""
-        return excluded_tags(self.diets) | frozenset(self.avoid)
+        """The tags that diets, allergens and eaters rule out."""
+        return excluded_tags(self.diets).union(self.avoid, *(eaters()[key].excluded_tags for key in self.eaters))
+
+    @property
+    def sitting_share(self) -> float:
+        """What part of a portion's usual limits of sugar alcohols and fibres everyone at the table bears."""
+        return min((eaters()[key].sitting_share for key in self.eaters), default=1.0)
 
     @property
     def preset(self) -> Path:

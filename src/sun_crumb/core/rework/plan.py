@@ -5,13 +5,14 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, verdicts
-from sun_crumb.core.formula import Formula, FormulaLine, Totals, served, total
+from sun_crumb.core.formula import Formula, FormulaLine, Totals, portion, served, total
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.rework.advice import ByTheBook, by_the_book, cautions
 from sun_crumb.core.rework.consequences import consequences, instead
+from sun_crumb.core.rework.eaters import eater_cautions
 from sun_crumb.core.rework.flavour import Flavour
 from sun_crumb.core.rework.goals import Goals
 from sun_crumb.core.rework.model import solve
@@ -175,7 +176,10 @@ class _Made:
             totals_after=after_totals,
             savings=savings(*eaten, after.servings),
             by_the_book=tuple(by_the_book(self.sugar_out, formula.mass_g, self.added, pantry)),
-            cautions=tuple(cautions(after, set(self.added), [family.key for family in self.families])),
+            cautions=(
+                *eater_cautions(goals.eaters, after, *(portion(t, formula.servings) for t in eaten)),
+                *cautions(after, set(self.added), [family.key for family in self.families]),
+            ),
             unmet=tuple(unmet),
             advice=tuple(self._advice()),
             flavour=self.flavours,

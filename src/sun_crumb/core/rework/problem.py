@@ -102,6 +102,7 @@ class Problem:
     def _sittings(self) -> list[tuple[Matrix, float]]:
         """One limit for all that hold it: two sweeteners of the same kind don't make a portion go down easier."""
         found = []
+        share = self.share * self.goals.sitting_share
         for limit, names in PER_SITTING.items():
             brought = [sum(getattr(a.ingredient.per_100g, name) for name in names) / 100 for a in self.additions]
             if any(brought):
@@ -111,7 +112,7 @@ class Problem:
                     if a.is_required
                 )
                 row = np.array([0.0] * len(self.formula.lines) + brought)
-                found.append((row, max(constant(limit) * self.formula.servings * self.share, asked)))
+                found.append((row, max(constant(limit) * self.formula.servings * share, asked)))
         return found
 
     @property

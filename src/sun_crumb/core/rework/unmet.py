@@ -8,6 +8,7 @@ from sun_crumb.core.balance import Verdict
 from sun_crumb.core.formula import Formula, Totals
 from sun_crumb.core.pantry import Ingredient, diets
 from sun_crumb.core.reference import table
+from sun_crumb.core.rework.eaters import eaters
 from sun_crumb.core.rework.goals import CAPS, DEFINITIONS, Goals
 from sun_crumb.core.rework.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.rework.price import cost_of
@@ -145,9 +146,11 @@ def _why_short(goals: Goals, original: Formula, formula: Formula) -> str:
 def _rules(goals: Goals) -> dict[str, frozenset[str]]:
     """Return what diets and allergies rule out: tags by name, in the order of the goals."""
     names = {row["tag"]: row["name"] for row in table("allergens")}
-    return {diets()[key].name: diets()[key].excluded_tags for key in goals.diets} | {
-        f"no {names[tag]}": frozenset({tag}) for tag in goals.avoid
-    }
+    return (
+        {diets()[key].name: diets()[key].excluded_tags for key in goals.diets}
+        | {f"no {names[tag]}": frozenset({tag}) for tag in goals.avoid}
+        | {eaters()[key].name: eaters()[key].excluded_tags for key in goals.eaters}
+    )
 
 
 def ruled_out_by(ingredient: Ingredient, goals: Goals) -> list[str]:
