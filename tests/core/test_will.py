@@ -293,7 +293,9 @@ class Table(CloseTo):
                 self.assertLessEqual(eater.foods, {i.key for i in PANTRY})
         told = plan(LOAF, path="fruit", eaters=("diabetes",))
         one = told.totals_after.carbohydrate_g / told.after.servings
-        self.assertIn(f"{one:.0f} g of carbohydrate", told.cautions[0])
+        self.assertIn(f"{one:.0f} g of carbohydrate, ", told.cautions[0])
+        zero = plan(LOAF, path="zero", eaters=("diabetes",))
+        self.assertIn("of it sugar alcohols)", zero.cautions[0])
 
     def test_no_honey_for_an_infant_on_any_path(self) -> None:
         text = LOAF.replace("120 g light brown sugar", "60 g light brown sugar\n60 g honey")

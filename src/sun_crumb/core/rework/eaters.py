@@ -45,6 +45,7 @@ def eaters() -> dict[str, Eater]:
 def eater_cautions(keys: Iterable[str], formula: Formula, before: Totals, after: Totals) -> list[str]:
     """Return what each of these eaters is told of a dessert; *before* and *after* hold what one portion does."""
     found = []
+    polyols = sum(x.ingredient.per_100g.polyols_g * x.grams / 100 for x in formula.lines) / formula.servings
     for key in keys:
         eater = eaters()[key]
         held = [x.ingredient.name.lower() for x in formula.lines if x.grams > 0 and x.ingredient.key in eater.foods]
@@ -55,6 +56,7 @@ def eater_cautions(keys: Iterable[str], formula: Formula, before: Totals, after:
                 foods=_listed(list(dict.fromkeys(held))),
                 sugar=grams_text(after.free_sugars_who_g),
                 carbohydrate=grams_text(after.carbohydrate_g),
+                alcohols=f" ({grams_text(polyols)} of it sugar alcohols)" if polyols > 0.5 else "",
                 carbohydrate_before=grams_text(before.carbohydrate_g),
                 protein=grams_text(after.protein_g),
                 protein_before=grams_text(before.protein_g),
