@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Iterator
+from collections.abc import Collection, Iterator, Set
 from dataclasses import replace
 from functools import cache
 
@@ -106,16 +106,15 @@ def _adjusters(
             continue
         if row["kind"] == "swap":
             found += _swaps(formula, ingredient, row, goals, kept)
-        elif key not in present and _is_of_use(row, family, goals, formula):
+        elif key not in present and _is_of_use(row, family, goals, formula, present):
             found.append(_addition(ingredient, row))
     if any(a.ingredient.key == "milk" for a in found):
         found = [a for a in found if a.ingredient.key != "water"]
     return found
 
 
-def _is_of_use(row: dict[str, str], family: Family, goals: Goals, formula: Formula) -> bool:
-    """Return whether an adjuster can do anything in this component."""
-    present = {line.ingredient.key for line in formula.lines}
+def _is_of_use(row: dict[str, str], family: Family, goals: Goals, formula: Formula, present: Set[str]) -> bool:
+    """Return whether an adjuster can do anything in this component, which holds what is *present*."""
     match row["kind"]:
         case "filler":
             return row["ingredient"] == "milk_powder" and family.caps["filler"] > 0 and goals.preset.key != "fruit"
