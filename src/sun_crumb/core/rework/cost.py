@@ -6,6 +6,8 @@ from sun_crumb.core.balance import Gauge
 
 # A band's width costs so much inside the band, in the second band, and beyond: of sweetness, and of texture.
 INSIDE, BEYOND, FAR, OUTSIDE = 0.15, 2.0, 6.0, 40.0
+# What being called strained costs a rounded plan, however little it lies outside its stretch: a spoon less may undo it.
+EDGE = 0.4
 # What a shortfall of the whole cut costs, and an overshoot: the cut gives way only when the dessert would fail.
 CUT_SHORT, CUT_OVER = 400.0, 3.0
 

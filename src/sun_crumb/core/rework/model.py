@@ -30,6 +30,8 @@ from sun_crumb.core.sugars.sweetness import intense_dose
 WISHED_WORTH, WISHED_SHARE = 1.5, 0.12
 SEGMENTS = (1.5, 3.0, 4.5, 6.0)
 MOST_PIECES = 2
+# The part of a band that the model holds for the whole of it.
+SAFE = 0.92
 # An acid comes in against soda alone: with it the batter may be sourer than the original by this share of a band. Without
 # it, by so much that it never binds [meq/g].
 SOUR_ENOUGH, FAR_SOUR = 0.5, 1.0
@@ -288,7 +290,12 @@ class _Build:
                     room = room_for_sweetness(gauge) * band
                     parts = [m.add(0.0, room, INSIDE * cost / band), m.add(0.0, INFINITY, FAR * cost / band)]
                 else:
-                    parts = [m.add(0.0, band, INSIDE * cost / band), m.add(0.0, band, BEYOND * cost / band)]
+                    # A little inside the edge, so that rounding finds room there too.
+                    inner = SAFE * band
+                    parts = [
+                        m.add(0.0, inner, INSIDE * cost / band),
+                        m.add(0.0, 2 * band - inner, BEYOND * cost / band),
+                    ]
                     if key == "sweetness":
                         # Taste may give way further than texture: a less sweet cake is still a cake.
                         parts.append(m.add(0.0, INFINITY, FAR * cost / band))

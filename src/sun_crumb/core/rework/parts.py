@@ -22,6 +22,8 @@ from sun_crumb.core.rework.stand_ins import must_go
 class Part:
     """One component: its lines, their positions in the whole recipe, and its problem, None where it stays as it is.
 
+    With a problem the lines stand in an order of their own, not the recipe's.
+
     ``flavours`` are what may stand in for sweetness there: of the main one only.
     """
 
@@ -59,6 +61,7 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
         if component not in solved:
             yield Part(component, part, positions, None)
             continue
+        part, positions = _in_order(part, positions)
         mine = Part(component, part, positions, None, burden).wish(goals)
         family = kinds[component]
         if family.key in ("fruit", "sauce"):
@@ -158,7 +161,7 @@ def _burden(held: dict[str, float], solved: Container[str]) -> float:
     """Return how many times its own share of the cut a component bears, for those that hold sugar and can't be cut."""
     own = sum(h for c, h in held.items() if c in solved)
     whole = sum(held.values())
-    return whole / own if own and whole > 1.001 * own else 1.0
+    return round(whole / own, 9) if own and whole > 1.001 * own else 1.0
 
 
 def _positions(formula: Formula, component: str) -> list[int]:
@@ -184,6 +187,15 @@ def _allowed(
         share = held[component] / whole if whole else _mass(parts, [component]) / _mass(parts, solved)
         found[name] = max(left, 0.0) * share
     return found
+
+
+def _in_order(part: Formula, positions: list[int]) -> tuple[Formula, list[int]]:
+    """Return a component with its lines in an order of their own: what a plan is must not hang on how a recipe lists them."""
+    pairs = sorted(
+        zip(part.lines, positions, strict=True),
+        key=lambda pair: (pair[0].ingredient.key, pair[0].grams, pair[0].is_crushed, pair[0].text),
+    )
+    return replace(part, lines=tuple(line for line, _ in pairs)), [position for _, position in pairs]
 
 
 def _mass(parts: list[tuple[str, Formula, list[int]]], components: Container[str]) -> float:

@@ -238,7 +238,8 @@ def _explained(
     after the last sugar that is cut."""
     old = problem.formula.lines
     rows: list[tuple[int, PlanLine]] = []
-    last_cut = max((i for i, line in enumerate(old) if is_cuttable(line, problem.goals.counted)), default=-1)
+    cut = (i for line, i in zip(old, positions, strict=True) if is_cuttable(line, problem.goals.counted))
+    last_cut = max(cut, default=-1)
     for n, line in enumerate(lines):
         was = old[n].grams if n < len(old) else 0.0
         if n >= len(old) and line.grams <= 0:
@@ -265,10 +266,11 @@ def _explained(
             _step(line.at(max(line.grams, was)), cup),
             n < len(old) or problem.additions[n - len(old)].kind != "swap",
         )
-        place = n
-        if n >= len(old):
-            addition = problem.additions[n - len(old)]
-            place = last_cut if addition.replaces is None else addition.replaces
+        if n < len(old):
+            place = positions[n]
+        else:
+            replaces = problem.additions[n - len(old)].replaces
+            place = last_cut if replaces is None else positions[replaces]
         rows.append((place, row))
     return [row for _, row in sorted(rows, key=lambda pair: pair[0])]
 

@@ -102,6 +102,7 @@ class Drag:
                 if n < old or x.grams > 0
             ]
             after += [x for x in lines if x.grams > 0]
+        rows.sort(key=lambda row: len(self.formula.lines) if row[0] is None else row[0])
         made = replace(self.formula, lines=tuple(after))
         return Preview(tuple(rows), tuple(balances), made, total(made.lines))
 

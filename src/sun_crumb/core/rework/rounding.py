@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from itertools import combinations, product
 from math import ceil, floor
 from operator import mul
 
 from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.pantry.household import grid_of
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.rework.cost import BEYOND, CUT_OVER, CUT_SHORT, INSIDE, OUTSIDE, price
+from sun_crumb.core.rework.cost import BEYOND, CUT_OVER, CUT_SHORT, EDGE, INSIDE, OUTSIDE, price
 from sun_crumb.core.rework.problem import LIMITS, Problem, bounds
 from sun_crumb.core.sugars.sweetness import intense_equivalent
 
@@ -89,9 +90,9 @@ class TrueCost:
             if reach <= 1:
                 cost += p.weight * INSIDE * reach
             elif reach <= 2:
-                cost += p.weight * (INSIDE + BEYOND * (reach - 1))
+                cost += p.weight * (INSIDE + BEYOND * (reach - 1)) + (EDGE if reach > 1.001 else 0.0)
             else:
-                cost += p.weight * (INSIDE + BEYOND + outside * (reach - 2))
+                cost += p.weight * (INSIDE + BEYOND + outside * (reach - 2)) + EDGE
         held = len(QUANTITIES)
         if problem.counted_before > 0:
             gap = sums[held] / problem.counted_before - (1 - problem.goals.wanted_cut)
@@ -109,7 +110,8 @@ class TrueCost:
         # A smaller batch is no way to be sweet enough: the whole batch's sweetness counts too.
         wanted = self.problem.before["sweetness"] * self.problem.goals.wanted_sweetness
         off = min((whole / mass if mass > 0 else 0.0) / gauge.wanted, whole / wanted) - 1
-        return gauge.metric.weight * price(gauge, off)
+        edge = EDGE if gauge.reach(off) < -1.001 else 0.0
+        return gauge.metric.weight * price(gauge, off) + edge
 
 
 def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[float]:
@@ -178,28 +180,44 @@ def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float]) -> l
 def _improve(
     problem: Problem, true_cost: TrueCost, grams: list[float], result: list[float], free: dict[int, float]
 ) -> float:
-    """Move the *free* amounts of *result* by their steps, one at a time, while that costs less; return the cost."""
+    """Move the *free* amounts of *result* by their steps while that costs less; return the cost.
+
+    One at a time, and two sugars that are cut together: one up and the other down leaves the cut as it was.
+    """
     limits = bounds(problem)
+    groups = [*((i,) for i in free), *combinations([i for i in free if _is_cut(problem, i)], 2)]
     sums = true_cost.sums(result)
     best = true_cost.of(sums)
     for _ in range(ROUNDS):
         improved = False
-        for i, step in free.items():
-            was = problem.untouched[i]
-            near = {floor(grams[i] / step) * step, ceil(grams[i] / step) * step}
-            if not _is_cut(problem, i):
-                near |= {result[i] + step, result[i] - step}
-            for choice in sorted(near):
-                if choice <= 0 or abs(choice - grams[i]) > 2.01 * step or not _within(choice, limits[i], step):
-                    continue
-                amount = was if was and abs(choice - was) < 0.3 * step else choice
-                trial = true_cost.moved(sums, i, amount - result[i])
+        for group in groups:
+            for amounts in product(*(_choices(problem, grams[i], result[i], i, free[i], limits[i]) for i in group)):
+                trial = sums
+                for i, amount in zip(group, amounts, strict=True):
+                    trial = true_cost.moved(trial, i, amount - result[i])
                 cost = true_cost.of(trial)
                 if cost < best - 1e-9:
-                    best, sums, result[i], improved = cost, trial, amount, True
+                    best, sums, improved = cost, trial, True
+                    for i, amount in zip(group, amounts, strict=True):
+                        result[i] = amount
         if not improved:
             break
     return best
+
+
+def _choices(
+    problem: Problem, exact: float, now: float, position: int, step: float, limits: tuple[float, float]
+) -> list[float]:
+    """Return the amounts that a spoon measures near the *exact* one and near what it is *now* [g]."""
+    was = problem.untouched[position]
+    near = {floor(exact / step) * step, ceil(exact / step) * step}
+    if not _is_cut(problem, position):
+        near |= {now + step, now - step}
+    return [
+        was if was and abs(choice - was) < 0.3 * step else choice
+        for choice in sorted(near)
+        if choice > 0 and abs(choice - exact) <= 2.01 * step and _within(choice, limits, step)
+    ]
 
 
 def _is_cut(problem: Problem, position: int) -> bool:
