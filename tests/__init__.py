@@ -1,4 +1,7 @@
-"""The tests. Properties are tried on the same inputs each time: what fails here fails everywhere."""
+"""All tests; run them with make test, or one file with python -m unittest tests.core.test_reading.
+
+Properties are tried on the same inputs each time: what fails here fails everywhere.
+"""
 
 from hypothesis import settings
 
