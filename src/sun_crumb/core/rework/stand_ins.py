@@ -92,6 +92,6 @@ def stood_in(formula: Formula, family: Family, goals: Goals, pantry: Pantry, kep
                 replaces=position,
                 base_g=base,
                 move=move,
-                words=row["words"] if other == key else f"for the {pantry[key].name}",
+                words=row["words"] if other == key else f"to sour the {pantry[key].name}",
             )
     return list(found.values())
