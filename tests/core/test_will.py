@@ -377,6 +377,11 @@ class Stages(CloseTo):
         told = next(words for words in made.advice if words.startswith("Browns sooner"))
         self.assertIn("160 °C (325 °F) instead of 175 °C (350 °F)", told)
         self.assertIn("from minute 45", told)
+        short = LOAF.replace("50 to 55 minutes", "10 to 12 minutes")
+        told = " ".join(plan(short, path="fruit", cut=0.9, cupboard=("applesauce", "banana")).advice)
+        self.assertIn("11 to 16 minutes instead of 10 to 12", told)
+        honeyed = " ".join(plan(short, path="unrefined", cupboard=("honey",)).advice)
+        self.assertIn("from minute 9", honeyed)
 
     def test_freezing_goes_by_moles(self) -> None:
         """Freezing point of sucrose solutions (handbook values, from memory) against Blagden's law, 1.86 K kg/mol."""

@@ -136,7 +136,7 @@ def _oven(verdicts: Iterable[Verdict], formula: Formula) -> str | None:
         now = formula.oven.temperature_c
         fan = " with the fan" if formula.oven.is_fan else ""
         setting = f"at {_degrees(now - drop)} instead of {_degrees(now)}{fan}"
-    look = "5 minutes earlier" if formula.bake_minutes is None else f"from minute {max(formula.bake_minutes[0] - 5, 1)}"
+    look = "5 minutes earlier" if formula.bake_minutes is None else f"from minute {_sooner(formula.bake_minutes[0])}"
     return f"{why}: oven {setting}, look {look}; foil over the top if it is dark before it is done."
 
 
@@ -145,13 +145,19 @@ def _degrees(celsius: float) -> str:
     return f"{5 * round(celsius / 5):.0f} °C ({25 * round((celsius * 1.8 + 32) / 25):.0f} °F)"
 
 
+def _sooner(minutes: int) -> int:
+    """Return when to look [min]: five minutes earlier, in a short bake a sixth of it."""
+    return minutes - max(min(5, minutes // 6), 1) if minutes > 1 else 1
+
+
 def _longer(formula: Formula) -> str:
     if _IN_A_PAN.search(formula.title):
         return "a little longer"
     if formula.bake_minutes is None:
         return "5 to 10 minutes more"
     low, high = formula.bake_minutes
-    return f"{low + 5} to {high + 10} minutes instead of {low if low == high else f'{low} to {high}'}"
+    more, most = max(min(5, low // 6), 1), max(min(10, high // 3), 2)
+    return f"{low + more} to {high + most} minutes instead of {low if low == high else f'{low} to {high}'}"
 
 
 def _held(lines: Iterable[FormulaLine], name: str) -> float:
