@@ -200,6 +200,17 @@ class Set(CloseTo):
         goals = Goals(path="zero", cut=0.9, keep_sweet=1.0, most_new=0)
         self.assertIn("most_new", {r.goal for r in relaxations(formula_of(CAKE), goals, PANTRY)})
 
+    def test_a_filler_that_few_have_is_offered_not_taken(self) -> None:
+        """Half the sugar with nothing in its place leaves a cake without bulk; inulin is a way, and a choice."""
+        goals = Goals(path="less", cut=0.5)
+        formula = formula_of(DESSERTS["butter cake"])
+        self.assertNotIn("inulin", {x.ingredient for x in rework(formula, goals, PANTRY).lines})
+        offer = next(r for r in relaxations(formula, goals, PANTRY) if r.goal == "including")
+        made = rework(formula, Goals(path="less", cut=0.5, including=tuple(offer.changes["including"])), PANTRY)
+        self.assertEqual(made.status, "balanced")
+        per_portion = grams_of(made, "inulin") / made.after.servings
+        self.assertTrue(2 < per_portion <= constant("inulin_serving") + 0.5, per_portion)
+
     def test_where_no_single_change_helps_two_together_do(self) -> None:
         goals = Goals(path="less", cut=0.9, keep_sweet=1.0, locks={3: 10.0, 5: 40.0})
         found = relaxations(formula_of(CAKE), goals, PANTRY)

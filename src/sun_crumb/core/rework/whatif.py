@@ -19,6 +19,7 @@ SEARCH_STEPS = 2
 Holds = Callable[[Goals], Plan | None]
 # Sweeteners that make up most sweetness for least sugar, tried one at a time.
 HELPERS = ("stevia_erythritol", "date_paste", "honey")
+FILLERS = ("inulin", "polydextrose")
 
 
 @dataclass(frozen=True, slots=True)
@@ -59,6 +60,7 @@ def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard
             found.append(Relaxation("keep_sweet", {"keep_sweet": keep}, words, less))
             break
     found += _with_help(formula, goals, pantry, holds)
+    found += _with_filler(formula, goals, pantry, holds)
     for position in goals.locks:
         freed = {k: v for k, v in goals.locks.items() if k != position}
         if holds(replace(goals, locks=freed)):
@@ -154,6 +156,19 @@ def _largest_cut(goals: Goals, holds: Holds) -> float | None:
             low, high = (middle, high) if holds(replace(goals, cut=middle)) else (low, middle)
         return int(100 * low) / 100
     return None
+
+
+def _with_filler(formula: Formula, goals: Goals, pantry: Pantry, holds: Holds) -> list[Relaxation]:
+    """Return the filler that would take the place of the lost bulk, where few kitchens have it and none was asked for."""
+    known = {line.ingredient.key for line in formula.lines}.union(goals.without, goals.including)
+    for key in FILLERS:
+        if key in known or pantry[key].tags & goals.excluded:
+            continue
+        changes = {"including": [*goals.including, key]}
+        if holds(replace(goals, including=(*goals.including, key))):
+            words = f"with some {pantry[key].name}, a fibre that fills and hardly sweetens, the whole wish can be had"
+            return [Relaxation("including", changes, words, 0.12)]
+    return []
 
 
 def _with_help(formula: Formula, goals: Goals, pantry: Pantry, holds: Holds) -> list[Relaxation]:
