@@ -121,9 +121,10 @@ def _together(goals: Goals, holds: Holds) -> list[Relaxation]:
         "most_energy_kcal": None,
         "most_free_sugar_g": None,
         "most_cost": None,
-        "keep_sweet": None,
+        # As sweet as the path would have it by itself.
+        "keep_sweet": replace(goals, keep_sweet=None).wanted_sweetness,
     }
-    if any(getattr(goals, name) for name in free):
+    if any(getattr(goals, name) for name in free if name != "keep_sweet"):
         wish = replace(goals, **free)
         if holds(wish):
             return [
