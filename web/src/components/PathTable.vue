@@ -62,7 +62,8 @@ async function load(): Promise<void> {
   try {
     const { cut, keep_sweet, definition, ...others } = props.goals
     const wish = isSame.value ? { ...others, cut, keep_sweet, definition } : others
-    sides.value = await bench.sides({ ...wish, cupboard: null })
+    // What sweetens and seasons, and how much of it, belongs to the path that is on the bench.
+    sides.value = await bench.sides({ ...wish, cupboard: null, amounts: [], most_new: null, flavours: null })
   } catch (error) {
     notices.complain(error)
   } finally {
