@@ -28,7 +28,7 @@ from sun_crumb.core.sugars.sweetness import intense_dose
 
 # A sweetener asked for by name: what using it is worth, and the least share of the sugar it then stands for.
 WISHED_WORTH, WISHED_SHARE = 1.5, 0.12
-SEGMENTS = (1.5, 3.0, 4.5, 6.0)
+SEGMENTS = (2.0, 4.0, 6.0)
 MOST_PIECES = 2
 # The part of a band that the model holds for the whole of it.
 SAFE = 0.92

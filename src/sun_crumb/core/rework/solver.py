@@ -133,6 +133,9 @@ class LinearModel:
         highs = highspy.Highs()  # type: ignore[no-untyped-call]
         for name, value in OPTIONS.items():
             highs.setOptionValue(name, value)
+        if not any(is_integer):
+            # A linear program of this size is solved sooner than it is made smaller.
+            highs.setOptionValue("presolve", "off")
         highs.passModel(lp)
         return highs
 
