@@ -33,6 +33,13 @@ class Addition:
     words: str = ""
 
     @property
+    def asked_g(self) -> float:
+        """How much of it the baker wants in at least [g]."""
+        if self.set_g is not None:
+            return self.set_g
+        return self.least_g if self.is_required else 0.0
+
+    @property
     def is_sweetener(self) -> bool:
         """Whether it counts against the number of new sweeteners."""
         return self.kind not in ADJUSTERS

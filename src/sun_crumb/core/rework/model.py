@@ -308,8 +308,10 @@ class _Build:
             wanted = target / scale
             if key == "alkali" and self.acids:
                 m.require(dict.fromkeys(self.acids, 1.0), upper=1.0)
+                # What the baker has set may be sourer than that by itself.
+                far = FAR_SOUR + max(wanted - base, 0.0)
                 for used in self.acids:
-                    m.require({**free, used: -FAR_SOUR}, lower=wanted - base - FAR_SOUR - SOUR_ENOUGH * low)
+                    m.require({**free, used: -far}, lower=wanted - base - far - SOUR_ENOUGH * low)
             m.require(terms, wanted - base, wanted - base)
         self._not_by_shrinking(short)
 
@@ -342,7 +344,7 @@ class _Build:
         """Hold what is of one *kind* below its share of the original's batter, or below what was there or the baker has set."""
         there = sum(w * x.grams for w, x in zip(weights, self.p.formula.lines, strict=False))
         count = len(self.p.formula.lines)
-        there += sum(w * (a.set_g or 0.0) for w, a in zip(weights[count:], self.p.additions, strict=True))
+        there += sum(w * a.asked_g for w, a in zip(weights[count:], self.p.additions, strict=True))
         base, terms = self._combine(weights)
         if terms:
             self.m.require(terms, upper=max(self.p.caps[kind] * self.p.before["mass"], there, base) - base)

@@ -106,11 +106,7 @@ class Problem:
         for limit, names in PER_SITTING.items():
             brought = [sum(getattr(a.ingredient.per_100g, name) for name in names) / 100 for a in self.additions]
             if any(brought):
-                asked = sum(
-                    (a.least_g if a.set_g is None else a.set_g) * h
-                    for a, h in zip(self.additions, brought, strict=True)
-                    if a.is_required
-                )
+                asked = sum(a.asked_g * h for a, h in zip(self.additions, brought, strict=True))
                 row = np.array([0.0] * len(self.formula.lines) + brought)
                 found.append((row, max(constant(limit) * self.formula.servings * share, asked)))
         return found

@@ -243,7 +243,7 @@ def _without_trifles(problem: Problem, true_cost: TrueCost, grams: list[float], 
         if not is_set and move is not None and not move.is_cut:
             prices[i] = (was, move.cost)
     for n, addition in enumerate(problem.additions):
-        if not (addition.is_sweetener or addition.is_required or addition.kind == "swap"):
+        if not (addition.is_sweetener or addition.is_required or addition.set_g is not None or addition.kind == "swap"):
             prices[len(old) + n] = (0.0, addition.cost)
     for i, (was, worth) in prices.items():
         if grams[i] == was:
