@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from itertools import combinations, product
 from math import ceil, floor
 from operator import mul
+from typing import NamedTuple
 
 from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.pantry.household import grid_of
@@ -26,8 +26,7 @@ LEAST_GAIN, PIECE_GAIN = 0.25, 1.0
 NEAR = 0.01
 
 
-@dataclass(frozen=True, slots=True)
-class _Price:
+class _Price(NamedTuple):
     """One metric among the sums: where its two quantities stand, what is wanted of it, and what a band's width costs."""
 
     above: int
@@ -83,16 +82,16 @@ class TrueCost:
         problem = self.problem
         cost = 0.0 if is_felt else self._sweetness(sums)
         outside = BEYOND if is_felt else OUTSIDE
-        for p in self.prices:
-            below = sums[p.below]
-            off = ((sums[p.above] / below if below > 0 else 0.0) - p.wanted) / p.scale
-            reach = off / p.high if off > 0 else -off / p.low
+        for above, below, wanted, scale, low, high, weight in self.prices:
+            whole = sums[below]
+            off = ((sums[above] / whole if whole > 0 else 0.0) - wanted) / scale
+            reach = off / high if off > 0 else -off / low
             if reach <= 1:
-                cost += p.weight * INSIDE * reach
+                cost += weight * INSIDE * reach
             elif reach <= 2:
-                cost += p.weight * (INSIDE + BEYOND * (reach - 1)) + (EDGE if reach > 1.001 else 0.0)
+                cost += weight * (INSIDE + BEYOND * (reach - 1)) + (EDGE if reach > 1.001 else 0.0)
             else:
-                cost += p.weight * (INSIDE + BEYOND + outside * (reach - 2)) + EDGE
+                cost += weight * (INSIDE + BEYOND + outside * (reach - 2)) + EDGE
         held = len(QUANTITIES)
         if problem.counted_before > 0:
             gap = sums[held] / problem.counted_before - (1 - problem.goals.wanted_cut)

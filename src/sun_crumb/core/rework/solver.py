@@ -18,6 +18,8 @@ OPTIONS = {
     "mip_abs_gap": 0.04,
     "mip_rel_gap": 0.0,
     "mip_max_nodes": 4000,
+    # It looks for a first solution where the relaxed one leads to good ones anyway: a fifth to a third of the time.
+    "mip_heuristic_run_feasibility_jump": False,
     "time_limit": 1.5,
 }
 
