@@ -12,16 +12,13 @@ from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
-from sun_crumb.core.rework import Goals, Plan, paths, rework
+from sun_crumb.core.rework import Plan, paths
 from sun_crumb.core.rework.moves import is_cuttable, move_of
-from tests.support import CAKE, CloseTo, formula_of
+from tests.support import CAKE, CloseTo
+from tests.support.plans import plan
 
 PANTRY = shipped_pantry()
 EVEN = dict.fromkeys(QUANTITIES, 1.0)
-
-
-def plan(text: str, **goals: object) -> Plan:
-    return rework(formula_of(text), Goals(**goals), PANTRY)  # type: ignore[arg-type]
 
 
 def cut_of(made: Plan, counted: str = "free_sugars_who_g") -> float:

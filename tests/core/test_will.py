@@ -1,4 +1,4 @@
-"""The baker's will in grams: eggs and tins whole, amounts set of what comes in, caps, counts, stand-ins, flavours."""
+"""The baker's will in grams: eggs and tins whole, amounts set of what comes in, caps, counts; any wish has its plan."""
 
 from __future__ import annotations
 
@@ -10,43 +10,20 @@ from bench.golden import is_honest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from sun_crumb.core.balance import contribution, families
+from sun_crumb.core.balance import families
 from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError, UnknownChoiceError
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.pantry import shipped_pantry
-from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.reference import constant, table
-from sun_crumb.core.rework import Goals, Plan, eaters, paths, preview, relaxations, rework
-from sun_crumb.core.rework.flavour import flavours
+from sun_crumb.core.rework import Goals, Plan, eaters, paths, relaxations, rework
 from sun_crumb.core.rework.model import _Build, solve
 from sun_crumb.core.rework.moves import is_packed, move_of
 from sun_crumb.core.rework.parts import parts_of
 from tests.support import CAKE, CloseTo, formula_of
+from tests.support.plans import LOAF, grams_of, plan
 
 PANTRY = shipped_pantry()
-LOAF = """Banana loaf
-Makes 10 slices
-200 g plain flour
-120 g light brown sugar
-2 ripe bananas, mashed
-2 large eggs
-90 g butter, melted
-60 ml milk
-1 tsp baking soda
-1 tsp vanilla extract
-½ tsp cinnamon
-50 g walnuts
-
-Heat the oven to 350 °F and bake for 50 to 55 minutes.
-"""
-
-
-def plan(text: str, **goals: object) -> Plan:
-    return rework(formula_of(text), Goals(**goals), PANTRY)  # type: ignore[arg-type]
-
-
-def grams_of(made: Plan, key: str) -> float:
-    return sum(line.after_g for line in made.lines if line.ingredient == key)
+SWEET = ("syrup", "paste", "puree", "intense")
 
 
 def share_of(made: Plan, kind: str) -> float:
@@ -129,6 +106,8 @@ class Set(CloseTo):
                 line = next(x for x in made.lines if x.ingredient == key)
                 self.assertEqual(line.after_g, grams)
                 self.assertTrue(line.reason.startswith("set by you"), line.reason)
+                for rule in made.by_the_book:
+                    self.assertEqual("this amount is yours" in rule.why, rule.ingredient == key)
                 self.assertClose(sum(x.after_g for x in made.lines), made.totals_after.mass_g, absolute=0.2)
 
     @settings(max_examples=15, deadline=None)
@@ -218,211 +197,6 @@ class Set(CloseTo):
         for way in found:
             wish = Goals(**({"path": "less", "cut": 0.9, "keep_sweet": 1.0, "locks": goals.locks} | way.changes))
             self.assertEqual(rework(formula_of(CAKE), wish, PANTRY).status, "balanced", way)
-
-
-SWEET = ("syrup", "paste", "puree", "intense")
-
-
-class StandIns(CloseTo):
-    """Common practice, no published source."""
-
-    def test_each_takes_the_place_of_food_that_some_diet_rules_out_and_it_does_not(self) -> None:
-        for row in table("stand_ins"):
-            for key in row["foods"].split():
-                ruled = [d["key"] for d in table("diets") if PANTRY[key].tags & excluded_tags((d["key"],))]
-                with self.subTest(key):
-                    self.assertTrue(ruled)
-                    allowed = {
-                        d for d in ruled for s in row["stand_ins"].split() if not PANTRY[s].tags & excluded_tags((d,))
-                    }
-                    self.assertTrue(allowed, "no diet gains by it")
-
-    def test_a_loaf_for_everyone(self) -> None:
-        diets = {
-            "vegan": "animal",
-            "nut_free": "treenut",
-            "dairy_free": "milk",
-            "gluten_free": "wheat",
-            "eggless": "egg",
-        }
-        for diet, tag in diets.items():
-            for path in paths():
-                made = plan(LOAF, path=path, diets=(diet,))
-                with self.subTest(diet, path=path):
-                    held = {x.ingredient for x in made.lines if x.after_g > 0 and tag in PANTRY[x.ingredient].tags}
-                    self.assertEqual(held, set())
-                    self.assertNotIn("diet", {u.goal for u in made.unmet})
-                    self.assertClose(sum(x.after_g for x in made.lines), made.totals_after.mass_g, absolute=0.2)
-                    for line in made.lines:
-                        if abs(line.after_g - line.before_g) > 0.01:
-                            self.assertTrue(line.reason, line.ingredient)
-
-    def test_what_stands_in_stands_where_it_belongs_and_may_be_adjusted(self) -> None:
-        made = plan(LOAF, path="unrefined", diets=("dairy_free",), cupboard=("maple_syrup",))
-        keys = [x.ingredient for x in made.lines]
-        self.assertEqual(keys.index("margarine"), keys.index("butter") + 1)
-        self.assertLess(grams_of(made, "soy_milk"), 0.95 * made.before.lines[5].grams)
-        told = next(x.reason for x in made.lines if x.ingredient == "soy_milk")
-        self.assertIn("in place of whole milk", told)
-        self.assertIn("less, as", told)
-
-    def test_the_baker_may_keep_what_a_diet_rules_out_and_is_told(self) -> None:
-        made = plan(LOAF, path="less", diets=("vegan",), locks={4: 90.0})
-        self.assertEqual((grams_of(made, "butter"), grams_of(made, "margarine")), (90, 0))
-        self.assertIn("butter", next(u.words for u in made.unmet if u.goal == "diet"))
-
-    def test_more_eggs_than_flax_can_hold_are_told(self) -> None:
-        made = plan(DESSERTS["butter cake"], path="less", diets=("vegan",))
-        told = next(u.words for u in made.unmet if u.goal == "diet")
-        self.assertIn("flax egg stands in for 150 g at most", told)
-
-    def test_binding_fibre_counts_as_structure(self) -> None:
-        """Judgement: a flax egg binds about as an egg does, psyllium at 3 % of the flour like its gluten (memory)."""
-        egg, flax = (contribution(PANTRY[key])["structure"] for key in ("egg", "flax_egg"))
-        self.assertClose(flax, egg, rel=0.25)
-        self.assertClose(0.03 * contribution(PANTRY["psyllium_husk"])["structure"], 0.08, absolute=0.03)
-
-    def test_the_preview_keeps_them(self) -> None:
-        goals = Goals(path="blend", diets=("vegan",))
-        made = rework(formula_of(LOAF), goals, PANTRY)
-        support = [(x.component, x.ingredient, x.after_g) for x in made.lines if x.position is None]
-        seen = preview(formula_of(LOAF), Goals(path="blend", diets=("vegan",), cut=0.4), PANTRY, support)
-        held = {key for _, _, key, grams in seen.lines if grams > 0}
-        self.assertLessEqual({"margarine", "soy_milk", "flax_egg"}, held)
-        self.assertFalse({"butter", "milk", "egg"} & held)
-
-
-class Table(CloseTo):
-    """Who eats it: common practice and guidelines, from memory; every one of them is sent to whom they should ask."""
-
-    def test_each_is_told_with_the_portions_own_figures_and_sent_to_ask(self) -> None:
-        for key, eater in eaters().items():
-            made = plan(LOAF, path="fruit", eaters=(key,))
-            with self.subTest(key):
-                self.assertRegex(made.cautions[0], "doctor|dietitian|midwife|clinic|sooner")
-                self.assertNotIn("{", made.cautions[0])
-                self.assertLessEqual(eater.foods, {i.key for i in PANTRY})
-        told = plan(LOAF, path="fruit", eaters=("diabetes",))
-        one = told.totals_after.carbohydrate_g / told.after.servings
-        self.assertIn(f"{one:.0f} g of carbohydrate, ", told.cautions[0])
-        zero = plan(LOAF, path="zero", eaters=("diabetes",))
-        self.assertIn("of it sugar alcohols)", zero.cautions[0])
-
-    def test_no_honey_for_an_infant_on_any_path(self) -> None:
-        text = LOAF.replace("120 g light brown sugar", "60 g light brown sugar\n60 g honey")
-        for path in paths():
-            made = plan(text, path=path, eaters=("infant",))
-            with self.subTest(path):
-                self.assertEqual(grams_of(made, "honey"), 0)
-                told = next(x.reason for x in made.lines if x.ingredient == "honey")
-                self.assertEqual(told, "left out for “a child under one”")
-
-    def test_a_sensitive_stomach_gets_less_of_what_it_minds(self) -> None:
-        def polyols(made: Plan) -> float:
-            held = sum(PANTRY[x.ingredient].per_100g.polyols_g * x.after_g / 100 for x in made.lines)
-            return held / made.after.servings
-
-        bold, mild = (plan(LOAF, path="zero", cut=1.0, eaters=e) for e in ((), ("sensitive",)))
-        self.assertLess(polyols(mild), 0.6 * polyols(bold))
-        self.assertLessEqual(polyols(mild), 0.3 * constant("erythritol_serving") + 0.2)
-
-    def test_nobody_unknown_sits_at_the_table(self) -> None:
-        with self.assertRaises(UnknownChoiceError):
-            Goals(eaters=("moon",))
-
-
-class Flavours(CloseTo):
-    """Common practice, no published source; no sweetness is counted."""
-
-    def test_the_path_of_less_puts_in_more_of_what_is_there(self) -> None:
-        made = plan(LOAF, path="less", cut=0.4)
-        for key in ("vanilla", "cinnamon"):
-            line = next(x for x in made.lines if x.ingredient == key)
-            self.assertGreater(line.after_g, line.before_g)
-            self.assertIn("common practice", line.reason)
-        self.assertEqual({x.ingredient for x in made.lines if x.position is None}, set())
-        for path in ("blend", "zero"):
-            self.assertEqual(grams_of(plan(LOAF, path=path, cut=0.4), "cinnamon"), 1.32)
-
-    def test_chosen_flavours_come_in_and_none_stay_out(self) -> None:
-        made = plan(LOAF, path="less", cut=0.4, flavours=("cardamom", "zest"))
-        self.assertGreater(grams_of(made, "cardamom"), 0.2)
-        self.assertGreater(grams_of(made, "orange_zest"), 2)
-        self.assertEqual(grams_of(made, "cinnamon"), 1.32)
-        none = plan(LOAF, path="less", cut=0.4, flavours=())
-        self.assertEqual(grams_of(none, "vanilla"), 4.26)
-        self.assertFalse(any(f.is_in for f in none.flavour))
-        self.assertTrue(none.flavour)
-
-    def test_no_sweetness_is_counted(self) -> None:
-        with_it, without = (plan(LOAF, path="less", cut=0.4, flavours=f) for f in (("vanilla", "cardamom"), ()))
-        sugar = with_it.totals_after.sucrose_equivalent_g - without.totals_after.sucrose_equivalent_g
-        self.assertClose(sugar, 0, absolute=0.3)
-
-    def test_amounts_go_by_the_batter_and_no_further(self) -> None:
-        one, two = (
-            parts[0]
-            for parts in (
-                list(parts_of(formula_of(text), Goals(path="less"), PANTRY))
-                for text in (LOAF, LOAF.replace("1 tsp vanilla", "3 tsp vanilla"))
-            )
-        )
-        assert one.problem and two.problem
-        told = {f.key: f for f in flavours(one.formula, one.problem.family, Goals(path="less"), PANTRY)}
-        mass_kg = one.formula.mass_g / 1000
-        self.assertClose(told["vanilla"].grams, 2 * 4.2 * mass_kg, rel=0.15)
-        self.assertNotIn("vanilla", {f.key for f in two.flavours})
-
-    def test_every_row_names_food_and_a_measure_that_it_has(self) -> None:
-        for row in table("flavours"):
-            for key in row["ingredients"].split(";"):
-                with self.subTest(row["key"], key=key):
-                    if row["per_kg"] and row["measure"] != "g":
-                        self.assertIsNotNone(PANTRY[key].measure(row["measure"]))
-                    self.assertLessEqual(set(row["families"].split()), set(families()))
-
-
-class Stages(CloseTo):
-    def test_the_ovens_own_number_is_told(self) -> None:
-        made = plan(LOAF, path="unrefined", cupboard=("honey",))
-        told = next(words for words in made.advice if words.startswith("Browns sooner"))
-        self.assertIn("160 °C (325 °F) instead of 175 °C (350 °F)", told)
-        self.assertIn("from minute 45", told)
-        short = LOAF.replace("50 to 55 minutes", "10 to 12 minutes")
-        told = " ".join(plan(short, path="fruit", cut=0.9, cupboard=("applesauce", "banana")).advice)
-        self.assertIn("11 to 16 minutes instead of 10 to 12", told)
-        honeyed = " ".join(plan(short, path="unrefined", cupboard=("honey",)).advice)
-        self.assertIn("from minute 9", honeyed)
-
-    def test_freezing_goes_by_moles(self) -> None:
-        """Freezing point of sucrose solutions (handbook values, from memory) against Blagden's law, 1.86 K kg/mol."""
-        for percent, published in ((5, 0.29), (10, 0.63), (15, 1.00), (20, 1.45)):
-            grams = contribution(PANTRY["white_sugar"])["freezing"] * percent
-            kelvin = 1.86 * grams / 342.297 / ((100 - percent) / 1000)
-            with self.subTest(percent):
-                self.assertClose(kelvin, published, rel=0.08)
-        each = {key: contribution(PANTRY[key])["freezing"] for key in ("fructose_powder", "erythritol", "allulose")}
-        self.assertClose(each["fructose_powder"], 342.297 / 180.156, rel=0.02)
-        self.assertClose(each["erythritol"], 342.297 / 122.12, rel=0.02)
-        self.assertClose(each["allulose"], 342.297 / 180.156, rel=0.05)
-
-    def test_ice_cream_stays_soft_and_is_told_when_it_does_not(self) -> None:
-        lean = plan(DESSERTS["frozen"], path="less", cut=0.75, keep_sweet=0.4)
-        told = next(u.words for u in lean.unmet if u.goal == "freezing")
-        self.assertIn("block from the freezer", told)
-        sweet = plan(DESSERTS["frozen"], path="zero", cut=0.75)
-        freezing = next(v for v in sweet.balance[0].verdicts if v.key == "freezing")
-        self.assertEqual(freezing.level, "balanced")
-
-    def test_smaller_sugars_boil_higher_for_the_same_softness(self) -> None:
-        """Raoult's law: honey's sugars are half the size of sucrose, so as much of them boils higher."""
-        made = plan(DESSERTS["caramel"], path="unrefined", cut=0.2, cupboard=("honey",))
-        if grams_of(made, "honey") > 20:
-            told = next(words for words in made.advice if words.startswith("Boil it to about"))
-            now = float(told.split("about ")[1].split(" °C")[0])
-            self.assertTrue(constant("soft_ball_c") < now < constant("soft_ball_c") + 12, told)
-        plain = plan(DESSERTS["caramel"], path="less", cut=0.2)
-        self.assertFalse(any(words.startswith("Boil it") for words in plain.advice))
 
 
 def wishes() -> st.SearchStrategy[dict[str, object]]:

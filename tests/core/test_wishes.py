@@ -34,6 +34,7 @@ from sun_crumb.core.rework import (
     solver,
 )
 from tests.support import CAKE, formula_of
+from tests.support.plans import grams_of, plan
 
 PANTRY = shipped_pantry()
 CHIPS = """Chip brownies
@@ -61,16 +62,8 @@ For the filling:
 """
 
 
-def plan(text: str, **goals: object) -> Plan:
-    return rework(formula_of(text), Goals(**goals), PANTRY)  # type: ignore[arg-type]
-
-
 def new_keys(made: Plan) -> set[str]:
     return {line.ingredient for line in made.lines if line.position is None}
-
-
-def grams_of(made: Plan, key: str) -> float:
-    return sum(line.after_g for line in made.lines if line.ingredient == key)
 
 
 class Wishes(unittest.TestCase):

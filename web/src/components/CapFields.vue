@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Choices } from '../api/client'
 import { percent } from '../logic/format'
 import { useBench, type BenchGoals } from '../stores/bench'
@@ -7,6 +7,7 @@ import { useBench, type BenchGoals } from '../stores/bench'
 const props = defineProps<{ goals: BenchGoals; choices: Choices }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
 const bench = useBench()
+const MOST_PERCENT = 80
 
 const path = computed(() => props.choices.paths.find((p) => p.key === props.goals.path))
 /** What the main component's kind of dessert takes of each. */
@@ -15,9 +16,13 @@ const usual = computed(() => {
   return props.choices.families.find((f) => f.key === family)?.caps ?? {}
 })
 
+const wrong = ref('')
+
 function setCap(kind: string, text: string): void {
   const value = Number(text.replace(',', '.'))
-  const isSet = text.trim() !== '' && Number.isFinite(value) && value >= 0 && value <= 80
+  const isSet = text.trim() !== ''
+  wrong.value = isSet && !(value >= 0 && value <= MOST_PERCENT) ? kind : ''
+  if (wrong.value) return
   const others = Object.entries(props.goals.caps).filter(([key]) => key !== kind)
   const caps = Object.fromEntries(isSet ? [...others, [kind, value / 100] as const] : others)
   emit('change', { caps })
@@ -49,7 +54,8 @@ function setCap(kind: string, text: string): void {
       <input
         type="number"
         min="0"
-        max="80"
+        :max="MOST_PERCENT"
+        :aria-invalid="wrong === cap.key"
         step="1"
         :aria-label="`Most ${cap.name}, per cent of the batter`"
         :placeholder="percent(usual[cap.key] ?? 0)"
@@ -57,6 +63,10 @@ function setCap(kind: string, text: string): void {
         @change="setCap(cap.key, ($event.target as HTMLInputElement).value)"
       />
     </label>
+    <p v-if="wrong" class="small wrong" role="alert">
+      {{ choices.caps.find((cap) => cap.key === wrong)?.name }}: 0 to {{ MOST_PERCENT }} % of the batter, or
+      empty. Nothing was changed.
+    </p>
     <p class="small">
       Empty is what bakers find this kind of dessert takes; more is told and may turn out gummy.
     </p>
@@ -91,6 +101,12 @@ select {
 }
 select {
   width: auto;
+}
+.wrong {
+  color: var(--ember);
+}
+.wrong::first-letter {
+  text-transform: uppercase;
 }
 input::placeholder {
   color: var(--quiet);

@@ -6,6 +6,10 @@ import IngredientPicker from './IngredientPicker.vue'
 const props = defineProps<{ goals: BenchGoals }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
 const household = useHousehold()
+const WISHES = [
+  { name: 'without', word: 'without', undo: 'allow', spoken: (food: string) => `Allow ${food} again` },
+  { name: 'including', word: 'with', undo: 'let go', spoken: (food: string) => `No need for ${food}` },
+] as const
 
 /** Puts a food in or leaves it out, and takes back the opposite. */
 function take(name: 'without' | 'including', key: string): void {
@@ -23,26 +27,18 @@ function letGo(name: 'without' | 'including', key: string): void {
 
 <template>
   <ul>
-    <li v-for="key in goals.without" :key="key">
-      without {{ household.nameOf(key) }}
-      <v-btn
-        size="small"
-        variant="text"
-        :aria-label="`Allow ${household.nameOf(key)} again`"
-        @click="letGo('without', key)"
-        >allow</v-btn
-      >
-    </li>
-    <li v-for="key in goals.including" :key="key">
-      with {{ household.nameOf(key) }}
-      <v-btn
-        size="small"
-        variant="text"
-        :aria-label="`No need for ${household.nameOf(key)}`"
-        @click="letGo('including', key)"
-        >let go</v-btn
-      >
-    </li>
+    <template v-for="wish in WISHES" :key="wish.name">
+      <li v-for="key in goals[wish.name]" :key="key">
+        {{ wish.word }} {{ household.nameOf(key) }}
+        <v-btn
+          size="small"
+          variant="text"
+          :aria-label="wish.spoken(household.nameOf(key))"
+          @click="letGo(wish.name, key)"
+          >{{ wish.undo }}</v-btn
+        >
+      </li>
+    </template>
   </ul>
   <IngredientPicker label="Put in" @pick="take('including', $event.key)" />
   <IngredientPicker label="Leave out" @pick="take('without', $event.key)" />

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Collection, Iterable
 from dataclasses import dataclass
 from functools import cache
 
@@ -48,8 +48,13 @@ def rules() -> dict[str, Rule]:
     }
 
 
-def by_the_book(sugar_out_g: float, batter_g: float, new: dict[str, float], pantry: Pantry) -> list[ByTheBook]:
-    """Return the rule for each new sweetener against the plan, as if it alone replaced the sugar taken out."""
+def by_the_book(
+    sugar_out_g: float, batter_g: float, new: dict[str, float], pantry: Pantry, is_set: Collection[str] = ()
+) -> list[ByTheBook]:
+    """Return the rule for each new sweetener against the plan, as if it alone replaced the sugar taken out.
+
+    *is_set* holds those whose amount the baker has set.
+    """
     found = []
     sugar_cup = pantry["white_sugar"].measure("cup")
     assert sugar_cup is not None
@@ -67,7 +72,9 @@ def by_the_book(sugar_out_g: float, batter_g: float, new: dict[str, float], pant
             intense = intense_equivalent(c.glycosides_g * rule_g / 100, batter_g)
             sweet = (linear_sweetness(c) * rule_g / 100 + intense) / sugar_out_g
             why = f"the rule would bring {100 * sweet:.0f} % of the sweetness taken out"
-            if plan_g < 0.93 * rule_g:
+            if key in is_set:
+                why += "; this amount is yours"
+            elif plan_g < 0.93 * rule_g:
                 why += f"; the plan asks this one for only {100 * plan_g / rule_g:.0f} % of that"
             elif plan_g > 1.07 * rule_g:
                 why += "; the plan takes more to stay as sweet as asked"

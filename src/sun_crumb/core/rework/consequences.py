@@ -112,13 +112,11 @@ def _stage(before: dict[str, float], after: dict[str, float], added: list[Ingred
     now = 100 + (ball - 100) * moles
     if abs(now - ball) >= 1:
         told.append(
-            f"Boil it to about {now:.0f} °C ({1.8 * now + 32:.0f} °F) where the recipe says {ball:.0f} °C: as soft with what is "
-            "dissolved in it now. Try a drop in cold water."
+            f"A soft ball, {ball:.0f} °C with white sugar, lies at about {now:.0f} °C ({1.8 * now + 32:.0f} °F) with what is "
+            "dissolved now, an estimate: try a drop in cold water."
         )
     if catches := [i.name.lower() for i in added if i.key in SCORCHES]:
-        told.append(
-            f"{' and '.join(catches).capitalize()} catches sooner than white sugar: mild heat, thermometer and nose."
-        )
+        told.append(f"Sooner scorched than white sugar: {' and '.join(catches)}. Mild heat, thermometer and nose.")
     return told
 
 

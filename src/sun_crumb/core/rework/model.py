@@ -30,10 +30,10 @@ from sun_crumb.core.sugars.sweetness import intense_dose
 WISHED_WORTH, WISHED_SHARE = 1.5, 0.12
 SEGMENTS = (2.0, 4.0, 6.0)
 MOST_PIECES = 2
-# The part of a band that the model holds for the whole of it.
+# The part of a band that the model holds for the whole of it (judgement: what a spoon moves).
 SAFE = 0.92
 # An acid comes in against soda alone: with it the batter may be sourer than the original by this share of a band. Without
-# it, by so much that it never binds [meq/g].
+# it, by so much that it never binds [meq/g]. Judgement.
 SOUR_ENOUGH, FAR_SOUR = 0.5, 1.0
 
 

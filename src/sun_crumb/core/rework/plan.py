@@ -175,7 +175,9 @@ class _Made:
             totals_before=before_totals,
             totals_after=after_totals,
             savings=savings(*eaten, after.servings),
-            by_the_book=tuple(by_the_book(self.sugar_out, formula.mass_g, self.added, pantry)),
+            by_the_book=tuple(
+                by_the_book(self.sugar_out, formula.mass_g, self.added, pantry, {key for _, key, _ in goals.amounts})
+            ),
             cautions=(
                 *eater_cautions(goals.eaters, after, *(portion(t, formula.servings) for t in eaten)),
                 *cautions(after, set(self.added), [family.key for family in self.families]),

@@ -88,7 +88,7 @@ def unmet_goals(
             found.append(
                 Unmet("including", 1.0, 0.0, f"{key.replace('_', ' ')} can't come in: with it the dessert fails")
             )
-    found += _ruled_out(goals, formula)
+    found += _ruled_out(goals, original, formula)
     found += passed
     for balance in balances:
         for verdict in balance.verdicts:
@@ -115,8 +115,8 @@ def passed_caps(problem: Problem, grams: list[float]) -> list[Unmet]:
         cap = max(problem.family.caps[kind], before / mass)
         if after > (cap + 0.005) * mass:
             told = (
-                f"{name} comes to {100 * after / mass:.0f} % of the batter; a {problem.family.name} takes about "
-                f"{100 * cap:.0f} %: {PASSED[kind]}"
+                f"{name} comes to {100 * after / mass:.0f} % of the batter; this kind of dessert "
+                f"({problem.family.name}) takes about {100 * cap:.0f} %: {PASSED[kind]}"
             )
             found.append(Unmet("caps", cap, round(after / mass, 4), told))
     return found
@@ -158,14 +158,20 @@ def ruled_out_by(ingredient: Ingredient, goals: Goals) -> list[str]:
     return [name for name, tags in _rules(goals).items() if tags & ingredient.tags]
 
 
-def _ruled_out(goals: Goals, formula: Formula) -> list[Unmet]:
+def _ruled_out(goals: Goals, original: Formula, formula: Formula) -> list[Unmet]:
     """Return each diet and allergy that the recipe's own lines break: the plan swaps sweeteners, not butter and eggs."""
+    asked = {original.lines[i].ingredient.key for i in goals.locks} | set(goals.including)
+    asked |= {key for _, key, _ in goals.amounts}
     found = []
     for name, tags in _rules(goals).items():
         held = [x.ingredient.name.lower() for x in formula.lines if x.grams > 0 and x.ingredient.tags & tags]
         if held:
             why = "; ".join(
-                dict.fromkeys(no_stand_in(x) for x in formula.lines if x.grams > 0 and x.ingredient.tags & tags)
+                dict.fromkeys(
+                    "you keep it" if x.ingredient.key in asked else no_stand_in(x)
+                    for x in formula.lines
+                    if x.grams > 0 and x.ingredient.tags & tags
+                )
             )
             told = f"“{name}” does not hold: {', '.join(dict.fromkeys(held))}; {why}"
             found.append(Unmet("diet", 1.0, 0.0, told))
