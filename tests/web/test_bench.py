@@ -111,6 +111,7 @@ class Bench(Screens):
         page.get_by_label("Most fruit paste, per cent of the batter").fill("900")
         page.get_by_label("Most fruit paste, per cent of the batter").press("Tab")
         expect(page.get_by_role("alert")).to_contain_text("0 to 80 % of the batter")
+        expect(page.get_by_label("Most fruit paste, per cent of the batter")).to_have_value("900")
         page.get_by_label("Most fruit paste, per cent of the batter").fill("0")
         page.get_by_label("Most fruit paste, per cent of the batter").press("Tab")
         page.keyboard.press("Escape")

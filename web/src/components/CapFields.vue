@@ -16,12 +16,19 @@ const usual = computed(() => {
   return props.choices.families.find((f) => f.key === family)?.caps ?? {}
 })
 
-const wrong = ref('')
+/** What was typed that is no share of a batter, and where. */
+const wrong = ref<{ kind: string; text: string }>()
+
+function shownOf(kind: string): string {
+  if (wrong.value?.kind === kind) return wrong.value.text
+  const share = props.goals.caps[kind]
+  return share === undefined ? '' : String(Math.round(100 * share))
+}
 
 function setCap(kind: string, text: string): void {
   const value = Number(text.replace(',', '.'))
   const isSet = text.trim() !== ''
-  wrong.value = isSet && !(value >= 0 && value <= MOST_PERCENT) ? kind : ''
+  wrong.value = isSet && !(value >= 0 && value <= MOST_PERCENT) ? { kind, text } : undefined
   if (wrong.value) return
   const others = Object.entries(props.goals.caps).filter(([key]) => key !== kind)
   const caps = Object.fromEntries(isSet ? [...others, [kind, value / 100] as const] : others)
@@ -55,17 +62,17 @@ function setCap(kind: string, text: string): void {
         type="number"
         min="0"
         :max="MOST_PERCENT"
-        :aria-invalid="wrong === cap.key"
+        :aria-invalid="wrong?.kind === cap.key"
         step="1"
         :aria-label="`Most ${cap.name}, per cent of the batter`"
         :placeholder="percent(usual[cap.key] ?? 0)"
-        :value="cap.key in goals.caps ? Math.round(100 * (goals.caps[cap.key] ?? 0)) : ''"
+        :value="shownOf(cap.key)"
         @change="setCap(cap.key, ($event.target as HTMLInputElement).value)"
       />
     </label>
     <p v-if="wrong" class="small wrong" role="alert">
-      {{ choices.caps.find((cap) => cap.key === wrong)?.name }}: 0 to {{ MOST_PERCENT }} % of the batter, or
-      empty. Nothing was changed.
+      {{ choices.caps.find((cap) => cap.key === wrong?.kind)?.name }}: 0 to {{ MOST_PERCENT }} % of the
+      batter, or empty. Nothing was changed.
     </p>
     <p class="small">
       Empty is what bakers find this kind of dessert takes; more is told and may turn out gummy.
