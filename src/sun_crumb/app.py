@@ -7,10 +7,14 @@ from pathlib import Path
 from flask import Flask, Response, abort, request, send_from_directory
 
 from sun_crumb.api import days, errors, kitchen, shelf
+from sun_crumb.formats.backup import MOST_CHARACTERS as MOST_OF_A_BACKUP
+from sun_crumb.services.figures import refresh
 from sun_crumb.store import Database
 
 WEBROOT = Path(__file__).parent / "webroot"
 MOST_BYTES = 1_000_000
+# A request may hold more where it brings a whole household.
+MOST_BYTES_AT = {"/api/restore": MOST_OF_A_BACKUP}
 POLICY = (
     "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; "
     "connect-src 'self'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'"
@@ -24,6 +28,7 @@ def create_app(database_path: Path, *, is_demo: bool = False, webroot: Path = WE
     app.config.update(MAX_CONTENT_LENGTH=MOST_BYTES, IS_DEMO=is_demo)
     database = Database(database_path)
     database.migrate()
+    refresh(database)
     app.extensions["database"] = database
     errors.register(app)
     for blueprint in (kitchen.blueprint, shelf.blueprint, days.blueprint):
@@ -38,6 +43,7 @@ def _guard(app: Flask) -> None:
 
     @app.before_request
     def check() -> None:
+        request.max_content_length = MOST_BYTES_AT.get(request.path, MOST_BYTES)
         host = request.host.rsplit(":", 1)[0] if not request.host.endswith("]") else request.host
         if host not in LOCAL_HOSTS:
             abort(403, "this server answers only its own machine")
@@ -67,10 +73,15 @@ def _serve_pages(app: Flask, webroot: Path) -> None:
     def page(path: str) -> Response:
         if path.startswith("api/"):
             abort(404, "no such part of the API")
-        if "." in path and (webroot / path).is_file():
+        if "." in path and path in _files_of(webroot):
             return send_from_directory(webroot, path)
         if not (webroot / "index.html").is_file():
             abort(503, "the screens are not built yet: run make demo")
         response = send_from_directory(webroot, "index.html")
         response.headers["Cache-Control"] = "no-cache"
         return response
+
+
+def _files_of(webroot: Path) -> frozenset[str]:
+    """Return the names of the files that lie in the web root itself: no other path is ever looked up on the disk."""
+    return frozenset(p.name for p in webroot.iterdir() if p.is_file()) if webroot.is_dir() else frozenset()

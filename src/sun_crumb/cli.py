@@ -11,6 +11,8 @@ from contextlib import contextmanager
 from pathlib import Path
 from typing import Any
 
+from sqlalchemy.exc import DBAPIError
+
 from sun_crumb.core.errors import CoreError
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import diets
@@ -47,15 +49,16 @@ def _quiet_stdout() -> Any:
         os.close(nowhere)
 
 
-def _text(name: str) -> str:
+def _text(name: str, most: int = MOST_BYTES) -> str:
     if name == "-":
-        raw = sys.stdin.buffer.read(MOST_BYTES + 1)
+        raw = sys.stdin.buffer.read(most + 1)
     else:
-        path = Path(name)
-        if not path.is_file():
-            raise CoreError(f"no file {name}", field="file")
-        with path.open("rb") as handle:
-            raw = handle.read(MOST_BYTES + 1)
+        try:
+            with Path(name).open("rb") as handle:
+                raw = handle.read(most + 1)
+        except (OSError, ValueError) as error:
+            why = getattr(error, "strerror", None) or str(error)
+            raise CoreError(f"{name} can't be read ({why})", field="file") from None
     return raw.decode("utf-8-sig", errors="replace")
 
 
@@ -197,40 +200,31 @@ def _reworked(
     }
 
 
-def _run(database: Path, port: int, *, is_demo: bool) -> None:
-    from waitress import create_server
-
-    from sun_crumb.app import create_app
-
-    app = create_app(database, is_demo=is_demo)
-    if is_demo:
-        from sun_crumb.demo import fill
-
-        with _quiet_stdout():
-            fill(app.extensions["database"])
-    options = {"host": "127.0.0.1", "threads": 8, "ident": None}
-    try:
-        server = create_server(app, port=port, **options)
-    except OSError:
-        server = create_server(app, port=0, **options)
-    print(f"Sun Crumb: http://127.0.0.1:{server.effective_port}/", flush=True)
-    print(f"{'Demo data' if is_demo else 'Your data'} in {database.parent}   (Ctrl+C stops it)", flush=True)
-    server.run()
+def _say(words: str) -> None:
+    print(words, flush=True)
 
 
 def _serve(arguments: argparse.Namespace) -> None:
-    _run(data_folder() / "sun-crumb.db", arguments.port, is_demo=False)
+    from sun_crumb.server import run
+
+    run(data_folder() / "sun-crumb.db", arguments.port, is_demo=False, prepare=lambda _: None, say=_say)
 
 
 def _demo(arguments: argparse.Namespace) -> None:
+    from sun_crumb.demo import fill, start_over
+    from sun_crumb.server import run
+
     folder = Path(arguments.folder) if arguments.folder else data_folder().with_name("sun-crumb-demo")
     if folder.resolve() == data_folder().resolve():
         raise CoreError("the demo needs a folder of its own, not the one of your data", field="folder")
-    database = folder / "sun-crumb-demo.db"
-    if not arguments.keep:
-        for old in folder.glob("sun-crumb-demo.db*"):
-            old.unlink()
-    _run(database, arguments.port, is_demo=True)
+
+    def prepare(database: Any) -> None:
+        with _quiet_stdout():
+            if not arguments.keep:
+                start_over(database)
+            fill(database)
+
+    run(folder / "sun-crumb-demo.db", arguments.port, is_demo=True, prepare=prepare, say=_say)
 
 
 def _own_database() -> Any:
@@ -239,6 +233,24 @@ def _own_database() -> Any:
     database = Database(data_folder() / "sun-crumb.db")
     database.migrate()
     return database
+
+
+def _backup(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.services import backup
+
+    target = Path(arguments.file)
+    if target.exists():
+        raise CoreError(f"{target} is there already; give the backup a name of its own", field="file")
+    made = backup.back_up(_own_database())
+    backup.write_private(target, made["content"])
+    return {"file": str(target), "bytes": target.stat().st_size}
+
+
+def _restore(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.formats.backup import MOST_CHARACTERS
+    from sun_crumb.services import backup
+
+    return backup.restore(_own_database(), _text(arguments.file, 4 * MOST_CHARACTERS))
 
 
 def _export(arguments: argparse.Namespace) -> Any:
@@ -250,7 +262,8 @@ def _export(arguments: argparse.Namespace) -> Any:
 def _import(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services import exchange
 
-    return exchange.import_file(_own_database(), Path(arguments.file).name, _text(arguments.file))
+    text = _text(arguments.file)
+    return exchange.import_file(_own_database(), Path(arguments.file).name, text)
 
 
 def _openapi(_arguments: argparse.Namespace) -> Any:
@@ -307,6 +320,10 @@ def _parser() -> argparse.ArgumentParser:
     out.add_argument("--format", choices=("jsonld", "html", "csv", "json"), default="json")
     out.add_argument("--version", type=int, help="a version; the newest by default")
     command("import", _import, "take a recipe from a file").add_argument("file", help="a file, or - for standard input")
+    saved = command("backup", _backup, "write everything you keep into one open file; works while the screens are open")
+    saved.add_argument("file", help="the file to write; one that is there is not written over")
+    back = command("restore", _restore, "put a backup in the place of everything; what was there is kept beside it")
+    back.add_argument("file", help="a backup file, or - for standard input")
     served = command("serve", _serve, "serve the screens over your own data")
     served.add_argument("--port", type=int, default=DEFAULT_PORT)
     shown = command("demo", _demo, "serve the screens over demo data of their own")
@@ -315,6 +332,16 @@ def _parser() -> argparse.ArgumentParser:
     shown.add_argument("--keep", action="store_true", help="keep what was changed in the last demo")
     command("openapi", _openapi, "print the API's OpenAPI document")
     return parser
+
+
+def _complain(command: str, error: CoreError) -> None:
+    """Tell what is wrong: the API's error object for scripts, its sentence for someone who starts the screens by hand."""
+    from sun_crumb.api.errors import core_error_view
+
+    if command in ("serve", "demo") and sys.stderr.isatty():
+        print(f"Sun Crumb can't start: {error.message}.", file=sys.stderr)
+    else:
+        print(json.dumps(core_error_view(error), ensure_ascii=False), file=sys.stderr)
 
 
 def main(arguments: Sequence[str] | None = None) -> int:
@@ -327,9 +354,13 @@ def main(arguments: Sequence[str] | None = None) -> int:
         with _quiet_stdout():
             result = parsed.run(parsed)
     except CoreError as error:
-        from sun_crumb.api.errors import core_error_view
+        _complain(parsed.command, error)
+        return 2
+    except DBAPIError as error:
+        from sun_crumb.store.errors import DataFolderError
 
-        print(json.dumps(core_error_view(error), ensure_ascii=False), file=sys.stderr)
+        words = f"the database can't be read or written ({error.orig}); what was kept before is safe; make room, or stop whatever else uses it, and try again"
+        _complain(parsed.command, DataFolderError(words, field="folder"))
         return 2
     except KeyboardInterrupt:
         return 0

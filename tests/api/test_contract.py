@@ -43,6 +43,9 @@ class Contract(WithApplication):
     def test_every_operation_answers_with_its_schema(self) -> None:
         bodies = self.examples()
         schemas = openapi()["components"]["schemas"]
+        backup = self.get("/api/backup")["content"]
+        bodies["restore"] = {"content": backup}
+        bodies["undo_restore"] = {"kept_as": self.post("/api/restore", bodies["restore"])["kept_as"]}
         last = (
             "remove_serving",
             "delete_recipe",

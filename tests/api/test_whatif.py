@@ -120,7 +120,8 @@ class Around(WithApplication):
             self.assertEqual(line["is_changed"], bool(line["words"]))
         same = self.get(f"{self.at}/difference?first=2&second=2")
         self.assertFalse(any(x["is_changed"] for x in same["lines"]))
-        for query in ("?first=1&second=9", "?first=one&second=2", "?first=1", ""):
+        self.assertEqual(self.get(f"{self.at}/difference?first=one&second=2", 422)["error"]["field"], "first")
+        for query in ("?first=1&second=9", "?first=1", ""):
             with self.subTest(query):
                 self.assertEqual(self.get(f"{self.at}/difference{query}", 404)["error"]["field"], "version")
 

@@ -17,7 +17,7 @@ from alembic.autogenerate import compare_metadata
 from alembic.migration import MigrationContext
 
 from sun_crumb.demo import fill
-from sun_crumb.services import ledger, recipes
+from sun_crumb.services import ledger, recipes, shelf
 from sun_crumb.services.clock import now
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Base, Recipe
@@ -50,16 +50,16 @@ class Stored(unittest.TestCase):
 
     def test_migrating_again_changes_nothing(self) -> None:
         fill(self.database, date(2026, 3, 20))
-        before = recipes.list_recipes(self.database)
+        before = shelf.list_recipes(self.database)
         self.database.migrate()
-        self.assertEqual(recipes.list_recipes(self.database), before)
+        self.assertEqual(shelf.list_recipes(self.database), before)
 
     def test_a_failed_transaction_leaves_nothing(self) -> None:
         with self.assertRaises(RuntimeError), self.database.transaction() as session:
             session.add(Recipe(title="half", created_at=now()))
             session.flush()
             raise RuntimeError
-        self.assertEqual(recipes.list_recipes(self.database), [])
+        self.assertEqual(shelf.list_recipes(self.database)["total"], 0)
 
     def test_foreign_keys_and_write_ahead_log_are_on(self) -> None:
         with self.database.engine.connect() as connection:
@@ -89,7 +89,7 @@ class Stored(unittest.TestCase):
         acknowledged += [int(line) for line in writer.stdout.read().split("\n")[:-1]]
         writer.stdout.close()
         writer.wait()
-        stored = {r["id"] for r in recipes.list_recipes(Database(self.path))}
+        stored = {r["id"] for r in shelf.list_recipes(Database(self.path), count=500)["recipes"]}
         self.assertLessEqual(set(acknowledged), stored)
         with sqlite3.connect(self.path) as connection:
             self.assertEqual(connection.execute("PRAGMA integrity_check").fetchone(), ("ok",))
@@ -98,9 +98,9 @@ class Stored(unittest.TestCase):
         today = date(2026, 3, 20)
         fill(self.database, today)
         fill(self.database, today)
-        shelf = recipes.list_recipes(self.database)
-        self.assertGreaterEqual(len(shelf), 5)
-        self.assertGreaterEqual(sum(len(r["versions"]) - 1 for r in shelf), 2)
+        rows = shelf.list_recipes(self.database)["recipes"]
+        self.assertGreaterEqual(len(rows), 5)
+        self.assertGreaterEqual(sum(len(r["versions"]) - 1 for r in rows), 2)
         found = ledger.ledger(self.database, date(2026, 3, 7), today)
         self.assertGreaterEqual(len(found["bakes"]), 3)
         self.assertGreaterEqual(len(found["days"]), 8)

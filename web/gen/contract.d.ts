@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Give everything that is kept as the content of one open file. */
+        get: operations["back_up"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bakes": {
         parameters: {
             query?: never;
@@ -232,7 +249,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** List the shelf with the figures of every version. */
+        /** List the shelf by title, a window at a time, with what a row shows of every version. */
         get: operations["list_recipes"];
         put?: never;
         /** Keep a recipe on the shelf. */
@@ -432,6 +449,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a backup in the place of everything; what was there is kept in the data folder. */
+        post: operations["restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/restore/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring back what a restore replaced. */
+        post: operations["undo_restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/servings": {
         parameters: {
             query?: never;
@@ -595,6 +646,14 @@ export interface components {
             components: components["schemas"]["ComponentAmountsOut"][];
             /** Suggested Portions */
             suggested_portions: components["schemas"]["PortionKindNamesOut"][];
+        };
+        /**
+         * BackupIn
+         * @description The text of a backup file.
+         */
+        BackupIn: {
+            /** Content */
+            content: string;
         };
         /**
          * BakeIn
@@ -947,6 +1006,11 @@ export interface components {
             name: string;
             /** Content */
             content: string;
+            /**
+             * Client Key
+             * @default null
+             */
+            client_key?: string | null;
         };
         /** FileOut */
         FileOut: {
@@ -1002,118 +1066,6 @@ export interface components {
             off_by: number;
             /** Off In */
             off_in: string;
-        };
-        /**
-         * GoalsIn
-         * @description What a rework is to reach; what is left out comes from the path's presets.
-         */
-        GoalsIn: {
-            /**
-             * Path
-             * @default blend
-             */
-            path?: string;
-            /**
-             * Cut
-             * @default null
-             */
-            cut?: number | null;
-            /**
-             * Keep Sweet
-             * @default null
-             */
-            keep_sweet?: number | null;
-            /**
-             * Definition
-             * @default null
-             */
-            definition?: string | null;
-            /**
-             * Diets
-             * @default []
-             */
-            diets?: string[];
-            /**
-             * Cupboard
-             * @default null
-             */
-            cupboard?: string[] | null;
-            /**
-             * Avoid
-             * @default []
-             */
-            avoid?: string[];
-            /**
-             * Eaters
-             * @default []
-             */
-            eaters?: string[];
-            /**
-             * Without
-             * @default []
-             */
-            without?: string[];
-            /**
-             * Including
-             * @default []
-             */
-            including?: string[];
-            /**
-             * Most Energy Kcal
-             * @default null
-             */
-            most_energy_kcal?: number | null;
-            /**
-             * Most Free Sugar G
-             * @default null
-             */
-            most_free_sugar_g?: number | null;
-            /**
-             * Most Cost
-             * @default null
-             */
-            most_cost?: number | null;
-            /**
-             * Families
-             * @default {}
-             */
-            families?: {
-                [key: string]: string;
-            };
-            /**
-             * Locks
-             * @default {}
-             */
-            locks?: {
-                [key: string]: number;
-            };
-            /**
-             * Amounts
-             * @default []
-             */
-            amounts?: components["schemas"]["AmountIn"][];
-            /**
-             * Most New
-             * @default null
-             */
-            most_new?: number | null;
-            /**
-             * Caps
-             * @default {}
-             */
-            caps?: {
-                [key: string]: number;
-            };
-            /**
-             * Flavours
-             * @default null
-             */
-            flavours?: string[] | null;
-            /**
-             * Cup
-             * @default null
-             */
-            cup?: string | null;
         };
         /** GoalsOut */
         GoalsOut: {
@@ -1374,13 +1326,11 @@ export interface components {
         };
         /**
          * LabelIn
-         * @description What a pack says, per *basis_g*; what it does not say is taken from the ingredient *like*.
+         * @description A pack, and the ingredient *like* it from which what it does not say is taken.
          */
         LabelIn: {
             /** Name */
             name: string;
-            /** Like */
-            like: string;
             /**
              * Law
              * @default eu
@@ -1452,6 +1402,8 @@ export interface components {
              * @default false
              */
             is_cup_like_sugar?: boolean;
+            /** Like */
+            like: string;
         };
         /** LedgerOut */
         LedgerOut: {
@@ -1876,6 +1828,92 @@ export interface components {
             /** Solve Ms */
             solve_ms: number;
         };
+        /**
+         * ProductIn
+         * @description A product to keep.
+         */
+        ProductIn: {
+            /** Name */
+            name: string;
+            /**
+             * Law
+             * @default eu
+             * @enum {string}
+             */
+            law?: "eu" | "us";
+            /**
+             * Basis G
+             * @default 100
+             */
+            basis_g?: number;
+            /**
+             * Energy Kcal
+             * @default null
+             */
+            energy_kcal?: number | null;
+            /**
+             * Energy Kj
+             * @default null
+             */
+            energy_kj?: number | null;
+            /**
+             * Fat G
+             * @default null
+             */
+            fat_g?: number | null;
+            /**
+             * Carbohydrate G
+             * @default null
+             */
+            carbohydrate_g?: number | null;
+            /**
+             * Sugars G
+             * @default null
+             */
+            sugars_g?: number | null;
+            /**
+             * Added Sugars G
+             * @default null
+             */
+            added_sugars_g?: number | null;
+            /**
+             * Polyols G
+             * @default null
+             */
+            polyols_g?: number | null;
+            /**
+             * Fibre G
+             * @default null
+             */
+            fibre_g?: number | null;
+            /**
+             * Protein G
+             * @default null
+             */
+            protein_g?: number | null;
+            /**
+             * Salt G
+             * @default null
+             */
+            salt_g?: number | null;
+            /**
+             * Cup G
+             * @default null
+             */
+            cup_g?: number | null;
+            /**
+             * Is Cup Like Sugar
+             * @default false
+             */
+            is_cup_like_sugar?: boolean;
+            /** Like */
+            like: string;
+            /**
+             * Client Key
+             * @default null
+             */
+            client_key?: string | null;
+        };
         /** ProductOut */
         ProductOut: {
             ingredient: components["schemas"]["IngredientDetailOut"];
@@ -1971,7 +2009,7 @@ export interface components {
         };
         /**
          * RecipeChangeIn
-         * @description Changes to a recipe, made against *revision*.
+         * @description Changes to a recipe, made against *revision*; what is left out stays, and null is nothing to change to.
          */
         RecipeChangeIn: {
             /** Revision */
@@ -1980,34 +2018,34 @@ export interface components {
              * Title
              * @default null
              */
-            title?: string | null;
+            title?: string;
             /**
              * Servings
              * @default null
              */
-            servings?: number | null;
+            servings?: number;
             /**
              * Unit
              * @default null
              */
-            unit?: string | null;
+            unit?: string;
             /**
              * Lines
              * @default null
              */
-            lines?: components["schemas"]["LineIn"][] | null;
+            lines?: components["schemas"]["LineIn"][];
             /**
              * Portions
              * @default null
              */
-            portions?: components["schemas"]["PortionKindIn"][] | null;
+            portions?: components["schemas"]["PortionKindIn"][];
             /**
              * Own Yields
              * @default null
              */
             own_yields?: {
                 [key: string]: number;
-            } | null;
+            };
         };
         /**
          * RecipeIn
@@ -2068,23 +2106,17 @@ export interface components {
             /** Versions */
             versions: components["schemas"]["VersionOut"][];
         };
-        /** RecipeSummaryOut */
-        RecipeSummaryOut: {
-            /** Id */
-            id: number;
-            /** Title */
-            title: string;
-            /** Revision */
-            revision: number;
-            /** Cup */
-            cup: string;
-            /** Versions */
-            versions: components["schemas"]["VersionSummaryOut"][];
-        };
-        /** RecipesOut */
+        /**
+         * RecipesOut
+         * @description A window of the shelf: ``total`` recipes, of which these are shown from the one numbered ``start``, from 0.
+         */
         RecipesOut: {
+            /** Total */
+            total: number;
+            /** Start */
+            start: number;
             /** Recipes */
-            recipes: components["schemas"]["RecipeSummaryOut"][];
+            recipes: components["schemas"]["ShelfRowOut"][];
         };
         /** RelaxationOut */
         RelaxationOut: {
@@ -2101,6 +2133,26 @@ export interface components {
         RelaxationsOut: {
             /** Relaxations */
             relaxations: components["schemas"]["RelaxationOut"][];
+        };
+        /**
+         * RestoredOut
+         * @description What is there now, and the name of the file in the data folder that holds what was there before.
+         */
+        RestoredOut: {
+            /** Recipes */
+            recipes: number;
+            /** Versions */
+            versions: number;
+            /** Products */
+            products: number;
+            /** Bakes */
+            bakes: number;
+            /** Servings */
+            servings: number;
+            /** Made At */
+            made_at: string;
+            /** Kept As */
+            kept_as: string;
         };
         /** SavingsOut */
         SavingsOut: {
@@ -2180,19 +2232,19 @@ export interface components {
         };
         /**
          * SettingsIn
-         * @description Preferences to change; those left out stay.
+         * @description Preferences to change; those left out stay. Prices are changed one by one: null takes one away.
          */
         SettingsIn: {
             /**
              * Daily Limit G
              * @default null
              */
-            daily_limit_g?: number | null;
+            daily_limit_g?: number;
             /**
              * Diets
              * @default null
              */
-            diets?: string[] | null;
+            diets?: string[];
             /**
              * Cupboard
              * @default null
@@ -2203,8 +2255,8 @@ export interface components {
              * @default null
              */
             prices?: {
-                [key: string]: number;
-            } | null;
+                [key: string]: number | null;
+            };
         };
         /** SettingsOut */
         SettingsOut: {
@@ -2218,6 +2270,48 @@ export interface components {
             prices: {
                 [key: string]: number;
             };
+        };
+        /**
+         * ShelfRowOut
+         * @description A recipe on the shelf. One that can't be worked with has no versions, and ``damage`` says what is wrong.
+         */
+        ShelfRowOut: {
+            /** Id */
+            id: number;
+            /** Title */
+            title: string;
+            /** Revision */
+            revision: number;
+            /** Damage */
+            damage: string;
+            /** Versions */
+            versions: components["schemas"]["ShelfVersionOut"][];
+        };
+        /**
+         * ShelfVersionOut
+         * @description What the shelf shows of a version.
+         */
+        ShelfVersionOut: {
+            /** Id */
+            id: number;
+            /** Number */
+            number: number;
+            /** Label */
+            label: string;
+            /** Status */
+            status: string;
+            /** Servings */
+            servings: number;
+            /** Unit */
+            unit: string;
+            per_serving: components["schemas"]["ShownOut"];
+        };
+        /** ShownOut */
+        ShownOut: {
+            /** Energy Kcal */
+            energy_kcal: number;
+            /** Free Sugars Who G */
+            free_sugars_who_g: number;
         };
         /** StatementOut */
         StatementOut: {
@@ -2318,6 +2412,14 @@ export interface components {
             /** Fibre G */
             fibre_g: number;
         };
+        /**
+         * UndoIn
+         * @description The name that a restore gave to what was there before it.
+         */
+        UndoIn: {
+            /** Kept As */
+            kept_as: string;
+        };
         /** UnmetOut */
         UnmetOut: {
             /** Goal */
@@ -2379,32 +2481,117 @@ export interface components {
             /** Lines */
             lines: components["schemas"]["VersionLineOut"][];
         };
-        /** VersionSummaryOut */
-        VersionSummaryOut: {
-            /** Id */
-            id: number;
-            /** Number */
-            number: number;
-            /** Label */
-            label: string;
-            /** Status */
-            status: string;
-            /** Servings */
-            servings: number;
-            /** Unit */
-            unit: string;
-            goals: components["schemas"]["GoalsOut"] | null;
-            /** Created At */
-            created_at: string;
-            per_serving: components["schemas"]["TotalsOut"];
-            batch: components["schemas"]["TotalsOut"];
-            saved_per_serving: components["schemas"]["SavingsOut"];
-            /** Portions */
-            portions: components["schemas"]["PortionKindOut"][];
-            /** Own Yields */
-            own_yields: {
+        /**
+         * WishIn
+         * @description Goals for a recipe on the shelf, with the cup that amounts are told in.
+         */
+        WishIn: {
+            /**
+             * Path
+             * @default blend
+             */
+            path?: string;
+            /**
+             * Cut
+             * @default null
+             */
+            cut?: number | null;
+            /**
+             * Keep Sweet
+             * @default null
+             */
+            keep_sweet?: number | null;
+            /**
+             * Definition
+             * @default null
+             */
+            definition?: string | null;
+            /**
+             * Diets
+             * @default []
+             */
+            diets?: string[];
+            /**
+             * Cupboard
+             * @default null
+             */
+            cupboard?: string[] | null;
+            /**
+             * Avoid
+             * @default []
+             */
+            avoid?: string[];
+            /**
+             * Eaters
+             * @default []
+             */
+            eaters?: string[];
+            /**
+             * Without
+             * @default []
+             */
+            without?: string[];
+            /**
+             * Including
+             * @default []
+             */
+            including?: string[];
+            /**
+             * Most Energy Kcal
+             * @default null
+             */
+            most_energy_kcal?: number | null;
+            /**
+             * Most Free Sugar G
+             * @default null
+             */
+            most_free_sugar_g?: number | null;
+            /**
+             * Most Cost
+             * @default null
+             */
+            most_cost?: number | null;
+            /**
+             * Families
+             * @default {}
+             */
+            families?: {
+                [key: string]: string;
+            };
+            /**
+             * Locks
+             * @default {}
+             */
+            locks?: {
                 [key: string]: number;
             };
+            /**
+             * Amounts
+             * @default []
+             */
+            amounts?: components["schemas"]["AmountIn"][];
+            /**
+             * Most New
+             * @default null
+             */
+            most_new?: number | null;
+            /**
+             * Caps
+             * @default {}
+             */
+            caps?: {
+                [key: string]: number;
+            };
+            /**
+             * Flavours
+             * @default null
+             */
+            flavours?: string[] | null;
+            /**
+             * Cup
+             * @default null
+             */
+            cup?: string | null;
         };
         /** YieldOut */
         YieldOut: {
@@ -2442,6 +2629,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AnalysisOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    back_up: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileOut"];
                 };
             };
             /** @description What is wrong */
@@ -2718,7 +2934,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["LabelIn"];
+                "application/json": components["schemas"]["ProductIn"];
             };
         };
         responses: {
@@ -2842,6 +3058,10 @@ export interface operations {
             query?: {
                 /** @description words of the title */
                 q?: string;
+                /** @description how many to leave out */
+                start?: string;
+                /** @description how many to give, 60 by default */
+                count?: string;
             };
             header?: never;
             path?: never;
@@ -3082,7 +3302,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["GoalsIn"];
+                "application/json": components["schemas"]["WishIn"];
             };
         };
         responses: {
@@ -3117,7 +3337,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["GoalsIn"];
+                "application/json": components["schemas"]["WishIn"];
             };
         };
         responses: {
@@ -3187,7 +3407,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["GoalsIn"];
+                "application/json": components["schemas"]["WishIn"];
             };
         };
         responses: {
@@ -3228,7 +3448,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RecipeOut"];
+                    "application/json": components["schemas"]["ShelfRowOut"];
                 };
             };
             /** @description What is wrong */
@@ -3253,7 +3473,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["GoalsIn"];
+                "application/json": components["schemas"]["WishIn"];
             };
         };
         responses: {
@@ -3288,7 +3508,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["GoalsIn"];
+                "application/json": components["schemas"]["WishIn"];
             };
         };
         responses: {
@@ -3334,6 +3554,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecipeOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BackupIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestoredOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    undo_restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestoredOut"];
                 };
             };
             /** @description What is wrong */

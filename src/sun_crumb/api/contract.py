@@ -15,6 +15,9 @@ from pydantic.json_schema import JsonSchemaMode, models_json_schema
 from sun_crumb import __doc__ as product
 from sun_crumb.api.errors import InvalidRequestError
 from sun_crumb.api.schemas.base import ErrorOut
+from sun_crumb.schemas.fields import MOST_ID
+from sun_crumb.services.errors import NotFoundError
+from sun_crumb.services.soundness import words_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,6 +50,8 @@ def endpoint(
 
     def register(function: Callable[..., Any]) -> Callable[..., Any]:
         def handle(**path_values: Any) -> Response:
+            if any(isinstance(value, int) and value > MOST_ID for value in path_values.values()):
+                raise NotFoundError("nothing here has so high a number", field="id")
             arguments: list[Any] = list(path_values.values())
             if body is not None:
                 arguments.append(_validated(body))
@@ -78,9 +83,17 @@ def _validated(body: type[BaseModel]) -> BaseModel:
     try:
         return body.model_validate_json(request.get_data() or b"null")
     except ValidationError as error:
-        first = error.errors(include_url=False, include_context=False, include_input=False)[0]
-        field = ".".join(str(part) for part in first["loc"]) or None
-        raise InvalidRequestError(f"{field or 'the request'}: {first['msg']}", field=field) from None
+        words, field = words_of(error)
+        raise InvalidRequestError(words, field=field) from None
+
+
+def number_in(text: str, field: str, default: int, most: int = MOST_ID) -> int:
+    """Return a whole number out of the query; raise InvalidRequestError, naming the field, where it is none."""
+    if not text:
+        return default
+    if not re.fullmatch(r"[0-9]{1,19}", text) or int(text) > most:
+        raise InvalidRequestError(f"{field}: {text[:20]!r} is no whole number from 0 to {most}", field=field)
+    return int(text)
 
 
 def openapi() -> dict[str, Any]:

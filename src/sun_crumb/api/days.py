@@ -11,9 +11,10 @@ from sun_crumb.api.contract import endpoint
 from sun_crumb.api.current import database
 from sun_crumb.api.errors import InvalidRequestError
 from sun_crumb.api.schemas.base import DoneOut
-from sun_crumb.api.schemas.choices import HealthOut, SettingsIn, SettingsOut
-from sun_crumb.api.schemas.days import BakeIn, BakesOut, LedgerOut, ServingIn, ServingOut
-from sun_crumb.services import ledger, settings
+from sun_crumb.api.schemas.choices import HealthOut, SettingsOut
+from sun_crumb.api.schemas.days import BakesOut, LedgerOut, ServingOut
+from sun_crumb.schemas.days import FIRST_DAY, LAST_DAY, BakeIn, ServingIn, SettingsIn
+from sun_crumb.services import ledger, preferences
 
 blueprint = Blueprint("days", __name__)
 LONGEST_DAYS = 3660
@@ -23,9 +24,12 @@ def _day(text: str, field: str, default: date) -> date:
     if not text:
         return default
     try:
-        return date.fromisoformat(text)
+        found = date.fromisoformat(text)
     except ValueError:
         raise InvalidRequestError(f"{field}: {text[:20]!r} is no day; write it as 2026-03-09", field=field) from None
+    if not FIRST_DAY <= found <= LAST_DAY:
+        raise InvalidRequestError(f"{field}: {text[:20]} lies outside {FIRST_DAY} to {LAST_DAY}", field=field)
+    return found
 
 
 @endpoint(blueprint, "POST", "/bakes", body=BakeIn, returns=BakesOut)
@@ -66,13 +70,13 @@ def read_ledger(since: str, until: str) -> dict[str, Any]:
 @endpoint(blueprint, "GET", "/settings", returns=SettingsOut)
 def get_settings() -> dict[str, Any]:
     """Get the household's preferences."""
-    return settings.get_settings(database())
+    return preferences.get_settings(database())
 
 
 @endpoint(blueprint, "PATCH", "/settings", body=SettingsIn, returns=SettingsOut)
 def change_settings(body: SettingsIn) -> dict[str, Any]:
     """Change some preferences."""
-    return settings.change_settings(database(), body.model_dump(exclude_unset=True))
+    return preferences.change_settings(database(), body)
 
 
 @endpoint(blueprint, "GET", "/health", returns=HealthOut)

@@ -11,10 +11,12 @@ from sun_crumb.api.current import database
 from sun_crumb.api.errors import InvalidRequestError
 from sun_crumb.api.schemas.base import DoneOut
 from sun_crumb.api.schemas.choices import ChoicesOut
-from sun_crumb.api.schemas.pantry import IngredientDetailOut, IngredientsOut, LabelIn, ProductOut, SweetenersOut
-from sun_crumb.api.schemas.reading import AnalyseIn, AnalysisOut, LineIn, ReadIn, ReadingOut
-from sun_crumb.core.pantry.label import Label
-from sun_crumb.services import kitchen, pantry, settings
+from sun_crumb.api.schemas.pantry import IngredientDetailOut, IngredientsOut, ProductOut, SweetenersOut
+from sun_crumb.api.schemas.reading import AnalysisOut, ReadIn, ReadingOut
+from sun_crumb.schemas.products import LabelIn, PackIn, ProductIn
+from sun_crumb.schemas.recipes import AnalyseIn, LineIn
+from sun_crumb.services import choices as offered
+from sun_crumb.services import kitchen, pantry
 
 blueprint = Blueprint("kitchen", __name__)
 
@@ -24,8 +26,8 @@ def plain_line(line: LineIn) -> kitchen.PlainLine:
     return kitchen.PlainLine(line.ingredient, line.grams, line.component, line.text, line.is_crushed)
 
 
-def _label(body: LabelIn) -> Label:
-    return Label(**body.model_dump(exclude={"like"}))
+def _pack(body: LabelIn) -> PackIn:
+    return PackIn(**body.model_dump(include=set(PackIn.model_fields)))
 
 
 @endpoint(blueprint, "POST", "/read", body=ReadIn, returns=ReadingOut)
@@ -57,13 +59,13 @@ def get_ingredient(key: str) -> dict[str, Any]:
 @endpoint(blueprint, "POST", "/labels", body=LabelIn, returns=ProductOut)
 def read_label(body: LabelIn) -> dict[str, Any]:
     """Work out what a pack's label describes; nothing is kept."""
-    return pantry.read_label(_label(body), body.like)
+    return pantry.read_label(_pack(body), body.like)
 
 
-@endpoint(blueprint, "POST", "/products", body=LabelIn, returns=ProductOut)
-def keep_product(body: LabelIn) -> dict[str, Any]:
+@endpoint(blueprint, "POST", "/products", body=ProductIn, returns=ProductOut)
+def keep_product(body: ProductIn) -> dict[str, Any]:
     """Keep a product of the household's own."""
-    return pantry.keep_product(database(), _label(body), body.like)
+    return pantry.keep_product(database(), _pack(body), body.like, body.client_key)
 
 
 @endpoint(blueprint, "DELETE", "/products/<key>", returns=DoneOut)
@@ -98,4 +100,4 @@ def sweeteners(sugar: str, batter: str, cup: str) -> dict[str, Any]:
 @endpoint(blueprint, "GET", "/choices", returns=ChoicesOut)
 def choices() -> dict[str, Any]:
     """List what can be chosen: paths, diets, families, cups, sweeteners, limits."""
-    return settings.choices(database())
+    return offered.choices(database())

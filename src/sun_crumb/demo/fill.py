@@ -5,9 +5,12 @@ from __future__ import annotations
 from datetime import date, timedelta
 from importlib.resources import files
 
+from sqlalchemy import delete
+
 from sun_crumb.core.rework import Goals
-from sun_crumb.services import kitchen, ledger, recipes
+from sun_crumb.services import kitchen, ledger, recipes, shelf
 from sun_crumb.store import Database
+from sun_crumb.store.tables import Base
 
 DESSERTS = (
     "orange_semolina_cake",
@@ -39,9 +42,16 @@ BAKES = (
 )
 
 
+def start_over(database: Database) -> None:
+    """Take everything out of the demo's database, for the household to be put in anew."""
+    with database.transaction() as session:
+        for table in reversed(Base.metadata.sorted_tables):
+            session.execute(delete(table))
+
+
 def fill(database: Database, today: date | None = None) -> None:
     """Put the demo data into an empty database; one that already holds recipes is left as it is."""
-    if recipes.list_recipes(database):
+    if shelf.list_recipes(database)["total"]:
         return
     today = today or date.today()
     kept: dict[str, dict[str, object]] = {}

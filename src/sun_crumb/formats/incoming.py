@@ -1,4 +1,4 @@
-"""Files -> recipe text that the reader reads, or a recipe in Sun Crumb's own format."""
+"""Files -> recipe text that the reader reads, or the data of a recipe in Sun Crumb's own format."""
 
 from __future__ import annotations
 
@@ -6,12 +6,13 @@ import csv
 import io
 import json
 from dataclasses import dataclass
-from html import unescape
 from typing import Any
 
 from sun_crumb.core.errors import CoreError
+from sun_crumb.formats.page import PageTooWildError, recipe_in_page, recipe_of, recipe_text
 
 MOST_CHARACTERS = 900_000
+MOST_ROWS = 2_000
 
 
 class UnreadableFileError(CoreError):
@@ -22,7 +23,7 @@ class UnreadableFileError(CoreError):
 
 @dataclass(frozen=True, slots=True)
 class Incoming:
-    """Either *text* for the reader, or the *recipe* of an own file."""
+    """Either *text* for the reader, or the *recipe* of an own file, unchecked."""
 
     text: str = ""
     recipe: dict[str, Any] | None = None
@@ -44,10 +45,15 @@ def read_file(name: str, content: str) -> Incoming:
     if stripped[0] in "{[":
         return _json(name, stripped)
     if stripped[0] == "<":
-        return Incoming(_from_page(name, stripped))
+        return Incoming(whole(_from_page(name, stripped)))
     if name.lower().endswith(".csv"):
-        return Incoming(_from_csv(name, stripped))
-    return Incoming(stripped)
+        return Incoming(whole(_from_csv(name, stripped)))
+    return Incoming(whole(stripped))
+
+
+def whole(text: str) -> str:
+    """Return *text* with a question mark for every half of a character: it could be neither stored nor sent."""
+    return text.encode(errors="replace").decode()
 
 
 def _json(name: str, content: str) -> Incoming:
@@ -55,79 +61,58 @@ def _json(name: str, content: str) -> Incoming:
         data = json.loads(content)
     except (ValueError, RecursionError) as error:
         raise UnreadableFileError(f"{name} is not whole JSON: {error}", field="content") from None
-    if isinstance(data, dict) and data.get("format") == "sun-crumb-recipe":
+    kind = data.get("format") if isinstance(data, dict) else None
+    if kind == "sun-crumb-recipe":
         if data.get("version") != 1:
             raise UnreadableFileError(f"{name} comes from a newer Sun Crumb", field="content")
         return Incoming(recipe=data)
-    found = _find_recipe(data, 0)
+    if kind == "sun-crumb-backup":
+        raise UnreadableFileError(
+            f"{name} is the backup of a whole household: bring it back under Recipes, or with sun-crumb restore",
+            field="content",
+        )
+    found = recipe_of(data)
     if found is None:
         raise UnreadableFileError(f"{name} holds no schema.org Recipe", field="content")
-    # The library that reads saved pages reads the JSON as well, in a page made around it.
-    script = json.dumps(found).replace("<", "\\u003c")
-    return Incoming(_from_page(name, f'<html><script type="application/ld+json">{script}</script></html>'))
-
-
-def _find_recipe(data: Any, depth: int) -> dict[str, Any] | None:
-    if depth > 6:
-        return None
-    if isinstance(data, dict):
-        kind = data.get("@type")
-        if kind == "Recipe" or (isinstance(kind, list) and "Recipe" in kind):
-            return {"@context": "https://schema.org", **data, "@type": "Recipe"}
-        inside = data.get("@graph", [])
-        return _find_recipe(inside, depth + 1)
-    if isinstance(data, list):
-        return next((found for item in data if (found := _find_recipe(item, depth + 1))), None)
-    return None
+    return Incoming(whole(_text(name, found)))
 
 
 def _from_page(name: str, page: str) -> str:
-    """Return the recipe text of a page, read by recipe-scrapers without any site's own rules."""
-    from recipe_scrapers import scrape_html
-
     try:
-        scraped: Any = scrape_html(page, org_url="https://saved.invalid/page", supported_only=False)
-        lines = [scraped.title() or "", ""]
-        ingredients = scraped.ingredients()
-    except Exception as error:  # the library raises many kinds for pages without a recipe
+        found = recipe_in_page(page)
+    except PageTooWildError as error:
+        raise UnreadableFileError(f"{name} can't be read: {error}", field="content") from None
+    if found is None:
         raise UnreadableFileError(
-            f"{name} holds no recipe that a program can find ({error})", field="content"
-        ) from None
-    if not ingredients:
+            f"{name} holds no recipe that a program can find; copy its text into Bring in instead", field="content"
+        )
+    return _text(name, found)
+
+
+def _text(name: str, found: dict[str, Any]) -> str:
+    text = recipe_text(found)
+    if text is None:
         raise UnreadableFileError(f"{name} holds a recipe without ingredients", field="content")
-    lines.insert(1, _or_empty(scraped.yields, "Makes "))
-    lines += [unescape(str(item)) for item in ingredients]
-    steps = _steps(scraped)
-    if steps:
-        lines += ["", "Method", *steps]
-    return "\n".join(lines)
-
-
-def _or_empty(call: Any, before: str) -> str:
-    try:
-        value = call()
-    except Exception:  # a missing yield is no reason to refuse the page
-        return ""
-    return f"{before}{value}" if value else ""
-
-
-def _steps(scraped: Any) -> list[str]:
-    try:
-        return [step for step in scraped.instructions_list() if step]
-    except Exception:  # nor is a missing method
-        return []
+    return text
 
 
 def _from_csv(name: str, content: str) -> str:
     """Return recipe text of a table whose columns are named: ingredient or name, and grams, or amount and unit."""
+    # A reader of csv stops at a lone CR; line ends of every kind are one here.
+    content = content.replace("\r\n", "\n").replace("\r", "\n")
+    first = content.split("\n", 1)[0]
+    delimiter = max(",;\t", key=first.count)
     try:
-        dialect = csv.Sniffer().sniff(content[:2000], delimiters=",;\t")
-    except csv.Error:
-        dialect = csv.excel
-    rows = [
-        {(k or "").strip().lower(): (v or "").strip() for k, v in row.items() if not isinstance(v, list)}
-        for row in csv.DictReader(io.StringIO(content), dialect=dialect)
-    ]
+        table = csv.DictReader(io.StringIO(content), delimiter=delimiter)
+        rows: list[dict[str, str]] = []
+        for row in table:
+            if len(rows) == MOST_ROWS:
+                raise UnreadableFileError(f"{name} has more than {MOST_ROWS:,} rows", field="content")
+            rows.append(
+                {(k or "").strip().lower(): (v or "").strip() for k, v in row.items() if not isinstance(v, list)}
+            )
+    except csv.Error as error:
+        raise UnreadableFileError(f"{name} is no whole table: {error}", field="content") from None
     food = next((c for c in ("name", "ingredient", "food", "item") if rows and c in rows[0]), None)
     if food is None:
         raise UnreadableFileError(f"{name} needs a column named ingredient or name", field="content")

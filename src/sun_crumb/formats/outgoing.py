@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import csv
-import html
 import io
-import json
 import re
+from functools import cache
 from typing import Any
+
+from jinja2 import Environment, PackageLoader, StrictUndefined
 
 Recipe = dict[str, Any]
 SCHEMA = "https://schema.org"
@@ -42,18 +43,15 @@ def json_ld(recipe: Recipe, version: Recipe, steps: list[str]) -> dict[str, Any]
 
 
 def page(recipe: Recipe, version: Recipe, steps: list[str]) -> str:
-    """Return one version as a page of its own, with its JSON-LD inside; every word of the recipe is escaped."""
+    """Return one version as a page of its own, with its JSON-LD inside; the template escapes every value."""
     data = json_ld(recipe, version, steps)
-    text = json.dumps(data, ensure_ascii=False, indent=1).replace("<", "\\u003c")
-    items = "".join(f"<li>{html.escape(line)}</li>" for line in data["recipeIngredient"])
-    method = "".join(f"<li>{html.escape(step)}</li>" for step in steps)
-    held = data["nutrition"]
-    return (
-        '<!doctype html><html lang="en"><head><meta charset="utf-8">'
-        f"<title>{html.escape(data['name'])}</title>"
-        f'<script type="application/ld+json">{text}</script></head><body><h1>{html.escape(data["name"])}</h1>'
-        f"<p>{html.escape(data['recipeYield'])}; {held['servingSize']}: {held['calories']}, sugars {held['sugarContent']}</p>"
-        f"<ul>{items}</ul><ol>{method}</ol></body></html>"
+    return _templates().get_template("recipe.html").render(data=data, held=data["nutrition"], steps=steps)
+
+
+@cache
+def _templates() -> Environment:
+    return Environment(
+        loader=PackageLoader("sun_crumb.formats"), autoescape=True, undefined=StrictUndefined, trim_blocks=True
     )
 
 
@@ -70,32 +68,4 @@ def table(version: Recipe) -> str:
 
 
 def _harmless(cell: object) -> object:
-    return f"'{cell}" if isinstance(cell, str) and cell[:1] in ("=", "+", "-", "@", "\t") else cell
-
-
-def own_json(recipe: Recipe, products: list[dict[str, Any]]) -> dict[str, Any]:
-    """Return a recipe with all its versions in Sun Crumb's own format, with the household's products it holds."""
-    return {
-        "format": "sun-crumb-recipe",
-        "version": 1,
-        "title": recipe["title"],
-        "cup": recipe["cup"],
-        "source_text": recipe["source_text"],
-        "products": products,
-        "versions": [
-            {
-                "label": v["label"],
-                "status": v["status"],
-                "servings": v["servings"],
-                "unit": v["unit"],
-                "goals": v["goals"],
-                "portions": [{k: p[k] for k in ("name", "count", "components")} for p in v["portions"]],
-                "own_yields": v["own_yields"],
-                "lines": [
-                    {k: line[k] for k in ("component", "ingredient", "grams", "text", "is_crushed", "reason")}
-                    for line in v["lines"]
-                ],
-            }
-            for v in recipe["versions"]
-        ],
-    }
+    return f"'{cell}" if isinstance(cell, str) and cell[:1] in ("=", "+", "-", "@", "\t", "\r", "\n") else cell

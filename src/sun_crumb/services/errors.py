@@ -6,7 +6,7 @@ from sun_crumb.core.errors import CoreError
 
 
 class NotFoundError(CoreError):
-    """No such recipe, version, bake or serving."""
+    """No such recipe, version, bake, serving or product."""
 
     code = "not_found"
 
@@ -15,3 +15,9 @@ class ConflictError(CoreError):
     """Someone else changed it first; the details hold what is stored now."""
 
     code = "conflict"
+
+
+class DamagedError(CoreError):
+    """Something is stored that this program would not have kept; the details name what it is, as ``damage``."""
+
+    code = "damaged"

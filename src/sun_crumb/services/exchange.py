@@ -3,158 +3,171 @@
 from __future__ import annotations
 
 import json
+from collections.abc import Mapping
+from dataclasses import asdict
 
-from sqlalchemy import select
+from pydantic import ValidationError
+from sqlalchemy.orm import Session
 
 from sun_crumb.core.errors import CoreError, require_choice
-from sun_crumb.core.formula import FormulaLine, PortionKind
-from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.pantry.label import Label
 from sun_crumb.core.reading import read_recipe
 from sun_crumb.formats import outgoing
 from sun_crumb.formats.incoming import UnreadableFileError, read_file
+from sun_crumb.schemas.files import OwnProduct, OwnRecipe, OwnVersion
 from sun_crumb.services import recipes
 from sun_crumb.services.clock import now
-from sun_crumb.services.kitchen import PlainLine
-from sun_crumb.services.pantry import keep_product, pantry_of, product_labels
+from sun_crumb.services.deeds import made_before, note, taken_away
+from sun_crumb.services.errors import NotFoundError
+from sun_crumb.services.figures import keep_figures
+from sun_crumb.services.pantry import add_product, pantry_in, pantry_of, products_in
+from sun_crumb.services.soundness import SoundVersion, check_recipe, label_of, stored_as_own, words_of
 from sun_crumb.services.views import View
+from sun_crumb.services.wishes import foods_in, goals_of, goals_view, renamed
 from sun_crumb.store import Database
-from sun_crumb.store.tables import Line, Recipe, Version
+from sun_crumb.store.tables import Recipe, Version
 
 FORMATS = {"jsonld": "application/ld+json", "html": "text/html", "csv": "text/csv", "json": "application/json"}
+ENDINGS = {"jsonld": ".jsonld", "html": ".html", "csv": ".csv", "json": ".json"}
 
 
 def export_recipe(database: Database, recipe_id: int, kind: str, version_id: int | None = None) -> View:
-    """Return a recipe as the content of a file: jsonld, html or csv of one version, json of all of them."""
+    """Return a recipe as the content of a file: jsonld, html or csv of one version, json of all of them.
+
+    A damaged recipe has no version that could be shown; as json it goes out as it is stored.
+    """
     require_choice(kind, FORMATS, "format")
-    recipe = recipes.get_recipe(database, recipe_id)
-    version = next((v for v in recipe["versions"] if v["id"] == version_id), recipe["versions"][-1])
-    steps = _steps(database, recipe["source_text"])
-    content = {
-        "jsonld": lambda: json.dumps(outgoing.json_ld(recipe, version, steps), ensure_ascii=False, indent=2),
-        "html": lambda: outgoing.page(recipe, version, steps),
-        "csv": lambda: outgoing.table(version),
-        "json": lambda: json.dumps(
-            outgoing.own_json(recipe, _products(database, recipe)), ensure_ascii=False, indent=2
-        ),
-    }[kind]()
-    name = outgoing.file_name(
-        recipe["title"], {"jsonld": ".jsonld", "html": ".html", "csv": ".csv", "json": ".json"}[kind]
-    )
-    return {"name": name, "media_type": FORMATS[kind], "content": content}
+    if kind == "json":
+        title, content = _own_file(database, recipe_id)
+    else:
+        recipe = recipes.get_recipe(database, recipe_id)
+        version = next((v for v in recipe["versions"] if v["id"] == (version_id or recipe["versions"][-1]["id"])), None)
+        if version is None:
+            raise NotFoundError(f"this recipe has no version with the number {version_id}", field="version")
+        title, steps = recipe["title"], _steps(database, recipe["source_text"])
+        content = {
+            "jsonld": lambda: json.dumps(outgoing.json_ld(recipe, version, steps), ensure_ascii=False, indent=2),
+            "html": lambda: outgoing.page(recipe, version, steps),
+            "csv": lambda: outgoing.table(version),
+        }[kind]()
+    return {"name": outgoing.file_name(title, ENDINGS[kind]), "media_type": FORMATS[kind], "content": content}
 
 
-def _products(database: Database, recipe: View) -> list[View]:
-    """Return the labels of the household's own products that a recipe holds."""
-    held = {line["ingredient"] for version in recipe["versions"] for line in version["lines"]}
-    return [label for label in product_labels(database) if label["key"] in held]
-
-
-def _check(recipe: View, pantry: Pantry) -> None:
-    """Raise unless every line of an own file is a food of this pantry or of the file: nothing is kept of a bad one."""
-    known = {str(product["key"]) for product in recipe.get("products", [])}
-    for version in recipe["versions"]:
-        for line in _lines(version):
-            if line.ingredient not in known:
-                FormulaLine(pantry[line.ingredient], line.grams)
-
-
-def _bring_products(database: Database, products: list[View]) -> dict[str, str]:
-    """Return this household's key for each product of the file: the same label's if it is there, else a new one's."""
-    here = {json.dumps([p["label"], p["like"]], sort_keys=True): p["key"] for p in product_labels(database)}
-    keys = {}
-    for product in products:
-        known = here.get(json.dumps([product["label"], product["like"]], sort_keys=True))
-        if known is None:
-            label = Label(**product["label"])
-            known = str(keep_product(database, label, str(product["like"]))["ingredient"]["key"])
-        keys[str(product["key"])] = known
-    return keys
+def _own_file(database: Database, recipe_id: int) -> tuple[str, str]:
+    with database.reading() as session:
+        recipe = session.get(Recipe, recipe_id)
+        if recipe is None:
+            raise NotFoundError(f"no recipe {recipe_id}", field="id")
+        own = stored_as_own(recipe)
+        held = {line["ingredient"] for version in own["versions"] for line in version["lines"]}
+        for version in own["versions"]:
+            if isinstance(version["goals"], dict):
+                held |= foods_in(version["goals"])
+        own["products"] = [product for product in products_in(session) if product["key"] in held]
+        return recipe.title, json.dumps(own, ensure_ascii=False, indent=2)
 
 
 def _steps(database: Database, source_text: str) -> list[str]:
     if not source_text.strip():
         return []
-    return list(read_recipe(source_text, pantry_of(database)).steps)
+    try:
+        return list(read_recipe(source_text, pantry_of(database)).steps)
+    except CoreError:
+        return []  # a text kept before its length was limited; the amounts go out all the same
 
 
-def import_file(database: Database, name: str, content: str) -> View:
-    """Return the text of a file for the reader, or put the recipe of an own file on the shelf and return its number."""
+def import_file(database: Database, name: str, content: str, client_key: str | None = None) -> View:
+    """Return the text of a file for the reader, or put the recipe of an own file on the shelf and return its number.
+
+    An own file passes all checks of a recipe brought in by hand, every version of it, and is kept whole or not at all.
+
+    Raises
+    ------
+    UnreadableFileError
+        It holds no recipe, is damaged, or comes from a newer version; says what is wrong.
+    """
     found = read_file(name, content)
     if found.recipe is None:
         return {"text": found.text, "recipe_id": None}
     try:
-        _check(found.recipe, pantry_of(database))
-        keys = _bring_products(database, found.recipe.get("products", []))
-        versions = [_renamed(version, keys) for version in found.recipe["versions"]]
-        first = versions[0]
-        view = recipes.keep_recipe(
-            database,
-            title=str(found.recipe["title"]),
-            source_text=str(found.recipe.get("source_text", "")),
-            cup=str(found.recipe.get("cup", "us")),
-            servings=int(first["servings"]),
-            unit=str(first["unit"]),
-            lines=_lines(first),
-            portions=_portions(first),
-            own_yields={str(c): int(n) for c, n in first.get("own_yields", {}).items()},
-        )
-        _more_versions(database, view["id"], versions[1:])
-    except CoreError:
-        raise
-    except (KeyError, TypeError, ValueError, IndexError, AttributeError) as error:
-        raise UnreadableFileError(f"{name} is damaged: {error!r} is missing or wrong", field="content") from None
-    return {"text": "", "recipe_id": view["id"]}
-
-
-def _renamed(version: View, keys: dict[str, str]) -> View:
-    lines = [line | {"ingredient": keys.get(line["ingredient"], line["ingredient"])} for line in version["lines"]]
-    return version | {"lines": lines}
-
-
-def _lines(version: View) -> list[PlainLine]:
-    return [
-        PlainLine(
-            str(x["ingredient"]),
-            float(x["grams"]),
-            str(x.get("component", "")),
-            str(x.get("text", "")),
-            x.get("is_crushed"),
-        )
-        for x in version["lines"]
-    ]
-
-
-def _portions(version: View) -> list[PortionKind]:
-    return [PortionKind(str(k["name"]), int(k["count"]), tuple(k["components"])) for k in version.get("portions", ())]
-
-
-def _more_versions(database: Database, recipe_id: int, versions: list[View]) -> None:
-    pantry = pantry_of(database)
+        recipe = OwnRecipe.model_validate(found.recipe)
+    except ValidationError as error:
+        raise UnreadableFileError(f"{name} is damaged: {words_of(error)[0]}", field="content") from None
     with database.transaction() as session:
-        recipe = session.scalars(select(Recipe).where(Recipe.id == recipe_id)).one()
-        for number, version in enumerate(versions, start=2):
-            row = Version(
-                number=number,
-                label=str(version["label"])[:80],
-                servings=int(version["servings"]),
-                unit=str(version["unit"]),
-                status=str(version.get("status", "")),
-                goals=version.get("goals"),
-                portions=version.get("portions") or None,
-                own_yields=version.get("own_yields") or None,
-                created_at=now(),
+        if made := made_before(session, client_key, "import", found.recipe):
+            row = session.get(Recipe, made[0])
+            if row is None or row.deleted_at is not None:
+                raise taken_away("recipe")
+            return {"text": "", "recipe_id": row.id}
+        keys = _bring_products(session, recipe.products)
+        recipe = recipe.model_copy(update={"versions": [_renamed(v, keys) for v in recipe.versions]})
+        row = _keep(session, recipe)
+        note(session, client_key, "import", found.recipe, [row.id])
+        return {"text": "", "recipe_id": row.id}
+
+
+def _bring_products(session: Session, products: list[OwnProduct]) -> dict[str, str]:
+    """Return this household's key for each product of the file: the same label's if it is there, else a new one's."""
+    here = {json.dumps([p["label"], p["like"]], sort_keys=True): str(p["key"]) for p in products_in(session)}
+    keys: dict[str, str] = {}
+    for product in products:
+        if product.key in keys:
+            raise UnreadableFileError(f"the file names {product.key} twice", field="content")
+        same = json.dumps([asdict(label_of(product.label)), product.like], sort_keys=True)
+        if same not in here:
+            here[same] = f"own_{add_product(session, product.label, product.like).id}"
+        keys[product.key] = here[same]
+    return keys
+
+
+def _renamed(version: OwnVersion, keys: Mapping[str, str]) -> OwnVersion:
+    """Return a version whose own products go by this household's keys; one that the file doesn't describe is refused."""
+
+    def new(key: str) -> str:
+        if key.startswith("own_") and key not in keys:
+            raise UnreadableFileError(
+                f"the file holds {key}, a product of another household, without saying what it is", field="content"
             )
-            row.lines = [
-                Line(
-                    position=n,
-                    component=line.component,
-                    ingredient=pantry[line.ingredient].key,
-                    grams=line.grams,
-                    text=line.text,
-                    is_crushed=bool(line.is_crushed),
-                    reason=str(raw.get("reason", "")),
-                )
-                for n, (line, raw) in enumerate(zip(_lines(version), version["lines"], strict=True))
-            ]
-            recipe.versions.append(row)
+        return keys.get(key, key)
+
+    goals = version.goals
+    for key in foods_in(goals.model_dump()) if goals else ():
+        new(key)
+    return version.model_copy(
+        update={
+            "lines": [line.model_copy(update={"ingredient": new(line.ingredient)}) for line in version.lines],
+            "goals": goals and renamed(goals, keys),
+        }
+    )
+
+
+def _keep(session: Session, recipe: OwnRecipe) -> Recipe:
+    pantry = pantry_in(session)
+    original, *others = check_recipe(recipe, pantry)
+    row = recipes.new_recipe(session, original.formula, recipe.source_text, recipe.cup, original.kinds)
+    _dress(row.versions[0], original)
+    for number, sound in enumerate(others, start=2):
+        version = sound.version
+        kept = Version(
+            number=number,
+            label=version.label,
+            servings=version.servings,
+            unit=version.unit,
+            status=version.status,
+            goals=None if version.goals is None else goals_view(goals_of(version.goals, pantry)),
+            portions=[kind.model_dump() for kind in version.portions] or None,
+            own_yields=dict(sound.formula.own_yields) or None,
+            created_at=now(),
+        )
+        kept.lines = recipes.line_rows(sound.formula)
+        _dress(kept, sound)
+        keep_figures(kept, sound.formula)
+        row.versions.append(kept)
+    session.flush()
+    return row
+
+
+def _dress(row: Version, sound: SoundVersion) -> None:
+    """Give a version from a file the label and the reasons that it has there."""
+    row.label = sound.version.label or row.label
+    for line, own in zip(row.lines, sound.version.lines, strict=True):
+        line.reason = own.reason

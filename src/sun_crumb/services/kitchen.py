@@ -132,7 +132,7 @@ def cupboard_keys(words: Iterable[str], pantry: Pantry | None = None) -> tuple[s
 
 
 def pantry_keys(words: Iterable[str], pantry: Pantry | None = None, field: str = "ingredient") -> tuple[str, ...]:
-    """Return the pantry keys of foods given by key or by name.
+    """Return the pantry key of each food given by key or by name.
 
     Raises
     ------
@@ -146,7 +146,7 @@ def pantry_keys(words: Iterable[str], pantry: Pantry | None = None, field: str =
         if word not in pantry and (not near or near[0].confidence < 0.6):
             raise UnknownIngredientError(f"the pantry holds no {word!r}", field=field, ingredient=word)
         found.append(word if word in pantry else near[0].ingredient)
-    return tuple(dict.fromkeys(found))
+    return tuple(found)
 
 
 def search_pantry(query: str, limit: int, pantry: Pantry, hidden: set[str]) -> list[View]:

@@ -9,11 +9,13 @@ from sqlalchemy import func, select
 from sqlalchemy.orm import Session, joinedload
 
 from sun_crumb.core.errors import OutOfDomainError
-from sun_crumb.core.formula import PortionKind, portion_totals
-from sun_crumb.core.sugars.savings import savings
+from sun_crumb.core.formula import PortionKind, Totals, portion_totals
+from sun_crumb.core.sugars.savings import Savings, savings
 from sun_crumb.services.clock import now
+from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import NotFoundError
-from sun_crumb.services.recipes import portion_kinds, version_formula
+from sun_crumb.services.pantry import pantry_in
+from sun_crumb.services.soundness import portion_kinds, sound_version
 from sun_crumb.services.views import View, rounded
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Bake, Recipe, Serving, Version
@@ -34,39 +36,46 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
 
     The same *client_key* again returns the first ones.
     """
+    content = [version_id, baked_on.isoformat()]
     with database.transaction() as session:
-        if client_key:
-            keys = select(Bake).where(Bake.client_key.like(f"{client_key}/%")).order_by(Bake.id)
-            if found := session.scalars(keys).all():
-                return [_bake_view(session, row) for row in found]
+        if made := made_before(session, client_key, "bake", content):
+            rows = session.scalars(select(Bake).where(Bake.id.in_(made)).order_by(Bake.id)).all()
+            if not rows:
+                raise taken_away("bake")
+            return [_bake_view(session, row) for row in rows]
         version = session.get(Version, version_id)
         if version is None or version.recipe.deleted_at is not None:
             raise NotFoundError(f"no version {version_id}", field="version_id")
-        formula, original = version_formula(version), version_formula(version.recipe.versions[0])
+        pantry = pantry_in(session)
+        formula = sound_version(version.recipe, version, pantry)
+        original = sound_version(version.recipe, version.recipe.versions[0], pantry)
         kinds = portion_kinds(version) or [PortionKind("", formula.servings, formula.components)]
         before, after = portion_totals(original, kinds), portion_totals(formula, kinds)
-        rows = []
-        for number, kind in enumerate(kinds):
-            one, saved = after[kind.name], savings(before[kind.name], after[kind.name], 1)
-            row = Bake(
-                version_id=version.id,
-                baked_on=baked_on,
-                kind=kind.name,
-                servings=kind.count,
-                portion_g=one.mass_g,
-                energy_kcal=one.energy_kcal,
-                total_sugars_g=one.total_sugars_g,
-                free_sugars_who_g=one.free_sugars_who_g,
-                saved_energy_kcal=saved.energy_kcal,
-                saved_total_sugars_g=saved.total_sugars_g,
-                saved_free_sugars_who_g=saved.free_sugars_who_g,
-                client_key=f"{client_key}/{number}" if client_key else None,
-                created_at=now(),
-            )
-            session.add(row)
-            rows.append(row)
+        rows = [
+            _bake_row(version, baked_on, kind, after[kind.name], savings(before[kind.name], after[kind.name], 1))
+            for kind in kinds
+        ]
+        session.add_all(rows)
         session.flush()
+        note(session, client_key, "bake", content, [row.id for row in rows])
         return [_bake_view(session, row) for row in rows]
+
+
+def _bake_row(version: Version, baked_on: date, kind: PortionKind, one: Totals, saved: Savings) -> Bake:
+    return Bake(
+        version_id=version.id,
+        baked_on=baked_on,
+        kind=kind.name,
+        servings=kind.count,
+        portion_g=one.mass_g,
+        energy_kcal=one.energy_kcal,
+        total_sugars_g=one.total_sugars_g,
+        free_sugars_who_g=one.free_sugars_who_g,
+        saved_energy_kcal=saved.energy_kcal,
+        saved_total_sugars_g=saved.total_sugars_g,
+        saved_free_sugars_who_g=saved.free_sugars_who_g,
+        created_at=now(),
+    )
 
 
 def eat(
@@ -77,8 +86,12 @@ def eat(
         raise OutOfDomainError(
             f"{count:g} portions can't be eaten; give more than 0 and at most {MOST_EATEN:g}", field="count"
         )
+    content = [bake_id, eaten_on.isoformat(), count, who]
     with database.transaction() as session:
-        if client_key and (found := session.scalar(select(Serving).where(Serving.client_key == client_key))):
+        if made := made_before(session, client_key, "serving", content):
+            found = session.get(Serving, made[0])
+            if found is None or found.deleted_at is not None:
+                raise taken_away("note")
             return _serving_view(found)
         baked = session.get(Bake, bake_id)
         if baked is None:
@@ -87,11 +100,10 @@ def eat(
             raise OutOfDomainError(
                 f"it was baked on {baked.baked_on.isoformat()}, it can't have been eaten before", field="eaten_on"
             )
-        row = Serving(
-            bake_id=bake_id, eaten_on=eaten_on, count=count, who=who.strip(), client_key=client_key, created_at=now()
-        )
+        row = Serving(bake_id=bake_id, eaten_on=eaten_on, count=count, who=who.strip(), created_at=now())
         session.add(row)
         session.flush()
+        note(session, client_key, "serving", content, [row.id])
         return _serving_view(row)
 
 
@@ -113,7 +125,7 @@ def ledger(database: Database, since: date, until: date) -> View:
     """Return the days from *since* to *until*, what was eaten and what it saved, and the bakes to log from."""
     if since > until:
         raise OutOfDomainError("the first day lies after the last", field="since")
-    with database.transaction() as session:
+    with database.reading() as session:
         columns = [func.sum(getattr(Bake, name) * Serving.count).label(name) for name in SUMS]
         rows = session.execute(
             select(Serving.eaten_on, func.sum(Serving.count).label("servings"), *columns)

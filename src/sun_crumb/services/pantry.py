@@ -2,76 +2,96 @@
 
 from __future__ import annotations
 
+import logging
+import re
 from dataclasses import asdict
 from weakref import WeakKeyDictionary
 
-from sqlalchemy import func, select
+from sqlalchemy import String, cast, select
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.pantry import Ingredient, Pantry, diets, shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.pantry.ingredient import COMPOSITION_FIELDS
-from sun_crumb.core.pantry.label import FromLabel, Label, from_label
+from sun_crumb.core.pantry.label import FromLabel, from_label
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework import paths
 from sun_crumb.core.sugars.sweetness import glycosides_like_sugar, grams_as_sweet, sucrose_equivalent
+from sun_crumb.schemas.products import PackIn
 from sun_crumb.services.clock import now
-from sun_crumb.services.errors import NotFoundError
+from sun_crumb.services.deeds import made_before, note, taken_away
+from sun_crumb.services.errors import DamagedError, NotFoundError
+from sun_crumb.services.preferences import prices_in
+from sun_crumb.services.soundness import label_of, made_of, sound_product
 from sun_crumb.services.views import View, ingredient_view, rounded
 from sun_crumb.store import Database
-from sun_crumb.store.tables import Product, Setting
+from sun_crumb.store.tables import Product
 
-_known: WeakKeyDictionary[object, tuple[tuple[int, int], Pantry]] = WeakKeyDictionary()
+_known: WeakKeyDictionary[Database, tuple[object, Pantry]] = WeakKeyDictionary()
+log = logging.getLogger(__name__)
 
 
 def pantry_in(session: Session) -> Pantry:
-    """Return the shipped pantry with the household's own products; kept until one of those changes."""
-    engine = session.get_bind()
-    count, removed = session.execute(select(func.count(Product.id), func.count(Product.deleted_at))).one()
-    found = _known.get(engine)
-    if found and found[0] == (count, removed):
+    """Return the shipped pantry with the household's own products; kept until one of those changes.
+
+    A damaged product is left out: what holds it is damaged too, and nothing else is.
+    """
+    database: Database = session.info["database"]
+    rows = session.execute(select(Product.id, cast(Product.label, String), Product.like).order_by(Product.id)).all()
+    found = _known.get(database)
+    if found and found[0] == rows:
         return found[1]
-    rows = session.scalars(select(Product)).all()
-    products = [(_made(row).ingredient, ()) for row in rows]
+    products: list[tuple[Ingredient, tuple[str, ...]]] = []
+    for row in session.scalars(select(Product).order_by(Product.id)):
+        try:
+            products.append((sound_product(row).ingredient, ()))
+        except DamagedError as error:
+            log.warning("own_%s is left out: %s", row.id, error.message)
     # A product taken away stays known to the recipes that hold it; only looking it up hides it.
     pantry = shipped_pantry().with_products(products) if products else shipped_pantry()
-    _known[engine] = ((count, removed), pantry)
+    _known[database] = (rows, pantry)
     return pantry
 
 
 def pantry_of(database: Database) -> Pantry:
     """Return the pantry of one household."""
-    with database.transaction() as session:
+    with database.reading() as session:
         return pantry_in(session)
 
 
-def _made(row: Product) -> FromLabel:
-    return from_label(f"own_{row.id}", Label(**row.label), shipped_pantry()[row.like], glycosides_like_sugar)
-
-
-def read_label(label: Label, like: str) -> View:
+def read_label(pack: PackIn, like: str) -> View:
     """Return the ingredient that a label describes, with its estimates and contradictions; nothing is kept."""
-    return _label_view(from_label("own", label, shipped_pantry()[like], glycosides_like_sugar))
+    return _label_view(from_label("own", label_of(pack), shipped_pantry()[like], glycosides_like_sugar))
 
 
-def keep_product(database: Database, label: Label, like: str) -> View:
+def keep_product(database: Database, pack: PackIn, like: str, client_key: str | None = None) -> View:
     """Keep a product of the household's own and return it as read_label does, with its key."""
-    from_label("own", label, shipped_pantry()[like], glycosides_like_sugar)
+    content = [pack.model_dump(), like]
     with database.transaction() as session:
-        row = Product(label=asdict(label), like=like, created_at=now())
-        session.add(row)
-        session.flush()
-        return _label_view(_made(row))
+        if made := made_before(session, client_key, "product", content):
+            row = session.get(Product, made[0])
+            if row is None or row.deleted_at is not None:
+                raise taken_away("product")
+            return _label_view(sound_product(row))
+        row = add_product(session, pack, like)
+        note(session, client_key, "product", content, [row.id])
+        return _label_view(sound_product(row))
 
 
-def product_labels(database: Database) -> list[View]:
+def add_product(session: Session, pack: PackIn, like: str) -> Product:
+    """Put a product into the household's pantry, in the caller's transaction; raise CoreError where it can't be one."""
+    made_of(0, pack, like)
+    row = Product(label=asdict(label_of(pack)), like=like, created_at=now())
+    session.add(row)
+    session.flush()
+    return row
+
+
+def products_in(session: Session) -> list[View]:
     """Return the household's own products as they were typed: key, label and the food they are like."""
-    with database.transaction() as session:
-        return [
-            {"key": f"own_{row.id}", "label": row.label, "like": row.like} for row in session.scalars(select(Product))
-        ]
+    return [{"key": f"own_{row.id}", "label": row.label, "like": row.like} for row in session.scalars(select(Product))]
 
 
 def remove_product(database: Database, key: str) -> None:
@@ -85,12 +105,12 @@ def restore_product(database: Database, key: str) -> View:
     with database.transaction() as session:
         row = _product(session, key)
         row.deleted_at = None
-        return _label_view(_made(row))
+        return _label_view(sound_product(row))
 
 
 def _product(session: Session, key: str) -> Product:
-    number = key.removeprefix("own_")
-    row = session.get(Product, int(number)) if number.isdigit() else None
+    number = re.fullmatch(r"own_([0-9]{1,18})", key)
+    row = session.get(Product, int(number[1])) if number else None
     if row is None:
         raise NotFoundError(f"no product {key!r} of your own", field="key")
     return row
@@ -98,7 +118,7 @@ def _product(session: Session, key: str) -> Product:
 
 def hidden_products(database: Database) -> set[str]:
     """Return the keys of the products that were taken away."""
-    with database.transaction() as session:
+    with database.reading() as session:
         return {f"own_{i}" for i in session.scalars(select(Product.id).where(Product.deleted_at.is_not(None)))}
 
 
@@ -173,13 +193,6 @@ def sweeteners(database: Database, sugar_g: float, batter_g: float, cup: str) ->
             }
         )
     return sorted(found, key=lambda v: (v["grams"] is None, v["free_sugars_who_g"] or 0.0, v["energy_kcal"] or 0.0))
-
-
-def prices_in(database: Database) -> dict[str, float]:
-    """Return the household's prices per kg by ingredient."""
-    with database.transaction() as session:
-        row = session.get(Setting, "prices")
-        return dict(row.value) if row else {}
 
 
 def _share(per_100g: float, grams: float | None) -> float | None:

@@ -7,10 +7,9 @@ from dataclasses import asdict, replace
 from functools import lru_cache
 from typing import Any
 
-from sqlalchemy import select
-from sqlalchemy.orm import Session, object_session, selectinload
+from sqlalchemy.orm import Session
 
-from sun_crumb.core.errors import CoreError
+from sun_crumb.core.errors import CoreError, OutOfDomainError
 from sun_crumb.core.formula import Formula, PortionKind, check_portions, portion_totals, served
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.household import grams_text
@@ -18,28 +17,18 @@ from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reading.steps import read_bake_minutes, read_oven
 from sun_crumb.core.rework import Goals
 from sun_crumb.core.sugars.savings import savings
+from sun_crumb.schemas.recipes import GoalsIn
 from sun_crumb.services.clock import now
+from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import ConflictError, NotFoundError
+from sun_crumb.services.figures import keep_figures, rows_of
 from sun_crumb.services.kitchen import PlainLine, formula_of, household_text, plan
-from sun_crumb.services.pantry import pantry_in, pantry_of
-from sun_crumb.services.views import View, amounts_view, analysis_view, savings_view, totals_view
+from sun_crumb.services.pantry import pantry_in
+from sun_crumb.services.soundness import SoundVersion, checked, sound_recipe, sound_version
+from sun_crumb.services.views import View, analysis_view, savings_view, totals_view
+from sun_crumb.services.wishes import goals_view
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Line, Recipe, Version
-
-# What versions kept before these goals were known had in their place.
-NEW_GOALS: dict[str, Any] = {
-    "avoid": [],
-    "eaters": [],
-    "without": [],
-    "including": [],
-    "most_energy_kcal": None,
-    "most_free_sugar_g": None,
-    "most_cost": None,
-    "amounts": [],
-    "most_new": None,
-    "caps": {},
-    "flavours": None,
-}
 
 
 def keep_recipe(
@@ -56,35 +45,75 @@ def keep_recipe(
     client_key: str | None = None,
 ) -> View:
     """Put a recipe on the shelf and return it. The same *client_key* again returns the first one."""
+    content = [
+        title,
+        source_text,
+        cup,
+        servings,
+        unit,
+        list(map(asdict, lines)),
+        list(map(asdict, portions)),
+        own_yields,
+    ]
+    with database.transaction() as session:
+        if made := made_before(session, client_key, "recipe", content):
+            return _made_recipe(session, made[0])
+        formula = formula_of(title, lines, servings, unit, pantry_in(session), own_yields)
+        recipe = new_recipe(session, formula, source_text, cup, portions)
+        note(session, client_key, "recipe", content, [recipe.id])
+        return _recipe_view(session, recipe.id)
+
+
+def new_recipe(
+    session: Session, formula: Formula, source_text: str, cup: str, portions: Sequence[PortionKind] = ()
+) -> Recipe:
+    """Put a recipe with its original on the shelf, in the caller's transaction.
+
+    Raises
+    ------
+    CoreError
+        It has no weighed line, its portions don't add up, or the cup isn't known.
+    """
     cup_standard(cup)
-    formula = formula_of(title, lines, servings, unit, pantry_of(database), own_yields)
     if formula.mass_g <= 0:
         raise CoreError("the recipe has no weighed line yet", field="lines")
     if portions:
         check_portions(formula, portions)
-    with database.transaction() as session:
-        if client_key and (found := session.scalar(select(Recipe).where(Recipe.client_key == client_key))):
-            return _recipe_view(session, found.id)
-        recipe = Recipe(
-            title=title.strip() or "Untitled dessert",
-            source_text=source_text,
-            cup=cup,
-            client_key=client_key,
-            created_at=now(),
-        )
-        version = Version(
-            number=1, label="Original", servings=servings, unit=unit, status="", goals=None, created_at=now()
-        )
-        version.portions = [asdict(kind) for kind in portions] or None
-        version.own_yields = dict(formula.own_yields) or None
-        version.lines = _line_rows(formula, [])
-        recipe.versions = [version]
-        session.add(recipe)
-        session.flush()
-        return _recipe_view(session, recipe.id)
+    recipe = Recipe(
+        title=formula.title.strip() or "Untitled dessert",
+        source_text=source_text,
+        cup=cup,
+        revision=1,
+        created_at=now(),
+    )
+    version = Version(
+        number=1,
+        label="Original",
+        servings=formula.servings,
+        unit=formula.unit,
+        status="",
+        goals=None,
+        portions=[asdict(kind) for kind in portions] or None,
+        own_yields=dict(formula.own_yields) or None,
+        created_at=now(),
+    )
+    version.lines = line_rows(formula)
+    recipe.versions = [version]
+    keep_figures(version, formula)
+    session.add(recipe)
+    session.flush()
+    return recipe
 
 
-def _line_rows(formula: Formula, reasons: list[str]) -> list[Line]:
+def _made_recipe(session: Session, recipe_id: int) -> View:
+    recipe = session.get(Recipe, recipe_id)
+    if recipe is None or recipe.deleted_at is not None:
+        raise taken_away("recipe")
+    return _recipe_view(session, recipe_id)
+
+
+def line_rows(formula: Formula, reasons: Sequence[str] = ()) -> list[Line]:
+    """Return a formula's lines as rows, with the reasons for their amounts where there are any."""
     return [
         Line(
             position=n,
@@ -99,22 +128,15 @@ def _line_rows(formula: Formula, reasons: list[str]) -> list[Line]:
     ]
 
 
-def list_recipes(database: Database, query: str = "") -> list[View]:
-    """Return the recipes on the shelf by title, each with its versions' figures per serving."""
-    with database.transaction() as session:
-        rows = session.scalars(
-            select(Recipe)
-            .where(Recipe.deleted_at.is_(None))
-            .options(selectinload(Recipe.versions).selectinload(Version.lines))
-            .order_by(Recipe.title)
-        )
-        words = query.lower().split()
-        return [_summary(r) for r in rows if all(w in r.title.lower() for w in words)]
-
-
 def get_recipe(database: Database, recipe_id: int) -> View:
-    """Return one recipe with every version."""
-    with database.transaction() as session:
+    """Return one recipe with every version.
+
+    Raises
+    ------
+    DamagedError
+        What is stored can't be worked with; it can be exported as it is and put away.
+    """
+    with database.reading() as session:
         return _recipe_view(session, recipe_id)
 
 
@@ -145,21 +167,26 @@ def change_recipe(database: Database, recipe_id: int, revision: int, changes: di
             formula = formula_of(recipe.title, changes["lines"], original.servings, original.unit, pantry_in(session))
             original.lines.clear()
             session.flush()
-            original.lines = _line_rows(formula, [])
+            original.lines = line_rows(formula)
         if "own_yields" in changes:
             for version in recipe.versions:
-                version.own_yields = {c: n for c, n in changes["own_yields"].items() if n != version.servings} or None
-                _formula(recipe, version)
+                own = {c: n for c, n in changes["own_yields"].items() if n != version.servings}
+                held = {line.component for line in original.lines}
+                if unknown := sorted(set(own) - held):
+                    raise OutOfDomainError(f"the recipe has no component {unknown[0]!r}", field="own_yields")
+                version.own_yields = own or None
         if "portions" in changes:
             for version in recipe.versions:
                 if changes["portions"]:
-                    check_portions(_formula(recipe, version), changes["portions"])
+                    check_portions(sound_version(recipe, version, pantry_in(session)), changes["portions"])
                 version.portions = [asdict(kind) for kind in changes["portions"]] or None
         elif "servings" in changes:
             for version in recipe.versions:
                 version.portions = None
         recipe.revision += 1
         session.flush()
+        for sound, version in zip(checked(recipe, pantry_in(session)), recipe.versions, strict=True):
+            keep_figures(version, sound.formula)
         return _recipe_view(session, recipe_id)
 
 
@@ -170,21 +197,23 @@ def delete_recipe(database: Database, recipe_id: int) -> None:
 
 
 def restore_recipe(database: Database, recipe_id: int) -> View:
-    """Put a recipe back on the shelf."""
+    """Put a recipe back on the shelf and return its row there."""
     with database.transaction() as session:
         recipe = session.get(Recipe, recipe_id)
         if recipe is None:
             raise NotFoundError(f"no recipe {recipe_id}", field="id")
         recipe.deleted_at = None
-        return _recipe_view(session, recipe_id)
+        session.flush()
+        return rows_of(session, [recipe_id])[0]
 
 
 def stored_formula(database: Database, recipe_id: int) -> tuple[Formula, str, Pantry]:
     """Return a recipe's original, its cup standard, and the household's pantry."""
-    with database.transaction() as session:
+    with database.reading() as session:
         recipe = _recipe(session, recipe_id)
-        formula = replace(_formula(recipe, recipe.versions[0]), **_method(recipe.source_text))
-        return formula, recipe.cup, pantry_in(session)
+        pantry = pantry_in(session)
+        formula = replace(sound_version(recipe, recipe.versions[0], pantry), **_method(recipe.source_text))
+        return formula, recipe.cup, pantry
 
 
 @lru_cache(maxsize=64)
@@ -195,13 +224,14 @@ def _method(source_text: str) -> dict[str, Any]:
 
 def stored_versions(database: Database, recipe_id: int, numbers: Sequence[int]) -> tuple[list[Formula], str]:
     """Return versions of a recipe by their number, and its cup standard."""
-    with database.transaction() as session:
+    with database.reading() as session:
         recipe = _recipe(session, recipe_id)
         by_number = {version.number: version for version in recipe.versions}
         for number in numbers:
             if number not in by_number:
                 raise NotFoundError(f"this recipe has no version {number}", field="version")
-        return [_formula(recipe, by_number[number]) for number in numbers], recipe.cup
+        pantry = pantry_in(session)
+        return [sound_version(recipe, by_number[number], pantry) for number in numbers], recipe.cup
 
 
 def rework_recipe(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
@@ -220,18 +250,18 @@ def keep_version(
     client_key: str | None = None,
 ) -> View:
     """Compute the plan anew, keep it as the next version and return the recipe."""
+    content = [recipe_id, goals_view(goals), label, cup]
     with database.transaction() as session:
+        if made := made_before(session, client_key, "version", content):
+            version = session.get(Version, made[0])
+            if version is None:
+                raise taken_away("version")
+            return _made_recipe(session, version.recipe_id)
         recipe = _recipe(session, recipe_id)
-        if client_key and session.scalar(select(Version.id).where(Version.client_key == client_key)):
-            return _recipe_view(session, recipe_id)
-        original = recipe.versions[0]
         pantry = pantry_in(session)
-        made = plan(
-            replace(_formula(recipe, original), **_method(recipe.source_text)),
-            goals,
-            cup_standard(cup or recipe.cup),
-            pantry,
-        )
+        original = recipe.versions[0]
+        before = replace(sound_version(recipe, original, pantry), **_method(recipe.source_text))
+        made_plan = plan(before, goals, cup_standard(cup or recipe.cup), pantry)
         number = recipe.versions[-1].number + 1
         version = Version(
             recipe_id=recipe.id,
@@ -239,14 +269,13 @@ def keep_version(
             label=label.strip() or f"Rework {number - 1}",
             servings=original.servings,
             unit=original.unit,
-            status=made["status"],
-            goals=_goals_view(goals),
-            client_key=client_key,
+            status=made_plan["status"],
+            goals=goals_view(goals),
+            portions=original.portions,
+            own_yields=original.own_yields,
             created_at=now(),
         )
-        version.portions = original.portions
-        version.own_yields = original.own_yields
-        kept = [line for line in made["lines"] if line["after_g"] > 0]
+        kept = [line for line in made_plan["lines"] if line["after_g"] > 0]
         version.lines = [
             Line(
                 position=n,
@@ -261,32 +290,10 @@ def keep_version(
         ]
         recipe.versions.append(version)
         recipe.revision += 1
+        keep_figures(version, sound_version(recipe, version, pantry))
         session.flush()
+        note(session, client_key, "version", content, [version.id])
         return _recipe_view(session, recipe_id)
-
-
-def _goals_view(goals: Goals) -> dict[str, Any]:
-    return {
-        "path": goals.path,
-        "cut": goals.wanted_cut,
-        "keep_sweet": goals.wanted_sweetness,
-        "definition": goals.counted,
-        "diets": list(goals.diets),
-        "cupboard": None if goals.cupboard is None else list(goals.cupboard),
-        "avoid": list(goals.avoid),
-        "eaters": list(goals.eaters),
-        "without": list(goals.without),
-        "including": list(goals.including),
-        "most_energy_kcal": goals.most_energy_kcal,
-        "most_free_sugar_g": goals.most_free_sugar_g,
-        "most_cost": goals.most_cost,
-        "families": goals.families,
-        "locks": {str(k): v for k, v in goals.locks.items()},
-        "amounts": amounts_view(goals.amounts),
-        "most_new": goals.most_new,
-        "caps": goals.caps,
-        "flavours": None if goals.flavours is None else list(goals.flavours),
-    }
 
 
 def _recipe(session: Session, recipe_id: int) -> Recipe:
@@ -296,27 +303,8 @@ def _recipe(session: Session, recipe_id: int) -> Recipe:
     return recipe
 
 
-def _formula(recipe: Recipe, version: Version) -> Formula:
-    lines = [PlainLine(x.ingredient, x.grams, x.component, x.text, x.is_crushed) for x in version.lines]
-    session = object_session(recipe)
-    assert session is not None
-    held = {line.component for line in lines}
-    own = {c: n for c, n in (version.own_yields or {}).items() if c in held}
-    return formula_of(recipe.title, lines, version.servings, version.unit, pantry_in(session), own)
-
-
-def version_formula(version: Version) -> Formula:
-    """Return a stored version as a formula."""
-    return _formula(version.recipe, version)
-
-
-def portion_kinds(version: Version) -> list[PortionKind]:
-    """Return the kinds of portion that a version is cut into; empty for one kind."""
-    return [PortionKind(k["name"], k["count"], tuple(k["components"])) for k in version.portions or ()]
-
-
-def _version_view(recipe: Recipe, version: Version, original: Formula) -> View:
-    formula = _formula(recipe, version)
+def _version_view(version: Version, sound: SoundVersion, original: Formula) -> View:
+    formula, kinds = sound.formula, sound.kinds
     saved = savings(served(original), served(formula), formula.servings)
     analysis = analysis_view(formula)
     return {
@@ -326,7 +314,7 @@ def _version_view(recipe: Recipe, version: Version, original: Formula) -> View:
         "status": version.status,
         "servings": version.servings,
         "unit": version.unit,
-        "goals": NEW_GOALS | version.goals if version.goals is not None else None,
+        "goals": _kept_wish(sound.version.goals),
         "created_at": version.created_at.isoformat(),
         "per_serving": analysis["per_serving"],
         "batch": analysis["batch"],
@@ -336,40 +324,45 @@ def _version_view(recipe: Recipe, version: Version, original: Formula) -> View:
             {"name": name, "count": kind.count, "components": list(kind.components), "holds": totals_view(holds)}
             for kind, (name, holds) in zip(kinds, portion_totals(formula, kinds).items(), strict=True)
         ]
-        if (kinds := portion_kinds(version))
+        if kinds
         else [],
     }
 
 
-def _summary(recipe: Recipe) -> View:
-    original = _formula(recipe, recipe.versions[0])
+def _kept_wish(goals: GoalsIn | None) -> View | None:
+    """Return the wish of a version; what was not known when it was kept is at its usual."""
+    return None if goals is None else goals.model_dump(mode="json")
+
+
+def _recipe_view(session: Session, recipe_id: int) -> View:
+    recipe = _recipe(session, recipe_id)
+    pantry = pantry_in(session)
+    versions = sound_recipe(recipe, pantry)
     return {
         "id": recipe.id,
         "title": recipe.title,
         "revision": recipe.revision,
         "cup": recipe.cup,
-        "versions": [_version_view(recipe, v, original) for v in recipe.versions],
+        "source_text": recipe.source_text,
+        "versions": [
+            _version_view(row, sound, versions[0].formula) | {"lines": _lines_view(row, recipe.cup, pantry)}
+            for row, sound in zip(recipe.versions, versions, strict=True)
+        ],
     }
 
 
-def _recipe_view(session: Session, recipe_id: int) -> View:
-    recipe = _recipe(session, recipe_id)
-    view = _summary(recipe)
-    view["source_text"] = recipe.source_text
-    pantry = pantry_in(session)
-    for shown, version in zip(view["versions"], recipe.versions, strict=True):
-        shown["lines"] = [
-            {
-                "component": line.component,
-                "ingredient": line.ingredient,
-                "name": pantry[line.ingredient].name,
-                "grams": line.grams,
-                "amount": grams_text(line.grams),
-                "household": household_text(pantry[line.ingredient], line.grams, recipe.cup),
-                "text": line.text,
-                "is_crushed": line.is_crushed,
-                "reason": line.reason,
-            }
-            for line in version.lines
-        ]
-    return view
+def _lines_view(version: Version, cup: str, pantry: Pantry) -> list[View]:
+    return [
+        {
+            "component": line.component,
+            "ingredient": line.ingredient,
+            "name": pantry[line.ingredient].name,
+            "grams": line.grams,
+            "amount": grams_text(line.grams),
+            "household": household_text(pantry[line.ingredient], line.grams, cup),
+            "text": line.text,
+            "is_crushed": line.is_crushed,
+            "reason": line.reason,
+        }
+        for line in version.lines
+    ]

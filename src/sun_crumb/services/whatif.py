@@ -15,7 +15,7 @@ from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.rework import Drag, Goals, Plan, cost_of, frame_of, frontier, relaxations, sensitivity, side_by_side
 from sun_crumb.core.sugars.savings import savings
 from sun_crumb.services.kitchen import household_text
-from sun_crumb.services.pantry import prices_in
+from sun_crumb.services.preferences import prices_in
 from sun_crumb.services.recipes import stored_formula, stored_versions
 from sun_crumb.services.views import View, amounts_view, balance_view, rounded, savings_view, totals_view
 from sun_crumb.store import Database

@@ -1,75 +1,97 @@
-"""One SQLite file: engine, sessions, migrations."""
+"""One SQLite file: engine, reads and writes."""
 
 from __future__ import annotations
 
-import shutil
-import sqlite3
+import json
 from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
 from typing import Any
 
-from alembic import command
-from alembic.config import Config
-from alembic.migration import MigrationContext
-from alembic.script import ScriptDirectory
 from sqlalchemy import Engine, create_engine, event
 from sqlalchemy.orm import Session
 
-MIGRATIONS = Path(__file__).parent / "migrations"
+from sun_crumb.store.folder import make_folder
+from sun_crumb.store.migrating import migrate
+
+# Held in the log beside the file at most, in pages of 4 kB: a copy of the one file lacks next to nothing.
+LOG_PAGES = 8
+
+
+class Unreadable(str):
+    """The text of a JSON column that is no JSON: whoever checks what the column holds finds a text, and says so."""
+
+
+def _loads(text: str) -> Any:
+    try:
+        return json.loads(text)
+    except ValueError:
+        return Unreadable(text)
 
 
 def _connect(connection: Any, _record: object) -> None:
-    # SQLAlchemy's own BEGIN must not be deferred: read-then-write transactions would lose updates.
+    # The driver's own BEGIN is deferred and left out before DDL: transactions are begun by _begin alone.
     connection.isolation_level = None
     cursor = connection.cursor()
+    cursor.execute("PRAGMA busy_timeout=5000")
     cursor.execute("PRAGMA journal_mode=WAL")
     cursor.execute("PRAGMA synchronous=FULL")
     cursor.execute("PRAGMA foreign_keys=ON")
-    cursor.execute("PRAGMA busy_timeout=5000")
+    cursor.execute(f"PRAGMA wal_autocheckpoint={LOG_PAGES}")
     cursor.close()
 
 
 def _begin(connection: Any) -> None:
-    connection.exec_driver_sql("BEGIN IMMEDIATE")
+    if connection.get_execution_options().get("is_reading"):
+        connection.exec_driver_sql("PRAGMA query_only=ON")
+        connection.exec_driver_sql("BEGIN")
+    else:
+        # Deferred, a read-then-write transaction would lose updates.
+        connection.exec_driver_sql("PRAGMA query_only=OFF")
+        connection.exec_driver_sql("BEGIN IMMEDIATE")
 
 
 class Database:
-    """The database in one file."""
+    """The database in one file. A session's ``info["database"]`` is the one it belongs to."""
 
     def __init__(self, path: Path) -> None:
         self.path = path
-        path.parent.mkdir(parents=True, exist_ok=True)
-        self.engine: Engine = create_engine(f"sqlite:///{path}", connect_args={"check_same_thread": False})
+        make_folder(path.parent)
+        self.engine: Engine = create_engine(
+            f"sqlite:///{path}", connect_args={"check_same_thread": False}, json_deserializer=_loads
+        )
         event.listen(self.engine, "connect", _connect)
         event.listen(self.engine, "begin", _begin)
+        self._readers = self.engine.execution_options(is_reading=True)
 
     @contextmanager
     def transaction(self) -> Iterator[Session]:
         """Give a session whose work is committed as one transaction, or not at all."""
-        with Session(self.engine, expire_on_commit=False) as session, session.begin():
+        with Session(self.engine, expire_on_commit=False, info={"database": self}) as session, session.begin():
+            yield session
+
+    @contextmanager
+    def reading(self) -> Iterator[Session]:
+        """Give a session that sees one state of the data and can't write; it holds up no writer and waits for none."""
+        with Session(self._readers, expire_on_commit=False, info={"database": self}) as session, session.begin():
             yield session
 
     def migrate(self) -> None:
-        """Bring the tables to the newest revision; an older file is copied beside itself first."""
-        config = Config()
-        config.set_main_option("script_location", str(MIGRATIONS))
-        config.attributes["url"] = f"sqlite:///{self.path}"
-        newest = ScriptDirectory.from_config(config).get_current_head()
-        with self.engine.connect() as connection:
-            current = MigrationContext.configure(connection).get_current_revision()
-        if current == newest:
-            return
-        if current is not None:
-            self._copy(f"before-{newest}")
-        command.upgrade(config, "head")
+        """Make the database, or bring its tables to the newest revision.
 
-    def _copy(self, suffix: str) -> None:
-        target = self.path.with_name(f"{self.path.name}.{suffix}")
-        with sqlite3.connect(self.path) as source, sqlite3.connect(target.with_suffix(".part")) as copy:
-            source.backup(copy)
-        shutil.move(target.with_suffix(".part"), target)
+        Raises
+        ------
+        DataFolderError
+            The file is no database of ours, is damaged, comes from a newer version, or can't be written.
+        """
+        self.engine.dispose()
+        migrate(self.path)
+
+    def checkpoint(self) -> None:
+        """Bring all that the log holds into the one file."""
+        with self.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as connection:
+            connection.exec_driver_sql("PRAGMA wal_checkpoint(TRUNCATE)")
 
     def close(self) -> None:
-        """Give back every connection."""
+        """Give back every connection; the last one to go leaves everything in the one file."""
         self.engine.dispose()

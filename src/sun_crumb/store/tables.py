@@ -23,7 +23,6 @@ class Recipe(Base):
     source_text: Mapped[str] = mapped_column(default="")
     cup: Mapped[str] = mapped_column(default="us")
     revision: Mapped[int] = mapped_column(default=1)
-    client_key: Mapped[str | None] = mapped_column(unique=True)
     created_at: Mapped[datetime]
     deleted_at: Mapped[datetime | None]
     versions: Mapped[list[Version]] = relationship(
@@ -47,7 +46,9 @@ class Version(Base):
     goals: Mapped[dict[str, Any] | None] = mapped_column(JSON)
     portions: Mapped[list[dict[str, Any]] | None] = mapped_column(JSON)
     own_yields: Mapped[dict[str, int] | None] = mapped_column(JSON)
-    client_key: Mapped[str | None] = mapped_column(unique=True)
+    # What the shelf shows of it, and what those figures were computed from: computed anew when that has changed.
+    figures: Mapped[dict[str, Any] | None] = mapped_column(JSON)
+    figures_stamp: Mapped[str | None]
     created_at: Mapped[datetime]
     recipe: Mapped[Recipe] = relationship(back_populates="versions")
     lines: Mapped[list[Line]] = relationship(
@@ -90,7 +91,6 @@ class Bake(Base):
     saved_energy_kcal: Mapped[float]
     saved_total_sugars_g: Mapped[float]
     saved_free_sugars_who_g: Mapped[float]
-    client_key: Mapped[str | None] = mapped_column(unique=True)
     created_at: Mapped[datetime]
     version: Mapped[Version] = relationship()
 
@@ -106,7 +106,6 @@ class Serving(Base):
     eaten_on: Mapped[date]
     count: Mapped[float]
     who: Mapped[str] = mapped_column(default="")
-    client_key: Mapped[str | None] = mapped_column(unique=True)
     created_at: Mapped[datetime]
     deleted_at: Mapped[datetime | None]
     bake: Mapped[Bake] = relationship()
@@ -131,3 +130,19 @@ class Setting(Base):
 
     key: Mapped[str] = mapped_column(primary_key=True)
     value: Mapped[Any] = mapped_column(JSON)
+
+
+class Deed(Base):
+    """A request that made something, by the key its sender gave it: a retry is told by it and makes nothing more.
+
+    ``content`` is a digest of what was asked for, None where an earlier version kept none; ``made`` are the numbers of what
+    was made.
+    """
+
+    __tablename__ = "deeds"
+
+    key: Mapped[str] = mapped_column(primary_key=True)
+    what: Mapped[str]
+    content: Mapped[str | None]
+    made: Mapped[list[int]] = mapped_column(JSON)
+    created_at: Mapped[datetime]

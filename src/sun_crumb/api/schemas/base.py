@@ -1,31 +1,13 @@
-"""What every schema builds on: kinds of field, the one error format."""
+"""What every answer builds on, and the one error format."""
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Literal
+from typing import Any, Literal
 
-from pydantic import BaseModel, ConfigDict, Field, create_model
+from pydantic import BaseModel, create_model
 
 from sun_crumb.core.formula.totals import TOTAL_FIELDS
-from sun_crumb.core.reading.reader import MOST_CHARACTERS
 from sun_crumb.core.sugars.savings import SAVED
-
-Grams = Annotated[float, Field(ge=0, le=100_000, allow_inf_nan=False)]
-
-
-Share = Annotated[float, Field(allow_inf_nan=False)]
-
-
-Key = Annotated[str, Field(min_length=1, max_length=64)]
-
-
-ClientKey = Annotated[str | None, Field(max_length=64)]
-
-
-class In(BaseModel):
-    """A request; unknown fields are refused, so that a slip is not silently lost."""
-
-    model_config = ConfigDict(extra="forbid", str_max_length=MOST_CHARACTERS)
 
 
 class Out(BaseModel):

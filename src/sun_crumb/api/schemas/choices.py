@@ -2,11 +2,9 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal
+from typing import Literal
 
-from pydantic import Field
-
-from sun_crumb.api.schemas.base import In, Key, Out
+from sun_crumb.api.schemas.base import Out
 from sun_crumb.api.schemas.pantry import IngredientOut
 
 
@@ -61,18 +59,6 @@ class SettingsOut(Out):
     diets: list[str]
     cupboard: list[str] | None
     prices: dict[str, float]
-
-
-class SettingsIn(In):
-    """Preferences to change; those left out stay."""
-
-    daily_limit_g: Annotated[float, Field(ge=1, le=500, allow_inf_nan=False)] | None = None
-    diets: Annotated[list[Key], Field(max_length=20)] | None = None
-    cupboard: Annotated[list[Key], Field(max_length=100)] | None = None
-    prices: (
-        Annotated[dict[str, Annotated[float, Field(ge=0, le=10_000, allow_inf_nan=False)]], Field(max_length=400)]
-        | None
-    ) = None
 
 
 class HealthOut(Out):

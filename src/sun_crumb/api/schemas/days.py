@@ -3,31 +3,9 @@
 from __future__ import annotations
 
 from datetime import date
-from typing import Annotated
 
-from pydantic import Field
-
-from sun_crumb.api.schemas.base import ClientKey, In, Out, numbers
+from sun_crumb.api.schemas.base import Out, numbers
 from sun_crumb.services.ledger import SUMS
-
-
-class BakeIn(In):
-    """A version that was baked."""
-
-    version_id: int
-    baked_on: date
-    client_key: ClientKey = None
-
-
-class ServingIn(In):
-    """Portions eaten."""
-
-    bake_id: int
-    eaten_on: date
-    count: Annotated[float, Field(allow_inf_nan=False)]
-    who: Annotated[str, Field(max_length=60)] = ""
-    client_key: ClientKey = None
-
 
 _SumsOut = numbers("SumsOut", SUMS)
 

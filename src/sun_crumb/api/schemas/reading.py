@@ -2,33 +2,12 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Literal
+from typing import Any, Literal
 
-from pydantic import Field, create_model
+from pydantic import create_model
 
-from sun_crumb.api.schemas.base import Grams, In, Key, Out, TotalsOut
-
-
-class LineIn(In):
-    """One weighed line."""
-
-    ingredient: Key
-    grams: Grams
-    component: Annotated[str, Field(max_length=80)] = ""
-    text: Annotated[str, Field(max_length=600)] = ""
-    is_crushed: bool | None = None
-
-
-Lines = Annotated[list[LineIn], Field(max_length=400)]
-
-
-Servings = Annotated[int, Field(ge=1, le=1000)]
-
-
-Unit = Annotated[str, Field(min_length=1, max_length=40)]
-
-
-Title = Annotated[str, Field(max_length=200)]
+from sun_crumb.api.schemas.base import Out, TotalsOut
+from sun_crumb.schemas.fields import In, Key
 
 
 class ReadIn(In):
@@ -36,18 +15,6 @@ class ReadIn(In):
 
     text: str
     cup: Key | None = None
-
-
-OwnYields = Annotated[dict[Annotated[str, Field(max_length=80)], Servings], Field(max_length=20)]
-
-
-class AnalyseIn(In):
-    """Weighed lines to total. ``own_yields`` says for how many portions a component is enough, by its name."""
-
-    lines: Annotated[list[LineIn], Field(min_length=1, max_length=400)]
-    servings: Servings
-    unit: Unit = "serving"
-    own_yields: OwnYields = {}
 
 
 class CandidateOut(Out):

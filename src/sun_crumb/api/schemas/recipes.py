@@ -2,46 +2,8 @@
 
 from __future__ import annotations
 
-from typing import Annotated
-
-from pydantic import Field
-
-from sun_crumb.api.schemas.base import ClientKey, In, Key, Out, SavingsOut, TotalsOut
-from sun_crumb.api.schemas.reading import LineIn, OwnYields, Servings, Title, Unit
-
-
-class PortionKindIn(In):
-    """So many equal portions, and the components they get."""
-
-    name: Annotated[str, Field(max_length=40)] = ""
-    count: Servings
-    components: Annotated[list[str], Field(max_length=20)]
-
-
-class RecipeIn(In):
-    """A recipe to keep."""
-
-    title: Title
-    source_text: str = ""
-    cup: Key = "us"
-    servings: Servings
-    unit: Unit = "serving"
-    lines: Annotated[list[LineIn], Field(min_length=1, max_length=400)]
-    portions: Annotated[list[PortionKindIn], Field(max_length=12)] = []
-    own_yields: OwnYields = {}
-    client_key: ClientKey = None
-
-
-class RecipeChangeIn(In):
-    """Changes to a recipe, made against *revision*."""
-
-    revision: int
-    title: Title | None = None
-    servings: Servings | None = None
-    unit: Unit | None = None
-    lines: Annotated[list[LineIn], Field(min_length=1, max_length=400)] | None = None
-    portions: Annotated[list[PortionKindIn], Field(max_length=12)] | None = None
-    own_yields: OwnYields | None = None
+from sun_crumb.api.schemas.base import Out, SavingsOut, TotalsOut, numbers
+from sun_crumb.services.figures import SHOWN
 
 
 class AmountOut(Out):
@@ -93,7 +55,7 @@ class PortionKindOut(Out):
     holds: TotalsOut  # type: ignore[valid-type]
 
 
-class VersionSummaryOut(Out):
+class VersionOut(Out):
     id: int
     number: int
     label: str
@@ -107,18 +69,32 @@ class VersionSummaryOut(Out):
     saved_per_serving: SavingsOut  # type: ignore[valid-type]
     portions: list[PortionKindOut]
     own_yields: dict[str, int]
-
-
-class VersionOut(VersionSummaryOut):
     lines: list[VersionLineOut]
 
 
-class RecipeSummaryOut(Out):
+_ShownOut = numbers("ShownOut", SHOWN)
+
+
+class ShelfVersionOut(Out):
+    """What the shelf shows of a version."""
+
+    id: int
+    number: int
+    label: str
+    status: str
+    servings: int
+    unit: str
+    per_serving: _ShownOut  # type: ignore[valid-type]
+
+
+class ShelfRowOut(Out):
+    """A recipe on the shelf. One that can't be worked with has no versions, and ``damage`` says what is wrong."""
+
     id: int
     title: str
     revision: int
-    cup: str
-    versions: list[VersionSummaryOut]
+    damage: str
+    versions: list[ShelfVersionOut]
 
 
 class RecipeOut(Out):
@@ -131,4 +107,8 @@ class RecipeOut(Out):
 
 
 class RecipesOut(Out):
-    recipes: list[RecipeSummaryOut]
+    """A window of the shelf: ``total`` recipes, of which these are shown from the one numbered ``start``, from 0."""
+
+    total: int
+    start: int
+    recipes: list[ShelfRowOut]

@@ -1,53 +1,11 @@
-"""Goals in, plans out."""
+"""Plans, and what is asked of them."""
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Literal
+from typing import Any, Literal
 
-from pydantic import Field
-
-from sun_crumb.api.schemas.base import ClientKey, Grams, In, Key, Out, SavingsOut, Share, TotalsOut
+from sun_crumb.api.schemas.base import Out, SavingsOut, TotalsOut
 from sun_crumb.api.schemas.reading import AnalysisOut
-
-
-class AmountIn(In):
-    """An amount that the baker has set of what comes in [g]; 0 keeps it out of that component."""
-
-    component: Annotated[str, Field(max_length=80)] = ""
-    ingredient: Key
-    grams: Grams
-
-
-class GoalsIn(In):
-    """What a rework is to reach; what is left out comes from the path's presets."""
-
-    path: Key = "blend"
-    cut: Share | None = None
-    keep_sweet: Share | None = None
-    definition: Key | None = None
-    diets: Annotated[list[Key], Field(max_length=20)] = []
-    cupboard: Annotated[list[Key], Field(max_length=100)] | None = None
-    avoid: Annotated[list[Key], Field(max_length=20)] = []
-    eaters: Annotated[list[Key], Field(max_length=20)] = []
-    without: Annotated[list[Key], Field(max_length=60)] = []
-    including: Annotated[list[Key], Field(max_length=10)] = []
-    most_energy_kcal: Share | None = None
-    most_free_sugar_g: Share | None = None
-    most_cost: Share | None = None
-    families: Annotated[dict[str, str], Field(max_length=20)] = {}
-    locks: Annotated[dict[int, Grams], Field(max_length=400)] = {}
-    amounts: Annotated[list[AmountIn], Field(max_length=40)] = []
-    most_new: Annotated[int, Field(ge=0, le=6)] | None = None
-    caps: Annotated[dict[str, Share], Field(max_length=10)] = {}
-    flavours: Annotated[list[Key], Field(max_length=20)] | None = None
-    cup: Key | None = None
-
-
-class KeepIn(GoalsIn):
-    """A rework to keep as a version."""
-
-    label: Annotated[str, Field(max_length=80)] = ""
-    client_key: ClientKey = None
 
 
 class PlanLineOut(Out):
@@ -171,20 +129,6 @@ class NudgesOut(Out):
     """What a little more of one goal costs in the others."""
 
     nudges: list[RelaxationOut]
-
-
-class SupportIn(In):
-    """One ingredient that the last plan brought in [g]."""
-
-    component: Annotated[str, Field(max_length=80)] = ""
-    ingredient: Key
-    grams: Grams
-
-
-class PreviewIn(GoalsIn):
-    """Goals, and what the last plan brought in or moved by pieces."""
-
-    support: Annotated[list[SupportIn], Field(max_length=40)] = []
 
 
 class PreviewLineOut(Out):

@@ -3,6 +3,8 @@
 import sqlalchemy as sa
 from alembic import op
 
+from sun_crumb.store.migrations.leftovers import has_column
+
 revision = "0003"
 down_revision = "0002"
 branch_labels = None
@@ -10,6 +12,8 @@ depends_on = None
 
 
 def upgrade() -> None:
+    if has_column(op.get_bind(), "versions", "own_yields"):
+        return
     with op.batch_alter_table("versions") as batch:
         batch.add_column(sa.Column("own_yields", sa.JSON(), nullable=True))
 

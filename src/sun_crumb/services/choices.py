@@ -1,9 +1,8 @@
-"""The household's preferences, and the choices the screens offer."""
+"""The choices that the screens offer."""
 
 from __future__ import annotations
 
 from dataclasses import asdict
-from typing import Any
 
 from sun_crumb.core.balance import families
 from sun_crumb.core.pantry import diets
@@ -13,25 +12,6 @@ from sun_crumb.core.rework import CAPS, DEFINITIONS, eaters, paths
 from sun_crumb.services.pantry import hidden_products, pantry_of
 from sun_crumb.services.views import View, ingredient_view
 from sun_crumb.store import Database
-from sun_crumb.store.tables import Setting
-
-DEFAULTS: dict[str, Any] = {"daily_limit_g": 25.0, "diets": [], "cupboard": None, "prices": {}}
-
-
-def get_settings(database: Database) -> View:
-    """Return every preference, the default where none was chosen."""
-    with database.transaction() as session:
-        return {
-            key: (row.value if (row := session.get(Setting, key)) else default) for key, default in DEFAULTS.items()
-        }
-
-
-def change_settings(database: Database, changes: dict[str, Any]) -> View:
-    """Change some preferences and return all of them."""
-    with database.transaction() as session:
-        for key, value in changes.items():
-            session.merge(Setting(key=key, value=value))
-    return get_settings(database)
 
 
 def choices(database: Database) -> View:

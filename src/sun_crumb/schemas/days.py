@@ -1,0 +1,55 @@
+"""Bakes, portions eaten, preferences."""
+
+from __future__ import annotations
+
+from datetime import date
+from typing import Annotated
+
+from pydantic import Field
+
+from sun_crumb.schemas.fields import UNSET, ClientKey, Id, In, Key, Who
+
+FIRST_DAY, LAST_DAY = date(1900, 1, 1), date(2999, 12, 31)
+Day = Annotated[date, Field(ge=FIRST_DAY, le=LAST_DAY)]
+
+
+class BakeIn(In):
+    """A version that was baked."""
+
+    version_id: Id
+    baked_on: Day
+    client_key: ClientKey = None
+
+
+class ServingIn(In):
+    """Portions eaten."""
+
+    bake_id: Id
+    eaten_on: Day
+    count: float
+    who: Who = ""
+    client_key: ClientKey = None
+
+
+Price = Annotated[float, Field(ge=0, le=10_000)]
+Limit = Annotated[float, Field(ge=1, le=500)]
+Diets = Annotated[list[Key], Field(max_length=20)]
+Cupboard = Annotated[list[Key], Field(max_length=100)] | None
+
+
+class Settings(In):
+    """All preferences of a household, the usual ones where none was chosen."""
+
+    daily_limit_g: Limit = 25.0
+    diets: Diets = []
+    cupboard: Cupboard = None
+    prices: Annotated[dict[Key, Price], Field(max_length=400)] = {}
+
+
+class SettingsIn(In):
+    """Preferences to change; those left out stay. Prices are changed one by one: null takes one away."""
+
+    daily_limit_g: Limit = UNSET
+    diets: Diets = UNSET
+    cupboard: Cupboard = None
+    prices: Annotated[dict[Key, Price | None], Field(max_length=400)] = UNSET

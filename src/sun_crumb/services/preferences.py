@@ -1,0 +1,61 @@
+"""The household's preferences."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from pydantic import ValidationError
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from sun_crumb.schemas.days import Settings, SettingsIn
+from sun_crumb.services.views import View
+from sun_crumb.store import Database
+from sun_crumb.store.tables import Setting
+
+
+def get_settings(database: Database) -> View:
+    """Return every preference, the usual one where none was chosen or what is kept can't be one."""
+    with database.reading() as session:
+        return _stored(session).model_dump()
+
+
+def change_settings(database: Database, changes: SettingsIn) -> View:
+    """Change some preferences and return all of them.
+
+    Prices are changed one by one, so that two people who type at the same time lose none; what comes out is checked whole.
+    """
+    with database.transaction() as session:
+        before = _stored(session)
+        given = changes.model_dump(exclude_unset=True)
+        if "prices" in given:
+            merged: dict[str, float | None] = before.prices | given["prices"]
+            given["prices"] = {key: price for key, price in merged.items() if price is not None}
+        after = Settings.model_validate(before.model_dump() | given)
+        for key in given:
+            session.merge(Setting(key=key, value=getattr(after, key)))
+        return after.model_dump()
+
+
+def prices_in(database: Database) -> dict[str, float]:
+    """Return the household's prices per kg by ingredient."""
+    with database.reading() as session:
+        return _stored(session).prices
+
+
+def _stored(session: Session) -> Settings:
+    rows = {row.key: row.value for row in session.scalars(select(Setting))}
+    return sound_settings(rows)[0]
+
+
+def sound_settings(rows: dict[str, Any]) -> tuple[Settings, list[str]]:
+    """Return preferences as kept, and the names of those that can't be one: these are left at the usual."""
+    sound, damaged = {}, []
+    for key, value in rows.items():
+        try:
+            Settings.model_validate({key: value})
+        except ValidationError:
+            damaged.append(key)
+        else:
+            sound[key] = value
+    return Settings.model_validate(sound), damaged
