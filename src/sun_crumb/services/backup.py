@@ -171,8 +171,7 @@ def _fill(session: Session, found: Backup) -> None:
         if row.id in found.damaged.recipes:
             continue
         sound = _passes(lambda recipe=recipe: sound_recipe(recipe, pantry), f"recipe {row.title!r}")  # type: ignore[misc]
-        for version, checked in zip(recipe.versions, sound, strict=True):
-            keep_figures(version, checked.formula)
+        keep_figures(session, {v: one.formula for v, one in zip(recipe.versions, sound, strict=True)})
     session.add_all(Bake(**_values(row)) for row in household.bakes)
     session.flush()
     session.add_all(Serving(**_values(row)) for row in household.servings)

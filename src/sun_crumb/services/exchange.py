@@ -160,9 +160,8 @@ def _keep(session: Session, recipe: OwnRecipe) -> Recipe:
         )
         kept.lines = recipes.line_rows(sound.formula)
         _dress(kept, sound)
-        keep_figures(kept, sound.formula)
         row.versions.append(kept)
-    session.flush()
+    keep_figures(session, {v: sound.formula for v, sound in zip(row.versions, (original, *others), strict=True)})
     return row
 
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from functools import cache
 from hashlib import sha256
 from pathlib import Path
@@ -20,6 +20,7 @@ from sun_crumb.store import Database
 from sun_crumb.store.tables import Recipe, Version
 
 SHOWN = ("energy_kcal", "free_sugars_who_g")
+SHELVED = ("id", "number", "label", "status", "servings", "unit")
 AT_ONCE = 50
 
 
@@ -33,10 +34,17 @@ def stamp() -> str:
     return found.hexdigest()[:16]
 
 
-def keep_figures(version: Version, formula: Formula) -> None:
-    """Keep a version's figures with it."""
-    version.figures = _shown(formula)
-    version.figures_stamp = stamp()
+def keep_figures(session: Session, formulas: Mapping[Version, Formula]) -> None:
+    """Keep the figures of versions with them, in the transaction that made or changed them.
+
+    The database itself forgets a version's stamp when what its figures were computed from changes (migration 0004): what is
+    damaged behind the program's back is found out.
+    """
+    session.flush()
+    for version, formula in formulas.items():
+        session.refresh(version, ["figures_stamp"])
+        version.figures, version.figures_stamp = _shown(formula), stamp()
+    session.flush()
 
 
 def _shown(formula: Formula) -> View:
@@ -68,8 +76,7 @@ def _keep_all(session: Session, recipe: Recipe) -> bool:
         sound = sound_recipe(recipe, pantry_in(session))
     except DamagedError:
         return False
-    for version, checked in zip(recipe.versions, sound, strict=True):
-        keep_figures(version, checked.formula)
+    keep_figures(session, {row: one.formula for row, one in zip(recipe.versions, sound, strict=True)})
     return True
 
 
@@ -89,35 +96,31 @@ def rows_of(session: Session, ids: Sequence[int]) -> list[View]:
 
     Figures that aren't kept yet are computed; where that can't be done the row says what is damaged.
     """
+    # Plain rows: made into objects, fifteen hundred versions would take most of the time.
+    connection, recipe, version = session.connection(), Recipe.__table__.c, Version.__table__.c
     recipes = {
-        row.id: row
-        for row in session.execute(select(Recipe.id, Recipe.title, Recipe.revision).where(Recipe.id.in_(ids)))
+        i: (title, revision)
+        for i, title, revision in connection.execute(
+            select(recipe.id, recipe.title, recipe.revision).where(recipe.id.in_(ids))
+        )
     }
-    columns = (
-        Version.id,
-        Version.recipe_id,
-        Version.number,
-        Version.label,
-        Version.status,
-        Version.servings,
-        Version.unit,
-        Version.figures,
-        Version.figures_stamp,
-    )
+    columns = (version[name] for name in (*SHELVED, "recipe_id", "figures", "figures_stamp"))
     versions: dict[int, list[View]] = {}
-    fresh = dict.fromkeys(ids, True)
-    for row in session.execute(select(*columns).where(Version.recipe_id.in_(ids)).order_by(Version.number)):
-        kept = versions.setdefault(row.recipe_id, [])
-        kept.append({name: getattr(row, name) for name in ("id", "number", "label", "status", "servings", "unit")})
-        kept[-1]["per_serving"] = row.figures
-        fresh[row.recipe_id] &= row.figures_stamp == stamp() and isinstance(row.figures, dict)
+    fresh, current = dict.fromkeys(ids, True), stamp()
+    for *values, recipe_id, figures, figures_stamp in connection.execute(
+        select(*columns).where(version.recipe_id.in_(ids)).order_by(version.number)
+    ):
+        shown = dict(zip(SHELVED, values, strict=True))
+        shown["per_serving"] = figures
+        versions.setdefault(recipe_id, []).append(shown)
+        fresh[recipe_id] &= figures_stamp == current and isinstance(figures, dict)
     stale = {i for i in ids if i not in versions or not fresh[i]}
     damage = _computed(session, stale, versions) if stale else {}
     return [
         {
             "id": i,
-            "title": recipes[i].title,
-            "revision": recipes[i].revision,
+            "title": recipes[i][0],
+            "revision": recipes[i][1],
             "damage": damage.get(i, ""),
             "versions": [] if i in damage else versions[i],
         }

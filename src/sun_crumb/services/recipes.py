@@ -99,9 +99,8 @@ def new_recipe(
     )
     version.lines = line_rows(formula)
     recipe.versions = [version]
-    keep_figures(version, formula)
     session.add(recipe)
-    session.flush()
+    keep_figures(session, {version: formula})
     return recipe
 
 
@@ -185,8 +184,8 @@ def change_recipe(database: Database, recipe_id: int, revision: int, changes: di
                 version.portions = None
         recipe.revision += 1
         session.flush()
-        for sound, version in zip(checked(recipe, pantry_in(session)), recipe.versions, strict=True):
-            keep_figures(version, sound.formula)
+        sound = checked(recipe, pantry_in(session))
+        keep_figures(session, {row: one.formula for row, one in zip(recipe.versions, sound, strict=True)})
         return _recipe_view(session, recipe_id)
 
 
@@ -290,8 +289,7 @@ def keep_version(
         ]
         recipe.versions.append(version)
         recipe.revision += 1
-        keep_figures(version, sound_version(recipe, version, pantry))
-        session.flush()
+        keep_figures(session, {version: sound_version(recipe, version, pantry)})
         note(session, client_key, "version", content, [version.id])
         return _recipe_view(session, recipe_id)
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { api, ask } from '../api/client'
+import { clientKey } from '../logic/draft'
 import { useNotices } from '../stores/notices'
 
 const emit = defineEmits<{
@@ -22,7 +23,9 @@ async function take(event: Event): Promise<void> {
       return
     }
     const found = await ask(
-      api.POST('/api/import', { body: { name: file.name, content: await file.text() } }),
+      api.POST('/api/import', {
+        body: { name: file.name, content: await file.text(), client_key: clientKey() },
+      }),
     )
     if (found.recipe_id !== null) emit('recipe', found.recipe_id)
     else emit('text', found.text)

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { mdiTrashCanOutline } from '@mdi/js'
 import { computed } from 'vue'
-import type { RecipeSummary } from '../api/client'
+import type { ShelfRow } from '../api/client'
 import { change, grams, kcal, plural } from '../logic/format'
 
 const props = defineProps<{
-  recipe: RecipeSummary
+  recipe: ShelfRow
   /** The most free sugar of any portion on the shelf [g]: the full length of a bar. */
   most: number
 }>()

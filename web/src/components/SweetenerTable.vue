@@ -19,10 +19,9 @@ function load(): void {
 
 async function price(key: string, value: string): Promise<void> {
   const perKg = Number(value.replace(',', '.'))
-  const others = Object.entries(household.settings.prices).filter(([k]) => k !== key)
   if (value.trim() && !(perKg >= 0 && perKg <= 10000)) return
   try {
-    await household.change({ prices: Object.fromEntries(value.trim() ? [...others, [key, perKg]] : others) })
+    await household.change({ prices: { [key]: value.trim() ? perKg : null } })
     load()
   } catch (error) {
     notices.complain(error)

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { api, ask, type Recipe } from '../api/client'
 import { grams, plural } from '../logic/format'
+import { saveFile } from '../logic/saveFile'
 import { useNotices } from '../stores/notices'
 import VersionDifference from './VersionDifference.vue'
 
@@ -28,11 +29,7 @@ async function save(format: string): Promise<void> {
         params: { path: { recipe_id: props.recipeId }, query: { format } },
       }),
     )
-    const link = document.createElement('a')
-    link.href = URL.createObjectURL(new Blob([file.content], { type: file.media_type }))
-    link.download = file.name
-    link.click()
-    URL.revokeObjectURL(link.href)
+    saveFile(file)
   } catch (error) {
     notices.complain(error)
   }

@@ -1,28 +1,39 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { RecipeSummary } from '../api/client'
+import type { ShelfRow } from '../api/client'
+import CopyOfEverything from '../components/CopyOfEverything.vue'
+import DamagedRow from '../components/DamagedRow.vue'
 import RecipeRow from '../components/RecipeRow.vue'
 import { useKeys } from '../composables/useKeys'
+import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 import { useShelf } from '../stores/shelf'
 
 const shelf = useShelf()
+const household = useHousehold()
 const notices = useNotices()
 const router = useRouter()
-const words = ref('')
+const words = ref(shelf.words)
 const find = ref<{ focus: () => void }>()
+const FIND_AFTER_MS = 120
+let timer: ReturnType<typeof setTimeout> | undefined
 
-const shown = computed(() => {
-  const wanted = words.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return shelf.recipes?.filter((r) => wanted.every((w) => r.title.toLowerCase().includes(w)))
-})
 const most = computed(() =>
   Math.max(1, ...(shelf.recipes ?? []).map((r) => r.versions[0]?.per_serving.free_sugars_who_g ?? 0)),
 )
 
-async function remove(recipe: RecipeSummary): Promise<void> {
+watch(words, (wanted) => {
+  clearTimeout(timer)
+  timer = setTimeout(() => shelf.find(wanted ?? '').catch(notices.complain), FIND_AFTER_MS)
+})
+
+function reload(): void {
+  Promise.all([shelf.load(), household.reload()]).catch(notices.complain)
+}
+
+async function remove(recipe: ShelfRow): Promise<void> {
   try {
     await shelf.remove(recipe.id)
     notices.say(`${recipe.title} is off the shelf.`, {
@@ -56,21 +67,26 @@ onMounted(() => shelf.load().catch(notices.complain))
       </span>
     </header>
 
-    <ul v-if="shown?.length" class="shelf">
-      <RecipeRow
-        v-for="recipe in shown"
-        :key="recipe.id"
-        :recipe="recipe"
-        :most="most"
-        @remove="remove(recipe)"
-      />
+    <ul v-if="shelf.recipes?.length" class="shelf">
+      <template v-for="recipe in shelf.recipes" :key="recipe.id">
+        <DamagedRow v-if="recipe.damage" :recipe="recipe" @remove="remove(recipe)" />
+        <RecipeRow v-else :recipe="recipe" :most="most" @remove="remove(recipe)" />
+      </template>
     </ul>
-    <p v-else-if="shelf.recipes?.length" class="empty">No dessert on the shelf is called “{{ words }}”.</p>
+    <p v-else-if="shelf.recipes && shelf.words" class="empty">
+      No dessert on the shelf is called “{{ shelf.words }}”.
+    </p>
     <div v-else-if="shelf.recipes" class="empty">
       <h2>The shelf is empty</h2>
       <p>Paste a dessert you bake. Sun Crumb turns it into grams, cuts its sugar and keeps it in balance.</p>
       <v-btn to="/bring-in">Bring in the first one</v-btn>
     </div>
+    <p v-if="shelf.left > 0 && shelf.recipes" class="more">
+      <v-btn variant="text" @click="shelf.more().catch(notices.complain)"
+        >Show more of the other {{ shelf.left }}</v-btn
+      >
+    </p>
+    <CopyOfEverything @changed="reload" />
   </section>
 </template>
 
@@ -82,6 +98,10 @@ onMounted(() => shelf.load().catch(notices.complain))
   list-style: none;
   padding: 0;
   border-top: 2px solid var(--ink);
+}
+.more {
+  padding: 14px 0;
+  text-align: center;
 }
 .empty {
   padding: 60px 0;

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { api, ask, type Choices, type Settings } from '../api/client'
+import { api, ask, type Choices, type Schemas, type Settings } from '../api/client'
 
 /** What can be chosen, and what this household has chosen. */
 export const useHousehold = defineStore('household', () => {
@@ -21,7 +21,13 @@ export const useHousehold = defineStore('household', () => {
     return loading
   }
 
-  async function change(changes: Partial<Settings>): Promise<void> {
+  /** Asks again: another household's data may be there now. */
+  function reload(): Promise<void> {
+    loading = undefined
+    return load()
+  }
+
+  async function change(changes: Schemas['SettingsIn']): Promise<void> {
     settings.value = await ask(api.PATCH('/api/settings', { body: changes }))
   }
 
@@ -29,5 +35,5 @@ export const useHousehold = defineStore('household', () => {
     return choices.value?.sweeteners.find((s) => s.key === key)?.name ?? key.replaceAll('_', ' ')
   }
 
-  return { choices, settings, load, change, nameOf }
+  return { choices, settings, load, reload, change, nameOf }
 })

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { api, ask, type Ingredient, type Schemas } from '../api/client'
 import { useLatest } from '../composables/useLatest'
+import { clientKey } from '../logic/draft'
 
 export type Detail = Schemas['IngredientDetailOut']
 export type Sweetener = Schemas['SweetenerOut']
@@ -36,7 +37,8 @@ export const usePantry = defineStore('pantry', () => {
   }
 
   const readLabel = (body: Label): Promise<Product> => ask(api.POST('/api/labels', { body }))
-  const keepProduct = (body: Label): Promise<Product> => ask(api.POST('/api/products', { body }))
+  const keepProduct = (label: Label): Promise<Product> =>
+    ask(api.POST('/api/products', { body: { ...label, client_key: clientKey() } }))
 
   async function removeProduct(key: string): Promise<void> {
     await ask(api.DELETE('/api/products/{key}', { params: { path: { key } } }))

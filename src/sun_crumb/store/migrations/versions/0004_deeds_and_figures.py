@@ -18,6 +18,17 @@ INDEXES = (
     ("ix_servings_bake_id", "servings", "bake_id"),
     ("ix_servings_day", "servings", "eaten_on, deleted_at"),
 )
+# Whoever changes what a version's figures are computed from, this program or another, takes their stamp away.
+FORGET = "UPDATE versions SET figures_stamp = NULL WHERE figures_stamp IS NOT NULL AND id ="
+TRIGGERS = {
+    "figures_of_version": (
+        "AFTER UPDATE OF number, servings, unit, status, goals, portions, own_yields ON versions",
+        f"{FORGET} NEW.id",
+    ),
+    "figures_of_new_line": ("AFTER INSERT ON lines", f"{FORGET} NEW.version_id"),
+    "figures_of_line": ("AFTER UPDATE ON lines", f"{FORGET} NEW.version_id"),
+    "figures_of_old_line": ("AFTER DELETE ON lines", f"{FORGET} OLD.version_id"),
+}
 
 
 def _checks(table: str) -> tuple[sa.CheckConstraint, ...]:
@@ -55,9 +66,13 @@ def upgrade() -> None:
             batch.drop_column("client_key")
     for name, table, columns in INDEXES:
         op.execute(f"CREATE INDEX IF NOT EXISTS {name} ON {table} ({columns})")
+    for name, (when, what) in TRIGGERS.items():
+        op.execute(f"CREATE TRIGGER {name} {when} BEGIN {what}; END")
 
 
 def downgrade() -> None:
+    for name in TRIGGERS:
+        op.execute(f"DROP TRIGGER {name}")
     for table in ("recipes", "bakes", "servings"):
         with op.batch_alter_table(table, table_args=_checks(table)) as batch:
             batch.add_column(sa.Column("client_key", sa.String(), nullable=True))
