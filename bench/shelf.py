@@ -20,10 +20,28 @@ from sun_crumb.core.rework import Goals
 from sun_crumb.services import kitchen, recipes, shelf
 from sun_crumb.store import Database
 
-FOODS = (
-    "plain_flour white_sugar butter egg milk baking_powder vanilla_extract salt cinnamon walnut "
-    "light_brown_sugar honey yoghurt banana lemon_juice cocoa almond rolled_oats cornstarch apple"
-).split()
+FOODS = [
+    "plain_flour",
+    "white_sugar",
+    "butter",
+    "egg",
+    "milk",
+    "baking_powder",
+    "vanilla_extract",
+    "salt",
+    "cinnamon",
+    "walnut",
+    "light_brown_sugar",
+    "honey",
+    "yoghurt",
+    "banana",
+    "lemon_juice",
+    "cocoa",
+    "almond",
+    "rolled_oats",
+    "cornstarch",
+    "apple",
+]
 
 
 def fill(database: Database, count: int, versions: int = 3) -> None:
@@ -107,7 +125,9 @@ def main() -> None:
             fill(database, count - shelf.list_recipes(database)["total"])
             for path in ("/api/recipes", "/api/recipes?count=500", "/api/recipes?q=cake+4"):
                 ms, statements, size = listed(client, database, path)
-                print(f"{count} recipes of 3 versions, {path}: {ms:.1f} ms, {statements} statements, {size / 1000:.0f} kB")
+                print(
+                    f"{count} recipes of 3 versions, {path}: {ms:.1f} ms, {statements} statements, {size / 1000:.0f} kB"
+                )
         start = time.perf_counter()
         client.get("/api/backup")
         print(f"backup: {1000 * (time.perf_counter() - start):.0f} ms")

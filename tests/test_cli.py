@@ -4,12 +4,10 @@ from __future__ import annotations
 
 import json
 import os
-import socket
 import subprocess
 import sys
 import tempfile
 import unittest
-import urllib.request
 from pathlib import Path
 from typing import Any
 
@@ -164,29 +162,6 @@ class Commands(unittest.TestCase):
                 error = json.loads(done.stderr)["error"]
                 self.assertEqual((error["code"], error["field"]), (code, field))
                 self.assertLessEqual({"code", "message", "field", "details"}, set(error))
-
-    def test_serve_keeps_the_users_data_where_told_and_takes_a_free_port(self) -> None:
-        with tempfile.TemporaryDirectory() as folder, socket.socket() as busy:
-            busy.bind(("127.0.0.1", 0))
-            busy.listen()
-            server = subprocess.Popen(
-                [sys.executable, "-m", "sun_crumb.cli", "serve", "--port", str(busy.getsockname()[1])],
-                stdout=subprocess.PIPE,
-                text=True,
-                env=os.environ | {"SUN_CRUMB_DATA": folder},
-            )
-            try:
-                assert server.stdout is not None
-                address = next(line for line in server.stdout if "http://" in line).split()[-1]
-                self.assertNotIn(f":{busy.getsockname()[1]}/", address)
-                with urllib.request.urlopen(f"{address}api/health", timeout=10) as answer:
-                    self.assertEqual(json.load(answer), {"status": "ok", "is_demo": False})
-                self.assertTrue((Path(folder) / "sun-crumb.db").is_file())
-            finally:
-                server.terminate()
-                server.wait()
-                assert server.stdout is not None
-                server.stdout.close()
 
     def test_recipes_go_out_of_the_users_shelf_and_come_in(self) -> None:
         with tempfile.TemporaryDirectory() as folder:

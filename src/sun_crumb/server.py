@@ -112,7 +112,6 @@ def run(
             server.run()
             server.close()
         finally:
-            app.extensions["database"].checkpoint()
             app.extensions["database"].close()
 
 

@@ -17,7 +17,7 @@ from alembic.autogenerate import compare_metadata
 from alembic.migration import MigrationContext
 
 from sun_crumb.demo import fill
-from sun_crumb.services import ledger, recipes, shelf
+from sun_crumb.services import ledger, shelf
 from sun_crumb.services.clock import now
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Base, Recipe

@@ -8,27 +8,9 @@ import unittest
 from datetime import date
 from pathlib import Path
 
-from alembic import command
-from alembic.config import Config
-
 from sun_crumb.services import ledger, recipes
 from sun_crumb.store import Database
-from sun_crumb.store.database import MIGRATIONS
-
-# Rows as the first schema held them.
-FIRST = """
-INSERT INTO recipes (id, title, source_text, cup, revision, created_at) VALUES (1, 'Fig cake', 'Fig cake', 'us', 3, '2026-01-02 08:00:00');
-INSERT INTO versions (id, recipe_id, number, label, servings, unit, status, created_at)
-  VALUES (1, 1, 1, 'Original', 8, 'slice', '', '2026-01-02 08:00:00'), (2, 1, 2, 'Half', 8, 'slice', 'balanced', '2026-01-03 08:00:00');
-INSERT INTO lines (version_id, position, component, ingredient, grams, text, is_crushed, reason)
-  VALUES (1, 0, '', 'white_sugar', 200, '1 cup sugar', 0, ''), (1, 1, '', 'plain_flour', 200, '', 0, ''),
-         (2, 0, '', 'white_sugar', 100, '1 cup sugar', 0, 'cut'), (2, 1, '', 'plain_flour', 200, '', 0, '');
-INSERT INTO bakes (id, version_id, baked_on, servings, portion_g, energy_kcal, total_sugars_g, free_sugars_who_g, saved_energy_kcal,
-                   saved_total_sugars_g, saved_free_sugars_who_g, created_at)
-  VALUES (1, 2, '2026-01-04', 8, 37.5, 140, 12.5, 12.5, 5, 6.3, 6.2, '2026-01-04 08:00:00');
-INSERT INTO servings (id, bake_id, eaten_on, count, who, created_at) VALUES (1, 1, '2026-01-05', 2, 'Ada', '2026-01-05 08:00:00');
-INSERT INTO settings (key, value) VALUES ('daily_limit_g', '30.0');
-"""
+from tests.store.released import database_at
 
 
 class FromTheFirstSchema(unittest.TestCase):
@@ -36,12 +18,7 @@ class FromTheFirstSchema(unittest.TestCase):
         folder = tempfile.TemporaryDirectory()
         self.addCleanup(folder.cleanup)
         self.path = Path(folder.name) / "old.db"
-        config = Config()
-        config.set_main_option("script_location", str(MIGRATIONS))
-        config.attributes["url"] = f"sqlite:///{self.path}"
-        command.upgrade(config, "0001")
-        with sqlite3.connect(self.path) as connection:
-            connection.executescript(FIRST)
+        database_at(self.path, "0001")
         self.database = Database(self.path)
         self.addCleanup(self.database.close)
         self.database.migrate()
@@ -69,28 +46,12 @@ class FromTheFirstSchema(unittest.TestCase):
         self.assertAlmostEqual(bakes[0]["saved_free_sugars_who_g"], (200 / 400 - 100 / 300) * 37.5 * 0.998, places=1)
 
 
-SECOND = """
-UPDATE versions SET portions = '[{"name": "plain", "count": 8, "components": [""]}]', goals =
-  '{"path": "less", "cut": 0.5, "keep_sweet": 0.6, "definition": "free_sugars_who_g", "diets": [], "cupboard": null, "families": {}, "locks": {}}'
-  WHERE id = 2;
-INSERT INTO products (id, label, "like", created_at) VALUES (1, '{"name": "Fig spread"}', 'jam', '2026-02-01 08:00:00');
-"""
-
-
 class FromTheSecondSchema(unittest.TestCase):
     def test_portions_products_and_goals_stay(self) -> None:
         folder = tempfile.TemporaryDirectory()
         self.addCleanup(folder.cleanup)
         path = Path(folder.name) / "old.db"
-        config = Config()
-        config.set_main_option("script_location", str(MIGRATIONS))
-        config.attributes["url"] = f"sqlite:///{path}"
-        command.upgrade(config, "0001")
-        with sqlite3.connect(path) as connection:
-            connection.executescript(FIRST)
-        command.upgrade(config, "0002")
-        with sqlite3.connect(path) as connection:
-            connection.executescript(SECOND)
+        database_at(path, "0002")
         database = Database(path)
         self.addCleanup(database.close)
         database.migrate()

@@ -10,10 +10,11 @@ from pathlib import Path
 from typing import Any, ClassVar
 
 from playwright.sync_api import Browser, Page, Playwright, expect, sync_playwright
-from waitress import create_server
 
 from sun_crumb.app import WEBROOT, create_app
 from sun_crumb.demo import fill
+from sun_crumb.server import make_server
+from sun_crumb.store import Database
 
 AXE = Path(__file__).parents[2] / "web" / "node_modules" / "axe-core" / "axe.min.js"
 LOAF = """Ginger pear loaf
@@ -50,6 +51,8 @@ class Screens(unittest.TestCase):
     playwright: ClassVar[Playwright]
     browser: ClassVar[Browser]
     address: ClassVar[str]
+    database_path: ClassVar[Path]
+    database: ClassVar[Database]
 
     @classmethod
     def setUpClass(cls) -> None:
@@ -57,10 +60,12 @@ class Screens(unittest.TestCase):
             raise AssertionError("the screens are not built: run make build")
         folder = tempfile.TemporaryDirectory()
         cls.addClassCleanup(folder.cleanup)
-        app = create_app(Path(folder.name) / "demo.db", is_demo=True)
-        fill(app.extensions["database"])
+        cls.database_path = Path(folder.name) / "demo.db"
+        app = create_app(cls.database_path, is_demo=True)
+        cls.database = app.extensions["database"]
+        fill(cls.database)
         cls.addClassCleanup(app.extensions["database"].close)
-        server: Any = create_server(app, host="127.0.0.1", port=0, threads=8)
+        server: Any = make_server(app)
         threading.Thread(target=server.run, daemon=True).start()
         cls.addClassCleanup(server.close)
         cls.address = f"http://127.0.0.1:{server.effective_port}"

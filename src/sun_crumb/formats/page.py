@@ -8,22 +8,27 @@ from __future__ import annotations
 
 import json
 import re
+from collections.abc import Iterator
 from html import unescape
 from html.parser import HTMLParser
 from time import monotonic
 from typing import Any
 
 PIECE = 8_192
-MOST_SECONDS = 1.5
+MOST_SECONDS = 1.4
 MOST_DEPTH = 8
 MOST_ATTRIBUTES = 200
 MOST_TAG = 200_000
 MOST_ITEMS = 600
+MOST_UNCLOSED = 60
+SCRIPT = re.compile(r"<script\b[^<>]{0,1000}>", re.IGNORECASE)
 FIELDS = ("name", "recipeYield", "recipeIngredient", "ingredients", "recipeInstructions")
 # Elements that have no end, so that what follows is not inside them.
 VOID = frozenset(
     ["area", "base", "br", "col", "embed", "hr", "img", "input", "link", "meta", "param", "source", "track", "wbr"]
 )
+# Elements whose end tag may be left out before another of their kind.
+ENDLESS = frozenset(("li", "p", "td", "tr"))
 BLOCKS = frozenset(["br", "p", "li", "div", "tr", "h1", "h2", "h3", "h4", "ol", "ul"])
 
 
@@ -39,7 +44,28 @@ def recipe_in_page(page: str) -> dict[str, Any] | None:
     PageTooWildError
         The page is made to keep a program busy, or is broken beyond reading.
     """
-    reader = _Reader()
+    for script in _data_scripts(page):
+        try:
+            found = recipe_of(json.loads(_bare(script), strict=False))
+        except (ValueError, RecursionError):
+            continue
+        if found is not None and (found.get("recipeIngredient") or found.get("ingredients")):
+            return found
+    return _microdata(page)
+
+
+def _data_scripts(page: str) -> Iterator[str]:
+    """Give the JSON-LD scripts of a page. What a script holds ends at the next end tag, whatever it is: HTML says so."""
+    at = 0
+    while found := SCRIPT.search(page, at):
+        end = page.find("</script", found.end())
+        at = len(page) if end < 0 else end
+        if "ld+json" in found[0].lower():
+            yield page[found.end() : at]
+
+
+def _microdata(page: str) -> dict[str, Any] | None:
+    reader = _Microdata()
     until = monotonic() + MOST_SECONDS
     for start in range(0, len(page), PIECE):
         reader.feed(page[start : start + PIECE])
@@ -47,14 +73,9 @@ def recipe_in_page(page: str) -> dict[str, Any] | None:
             raise PageTooWildError("it takes too long; copy the recipe's text into Bring in instead")
         if len(reader.rawdata) > MOST_TAG:
             raise PageTooWildError("a tag or comment in it never ends")
-    for script in [*reader.scripts, "".join(reader.script)]:
-        try:
-            found = recipe_of(json.loads(_bare(script), strict=False))
-        except (ValueError, RecursionError):
-            continue
-        if found is not None and found.get("recipeIngredient", found.get("ingredients")):
-            return found
-    return reader.microdata if reader.microdata.get("recipeIngredient") else None
+    while reader.stack:
+        reader.leave()
+    return reader.found if reader.found.get("recipeIngredient") else None
 
 
 def _bare(script: str) -> str:
@@ -119,78 +140,69 @@ def _breaks(tag: str) -> bool:
     return bool(name and name[1].lower() in BLOCKS)
 
 
-class _Reader(HTMLParser):
-    """Collects the JSON-LD scripts of a page, and the microdata of the first Recipe in it."""
+class _Microdata(HTMLParser):
+    """Collects the fields of the first Recipe that a page's attributes mark."""
 
     def __init__(self) -> None:
         super().__init__(convert_charrefs=True)
-        self.scripts: list[str] = []
-        self.script: list[str] = []
-        self.microdata: dict[str, Any] = {}
-        self._is_data = False
-        self._depth = 0
-        # How deep the Recipe and its open fields lie: (depth, field, words so far).
-        self._recipe_at: int | None = None
+        self.found: dict[str, Any] = {}
+        # The open elements; how deep the Recipe lies, its open fields (depth, name, words), and the things in it that have
+        # names of their own: its author, a step.
+        self.stack: list[str] = []
+        self._recipe_at = 0
         self._open: list[tuple[int, str, list[str]]] = []
-        # How deep the things within the Recipe lie that have names of their own: its author, a step.
         self._others: list[int] = []
 
     def handle_starttag(self, tag: str, attrs: list[tuple[str, str | None]]) -> None:
         if len(attrs) > MOST_ATTRIBUTES:
             raise PageTooWildError(f"one of its tags has {len(attrs):,} attributes")
-        found = dict(attrs)
-        if tag == "script":
-            self._is_data = (found.get("type") or "").strip().lower().startswith("application/ld+json")
+        if tag in ENDLESS and self.stack and self.stack[-1] == tag:
+            self.leave()
+        is_void = tag in VOID
+        if not is_void:
+            self.stack.append(tag)
+        given = dict(attrs)
+        if not self._recipe_at:
+            if not self.found and (given.get("itemtype") or "").rstrip("/").endswith("schema.org/Recipe"):
+                self._recipe_at = len(self.stack)
             return
-        if tag not in VOID:
-            self._depth += 1
-        if self._recipe_at is None:
-            if not self.microdata and (found.get("itemtype") or "").rstrip("/").endswith("schema.org/Recipe"):
-                self._recipe_at = self._depth
-            return
-        if "itemscope" in found and tag not in VOID:
-            self._others.append(self._depth)
-        for field in (found.get("itemprop") or "").split()[:4]:
+        if "itemscope" in given and not is_void:
+            self._others.append(len(self.stack))
+        for field in (given.get("itemprop") or "").split()[:4]:
             if field in FIELDS and not (field == "name" and self._others):
-                self._field(tag, field, found.get("content"))
+                self._begin(field, given.get("content"), is_void)
         if tag in BLOCKS:
             self.handle_data("\n")
 
-    def _field(self, tag: str, field: str, content: str | None) -> None:
+    def _begin(self, field: str, content: str | None, is_void: bool) -> None:
         field = "recipeIngredient" if field == "ingredients" else field
         if content is not None:
             self._put(field, content)
-        elif tag not in VOID and len(self._open) < MOST_DEPTH:
-            if tag in ("li", "p") and self._open and self._open[-1][1] == field:
-                # The one before had no end tag: HTML lets lists and paragraphs do without.
-                self._put(field, "".join(self._open.pop()[2]))
-            self._open.append((self._depth, field, []))
+        elif not is_void and len(self._open) < MOST_DEPTH:
+            self._open.append((len(self.stack), field, []))
 
     def handle_endtag(self, tag: str) -> None:
-        if tag == "script":
-            if self._is_data:
-                self.scripts.append("".join(self.script))
-                self.script = []
-            self._is_data = False
-            return
-        if tag in VOID:
-            return
-        while self._open and self._open[-1][0] >= self._depth:
+        if tag in self.stack[-MOST_UNCLOSED:]:
+            while self.stack and self.leave() != tag:
+                pass
+
+    def leave(self) -> str:
+        """Close the innermost element and what begins with it; return its tag."""
+        depth = len(self.stack)
+        while self._open and self._open[-1][0] >= depth:
             _, field, words = self._open.pop()
             self._put(field, "".join(words))
-        while self._others and self._others[-1] >= self._depth:
+        while self._others and self._others[-1] >= depth:
             self._others.pop()
-        if self._recipe_at is not None and self._depth <= self._recipe_at:
-            self._recipe_at = None
-        self._depth = max(self._depth - 1, 0)
+        if depth <= self._recipe_at:
+            self._recipe_at = 0
+        return self.stack.pop()
 
     def handle_data(self, data: str) -> None:
-        if self._is_data:
-            self.script.append(data)
-        elif self._open:
+        if self._open:
             self._open[-1][2].append(data)
 
     def _put(self, field: str, text: str) -> None:
-        kept = self.microdata.setdefault(field, [])
+        kept = self.found.setdefault(field, [])
         if text.strip() and len(kept) < MOST_ITEMS:
             kept.append(text)

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 import json
+import sqlite3
 from collections.abc import Iterator
-from contextlib import contextmanager
+from contextlib import closing, contextmanager, suppress
 from pathlib import Path
 from typing import Any
 
@@ -87,11 +88,8 @@ class Database:
         self.engine.dispose()
         migrate(self.path)
 
-    def checkpoint(self) -> None:
-        """Bring all that the log holds into the one file."""
-        with self.engine.connect().execution_options(isolation_level="AUTOCOMMIT") as connection:
-            connection.exec_driver_sql("PRAGMA wal_checkpoint(TRUNCATE)")
-
     def close(self) -> None:
-        """Give back every connection; the last one to go leaves everything in the one file."""
+        """Give back every connection and bring all that the log holds into the one file, as far as no one else has it open."""
         self.engine.dispose()
+        with suppress(sqlite3.Error), closing(sqlite3.connect(self.path, isolation_level=None)) as connection:
+            connection.execute("PRAGMA wal_checkpoint(TRUNCATE)")

@@ -2,7 +2,7 @@
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import type { PlanLine } from '../api/client'
+import { ApiError, type PlanLine } from '../api/client'
 import BalancePanel from '../components/BalancePanel.vue'
 import CutCurve from '../components/CutCurve.vue'
 import GoalSentence from '../components/GoalSentence.vue'
@@ -76,7 +76,9 @@ async function open(): Promise<void> {
     await bench.glance()
   } catch (error) {
     notices.complain(error)
-    if (!bench.recipe) bench.problem = 'This recipe is not on the shelf.'
+    const isDamaged = error instanceof ApiError && error.code === 'damaged'
+    if (!bench.recipe)
+      bench.problem = isDamaged ? error.message : 'This recipe is not on the shelf.'
   }
 }
 
@@ -209,7 +211,7 @@ watch(
 <template>
   <section class="place">
     <header class="head">
-      <h1>{{ bench.recipe?.title ?? (bench.problem ? 'Not found' : '…') }}</h1>
+      <h1>{{ bench.recipe?.title ?? (bench.problem ? 'Not on the bench' : '…') }}</h1>
       <VersionStrip
         v-if="bench.recipe"
         :recipe-id="bench.recipe.id"

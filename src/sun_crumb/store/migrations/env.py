@@ -36,5 +36,6 @@ with engine.connect() as connection:
             raise RuntimeError(f"migration left {len(broken)} rows without their parent")
         connection.exec_driver_sql("COMMIT")
     except BaseException:
-        connection.exec_driver_sql("ROLLBACK")
+        if connection.connection.driver_connection.in_transaction:
+            connection.exec_driver_sql("ROLLBACK")
         raise

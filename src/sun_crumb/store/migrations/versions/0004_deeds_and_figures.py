@@ -25,6 +25,11 @@ TRIGGERS = {
         "AFTER UPDATE OF number, servings, unit, status, goals, portions, own_yields ON versions",
         f"{FORGET} NEW.id",
     ),
+    "figures_of_recipe": (
+        "AFTER UPDATE OF cup ON recipes",
+        "UPDATE versions SET figures_stamp = NULL WHERE recipe_id = NEW.id",
+    ),
+    "figures_of_product": ('AFTER UPDATE OF label, "like" ON products', "UPDATE versions SET figures_stamp = NULL"),
     "figures_of_new_line": ("AFTER INSERT ON lines", f"{FORGET} NEW.version_id"),
     "figures_of_line": ("AFTER UPDATE ON lines", f"{FORGET} NEW.version_id"),
     "figures_of_old_line": ("AFTER DELETE ON lines", f"{FORGET} OLD.version_id"),
