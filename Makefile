@@ -5,14 +5,15 @@ PY := .venv/bin/python
 NPM := npm --prefix web
 WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/index.html web/vite.config.ts
 
-.PHONY: demo serve test check bench gen setup build chromium screenshots lock help
+.PHONY: demo serve test check bench fuzz gen setup develop build chromium screenshots lock help
 
 help:
 	@echo "make demo    start Sun Crumb with demo data"
 	@echo "make serve   start Sun Crumb over your own data"
 	@echo "make test    run all tests"
 	@echo "make check   lint, types, import rules, generated files"
-	@echo "make bench   times of reading, analysing and reworking"
+	@echo "make bench   times of reading, analysing, reworking and of the shelf"
+	@echo "make fuzz    attack every endpoint and import format at length (about an hour)"
 	@echo "make gen     write the pantry tables, the OpenAPI document and the TypeScript types"
 
 demo: setup build
@@ -21,10 +22,10 @@ demo: setup build
 serve: setup build
 	@.venv/bin/sun-crumb serve
 
-test: setup build chromium
+test: develop build chromium
 	@$(PY) tests/run.py
 
-check: setup web/node_modules/.stamp
+check: develop web/node_modules/.stamp
 	.venv/bin/ruff check .
 	.venv/bin/ruff format --check .
 	.venv/bin/mypy
@@ -35,30 +36,45 @@ check: setup web/node_modules/.stamp
 		|| { echo "web/gen/contract.d.ts is out of date: make gen"; exit 1; }
 	$(NPM) run check
 
-bench: setup
+bench: develop
 	$(PY) -m bench.run
 	$(PY) -m bench.reading
 	$(PY) -m bench.golden
+	$(PY) -m bench.shelf
 
-gen: setup web/node_modules/.stamp
+fuzz: develop
+	$(PY) -m tests.fuzz
+
+gen: develop web/node_modules/.stamp
 	$(PY) tools/make_pantry.py
 	.venv/bin/sun-crumb openapi > docs/openapi.json
 	$(NPM) run types
 
-screenshots: setup build chromium
+screenshots: develop build chromium
 	$(PY) tools/screenshots.py
 
-lock: setup
-	@(echo "# Every package of the development environment, pinned; made by make lock."; \
-		.venv/bin/pip freeze --exclude-editable) > requirements.lock
+lock:
+	@for kind in "" dev; do \
+		rm -rf .lock && python3 -m venv .lock && \
+		.lock/bin/pip install -q --disable-pip-version-check ".$${kind:+[$$kind]}" && .lock/bin/pip uninstall -q -y sun-crumb && \
+		(echo "# Every package for $${kind:+developing and }running Sun Crumb, pinned; made by make lock."; \
+			.lock/bin/pip freeze) > requirements$${kind:+-$$kind}.lock; \
+	done; rm -rf .lock build src/*.egg-info
 
 setup: .venv/.stamp
 
+develop: .venv/.developing
+
 .venv/.stamp: pyproject.toml requirements.lock
-	@echo "Setting up Python packages in .venv (about a minute the first time) ..."
+	@echo "Setting up Python packages in .venv (half a minute the first time) ..."
 	@test -x $(PY) || python3 -m venv .venv
-	@.venv/bin/pip install -q --disable-pip-version-check -r requirements.lock
+	@.venv/bin/pip install -q --disable-pip-version-check --no-deps -r requirements.lock
 	@.venv/bin/pip install -q --disable-pip-version-check --no-deps -e .
+	@touch $@
+
+.venv/.developing: .venv/.stamp requirements-dev.lock
+	@echo "Adding the packages for tests and checks (about a minute the first time) ..."
+	@.venv/bin/pip install -q --disable-pip-version-check --no-deps -r requirements-dev.lock
 	@touch $@
 
 build: src/sun_crumb/webroot/index.html

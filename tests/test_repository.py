@@ -4,8 +4,13 @@ from __future__ import annotations
 
 import json
 import re
+import tomllib
 import unittest
+from importlib.metadata import requires
 from pathlib import Path
+
+from packaging.requirements import Requirement
+from packaging.utils import canonicalize_name
 
 ROOT = Path(__file__).resolve().parent.parent
 
@@ -26,12 +31,38 @@ class Repository(unittest.TestCase):
                     self.assertTrue((document.parent / target).exists())
 
     def test_lock_files_name_versions_and_no_addresses(self) -> None:
-        python = (ROOT / "requirements.lock").read_text(encoding="utf-8")
-        for line in python.splitlines():
-            if line and not line.startswith("#"):
-                self.assertRegex(line, r"^[\w.\-]+==[\w.]+$")
+        for name in ("requirements.lock", "requirements-dev.lock"):
+            for line in (ROOT / name).read_text(encoding="utf-8").splitlines():
+                if line and not line.startswith("#"):
+                    self.assertRegex(line, r"^[\w.\-]+==[\w.]+$")
         packages = json.loads((ROOT / "web" / "package-lock.json").read_text(encoding="utf-8"))["packages"]
         self.assertEqual([n for n, p in packages.items() if "resolved" in p and not p.get("link")], [])
+
+    def test_each_lock_holds_all_that_its_packages_ask_for(self) -> None:
+        """What running needs is whole without the tests' packages, and theirs hold the same versions."""
+        running, developing = (self.locked(name) for name in ("requirements.lock", "requirements-dev.lock"))
+        self.assertLessEqual(running.items(), developing.items())
+        project = tomllib.loads((ROOT / "pyproject.toml").read_text(encoding="utf-8"))["project"]
+        for wanted, lock in (
+            (project["dependencies"], running),
+            (project["dependencies"] + project["optional-dependencies"]["dev"], developing),
+        ):
+            asked, reached = [(Requirement(line), "") for line in wanted], set()
+            while asked:
+                one, extra = asked.pop()
+                name = canonicalize_name(one.name)
+                if one.marker and not one.marker.evaluate({"extra": extra}):
+                    continue
+                self.assertIn(name, lock)
+                self.assertTrue(one.specifier.contains(lock[name], prereleases=True), f"{one} is not {lock[name]}")
+                for chosen in {"", *one.extras} - {e for n, e in reached if n == name}:
+                    reached.add((name, chosen))
+                    asked += [(Requirement(line), chosen) for line in requires(name) or ()]
+            self.assertEqual(set(lock) - {name for name, _ in reached}, set(), "nothing asks for these")
+
+    def locked(self, name: str) -> dict[str, str]:
+        lines = (ROOT / name).read_text(encoding="utf-8").splitlines()
+        return {canonicalize_name(a): b for a, _, b in (x.partition("==") for x in lines if x and x[0] != "#")}
 
     def test_the_readmes_two_commands_are_targets(self) -> None:
         makefile = (ROOT / "Makefile").read_text(encoding="utf-8")

@@ -30,6 +30,28 @@ def words_of(error: ValidationError) -> tuple[str, str | None]:
 
 
 T = TypeVar("T")
+# What the parts of a stored version are called when one of them can't be right.
+PARTS = {
+    "goals": "the wish",
+    "servings": "the number of portions",
+    "portions": "the kinds of portion",
+    "own_yields": "the portions of a component",
+    "lines": "a line",
+    "unit": "the name of a portion",
+    "status": "the status",
+}
+
+
+def _damage(error: ValidationError) -> str:
+    """Return what is wrong with a stored row in words for whoever kept it."""
+    match error.errors(include_url=False, include_context=False, include_input=False)[0]["loc"]:
+        case ("versions", int(number), str(part), *_):
+            return f"{PARTS.get(part, part)} of version {number + 1} can't be right"
+        case ("versions",):
+            return "it has no versions"
+        case (part, *_):
+            return f"its {part} can't be right"
+    return "it can't be read"
 
 
 @dataclass(frozen=True, slots=True)
@@ -169,7 +191,7 @@ def _or_damaged(what: str, number: int, read: Callable[[], T]) -> T:
     try:
         return read()
     except ValidationError as error:
-        damage = words_of(error)[0]
+        damage = _damage(error)
     except CoreError as error:
         damage = error.message
     except (KeyError, TypeError, ValueError, AttributeError, IndexError) as error:
