@@ -36,6 +36,7 @@ with engine.connect() as connection:
             raise RuntimeError(f"migration left {len(broken)} rows without their parent")
         connection.exec_driver_sql("COMMIT")
     except BaseException:
-        if connection.connection.driver_connection.in_transaction:
+        driver = connection.connection.driver_connection
+        if driver is not None and driver.in_transaction:
             connection.exec_driver_sql("ROLLBACK")
         raise
