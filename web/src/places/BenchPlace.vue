@@ -77,8 +77,7 @@ async function open(): Promise<void> {
   } catch (error) {
     notices.complain(error)
     const isDamaged = error instanceof ApiError && error.code === 'damaged'
-    if (!bench.recipe)
-      bench.problem = isDamaged ? error.message : 'This recipe is not on the shelf.'
+    if (!bench.recipe) bench.problem = isDamaged ? error.message : 'This recipe is not on the shelf.'
   }
 }
 
