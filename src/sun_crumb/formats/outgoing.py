@@ -10,6 +10,8 @@ from typing import Any
 
 from jinja2 import Environment, PackageLoader, StrictUndefined
 
+from sun_crumb.core.quantities.nouns import plural
+
 Recipe = dict[str, Any]
 SCHEMA = "https://schema.org"
 
@@ -26,7 +28,7 @@ def json_ld(recipe: Recipe, version: Recipe, steps: list[str]) -> dict[str, Any]
         "@context": SCHEMA,
         "@type": "Recipe",
         "name": recipe["title"] if version["number"] == 1 else f"{recipe['title']} ({version['label']})",
-        "recipeYield": f"{version['servings']} {version['unit']}s",
+        "recipeYield": f"{version['servings']} {plural(version['unit'], version['servings'])}",
         "recipeIngredient": [f"{line['amount']} {line['name']} ({line['household']})" for line in version["lines"]],
         "recipeInstructions": [{"@type": "HowToStep", "text": step} for step in steps],
         "nutrition": {

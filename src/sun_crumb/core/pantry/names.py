@@ -6,6 +6,8 @@ import re
 import unicodedata
 from functools import cache
 
+from sun_crumb.core.quantities import nouns
+
 _WORD = re.compile(r"[a-z0-9%][a-z0-9%'\-&]*")
 _KEEP = frozenset(
     {
@@ -31,12 +33,6 @@ _KEEP = frozenset(
     }
 )
 _ODD = {
-    "leaves": "leaf",
-    "halves": "half",
-    "loaves": "loaf",
-    "cherries": "cherry",
-    "cookies": "cookie",
-    "brownies": "brownie",
     "quinces": "quince",
     "yoghourt": "yoghurt",
     "purée": "puree",
@@ -67,13 +63,7 @@ def singular(word: str) -> str:
         return _ODD[word]
     if word in _KEEP or len(word) < 4:
         return word
-    if word.endswith("ies"):
-        return word[:-3] + "y"
-    if word.endswith(("oes", "shes", "ches", "sses", "xes")):
-        return word[:-2]
-    if word.endswith("s") and not word.endswith(("ss", "us", "is")):
-        return word[:-1].removesuffix("'")
-    return word
+    return nouns.singular(word)
 
 
 def words_of(text: str) -> list[str]:

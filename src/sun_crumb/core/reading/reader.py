@@ -81,7 +81,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None) -> Reading:
     whole = [p for p in found if p.kind in ("meta", "title") and p.component in ("", first)]
     own = {p.component: n for p in found if p.component != first and (n := own_yield(p)) is not None}
     return Reading(
-        title=title[:200],
+        title=dessert_of(title)[:200],
         yields=read_yield("\n".join(p.text for p in whole))
         or read_yield("\n".join(p.text for p in found if p.kind in ("step", "note"))),
         cup=standard.key,
@@ -95,6 +95,25 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None) -> Reading:
         component_yields=tuple(ComponentYield(component, count) for component, count in own.items()),
         times=read_times("\n".join(p.text for p in found if p.kind == "step")),
     )
+
+
+# What a title's last parenthesis says of the yield or the time, not of the dessert.
+_ASIDE = re.compile(
+    r"\s*[(\[](?=[^()\[\]]*\d)(?=[^()\[\]]*\b(?:makes?|serves?|yields?|for|about|slices?|pieces?|servings?|portions?|loaf|loaves|"
+    r"squares?|cookies|muffins|bars|people|min(?:ute)?s?|hours?)\b)[^()\[\]]*[)\]]\s*$",
+    re.I,
+)
+
+
+def dessert_of(title: str) -> str:
+    """Return a title without what its last parenthesis says of the yield; one that is all parenthesis stays.
+
+    Examples
+    --------
+    >>> dessert_of("Fig loaf (makes 1 loaf, 10 slices)"), dessert_of("Brownies (the fudgy ones)")
+    ('Fig loaf', 'Brownies (the fudgy ones)')
+    """
+    return _ASIDE.sub("", title) or title
 
 
 def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:

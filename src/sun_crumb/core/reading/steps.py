@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.quantities.numbers import read_quantity
 from sun_crumb.core.reading.records import Oven, StepTime, Tin, Yield
 
@@ -115,14 +116,11 @@ def read_yield(text: str) -> Yield | None:
             if span is None or not 1 <= span.low <= 400:
                 continue
             unit = match.group(2) if match.re.groups > 1 and match.group(2) else "serving"
-            unit = {"people": "serving", "portion": "serving", "loaves": "loaf"}.get(
-                unit.lower().rstrip("s"), unit.lower()
-            )
+            unit = singular(unit.lower())
+            unit = {"person": "serving", "portion": "serving"}.get(unit, unit)
             if unit in ("cake", "loaf") and span.low == 1:
                 continue
-            if unit.startswith("people"):
-                unit = "serving"
-            return Yield(int(span.low), unit.removesuffix("s") if unit != "glasses" else "glass")
+            return Yield(int(span.low), unit)
     return None
 
 

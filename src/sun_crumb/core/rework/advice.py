@@ -9,7 +9,8 @@ from functools import cache
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import cup_standard
-from sun_crumb.core.reference import constant, table
+from sun_crumb.core.reference import table
+from sun_crumb.core.sugars.sittings import sittings
 from sun_crumb.core.sugars.sweetness import intense_equivalent, linear_sweetness
 
 
@@ -98,11 +99,11 @@ def cautions(formula: Formula, added: set[str], kinds: Iterable[str] = ()) -> li
         for row in sorted(rows.values(), key=lambda r: not tags.get(r["tag"], False))
         if row["tag"] and row["tag"] in tags
     ]
-    for key in ("allulose", "inulin", "polyols"):
-        held = sum(getattr(x.ingredient.per_100g, f"{key}_g") * x.grams / 100 for x in formula.lines) / formula.servings
-        limit = constant(f"{key.removesuffix('s')}_serving")
-        if held > limit:
-            found.insert(0, rows[key]["words"].format(limit=limit, amount=held))
+    for sitting in reversed(sittings()):
+        held = sum(sitting.held_per_gram(x.ingredient.per_100g) * x.grams for x in formula.lines) / formula.servings
+        if held > sitting.most_g:
+            told = f"Over {sitting.most_g:.0f} g of {sitting.name} in a portion ({held:.0f} g): {sitting.words}."
+            found.insert(0, told)
     if any(line.ingredient.per_100g.allulose_g > 10 and line.ingredient.key in added for line in formula.lines):
         found.append(rows["allulose_law"]["words"])
     if any(

@@ -11,6 +11,7 @@ from sun_crumb.core.balance.water_activity import crumb_activity
 from sun_crumb.core.formula import Formula, FormulaLine, Totals
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.household import grams_text
+from sun_crumb.core.quantities.nouns import plural
 from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.goals import Goals
 from sun_crumb.core.rework.moves import is_cuttable
@@ -86,10 +87,10 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     much = f"{100 * abs(ratio - 1):.0f} % {'more' if ratio > 1 else 'less'}"
     if abs(ratio - 1) > TOLD_MASS and is_main and pieces != formula.servings:
         found.append(
-            f"{much} in the tin or bowl: {pieces} {formula.unit}s of the old size instead of {formula.servings}."
+            f"{much} in the tin or bowl: {pieces} {plural(formula.unit)} of the old size instead of {formula.servings}."
         )
     elif abs(ratio - 1) > TOLD_MASS and not is_main:
-        found.append(f"{much} of it for the same {formula.servings} {formula.unit}s.")
+        found.append(f"{much} of it for the same {formula.servings} {plural(formula.unit, formula.servings)}.")
     old_activity = None if family.key in KEEP_ANYWAY else crumb_activity(formula.lines)
     new_activity = crumb_activity(lines) if old_activity else None
     if old_activity and new_activity and new_activity - old_activity > TOLD_ACTIVITY:

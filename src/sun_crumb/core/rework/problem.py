@@ -11,12 +11,12 @@ import numpy.typing as npt
 from sun_crumb.core.balance import QUANTITIES, Family, Gauge, contribution_row, gauges, sweetened
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.pantry import Ingredient
-from sun_crumb.core.reference import constant
 from sun_crumb.core.rework.addition import Addition
 from sun_crumb.core.rework.candidates import SWEETENER_KINDS
 from sun_crumb.core.rework.goals import Goals
 from sun_crumb.core.rework.moves import Move, counted_per_gram, move_of
 from sun_crumb.core.rework.solver import INFINITY
+from sun_crumb.core.sugars.sittings import sittings
 from sun_crumb.core.sugars.sweetness import linear_sweetness
 
 Matrix = npt.NDArray[np.float64]
@@ -35,13 +35,6 @@ LIMITS: dict[str, Callable[[FormulaLine, Goals], float]] = {
 MOST_DISSOLVED = 0.55
 # Where a sweetener goes in as fine as icing sugar and need not dissolve (common practice, no published source).
 GROUND = frozenset({"frosting"})
-# What a portion may bring of what many stomachs take badly in one sitting, by constants.csv.
-PER_SITTING: dict[str, tuple[str, ...]] = {
-    "polyol_serving": ("xylitol_g", "sorbitol_g", "maltitol_g"),
-    "erythritol_serving": ("erythritol_g",),
-    "inulin_serving": ("inulin_g",),
-    "allulose_serving": ("allulose_g",),
-}
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,14 +42,14 @@ class Problem:
     """One component to rebalance: its lines, what may come in, and how far each may go.
 
     ``allowed`` is what the component may hold at most, by LIMITS' names: energy [kcal], free sugar [g], cost;
-    ``seasoned`` why a line's amount is set for its flavour, by row; ``share`` the part of a portion's limits of PER_SITTING that is this component's.
+    ``seasoned`` why a line's amount is set for its flavour, by row; ``share`` the part of a portion's limits of sittings.csv that is this component's.
 
     What follows from these is worked out once, in the order of the original's lines and then the additions: ``rows`` as
     lines, additions at 0 g; ``moves`` how far each may go, None where it does not move or comes in; ``untouched`` what each
     is when nothing changes it: as in the original, as much as it stands in for, or 0 [g]; ``per_gram`` what 1 g adds to each of the QUANTITIES
     (rows x quantities); ``counted`` the sugar to cut in 1 g. ``before`` is the original's QUANTITIES, ``counted_before``
     its sugar to cut [g], ``cuttable_g`` the sweeteners that hold it, ``gauges`` what is judged,
-    ``sittings`` for each limit of PER_SITTING that matters what 1 g brings [g] and the most that may come in [g].
+    ``sittings`` for each of those limits that matters what 1 g brings [g] and the most that may come in [g].
     """
 
     formula: Formula
@@ -103,12 +96,12 @@ class Problem:
         """One limit for all that hold it: two sweeteners of the same kind don't make a portion go down easier."""
         found = []
         share = self.share * self.goals.sitting_share
-        for limit, names in PER_SITTING.items():
-            brought = [sum(getattr(a.ingredient.per_100g, name) for name in names) / 100 for a in self.additions]
+        for sitting in sittings():
+            brought = [sitting.held_per_gram(a.ingredient.per_100g) for a in self.additions]
             if any(brought):
                 asked = sum(a.asked_g * h for a, h in zip(self.additions, brought, strict=True))
                 row = np.array([0.0] * len(self.formula.lines) + brought)
-                found.append((row, max(constant(limit) * self.formula.servings * share, asked)))
+                found.append((row, max(sitting.most_g * self.formula.servings * share, asked)))
         return found
 
     @property

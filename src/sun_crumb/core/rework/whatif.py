@@ -8,7 +8,7 @@ from math import ceil
 from typing import Any
 
 from sun_crumb.core.formula import Formula
-from sun_crumb.core.pantry import Pantry, diets
+from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.rework.compare import point_of
 from sun_crumb.core.rework.goals import DEFINITIONS, Goals
@@ -174,12 +174,11 @@ def _with_filler(formula: Formula, goals: Goals, pantry: Pantry, holds: Holds) -
 
 def _with_help(formula: Formula, goals: Goals, pantry: Pantry, holds: Holds) -> list[Relaxation]:
     """Return the one sweetener more that would make the wish possible, on the path that allows it."""
-    excluded = {tag for diet in goals.diets for tag in diets()[diet].excluded_tags}
     present = {line.ingredient.key for line in formula.lines}
     for key in HELPERS:
         ingredient = pantry[key]
         usual = goals.preset.usual if goals.cupboard is None else goals.cupboard
-        if key in usual or key in present or key in goals.without or ingredient.tags & excluded:
+        if key in usual or key in present or key in goals.without or ingredient.tags & goals.excluded:
             continue
         cupboard = (*usual[:2], key)
         # What the path's preset left open stays as the path had it.
