@@ -15,7 +15,8 @@ from sun_crumb.core.errors import NothingToReworkError
 from sun_crumb.core.formula import from_reading
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import read_recipe
-from sun_crumb.core.rework import Goals, Plan, paths, rework
+from sun_crumb.core.rework import Plan, rework
+from sun_crumb.core.wish import Goals, paths
 
 CUTS = (0.25, 0.5, 0.75, 1.0)
 

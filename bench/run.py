@@ -17,10 +17,12 @@ from pathlib import Path
 import highspy
 
 from sun_crumb.app import create_app
+from sun_crumb.core.exploring import frontier, side_by_side
 from sun_crumb.core.formula import from_reading, total
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import read_recipe
-from sun_crumb.core.rework import Drag, Goals, frontier, paths, preview, rework, side_by_side
+from sun_crumb.core.rework import Drag, preview, rework
+from sun_crumb.core.wish import Goals, paths
 
 BASE = (
     "1½ cups (190 g) plain flour", "1 cup (200 g) sugar", "½ cup (113 g) butter, melted", "2 large eggs", "¾ cup milk",

@@ -16,7 +16,7 @@ from flask.testing import FlaskClient
 from sqlalchemy import event
 
 from sun_crumb.app import create_app
-from sun_crumb.core.rework import Goals
+from sun_crumb.core.wish import Goals
 from sun_crumb.services import kitchen, recipes, shelf
 from sun_crumb.store import Database
 

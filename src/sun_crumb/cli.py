@@ -17,7 +17,7 @@ from sun_crumb.core.errors import CoreError
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import diets
 from sun_crumb.core.quantities.measures import CupStandard, cup_standards
-from sun_crumb.core.rework import DEFINITIONS, Goals, eaters, paths
+from sun_crumb.core.wish import DEFINITIONS, Goals, eaters, paths
 
 DEFAULT_PORT = 8710
 MOST_BYTES = 2_000_000

@@ -6,13 +6,14 @@ import re
 
 from sun_crumb.core.balance import families
 from sun_crumb.core.formula import Formula
+from sun_crumb.core.offers.candidates import additions
+from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable, move_of
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.measures import cup_standard
-from sun_crumb.core.rework import Goals, paths, rework
-from sun_crumb.core.rework.advice import by_the_book, cautions, rules
-from sun_crumb.core.rework.candidates import additions
-from sun_crumb.core.rework.moves import counted_per_gram, is_cuttable, move_of
+from sun_crumb.core.rework import rework
+from sun_crumb.core.telling.advice import by_the_book, cautions, rules
+from sun_crumb.core.wish import Goals, paths
 from tests.support import CAKE, CloseTo, batter, formula_of, lines_of
 
 ALLOWED = {

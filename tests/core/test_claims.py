@@ -10,8 +10,9 @@ from sun_crumb.core.balance.water_activity import SOLUTES, WATER_MOLAR, crumb_ac
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.formula import total
 from sun_crumb.core.pantry import shipped_pantry
-from sun_crumb.core.rework import Goals, Plan, rework
+from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.sugars.claims import Claim, claims
+from sun_crumb.core.wish import Goals
 from tests.support import CAKE, CloseTo, formula_of
 
 PANTRY = shipped_pantry()

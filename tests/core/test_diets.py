@@ -11,7 +11,8 @@ from sun_crumb.core.errors import UnknownChoiceError
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.reference import constant, table
-from sun_crumb.core.rework import Goals, Plan, eaters, paths, preview, rework
+from sun_crumb.core.rework import Plan, preview, rework
+from sun_crumb.core.wish import Goals, eaters, paths
 from tests.support import CloseTo, formula_of
 from tests.support.plans import LOAF, grams_of, plan
 

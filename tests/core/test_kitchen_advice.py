@@ -7,11 +7,11 @@ import unittest
 from bench.desserts import DESSERTS
 
 from sun_crumb.core.balance import contribution, families
+from sun_crumb.core.offers.flavour import flavours
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reference import constant, table
-from sun_crumb.core.rework import Goals
-from sun_crumb.core.rework.flavour import flavours
 from sun_crumb.core.rework.parts import parts_of
+from sun_crumb.core.wish import Goals
 from tests.support import CloseTo, formula_of
 from tests.support.plans import LOAF, grams_of, plan
 

@@ -5,13 +5,16 @@ from __future__ import annotations
 import unittest
 
 from bench.desserts import DESSERTS
+
+from sun_crumb.core.exploring import relaxations
 from sun_crumb.core.formula import from_reading
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.quantities.measures import cup_standard, unit_words, volume_ml
 from sun_crumb.core.quantities.nouns import plural, singular
 from sun_crumb.core.reading import read_recipe
-from sun_crumb.core.rework import Goals, relaxations, rework
+from sun_crumb.core.rework import rework
 from sun_crumb.core.sugars.sittings import sittings
+from sun_crumb.core.wish import Goals
 from tests.support import batter, formula_of
 
 

@@ -13,16 +13,17 @@ from hypothesis import strategies as st
 from sun_crumb.core.balance import families
 from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError, UnknownChoiceError
 from sun_crumb.core.formula import Formula, total
+from sun_crumb.core.offers.candidates import additions
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import constant
-from sun_crumb.core.rework import Goals, Plan, paths, rework
-from sun_crumb.core.rework.candidates import additions
-from sun_crumb.core.rework.model import solve
-from sun_crumb.core.rework.problem import Problem
-from sun_crumb.core.rework.rounding import TrueCost, rounded
-from sun_crumb.core.rework.solver import LinearModel, WarmStart
+from sun_crumb.core.rework import Plan, rework
+from sun_crumb.core.solving.model import solve
+from sun_crumb.core.solving.problem import Problem
+from sun_crumb.core.solving.rounding import TrueCost, rounded
+from sun_crumb.core.solving.solver import LinearModel, WarmStart
+from sun_crumb.core.wish import Goals, paths
 from tests.support import CAKE, CloseTo, batter, formula_of
 
 MUFFINS = """Carrot muffins

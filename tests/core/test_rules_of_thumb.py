@@ -11,8 +11,9 @@ from sun_crumb.core.balance import contribution
 from sun_crumb.core.formula import total
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reference import constant
-from sun_crumb.core.rework import Goals, rework
+from sun_crumb.core.rework import rework
 from sun_crumb.core.sugars.sweetness import grams_as_sweet, sucrose_equivalent
+from sun_crumb.core.wish import Goals
 from tests.support import CAKE, formula_of
 
 PANTRY = shipped_pantry()

@@ -8,12 +8,13 @@ from bench.desserts import DESSERTS
 
 from sun_crumb.core.balance import METRICS, QUANTITIES, families, gauges
 from sun_crumb.core.formula import FormulaLine
+from sun_crumb.core.offers.moves import is_cuttable, move_of
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
-from sun_crumb.core.rework import Plan, paths
-from sun_crumb.core.rework.moves import is_cuttable, move_of
+from sun_crumb.core.rework import Plan
+from sun_crumb.core.wish import paths
 from tests.support import CAKE, CloseTo
 from tests.support.plans import plan
 

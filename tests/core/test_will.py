@@ -12,13 +12,15 @@ from hypothesis import strategies as st
 
 from sun_crumb.core.balance import families
 from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError, UnknownChoiceError
+from sun_crumb.core.exploring import relaxations
 from sun_crumb.core.formula import FormulaLine
+from sun_crumb.core.offers.moves import is_packed, move_of
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reference import constant, table
-from sun_crumb.core.rework import Goals, Plan, eaters, paths, relaxations, rework
-from sun_crumb.core.rework.model import _Build, solve
-from sun_crumb.core.rework.moves import is_packed, move_of
+from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.rework.parts import parts_of
+from sun_crumb.core.solving.model import _Build, solve
+from sun_crumb.core.wish import Goals, eaters, paths
 from tests.support import CAKE, CloseTo, formula_of
 from tests.support.plans import LOAF, grams_of, plan
 

@@ -15,24 +15,12 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from sun_crumb.core.errors import OutOfDomainError, UnknownChoiceError
+from sun_crumb.core.exploring import effort_of, frontier, relaxations, sensitivity, side_by_side
 from sun_crumb.core.formula import portion, total
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.quantities.household import grams_text
-from sun_crumb.core.rework import (
-    Drag,
-    Goals,
-    Plan,
-    cost_of,
-    effort_of,
-    frontier,
-    paths,
-    preview,
-    relaxations,
-    rework,
-    sensitivity,
-    side_by_side,
-    solver,
-)
+from sun_crumb.core.rework import Drag, Plan, preview, rework, solver
+from sun_crumb.core.wish import Goals, cost_of, paths
 from tests.support import CAKE, formula_of
 from tests.support.plans import grams_of, plan
 

@@ -8,7 +8,7 @@ from datetime import date, timedelta
 from pathlib import Path
 
 from sun_crumb.core.errors import OutOfDomainError
-from sun_crumb.core.rework import Goals
+from sun_crumb.core.wish import Goals
 from sun_crumb.services import kitchen, ledger, recipes, settings
 from sun_crumb.services.errors import ConflictError, NotFoundError
 from sun_crumb.store import Database

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from sun_crumb.core.pantry import shipped_pantry
-from sun_crumb.core.rework import Goals, Plan, rework
+from sun_crumb.core.rework import Plan, rework
+from sun_crumb.core.wish import Goals
 from tests.support import formula_of
 
 LOAF = """Banana loaf

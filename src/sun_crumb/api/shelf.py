@@ -22,7 +22,7 @@ from sun_crumb.api.schemas.rework import (
     RelaxationsOut,
 )
 from sun_crumb.core.formula import PortionKind
-from sun_crumb.core.rework import Goals
+from sun_crumb.core.wish import Goals
 from sun_crumb.schemas.recipes import KeepIn, PortionKindIn, PreviewIn, RecipeChangeIn, RecipeIn, WishIn
 from sun_crumb.services import backup, exchange, recipes, shelf, whatif
 from sun_crumb.services.pantry import pantry_of

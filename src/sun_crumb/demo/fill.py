@@ -7,7 +7,7 @@ from importlib.resources import files
 
 from sqlalchemy import delete
 
-from sun_crumb.core.rework import Goals
+from sun_crumb.core.wish import Goals
 from sun_crumb.services import kitchen, ledger, recipes, shelf
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Base

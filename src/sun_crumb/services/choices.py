@@ -8,7 +8,7 @@ from sun_crumb.core.balance import families
 from sun_crumb.core.pantry import diets
 from sun_crumb.core.quantities.measures import cup_standards
 from sun_crumb.core.reference import constant, table
-from sun_crumb.core.rework import CAPS, DEFINITIONS, eaters, paths
+from sun_crumb.core.wish import CAPS, DEFINITIONS, eaters, paths
 from sun_crumb.services.pantry import hidden_products, pantry_of
 from sun_crumb.services.views import View, ingredient_view
 from sun_crumb.store import Database

@@ -15,7 +15,8 @@ from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.reading import read_recipe
 from sun_crumb.core.reading.match import name_index
-from sun_crumb.core.rework import Goals, rework
+from sun_crumb.core.rework import rework
+from sun_crumb.core.wish import Goals
 from sun_crumb.services.views import View, analysis_view, ingredient_view, plan_view, reading_view
 
 

@@ -17,8 +17,8 @@ from sun_crumb.core.pantry.ingredient import COMPOSITION_FIELDS
 from sun_crumb.core.pantry.label import FromLabel, from_label
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
-from sun_crumb.core.rework import paths
 from sun_crumb.core.sugars.sweetness import glycosides_like_sugar, grams_as_sweet, sucrose_equivalent
+from sun_crumb.core.wish import paths
 from sun_crumb.schemas.products import PackIn
 from sun_crumb.services.clock import now
 from sun_crumb.services.deeds import made_before, note, taken_away

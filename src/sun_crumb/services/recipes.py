@@ -15,8 +15,8 @@ from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reading.steps import read_bake_minutes, read_oven
-from sun_crumb.core.rework import Goals
 from sun_crumb.core.sugars.savings import savings
+from sun_crumb.core.wish import Goals
 from sun_crumb.schemas.recipes import GoalsIn
 from sun_crumb.services.clock import now
 from sun_crumb.services.deeds import made_before, note, taken_away

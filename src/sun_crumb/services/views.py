@@ -11,8 +11,8 @@ from sun_crumb.core.formula.totals import TOTAL_FIELDS
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Reading, ReadLine
 from sun_crumb.core.rework import Plan
-from sun_crumb.core.rework.unmet import ComponentBalance
 from sun_crumb.core.sugars.savings import Savings
+from sun_crumb.core.telling.unmet import ComponentBalance
 
 View = dict[str, Any]
 

@@ -8,12 +8,14 @@ from functools import lru_cache
 from time import perf_counter
 from typing import Any
 
+from sun_crumb.core.exploring import frontier, relaxations, sensitivity, side_by_side
 from sun_crumb.core.formula import Formula, portion, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.rework import Drag, Goals, Plan, cost_of, frame_of, frontier, relaxations, sensitivity, side_by_side
+from sun_crumb.core.rework import Drag, Plan, frame_of
 from sun_crumb.core.sugars.savings import savings
+from sun_crumb.core.wish import Goals, cost_of
 from sun_crumb.services.kitchen import household_text
 from sun_crumb.services.preferences import prices_in
 from sun_crumb.services.recipes import stored_formula, stored_versions

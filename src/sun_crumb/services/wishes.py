@@ -6,7 +6,7 @@ from collections.abc import Iterable, Mapping
 from typing import Any
 
 from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.rework import Goals
+from sun_crumb.core.wish import Goals
 from sun_crumb.schemas.recipes import GoalsIn
 from sun_crumb.services.kitchen import cupboard_keys, pantry_keys
 from sun_crumb.services.views import amounts_view

@@ -8,14 +8,14 @@ from dataclasses import dataclass, replace
 from sun_crumb.core.balance import Family, families, guess_family
 from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError
 from sun_crumb.core.formula import Formula
+from sun_crumb.core.offers.addition import Addition
+from sun_crumb.core.offers.candidates import additions
+from sun_crumb.core.offers.flavour import Flavour, flavours, seasoning_reason
+from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
+from sun_crumb.core.offers.stand_ins import must_go
 from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.rework.addition import Addition
-from sun_crumb.core.rework.candidates import additions
-from sun_crumb.core.rework.flavour import Flavour, flavours, seasoning_reason
-from sun_crumb.core.rework.goals import DEFINITIONS, Goals
-from sun_crumb.core.rework.moves import counted_per_gram, is_cuttable
-from sun_crumb.core.rework.problem import LIMITS, Problem
-from sun_crumb.core.rework.stand_ins import must_go
+from sun_crumb.core.solving.problem import LIMITS, Problem
+from sun_crumb.core.wish.goals import DEFINITIONS, Goals
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,25 +6,25 @@ from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, verdicts
 from sun_crumb.core.formula import Formula, FormulaLine, Totals, portion, served, total
+from sun_crumb.core.offers.flavour import Flavour
+from sun_crumb.core.offers.moves import is_cuttable
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.rework.advice import ByTheBook, by_the_book, cautions
-from sun_crumb.core.rework.consequences import consequences, instead
-from sun_crumb.core.rework.eaters import eater_cautions
-from sun_crumb.core.rework.flavour import Flavour
-from sun_crumb.core.rework.goals import Goals
-from sun_crumb.core.rework.model import solve
-from sun_crumb.core.rework.moves import is_cuttable
 from sun_crumb.core.rework.parts import Part, parts_of
 from sun_crumb.core.rework.preview import as_it_was
-from sun_crumb.core.rework.problem import Problem
-from sun_crumb.core.rework.reasons import reason
-from sun_crumb.core.rework.rounding import rounded
-from sun_crumb.core.rework.unmet import ComponentBalance, Unmet, passed_caps, ruled_out_by, status_of, unmet_goals
+from sun_crumb.core.solving.model import solve
+from sun_crumb.core.solving.problem import Problem
+from sun_crumb.core.solving.rounding import rounded
 from sun_crumb.core.sugars.claims import Claim, claims
 from sun_crumb.core.sugars.savings import Savings, savings
+from sun_crumb.core.telling.advice import ByTheBook, by_the_book, cautions
+from sun_crumb.core.telling.consequences import consequences, instead
+from sun_crumb.core.telling.reasons import reason
+from sun_crumb.core.telling.unmet import ComponentBalance, Unmet, passed_caps, ruled_out_by, status_of, unmet_goals
+from sun_crumb.core.wish.eaters import eater_cautions
+from sun_crumb.core.wish.goals import Goals
 
 
 @dataclass(frozen=True, slots=True)

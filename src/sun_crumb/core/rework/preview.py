@@ -8,11 +8,11 @@ from dataclasses import dataclass, replace
 from sun_crumb.core.balance import verdicts
 from sun_crumb.core.formula import Formula, FormulaLine, Totals, total
 from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.rework.goals import Goals
-from sun_crumb.core.rework.model import Kept
 from sun_crumb.core.rework.parts import Part, locks_of, parts_of
-from sun_crumb.core.rework.problem import Problem
-from sun_crumb.core.rework.unmet import ComponentBalance
+from sun_crumb.core.solving.model import Kept
+from sun_crumb.core.solving.problem import Problem
+from sun_crumb.core.telling.unmet import ComponentBalance
+from sun_crumb.core.wish.goals import Goals
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,13 +6,13 @@ from dataclasses import replace
 
 from sun_crumb.core.balance import Gauge
 from sun_crumb.core.formula import FormulaLine
+from sun_crumb.core.offers.addition import Addition
+from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.quantities.household import grams_text
-from sun_crumb.core.rework.addition import Addition
-from sun_crumb.core.rework.cost import price
-from sun_crumb.core.rework.goals import DEFINITIONS
-from sun_crumb.core.rework.moves import counted_per_gram, is_cuttable
-from sun_crumb.core.rework.problem import Problem
+from sun_crumb.core.solving.penalty import penalty
+from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.sugars.sweetness import linear_sweetness
+from sun_crumb.core.wish.goals import DEFINITIONS
 
 # Below this share of the batter a line does not move for the tin's sake.
 TOLD_MASS = 0.02
@@ -111,7 +111,7 @@ def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: f
     without = problem.quantities_at(_put_back(grams, position, was))
     gains: dict[str, tuple[float, Gauge]] = {}
     for gauge in problem.gauges:
-        worse, now = (price(gauge, gauge.deviation(after), is_felt=True) for after in (without, with_it))
+        worse, now = (penalty(gauge, gauge.deviation(after), is_felt=True) for after in (without, with_it))
         if (better := gauge.metric.weight * (worse - now)) > 0:
             gains[gauge.metric.key] = better, gauge
     if not gains:

@@ -8,11 +8,11 @@ from functools import cache
 
 from sun_crumb.core.balance import Family
 from sun_crumb.core.formula import Formula
+from sun_crumb.core.offers.addition import Addition
+from sun_crumb.core.offers.stand_ins import stood_in
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reference import table
-from sun_crumb.core.rework.addition import Addition
-from sun_crumb.core.rework.goals import Goals
-from sun_crumb.core.rework.stand_ins import stood_in
+from sun_crumb.core.wish.goals import Goals
 
 ASKED_SHARE = 0.03
 # What is light to look at, and what is not (common practice, no published source).
@@ -156,7 +156,7 @@ def _addition(
         row["kind"] if row else _kind(ingredient),
         float(row["least_g"]) if row else 8.0,
         share,
-        float(row["cost"]) if row else 0.2,
+        float(row["penalty"]) if row else 0.2,
         is_wished,
         is_required,
     )

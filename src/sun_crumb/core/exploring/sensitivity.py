@@ -6,13 +6,13 @@ from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass, replace
 from typing import Any
 
+from sun_crumb.core.exploring.compare import FrontierPoint, point_of
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.rework.compare import FrontierPoint, point_of
-from sun_crumb.core.rework.goals import Goals
 from sun_crumb.core.rework.plan import Plan, rework
+from sun_crumb.core.wish.goals import Goals
 
 STATES = {"balanced": "in balance", "strained": "at the edge of its balance", "unmet": "not all of it can be had"}
 # A step of sweetness that a taster notices, and one of the cut.

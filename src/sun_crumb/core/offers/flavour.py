@@ -10,7 +10,7 @@ from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
-from sun_crumb.core.rework.goals import Goals
+from sun_crumb.core.wish.goals import Goals
 
 MOST = 4
 # Above this share of the sweetness nobody misses any.

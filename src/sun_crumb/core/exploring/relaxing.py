@@ -7,13 +7,13 @@ from dataclasses import dataclass, replace
 from math import ceil
 from typing import Any
 
+from sun_crumb.core.exploring.compare import point_of
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.rework.compare import point_of
-from sun_crumb.core.rework.goals import DEFINITIONS, Goals
 from sun_crumb.core.rework.plan import Plan, rework
-from sun_crumb.core.rework.price import cost_of
+from sun_crumb.core.wish.goals import DEFINITIONS, Goals
+from sun_crumb.core.wish.money import cost_of
 
 SEARCH_STEPS = 2
 Holds = Callable[[Goals], Plan | None]

@@ -10,8 +10,8 @@ from sun_crumb.core.errors import NothingToReworkError
 from sun_crumb.core.formula import Formula, portion, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.rework.goals import Goals, Path, paths
 from sun_crumb.core.rework.plan import Plan, rework
+from sun_crumb.core.wish.goals import Goals, Path, paths
 
 # What making an ingredient at home asks for, in changed lines' worth (judgement).
 PREPARED = {"date_paste": 2, "prune_puree": 2, "applesauce": 1, "banana": 1, "pumpkin_puree": 2, "sweet_potato": 2}

@@ -10,14 +10,14 @@ import numpy.typing as npt
 
 from sun_crumb.core.balance import QUANTITIES, Family, Gauge, contribution_row, gauges, sweetened
 from sun_crumb.core.formula import Formula, FormulaLine
+from sun_crumb.core.offers.addition import Addition
+from sun_crumb.core.offers.candidates import SWEETENER_KINDS
+from sun_crumb.core.offers.moves import Move, counted_per_gram, move_of
 from sun_crumb.core.pantry import Ingredient
-from sun_crumb.core.rework.addition import Addition
-from sun_crumb.core.rework.candidates import SWEETENER_KINDS
-from sun_crumb.core.rework.goals import Goals
-from sun_crumb.core.rework.moves import Move, counted_per_gram, move_of
-from sun_crumb.core.rework.solver import INFINITY
+from sun_crumb.core.solving.solver import INFINITY
 from sun_crumb.core.sugars.sittings import sittings
 from sun_crumb.core.sugars.sweetness import linear_sweetness
+from sun_crumb.core.wish.goals import Goals
 
 Matrix = npt.NDArray[np.float64]
 

@@ -4,16 +4,17 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
+from math import inf
 
 import numpy as np
 
 from sun_crumb.core.balance import QUANTITIES
+from sun_crumb.core.offers.addition import Addition
+from sun_crumb.core.offers.candidates import SWEETENER_KINDS
+from sun_crumb.core.offers.moves import Move
 from sun_crumb.core.reference import constant
-from sun_crumb.core.rework.addition import Addition
-from sun_crumb.core.rework.candidates import SWEETENER_KINDS
-from sun_crumb.core.rework.cost import BEYOND, CUT_OVER, CUT_SHORT, FAR, INSIDE, OUTSIDE, room_for_sweetness
-from sun_crumb.core.rework.moves import Move
-from sun_crumb.core.rework.problem import (
+from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, stretches
+from sun_crumb.core.solving.problem import (
     GROUND,
     LIMITS,
     MOST_DISSOLVED,
@@ -23,7 +24,7 @@ from sun_crumb.core.rework.problem import (
     fair_share,
     least_per_sugar,
 )
-from sun_crumb.core.rework.solver import INFINITY, LinearModel, WarmStart
+from sun_crumb.core.solving.solver import INFINITY, LinearModel, WarmStart
 from sun_crumb.core.sugars.sweetness import intense_dose
 
 # A sweetener asked for by name: what using it is worth, and the least share of the sugar it then stands for.
@@ -143,7 +144,7 @@ class _Build:
         ups, downs = (move.high - 1) * grams, (1 - move.low) * grams
         self.base.append(grams)
         if move.step_g:
-            each = move.cost * move.step_g / max(ups, downs)
+            each = move.penalty * move.step_g / max(ups, downs)
             up = self.m.add(0.0, float(int(ups / move.step_g + 1e-6)), each, is_integer=True)
             down = self.m.add(0.0, float(int(downs / move.step_g + 1e-6)), each, is_integer=True)
             self.stepped[row] = (up, down, move.step_g)
@@ -151,8 +152,8 @@ class _Build:
             return
         # Touching a line costs by how far it goes, without a yes-or-no variable: three times as fast, and
         # what touching gains too little for is put back after rounding.
-        up = self.m.add(0.0, ups, move.cost / ups if ups else 0.0)
-        down = self.m.add(0.0, downs, move.cost / downs if downs else 0.0)
+        up = self.m.add(0.0, ups, move.penalty / ups if ups else 0.0)
+        down = self.m.add(0.0, downs, move.penalty / downs if downs else 0.0)
         self.terms.append({up: 1.0, down: -1.0})
 
     def _new(self) -> None:
@@ -185,7 +186,7 @@ class _Build:
                 # Asked for by name: worth using, and then enough of it to be tasted.
                 least = min(max(least, WISHED_SHARE * p.cuttable_g * least_per_sugar(addition)), most)
             most = max(min(most, fair_share(p, addition)), addition.least_g)
-            used = m.binary(addition.cost - (WISHED_WORTH if addition.is_wished else 0.0))
+            used = m.binary(addition.penalty - (WISHED_WORTH if addition.is_wished else 0.0))
             if addition.is_required:
                 m.lower[used] = 1.0
             m.require({amount: 1.0, used: -most}, upper=0.0)
@@ -206,7 +207,7 @@ class _Build:
         """All of a chocolate for a darker one, or none."""
         assert addition.replaces is not None
         grams = self.p.formula.lines[addition.replaces].grams
-        swapped = self.m.binary(addition.cost)
+        swapped = self.m.binary(addition.penalty)
         self.whole[number] = (swapped, grams)
         self.terms[addition.replaces] = {swapped: -grams}
         self.base.append(0.0)
@@ -215,7 +216,7 @@ class _Build:
     def _pieces(self, number: int, addition: Addition) -> None:
         """Whole pieces only: one or two eggs or yolks."""
         most = int(min(MOST_PIECES, (addition.most_share or 0.5) * self.p.before["mass"] // addition.least_g))
-        count = self.m.add(1.0 if addition.is_required else 0.0, max(most, 0), addition.cost, is_integer=True)
+        count = self.m.add(1.0 if addition.is_required else 0.0, max(most, 0), addition.penalty, is_integer=True)
         self.whole[number] = (count, addition.least_g)
         self.base.append(0.0)
         self.terms.append({count: addition.least_g})
@@ -284,23 +285,15 @@ class _Build:
                 for k, f in self.sweet_terms.items():
                     terms[k] = terms.get(k, 0.0) + f / scale
             for sign, band in ((1.0, high), (-1.0, low)):
-                cost = metric.weight
-                if key == "sweetness" and sign > 0:
-                    # Sweeter than asked costs little until it is sweeter than the original.
-                    room = room_for_sweetness(gauge) * band
-                    parts = [m.add(0.0, room, INSIDE * cost / band), m.add(0.0, INFINITY, FAR * cost / band)]
-                else:
-                    # A little inside the edge, so that rounding finds room there too.
-                    inner = SAFE * band
-                    parts = [
-                        m.add(0.0, inner, INSIDE * cost / band),
-                        m.add(0.0, 2 * band - inner, BEYOND * cost / band),
-                    ]
-                    if key == "sweetness":
-                        # Taste may give way further than texture: a less sweet cake is still a cake.
-                        parts.append(m.add(0.0, INFINITY, FAR * cost / band))
-                    elif not self.hard:
-                        parts.append(m.add(0.0, INFINITY, OUTSIDE * cost / band))
+                parts, start, reach = [], 0.0, 0.0
+                along = stretches(gauge, sign)
+                for width, slope in along:
+                    if width == inf and self.hard and key != "sweetness":
+                        break
+                    # A little inside a band's edge, so that rounding finds room there too.
+                    end = (SAFE if not reach and len(along) > 2 else reach + width) * band
+                    parts.append(m.add(0.0, INFINITY if width == inf else end - start, slope * metric.weight / band))
+                    start, reach = end, reach + width
                 for part in parts:
                     terms[part] = -sign
                 if key == "sweetness" and sign < 0:

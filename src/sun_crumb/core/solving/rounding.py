@@ -10,8 +10,8 @@ from typing import NamedTuple
 from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.pantry.household import grid_of
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.rework.cost import BEYOND, CUT_OVER, CUT_SHORT, EDGE, INSIDE, OUTSIDE, price
-from sun_crumb.core.rework.problem import LIMITS, Problem, bounds
+from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, EDGE, Stretches, charged, penalty, stretches
+from sun_crumb.core.solving.problem import LIMITS, Problem, bounds
 from sun_crumb.core.sugars.sweetness import intense_equivalent
 
 ROUNDS = 4
@@ -26,7 +26,7 @@ LEAST_GAIN, PIECE_GAIN = 0.25, 1.0
 NEAR = 0.01
 
 
-class _Price(NamedTuple):
+class _Term(NamedTuple):
     """One metric among the sums: where its two quantities stand, what is wanted of it, and what a band's width costs."""
 
     above: int
@@ -36,9 +36,11 @@ class _Price(NamedTuple):
     low: float
     high: float
     weight: float
+    along: Stretches
+    felt: Stretches
 
 
-class TrueCost:
+class TruePenalty:
     """What amounts of one problem cost by the true metrics, the saturating sweetness included.
 
     Everything but that sweetness adds up over the lines, so a trial that moves one amount is the last sums and one row:
@@ -56,8 +58,17 @@ class TrueCost:
         ]
         # The last of the sums is 1, for what is divided by nothing.
         at = {q: k for k, q in enumerate(QUANTITIES)} | {"": -1}
-        self.prices = [
-            _Price(at[g.metric.numerator], at[g.below], g.wanted, g.scale, *g.band, g.metric.weight)
+        self.terms = [
+            _Term(
+                at[g.metric.numerator],
+                at[g.below],
+                g.wanted,
+                g.scale,
+                *g.band,
+                g.metric.weight,
+                stretches(g, 1.0),
+                stretches(g, 1.0, is_felt=True),
+            )
             for g in problem.gauges
             if g.metric.key != "sweetness"
         ]
@@ -81,17 +92,11 @@ class TrueCost:
         """Return the cost of amounts that come to these *sums*; as it *is_felt*, of texture only and no steeper far out."""
         problem = self.problem
         cost = 0.0 if is_felt else self._sweetness(sums)
-        outside = BEYOND if is_felt else OUTSIDE
-        for above, below, wanted, scale, low, high, weight in self.prices:
+        for above, below, wanted, scale, low, high, weight, along, felt in self.terms:
             whole = sums[below]
             off = ((sums[above] / whole if whole > 0 else 0.0) - wanted) / scale
             reach = off / high if off > 0 else -off / low
-            if reach <= 1:
-                cost += weight * INSIDE * reach
-            elif reach <= 2:
-                cost += weight * (INSIDE + BEYOND * (reach - 1)) + (EDGE if reach > 1.001 else 0.0)
-            else:
-                cost += weight * (INSIDE + BEYOND + outside * (reach - 2)) + EDGE
+            cost += weight * charged(reach, felt if is_felt else along) + (EDGE if reach > 1.001 else 0.0)
         held = len(QUANTITIES)
         if problem.counted_before > 0:
             gap = sums[held] / problem.counted_before - (1 - problem.goals.wanted_cut)
@@ -110,7 +115,7 @@ class TrueCost:
         wanted = self.problem.before["sweetness"] * self.problem.goals.wanted_sweetness
         off = min((whole / mass if mass > 0 else 0.0) / gauge.wanted, whole / wanted) - 1
         edge = EDGE if gauge.reach(off) < -1.001 else 0.0
-        return gauge.metric.weight * price(gauge, off) + edge
+        return gauge.metric.weight * penalty(gauge, off) + edge
 
 
 def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[float]:
@@ -119,9 +124,9 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
     result = _on_grid(problem, grams, steps)
     # A sugar that is gone stays gone.
     free = {i: step for i, step in steps.items() if result[i] > 0}
-    true_cost = TrueCost(problem)
-    cost = _improve(problem, true_cost, grams, result, free)
-    return _without_trifles(problem, true_cost, result, cost)
+    true_penalty = TruePenalty(problem)
+    cost = _improve(problem, true_penalty, grams, result, free)
+    return _without_trifles(problem, true_penalty, result, cost)
 
 
 def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, float]:
@@ -177,7 +182,7 @@ def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float]) -> l
 
 
 def _improve(
-    problem: Problem, true_cost: TrueCost, grams: list[float], result: list[float], free: dict[int, float]
+    problem: Problem, true_penalty: TruePenalty, grams: list[float], result: list[float], free: dict[int, float]
 ) -> float:
     """Move the *free* amounts of *result* by their steps while that costs less; return the cost.
 
@@ -185,16 +190,16 @@ def _improve(
     """
     limits = bounds(problem)
     groups = [*((i,) for i in free), *combinations([i for i in free if _is_cut(problem, i)], 2)]
-    sums = true_cost.sums(result)
-    best = true_cost.of(sums)
+    sums = true_penalty.sums(result)
+    best = true_penalty.of(sums)
     for _ in range(ROUNDS):
         improved = False
         for group in groups:
             for amounts in product(*(_choices(problem, grams[i], result[i], i, free[i], limits[i]) for i in group)):
                 trial = sums
                 for i, amount in zip(group, amounts, strict=True):
-                    trial = true_cost.moved(trial, i, amount - result[i])
-                cost = true_cost.of(trial)
+                    trial = true_penalty.moved(trial, i, amount - result[i])
+                cost = true_penalty.of(trial)
                 if cost < best - 1e-9:
                     best, sums, improved = cost, trial, True
                     for i, amount in zip(group, amounts, strict=True):
@@ -229,29 +234,29 @@ def _within(choice: float, limits: tuple[float, float], step: float) -> bool:
     return limits[0] - 0.25 * step <= choice <= limits[1] + 0.25 * step
 
 
-def _without_trifles(problem: Problem, true_cost: TrueCost, grams: list[float], cost: float) -> list[float]:
+def _without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[float], cost: float) -> list[float]:
     """Put back every touched line, and leave out every adjuster, whose change gains less than it costs.
 
     What gains nothing but a sweeter taste of what is left goes back too: less butter is no way to be sweet enough.
     """
-    sums = true_cost.sums(grams)
+    sums = true_penalty.sums(grams)
     old = problem.formula.lines
-    prices: dict[int, tuple[float, float]] = {}
+    worths: dict[int, tuple[float, float]] = {}
     for i, (was, move) in enumerate(zip(problem.untouched, problem.moves, strict=True)):
         is_set = i in problem.locks or (i >= len(old) and problem.additions[i - len(old)].set_g is not None)
         if not is_set and move is not None and not move.is_cut:
-            prices[i] = (was, move.cost)
+            worths[i] = (was, move.penalty)
     for n, addition in enumerate(problem.additions):
         if not (addition.is_sweetener or addition.is_required or addition.set_g is not None or addition.kind == "swap"):
-            prices[len(old) + n] = (0.0, addition.cost)
-    for i, (was, worth) in prices.items():
+            worths[len(old) + n] = (0.0, addition.penalty)
+    for i, (was, worth) in worths.items():
         if grams[i] == was:
             continue
-        trial = true_cost.moved(sums, i, was - grams[i])
-        dearer = true_cost.of(trial)
+        trial = true_penalty.moved(sums, i, was - grams[i])
+        dearer = true_penalty.of(trial)
         move = problem.moves[i]
         least = PIECE_GAIN if move is not None and move.step_g else LEAST_GAIN
-        texture = true_cost.of(trial, is_felt=True) - true_cost.of(sums, is_felt=True)
+        texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
         if dearer - cost < worth or texture < least * worth:
             grams[i], sums, cost = was, trial, dearer
     return grams

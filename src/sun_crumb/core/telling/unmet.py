@@ -6,14 +6,14 @@ from dataclasses import dataclass
 
 from sun_crumb.core.balance import Verdict
 from sun_crumb.core.formula import Formula, Totals
+from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
+from sun_crumb.core.offers.stand_ins import no_stand_in
 from sun_crumb.core.pantry import Ingredient, diets
 from sun_crumb.core.reference import table
-from sun_crumb.core.rework.eaters import eaters
-from sun_crumb.core.rework.goals import CAPS, DEFINITIONS, Goals
-from sun_crumb.core.rework.moves import counted_per_gram, is_cuttable
-from sun_crumb.core.rework.price import cost_of
-from sun_crumb.core.rework.problem import Problem
-from sun_crumb.core.rework.stand_ins import no_stand_in
+from sun_crumb.core.solving.problem import Problem
+from sun_crumb.core.wish.eaters import eaters
+from sun_crumb.core.wish.goals import CAPS, DEFINITIONS, Goals
+from sun_crumb.core.wish.money import cost_of
 
 # What too much of a kind of sweetener is like (common practice, no published source).
 PASSED = {

@@ -9,14 +9,14 @@ from math import ceil, floor
 from sun_crumb.core.balance import Family, Verdict
 from sun_crumb.core.balance.water_activity import crumb_activity
 from sun_crumb.core.formula import Formula, FormulaLine, Totals
+from sun_crumb.core.offers.moves import is_cuttable
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.nouns import plural
 from sun_crumb.core.reference import constant
-from sun_crumb.core.rework.goals import Goals
-from sun_crumb.core.rework.moves import is_cuttable
-from sun_crumb.core.rework.problem import GROUND, MOST_DISSOLVED, Problem
-from sun_crumb.core.rework.unmet import Unmet
+from sun_crumb.core.solving.problem import GROUND, MOST_DISSOLVED, Problem
+from sun_crumb.core.telling.unmet import Unmet
+from sun_crumb.core.wish.goals import Goals
 
 # What is dry, or lies in the freezer: there water tells nothing about keeping.
 KEEP_ANYWAY = frozenset({"meringue", "caramel", "frozen"})

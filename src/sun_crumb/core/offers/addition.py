@@ -4,15 +4,15 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from sun_crumb.core.offers.moves import Move
 from sun_crumb.core.pantry import Ingredient
-from sun_crumb.core.rework.moves import Move
 
 ADJUSTERS = frozenset({"filler", "soda", "moist", "piece", "adjust", "acid", "swap", "stand_in", "flavour"})
 
 
 @dataclass(frozen=True, slots=True)
 class Addition:
-    """Something the plan may add: its kind, its least sensible dose [g], its cap [share of the batter] and cost.
+    """Something the plan may add: its kind, its least sensible dose [g], its cap [share of the batter] and what taking it costs the plan.
 
     A ``piece`` comes whole (eggs, yolks); a ``swap`` takes the place of the line at ``replaces``, gram for gram; a
     ``stand_in`` takes the place of what a diet rules out there, ``base_g`` of it, and may ``move`` like a line of the recipe.
@@ -23,7 +23,7 @@ class Addition:
     kind: str
     least_g: float
     most_share: float | None
-    cost: float
+    penalty: float
     is_wished: bool = False
     is_required: bool = False
     replaces: int | None = None

@@ -8,11 +8,11 @@ from functools import cache
 
 from sun_crumb.core.balance import Family
 from sun_crumb.core.formula import Formula, FormulaLine
+from sun_crumb.core.offers.addition import Addition
+from sun_crumb.core.offers.moves import is_cuttable, move_of
 from sun_crumb.core.pantry import Pantry, shipped_pantry
 from sun_crumb.core.reference import table
-from sun_crumb.core.rework.addition import Addition
-from sun_crumb.core.rework.goals import Goals
-from sun_crumb.core.rework.moves import is_cuttable, move_of
+from sun_crumb.core.wish.goals import Goals
 
 
 def must_go(line: FormulaLine, goals: Goals, family: Family) -> bool:
@@ -87,7 +87,7 @@ def stood_in(formula: Formula, family: Family, goals: Goals, pantry: Pantry, kep
                 "stand_in",
                 0.0,
                 None,
-                move.cost if move else 0.0,
+                move.penalty if move else 0.0,
                 is_required=True,
                 replaces=position,
                 base_g=base,

@@ -11,7 +11,7 @@ from sun_crumb.core.errors import OutOfDomainError, require_choice
 from sun_crumb.core.pantry import Ingredient, diets
 from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.reference import table
-from sun_crumb.core.rework.eaters import eaters
+from sun_crumb.core.wish.eaters import eaters
 
 DEFINITIONS = {
     "free_sugars_who_g": "free sugar",

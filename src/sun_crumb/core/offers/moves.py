@@ -24,7 +24,7 @@ class Move:
 
     low: float
     high: float
-    cost: float
+    penalty: float
     is_cut: bool = False
     step_g: float = 0.0
 
@@ -63,7 +63,7 @@ def is_cuttable(line: FormulaLine, definition: str) -> bool:
 
 @cache
 def _moves() -> dict[str, Move]:
-    return {row["role"]: Move(float(row["low"]), float(row["high"]), float(row["cost"])) for row in table("moves")}
+    return {row["role"]: Move(float(row["low"]), float(row["high"]), float(row["penalty"])) for row in table("moves")}
 
 
 # A whole number of packings: nobody wants a fifth of a tin left over.
@@ -92,7 +92,7 @@ def _egg_move(line: FormulaLine, family: Family) -> Move | None:
         return None
     step = family.egg_step * each.grams
     fewer = min(each.grams, (line.grams - step) // step * step) if line.grams > step else 0.0
-    return Move(1 - fewer / line.grams, 1 + each.grams / line.grams, _moves()["egg"].cost, step_g=step)
+    return Move(1 - fewer / line.grams, 1 + each.grams / line.grams, _moves()["egg"].penalty, step_g=step)
 
 
 def move_of(line: FormulaLine, definition: str, family: Family) -> Move | None:

@@ -1,0 +1,1 @@
+"""What may move and what may come in: moves, additions, candidates, stand-ins, flavour. Chooses no amount."""
