@@ -9,7 +9,8 @@ from pathlib import Path
 
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.wish import Goals
-from sun_crumb.services import kitchen, ledger, recipes, settings
+from sun_crumb.schemas.days import SettingsIn
+from sun_crumb.services import choices, kitchen, ledger, preferences, recipes
 from sun_crumb.services.errors import ConflictError, NotFoundError
 from sun_crumb.store import Database
 
@@ -114,10 +115,10 @@ class Days(unittest.TestCase):
         self.assertEqual((stored["title"], stored["revision"]), ("First", 2))
 
     def test_settings_and_choices(self) -> None:
-        self.assertEqual(settings.get_settings(self.database)["daily_limit_g"], 25)
-        changed = settings.change_settings(self.database, {"daily_limit_g": 50.0, "prices": {"honey": 9.5}})
+        self.assertEqual(preferences.get_settings(self.database)["daily_limit_g"], 25)
+        changed = preferences.change_settings(self.database, SettingsIn(daily_limit_g=50.0, prices={"honey": 9.5}))
         self.assertEqual((changed["daily_limit_g"], changed["prices"]), (50, {"honey": 9.5}))
-        found = settings.choices(self.database)
+        found = choices.choices(self.database)
         self.assertEqual([p["key"] for p in found["paths"]], ["fruit", "less", "unrefined", "zero", "blend"])
         # WHO 2015: 5 % and 10 % of 2,000 kcal at 4 kcal/g; SACN 2015: 30 g a day for adults.
         self.assertEqual({limit["grams"] for limit in found["limits"]}, {0.05 * 2000 / 4, 0.10 * 2000 / 4, 30})

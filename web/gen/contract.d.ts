@@ -2257,6 +2257,12 @@ export interface components {
             prices?: {
                 [key: string]: number | null;
             };
+            /**
+             * Decimal Sign
+             * @default null
+             * @enum {string}
+             */
+            decimal_sign?: "." | ",";
         };
         /** SettingsOut */
         SettingsOut: {
@@ -2270,6 +2276,11 @@ export interface components {
             prices: {
                 [key: string]: number;
             };
+            /**
+             * Decimal Sign
+             * @enum {string}
+             */
+            decimal_sign: "." | ",";
         };
         /**
          * ShelfRowOut

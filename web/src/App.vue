@@ -10,6 +10,7 @@ import { useNotices } from './stores/notices'
 
 const router = useRouter()
 const notices = useNotices()
+const household = useHousehold()
 const isHelpOpen = ref(false)
 
 useKeys({
@@ -19,14 +20,14 @@ useKeys({
   l: () => void router.push('/ledger'),
   p: () => void router.push('/pantry'),
 })
-onMounted(() => useHousehold().load().catch(notices.complain))
+onMounted(() => household.load().catch(notices.complain))
 </script>
 
 <template>
   <v-app>
     <a class="skip" href="#main">Skip to the work</a>
     <NavRail @help="isHelpOpen = true" />
-    <main id="main" class="main" tabindex="-1"><router-view /></main>
+    <main id="main" class="main" tabindex="-1"><router-view :key="household.settings.decimal_sign" /></main>
     <NoticeBar />
     <KeyHelp v-model="isHelpOpen" />
   </v-app>

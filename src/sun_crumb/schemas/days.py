@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from datetime import date
-from typing import Annotated
+from typing import Annotated, Literal
 
 from pydantic import Field
 
@@ -33,6 +33,7 @@ class ServingIn(In):
 
 Price = Annotated[float, Field(ge=0, le=10_000)]
 Limit = Annotated[float, Field(ge=1, le=500)]
+DecimalSign = Literal[".", ","]
 Diets = Annotated[list[Key], Field(max_length=20)]
 Cupboard = Annotated[list[Key], Field(max_length=100)] | None
 
@@ -44,6 +45,7 @@ class Settings(In):
     diets: Diets = []
     cupboard: Cupboard = None
     prices: Annotated[dict[Key, Price], Field(max_length=400)] = {}
+    decimal_sign: DecimalSign = "."
 
 
 class SettingsIn(In):
@@ -53,3 +55,4 @@ class SettingsIn(In):
     diets: Diets = UNSET
     cupboard: Cupboard = None
     prices: Annotated[dict[Key, Price | None], Field(max_length=400)] = UNSET
+    decimal_sign: DecimalSign = UNSET

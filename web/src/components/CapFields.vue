@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Choices } from '../api/client'
 import { percent } from '../logic/format'
 import { useBench, type BenchGoals } from '../stores/bench'
+import NumberField from './NumberField.vue'
 
 const props = defineProps<{ goals: BenchGoals; choices: Choices }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
@@ -16,23 +17,15 @@ const usual = computed(() => {
   return props.choices.families.find((f) => f.key === family)?.caps ?? {}
 })
 
-/** What was typed that is no share of a batter, and where. */
-const wrong = ref<{ kind: string; text: string }>()
-
-function shownOf(kind: string): string {
-  if (wrong.value?.kind === kind) return wrong.value.text
-  const share = props.goals.caps[kind]
-  return share === undefined ? '' : String(Math.round(100 * share))
+function setCap(kind: string, value: number | null): void {
+  const others = Object.entries(props.goals.caps).filter(([key]) => key !== kind)
+  const caps = Object.fromEntries(value === null ? others : [...others, [kind, value / 100] as const])
+  emit('change', { caps })
 }
 
-function setCap(kind: string, text: string): void {
-  const value = Number(text.replace(',', '.'))
-  const isSet = text.trim() !== ''
-  wrong.value = isSet && !(value >= 0 && value <= MOST_PERCENT) ? { kind, text } : undefined
-  if (wrong.value) return
-  const others = Object.entries(props.goals.caps).filter(([key]) => key !== kind)
-  const caps = Object.fromEntries(isSet ? [...others, [kind, value / 100] as const] : others)
-  emit('change', { caps })
+function shareOf(kind: string): number | null {
+  const share = props.goals.caps[kind]
+  return share === undefined ? null : Math.round(100 * share)
 }
 </script>
 
@@ -58,22 +51,17 @@ function setCap(kind: string, text: string): void {
     </label>
     <label v-for="cap in choices.caps" :key="cap.key" class="row"
       ><span>{{ cap.name }}, % of the batter</span>
-      <input
-        type="number"
-        min="0"
+      <NumberField
+        :model-value="shareOf(cap.key)"
+        :name="`Most ${cap.name}, per cent of the batter`"
         :max="MOST_PERCENT"
-        :aria-invalid="wrong?.kind === cap.key"
-        step="1"
-        :aria-label="`Most ${cap.name}, per cent of the batter`"
+        unit="%"
         :placeholder="percent(usual[cap.key] ?? 0)"
-        :value="shownOf(cap.key)"
-        @change="setCap(cap.key, ($event.target as HTMLInputElement).value)"
+        is-inline
+        is-optional
+        @update:model-value="setCap(cap.key, $event)"
       />
     </label>
-    <p v-if="wrong" class="small wrong" role="alert">
-      {{ choices.caps.find((cap) => cap.key === wrong?.kind)?.name }}: 0 to {{ MOST_PERCENT }} % of the
-      batter, or empty. Nothing was changed.
-    </p>
     <p class="small">
       Empty is what bakers find this kind of dessert takes; more is told and may turn out gummy.
     </p>
@@ -99,24 +87,12 @@ legend {
 .row span::first-letter {
   text-transform: uppercase;
 }
-input,
 select {
-  width: 84px;
   color: inherit;
   background: var(--paper);
   border-bottom: 2px solid var(--sun);
 }
 select {
   width: auto;
-}
-.wrong {
-  color: var(--ember);
-}
-.wrong::first-letter {
-  text-transform: uppercase;
-}
-input::placeholder {
-  color: var(--quiet);
-  opacity: 1;
 }
 </style>

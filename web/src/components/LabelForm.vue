@@ -5,6 +5,7 @@ import { grams, kcal } from '../logic/format'
 import { useNotices } from '../stores/notices'
 import { usePantry, type Label, type Product } from '../stores/pantry'
 import IngredientPicker from './IngredientPicker.vue'
+import NumberField from './NumberField.vue'
 
 const emit = defineEmits<{ kept: [product: Product] }>()
 const store = usePantry()
@@ -12,7 +13,7 @@ const notices = useNotices()
 const name = ref('')
 const like = ref<Ingredient>()
 const law = ref<'eu' | 'us'>('eu')
-const typed = ref<Record<string, string>>({ basis_g: '100' })
+const typed = ref<Record<string, number | null>>({ basis_g: 100 })
 const isCupLikeSugar = ref(false)
 const read = ref<Product>()
 const problem = ref('')
@@ -31,25 +32,24 @@ const FIELDS = computed(() => [
   { key: 'salt_g', name: 'Salt', unit: 'g' },
 ])
 
-function value(key: string): number | null {
-  const text = (typed.value[key] ?? '').trim().replace(',', '.')
-  return text === '' ? null : Number(text)
-}
-const wrong = computed(() => Object.keys(typed.value).find((key) => Number.isNaN(value(key) ?? 0)))
-
 function label(): Label | undefined {
-  if (!name.value.trim() || !like.value || wrong.value) return undefined
+  if (!name.value.trim() || !like.value) return undefined
   const figures = Object.fromEntries(
-    [...FIELDS.value.map((f) => f.key), 'cup_g'].map((key) => [key, value(key)]),
+    [...FIELDS.value.map((f) => f.key), 'cup_g'].map((key) => [key, typed.value[key] ?? null]),
   )
   return {
     name: name.value,
     like: like.value.key,
     law: law.value,
-    basis_g: value('basis_g') ?? 100,
+    basis_g: typed.value.basis_g ?? 100,
     is_cup_like_sugar: isCupLikeSugar.value,
     ...figures,
   }
+}
+
+function put(key: string, value: number | null): void {
+  typed.value[key] = value
+  changed()
 }
 
 function changed(): void {
@@ -99,19 +99,29 @@ async function keep(): Promise<void> {
         <label><input v-model="law" type="radio" value="us" /> US: fibre within carbohydrate</label>
       </fieldset>
       <div class="grid">
-        <v-text-field
-          v-model="typed.basis_g"
+        <NumberField
+          :model-value="typed.basis_g ?? null"
           :label="law === 'us' ? 'Serving' : 'Figures are for'"
-          inputmode="decimal"
+          :min="0.1"
+          :max="1000"
+          unit="g"
+          @update:model-value="put('basis_g', $event)"
         />
-        <v-text-field
+        <NumberField
           v-for="field in FIELDS"
           :key="field.key"
-          v-model="typed[field.key]"
+          :model-value="typed[field.key] ?? null"
           :label="`${field.name}, ${field.unit}`"
-          inputmode="decimal"
+          is-optional
+          @update:model-value="put(field.key, $event)"
         />
-        <v-text-field v-model="typed.cup_g" label="A US cup weighs, g" inputmode="decimal" />
+        <NumberField
+          :model-value="typed.cup_g ?? null"
+          label="A US cup weighs, g"
+          :max="600"
+          is-optional
+          @update:model-value="put('cup_g', $event)"
+        />
       </div>
       <label class="like"
         ><input v-model="isCupLikeSugar" type="checkbox" /> The pack says: use one cup like a cup of
@@ -120,7 +130,7 @@ async function keep(): Promise<void> {
     </div>
     <div>
       <h2>What that makes</h2>
-      <p v-if="problem || wrong" class="told" role="alert">{{ problem || 'A figure is not a number.' }}</p>
+      <p v-if="problem" class="told" role="alert">{{ problem }}</p>
       <template v-else-if="read">
         <ul v-if="read.contradictions.length" class="told">
           <li v-for="item in read.contradictions" :key="item">{{ item }}</li>

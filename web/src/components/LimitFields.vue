@@ -2,17 +2,11 @@
 import { grams, percent } from '../logic/format'
 import type { BenchGoals } from '../stores/bench'
 import { useHousehold } from '../stores/household'
+import NumberField from './NumberField.vue'
 
 defineProps<{ goals: BenchGoals }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
 const household = useHousehold()
-
-function limit(name: 'most_energy_kcal' | 'most_free_sugar_g' | 'most_cost', event: Event): void {
-  const text = (event.target as HTMLInputElement).value
-  const value = Number(text.replace(',', '.'))
-  const least = name === 'most_energy_kcal' ? 1 : 0
-  emit('change', { [name]: text.trim() && Number.isFinite(value) && value >= least ? value : null })
-}
 
 function limitToShare(share: number): void {
   emit('change', { most_free_sugar_g: Math.round(share * household.settings.daily_limit_g * 10) / 10 })
@@ -22,26 +16,28 @@ function limitToShare(share: number): void {
 <template>
   <label
     >Energy at most
-    <input
-      type="number"
-      min="1"
-      max="5000"
-      :value="goals.most_energy_kcal ?? ''"
-      aria-label="Energy at most, kcal"
-      @change="limit('most_energy_kcal', $event)"
+    <NumberField
+      :model-value="goals.most_energy_kcal ?? null"
+      name="Energy at most, kcal"
+      :min="1"
+      :max="5000"
+      :step="10"
+      is-inline
+      is-optional
+      @update:model-value="emit('change', { most_energy_kcal: $event })"
     />
     kcal</label
   >
   <label
     >Free sugar at most
-    <input
-      type="number"
-      min="0"
-      max="500"
-      step="0.5"
-      :value="goals.most_free_sugar_g ?? ''"
-      aria-label="Free sugar at most, grams"
-      @change="limit('most_free_sugar_g', $event)"
+    <NumberField
+      :model-value="goals.most_free_sugar_g ?? null"
+      name="Free sugar at most, grams"
+      :max="500"
+      :step="0.5"
+      is-inline
+      is-optional
+      @update:model-value="emit('change', { most_free_sugar_g: $event })"
     />
     g</label
   >
@@ -58,13 +54,14 @@ function limitToShare(share: number): void {
   </p>
   <label v-if="Object.keys(household.settings.prices).length"
     >Priced things at most
-    <input
-      type="number"
-      min="0"
-      step="0.05"
-      :value="goals.most_cost ?? ''"
-      aria-label="Cost at most, in your prices"
-      @change="limit('most_cost', $event)"
+    <NumberField
+      :model-value="goals.most_cost ?? null"
+      name="Cost at most, in your prices"
+      :max="10000"
+      :step="0.05"
+      is-inline
+      is-optional
+      @update:model-value="emit('change', { most_cost: $event })"
     />
     in your prices; what has none counts nothing</label
   >
@@ -73,11 +70,5 @@ function limitToShare(share: number): void {
 <style scoped>
 label {
   display: block;
-}
-input {
-  width: 84px;
-  color: inherit;
-  background: none;
-  border-bottom: 2px solid var(--sun);
 }
 </style>

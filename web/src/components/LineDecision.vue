@@ -4,13 +4,14 @@ import type { Ingredient } from '../api/client'
 import { grams as gramsText } from '../logic/format'
 import type { Decision, ShownLine } from '../stores/bringIn'
 import IngredientPicker from './IngredientPicker.vue'
+import NumberField from './NumberField.vue'
 
 const props = defineProps<{
   line: ShownLine
 }>()
 const emit = defineEmits<{ decide: [decision: Decision] }>()
 
-const typed = ref('')
+const typed = ref<number | null>(null)
 const picked = ref<{ key: string; name: string }>()
 const current = computed(
   () => picked.value ?? { key: props.line.ingredient ?? '', name: nameOf(props.line.ingredient) },
@@ -20,7 +21,7 @@ watch(
   () => [props.line.decisionKey, props.line.grams, props.line.decision],
   () => {
     const value = props.line.decision?.grams ?? props.line.grams
-    typed.value = value === null || value === undefined ? '' : String(Math.round(value * 10) / 10)
+    typed.value = value === null || value === undefined ? null : Math.round(value * 10) / 10
     picked.value = undefined
   },
   { immediate: true },
@@ -30,22 +31,14 @@ function nameOf(key: string | null | undefined): string {
   return props.line.candidates.find((c) => c.ingredient === key)?.name ?? key?.replaceAll('_', ' ') ?? ''
 }
 
-const amount = computed(() => Number(typed.value.replace(',', '.')))
-const wrong = computed(() => {
-  if (!typed.value.trim()) return 'Type how many grams'
-  if (!Number.isFinite(amount.value) || amount.value < 0 || amount.value > 100000)
-    return 'Grams: a number from 0 to 100,000'
-  return ''
-})
-
 function pick(ingredient: Ingredient): void {
   picked.value = { key: ingredient.key, name: ingredient.name }
-  if (!wrong.value) settle()
+  settle()
 }
 
 function settle(): void {
-  if (wrong.value || !current.value.key) return
-  emit('decide', { ingredient: current.value.key, name: current.value.name, grams: amount.value })
+  if (typed.value === null || !current.value.key) return
+  emit('decide', { ingredient: current.value.key, name: current.value.name, grams: typed.value })
 }
 </script>
 
@@ -91,15 +84,8 @@ function settle(): void {
     </div>
     <form class="by-hand" @submit.prevent="settle">
       <IngredientPicker :label="current.key ? current.name : 'Which food?'" class="food" @pick="pick" />
-      <v-text-field
-        v-model="typed"
-        label="grams"
-        inputmode="decimal"
-        suffix="g"
-        class="grams"
-        :error-messages="wrong && typed ? [wrong] : []"
-      />
-      <v-btn type="submit" size="small" :disabled="!!wrong || !current.key">That’s it</v-btn>
+      <NumberField v-model="typed" label="grams" unit="g" class="grams" is-optional />
+      <v-btn type="submit" size="small" :disabled="!current.key">That’s it</v-btn>
       <v-btn
         variant="text"
         size="small"

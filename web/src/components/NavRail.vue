@@ -1,12 +1,17 @@
 <script setup lang="ts">
 import { mdiKeyboardOutline, mdiWeatherNight, mdiWhiteBalanceSunny } from '@mdi/js'
-import { onMounted } from 'vue'
+import { computed, onMounted } from 'vue'
 import { useRoute } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { draft, keepDraft } from '../logic/draft'
+import { useHousehold } from '../stores/household'
+import { useNotices } from '../stores/notices'
 
 defineEmits<{ help: [] }>()
 const theme = useTheme()
+const household = useHousehold()
+const notices = useNotices()
+const other = computed(() => (household.settings.decimal_sign === '.' ? ',' : '.'))
 const route = useRoute()
 const places = [
   { to: '/recipes', name: 'Recipes' },
@@ -52,6 +57,13 @@ onMounted(() => theme.change(draft('theme', 'morning')))
           :icon="theme.global.name.value === 'morning' ? mdiWeatherNight : mdiWhiteBalanceSunny"
           size="20"
         />
+      </button>
+      <button
+        type="button"
+        :aria-label="`Numbers are written as 1${household.settings.decimal_sign}5; change that to 1${other}5`"
+        @click="household.change({ decimal_sign: other }).catch(notices.complain)"
+      >
+        1{{ household.settings.decimal_sign }}5
       </button>
       <button type="button" aria-label="Keys" class="keys" @click="$emit('help')">
         <v-icon :icon="mdiKeyboardOutline" size="20" />

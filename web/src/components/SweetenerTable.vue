@@ -4,24 +4,23 @@ import { grams, kcal, number } from '../logic/format'
 import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 import { usePantry } from '../stores/pantry'
+import NumberField from './NumberField.vue'
 
 defineEmits<{ open: [key: string] }>()
 const store = usePantry()
 const household = useHousehold()
 const notices = useNotices()
-const sugar = ref(100)
-const batter = ref(850)
+const sugar = ref<number | null>(100)
+const batter = ref<number | null>(850)
 const most = computed(() => Math.max(1, ...store.sweeteners.map((s) => s.free_sugars_who_g ?? 0)))
 
 function load(): void {
-  if (sugar.value > 0 && batter.value > 0) store.compare(sugar.value, batter.value).catch(notices.complain)
+  if (sugar.value && batter.value) store.compare(sugar.value, batter.value).catch(notices.complain)
 }
 
-async function price(key: string, value: string): Promise<void> {
-  const perKg = Number(value.replace(',', '.'))
-  if (value.trim() && !(perKg >= 0 && perKg <= 10000)) return
+async function price(key: string, perKg: number | null): Promise<void> {
   try {
-    await household.change({ prices: { [key]: value.trim() ? perKg : null } })
+    await household.change({ prices: { [key]: perKg } })
     load()
   } catch (error) {
     notices.complain(error)
@@ -36,8 +35,9 @@ onMounted(load)
   <div>
     <p class="ask">
       As sweet as
-      <input v-model.number="sugar" type="number" min="1" max="5000" aria-label="Grams of sugar" /> g of sugar
-      in <input v-model.number="batter" type="number" min="1" max="50000" aria-label="Grams of batter" /> g of
+      <NumberField v-model="sugar" name="Grams of sugar" :min="1" :max="5000" :step="10" is-inline /> g of
+      sugar in
+      <NumberField v-model="batter" name="Grams of batter" :min="1" :max="50000" :step="50" is-inline /> g of
       batter takes
     </p>
     <div class="wide">
@@ -77,12 +77,13 @@ onMounted(load)
             </template>
             <td v-else colspan="6" class="quiet">can’t reach this sweetness, however much is taken</td>
             <td>
-              <input
-                class="price"
-                inputmode="decimal"
-                :value="item.price_per_kg ?? ''"
-                :aria-label="`Price of a kilogram of ${item.name}`"
-                @change="price(item.key, ($event.target as HTMLInputElement).value)"
+              <NumberField
+                :model-value="item.price_per_kg"
+                :name="`Price of a kilogram of ${item.name}`"
+                :max="10000"
+                is-inline
+                is-optional
+                @update:model-value="price(item.key, $event)"
               />
             </td>
             <td>{{ item.price === null ? '' : number(item.price) }}</td>
@@ -101,18 +102,6 @@ onMounted(load)
   font-family: var(--display);
   font-size: 1.2rem;
   margin-bottom: 12px;
-}
-.ask input {
-  width: 76px;
-}
-input {
-  border-bottom: 2px solid var(--sun);
-  font-weight: 650;
-  text-align: right;
-}
-.price {
-  width: 64px;
-  border-bottom: 1px solid var(--hair);
 }
 .wide {
   overflow-x: auto;

@@ -1,6 +1,19 @@
-const whole = new Intl.NumberFormat(undefined, { maximumFractionDigits: 0 })
-const tenths = new Intl.NumberFormat(undefined, { minimumFractionDigits: 1, maximumFractionDigits: 1 })
-const short = new Intl.NumberFormat(undefined, { maximumFractionDigits: 1 })
+export type DecimalSign = '.' | ','
+
+/** A language that writes numbers with that sign, and groups thousands by the other. */
+const LANGUAGE: Record<DecimalSign, string> = { '.': 'en', ',': 'de' }
+let whole: Intl.NumberFormat
+let tenths: Intl.NumberFormat
+let short: Intl.NumberFormat
+
+/** Writes all numbers from now on with the household's decimal sign. */
+export function writeWith(sign: DecimalSign): void {
+  const language = LANGUAGE[sign]
+  whole = new Intl.NumberFormat(language, { maximumFractionDigits: 0 })
+  tenths = new Intl.NumberFormat(language, { minimumFractionDigits: 1, maximumFractionDigits: 1 })
+  short = new Intl.NumberFormat(language, { maximumFractionDigits: 1 })
+}
+writeWith('.')
 
 /** A true minus, and no minus before a zero. */
 function signed(text: string): string {

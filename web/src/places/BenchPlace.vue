@@ -61,18 +61,22 @@ function preset(key: string): BenchGoals {
   }
 }
 
-/** The goals of the kept version that the address names, or the blend's presets. */
+/** The goals of the kept version that the address names, or of the last one kept, or the blend's presets. */
 function startingGoals(): BenchGoals {
-  const wanted = Number(route.query.version)
-  const kept = bench.recipe?.versions.find((v) => v.id === wanted)?.goals
+  const versions = bench.recipe?.versions ?? []
+  const kept = (versions.find((v) => v.id === namedVersion()) ?? versions.at(-1))?.goals
   return kept ? { ...kept, locks: kept.locks } : preset('blend')
+}
+
+function namedVersion(): number | undefined {
+  return Number(route.query.version) || undefined
 }
 
 async function open(): Promise<void> {
   try {
     await household.load()
     bench.forget()
-    await bench.open(props.id, startingGoals)
+    await bench.open(props.id, startingGoals, namedVersion())
     await bench.glance()
   } catch (error) {
     notices.complain(error)

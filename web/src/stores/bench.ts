@@ -11,7 +11,7 @@ import {
   type Schemas,
 } from '../api/client'
 import { useLatest } from '../composables/useLatest'
-import { clientKey } from '../logic/draft'
+import { clientKey, draft, keepDraft } from '../logic/draft'
 
 export type BenchGoals = Required<Omit<Goals, 'cup'>>
 export type PathSide = Schemas['PathSideOut']
@@ -23,6 +23,15 @@ export interface PathGlance {
   status: Plan['status'] | 'none'
   freeSugar: number
   words: string
+}
+
+/** A wish as the browser keeps it over a reload, and the recipe it was made for. */
+interface Unfinished {
+  title: string
+  lines: number
+  /** The kept version that it began with, 0 for none. */
+  from: number
+  goals: BenchGoals
 }
 
 const RELOAD_AFTER_MS = 160
@@ -60,6 +69,7 @@ export const useBench = defineStore('bench', () => {
   const latest = useLatest<Plan>()
   const latestPreview = useLatest<Schemas['PreviewOut']>()
   let timer: ReturnType<typeof setTimeout> | undefined
+  let from = 0
   let lastSlid = ''
   let lastSlidAt = 0
 
@@ -68,7 +78,7 @@ export const useBench = defineStore('bench', () => {
   const canUndo = computed(() => past.value.length > 0)
   const canRedo = computed(() => future.value.length > 0)
 
-  async function open(id: number, start: () => BenchGoals): Promise<void> {
+  async function open(id: number, start: () => BenchGoals, version?: number): Promise<void> {
     if (recipe.value?.id !== id) {
       recipe.value = undefined
       plan.value = undefined
@@ -76,10 +86,25 @@ export const useBench = defineStore('bench', () => {
     }
     problem.value = ''
     recipe.value = await ask(api.GET('/api/recipes/{recipe_id}', { params: { path: { recipe_id: id } } }))
-    goals.value = start()
+    from = version ?? 0
+    goals.value = unfinished(recipe.value) ?? start()
+    keepUnfinished()
     past.value = []
     future.value = []
     await solve()
+  }
+
+  /** The wish that was last on the bench for this recipe, if it is still the same one. */
+  function unfinished(shown: Recipe): BenchGoals | undefined {
+    const kept = draft<Unfinished | null>(`bench.${shown.id}`, null)
+    const isSame = kept?.title === shown.title && kept.lines === shown.versions[0]?.lines.length
+    return isSame && (!from || kept.from === from) ? { ...kept.goals } : undefined
+  }
+
+  function keepUnfinished(): void {
+    if (!recipe.value || !goals.value) return
+    const lines = recipe.value.versions[0]?.lines.length ?? 0
+    keepDraft(`bench.${recipe.value.id}`, { title: recipe.value.title, lines, from, goals: goals.value })
   }
 
   /** Lets go of the goals of the recipe that was on the bench before. */
@@ -97,6 +122,7 @@ export const useBench = defineStore('bench', () => {
     if (!isSameDrag) past.value = [...past.value.slice(-49), goals.value]
     future.value = []
     goals.value = { ...goals.value, ...changes }
+    keepUnfinished()
     if (plan.value && Object.keys(changes).every((key) => FOLLOWED.has(key))) void follow()
     schedule()
   }
@@ -140,6 +166,7 @@ export const useBench = defineStore('bench', () => {
     lastSlid = ''
     future.value.push(goals.value)
     goals.value = before
+    keepUnfinished()
     schedule()
   }
 
@@ -148,6 +175,7 @@ export const useBench = defineStore('bench', () => {
     if (!next || !goals.value) return
     past.value.push(goals.value)
     goals.value = next
+    keepUnfinished()
     schedule()
   }
 

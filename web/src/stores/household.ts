@@ -1,11 +1,23 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { ref, watch } from 'vue'
 import { api, ask, type Choices, type Schemas, type Settings } from '../api/client'
+import { writeWith } from '../logic/format'
 
 /** What can be chosen, and what this household has chosen. */
 export const useHousehold = defineStore('household', () => {
   const choices = ref<Choices>()
-  const settings = ref<Settings>({ daily_limit_g: 25, diets: [], cupboard: null, prices: {} })
+  const settings = ref<Settings>({
+    daily_limit_g: 25,
+    diets: [],
+    cupboard: null,
+    prices: {},
+    decimal_sign: '.',
+  })
+  watch(
+    () => settings.value.decimal_sign,
+    (sign) => writeWith(sign),
+    { flush: 'sync' },
+  )
   let loading: Promise<void> | undefined
 
   function load(): Promise<void> {

@@ -59,6 +59,7 @@ class SettingsOut(Out):
     diets: list[str]
     cupboard: list[str] | None
     prices: dict[str, float]
+    decimal_sign: Literal[".", ","]
 
 
 class HealthOut(Out):
