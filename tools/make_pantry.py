@@ -330,20 +330,20 @@ def build() -> tuple[dict[str, str], list[str]]:
         for alias in [e.name, *e.aliases]:
             if alias.lower() not in seen:
                 seen.add(alias.lower())
-                names.append([e.key, alias.lower()])
+                names.append([e.key, alias.lower(), "common practice"])
         for weight in e.weights:
             unit, _, grams = weight.partition("=")
             unit, _, form = unit.partition(":")
             measures.append([e.key, unit, form.replace("_", " "), grams, "memory"])
         measures += [[e.key, "cup", form, grams, "judgement"] for form, grams in packed(e)]
     taken: dict[str, str] = {}
-    for key, alias in names:
+    for key, alias, _ in names:
         if alias in taken:
             notes.append(f"name {alias!r} stands for {taken[alias]} and {key}")
         taken[alias] = key
     return {
         "pantry.csv": table(COLUMNS, pantry),
-        "pantry_names.csv": table(["key", "name"], names),
+        "pantry_names.csv": table(["key", "name", "source"], names),
         "pantry_measures.csv": table(["key", "unit", "form", "grams", "source"], measures),
     }, notes
 

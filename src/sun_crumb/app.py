@@ -10,6 +10,7 @@ from sun_crumb.api import days, errors, kitchen, shelf
 from sun_crumb.formats.backup import MOST_CHARACTERS as MOST_OF_A_BACKUP
 from sun_crumb.services.figures import refresh
 from sun_crumb.store import Database
+from sun_crumb.store.clock import Clock
 
 WEBROOT = Path(__file__).parent / "webroot"
 MOST_BYTES = 1_000_000
@@ -22,11 +23,13 @@ POLICY = (
 LOCAL_HOSTS = ("127.0.0.1", "localhost", "[::1]")
 
 
-def create_app(database_path: Path, *, is_demo: bool = False, webroot: Path = WEBROOT) -> Flask:
+def create_app(
+    database_path: Path, *, is_demo: bool = False, webroot: Path = WEBROOT, clock: Clock | None = None
+) -> Flask:
     """Return the application over one database file, migrated to the newest tables."""
     app = Flask(__name__, static_folder=None)
     app.config.update(MAX_CONTENT_LENGTH=MOST_BYTES, IS_DEMO=is_demo)
-    database = Database(database_path)
+    database = Database(database_path, clock)
     database.migrate()
     refresh(database)
     app.extensions["database"] = database

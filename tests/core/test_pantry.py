@@ -10,6 +10,7 @@ from pathlib import Path
 
 from chemicals import MW
 
+from sun_crumb.core import reference
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.names import singular, words_of
 from sun_crumb.core.reference import constant, table
@@ -139,25 +140,26 @@ class OwnConsistency(CloseTo):
 
     def test_every_figure_has_a_known_source(self) -> None:
         sources = {row["key"] for row in table("sources")}
-        for name in (
-            "constants",
-            "cups",
-            "units",
-            "families",
-            "paths",
-            "moves",
-            "additions",
-            "rules_of_thumb",
-            "cautions",
-            "diets",
-            "ambiguous_names",
-            "name_words",
-            "pantry_measures",
-            "pantry",
-        ):
+        names = sorted(p.stem for p in Path(reference.__file__).parent.glob("*.csv") if p.stem != "sources")
+        self.assertGreater(len(names), 20)
+        for name in names:
             for row in table(name):
                 with self.subTest(name, row=next(iter(row.values()))):
                     self.assertIn(row["source"], sources)
+
+    def test_a_key_that_stands_twice_does_not_load(self) -> None:
+        """A dessertspoon once weighed as much as a tablespoon: the table had two rows called spoon."""
+        with self.assertRaises(reference.DuplicateKeyError):
+            reference.rows_of(
+                "units", "key,kind,value,names,source\nspoon,volume,10,dsp,memory\nspoon,volume,15,spoon,memory\n"
+            )
+
+    def test_a_constant_is_all_that_its_row_says(self) -> None:
+        record = reference.constants()["sweet_fructose"]
+        self.assertEqual((record.value, record.unit), (constant("sweet_fructose"), "1"))
+        for key, found in reference.constants().items():
+            with self.subTest(key):
+                self.assertTrue(found.unit and found.source)
 
     def test_no_name_stands_for_two_foods(self) -> None:
         seen: dict[str, str] = {}

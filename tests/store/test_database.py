@@ -18,7 +18,6 @@ from alembic.migration import MigrationContext
 
 from sun_crumb.demo import fill
 from sun_crumb.services import ledger, shelf
-from sun_crumb.services.clock import now
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Base, Recipe
 
@@ -56,7 +55,7 @@ class Stored(unittest.TestCase):
 
     def test_a_failed_transaction_leaves_nothing(self) -> None:
         with self.assertRaises(RuntimeError), self.database.transaction() as session:
-            session.add(Recipe(title="half", created_at=now()))
+            session.add(Recipe(title="half", created_at=self.database.clock.now()))
             session.flush()
             raise RuntimeError
         self.assertEqual(shelf.list_recipes(self.database)["total"], 0)

@@ -44,7 +44,9 @@ class Bench(Screens):
         row = page.get_by_role("row", name=re.compile("^Egg", re.I))
         expect(row).to_contain_text("set by you")
         page.reload()
-        expect(page.get_by_role("radio", name=re.compile("^Less of everything"))).to_have_attribute("aria-checked", "true")
+        expect(page.get_by_role("radio", name=re.compile("^Less of everything"))).to_have_attribute(
+            "aria-checked", "true"
+        )
         expect(row).to_contain_text("set by you")
         page.get_by_role("button", name=re.compile("1 kept, newest")).click()
         page.get_by_role("link", name="For the school fair").click()

@@ -60,7 +60,7 @@ def restore_serving(serving_id: int) -> dict[str, Any]:
 @endpoint(blueprint, "GET", "/ledger", returns=LedgerOut, query={"since": "first day", "until": "last day"})
 def read_ledger(since: str, until: str) -> dict[str, Any]:
     """Read the days: what was eaten and what it saved. By default the last four weeks."""
-    last = _day(until, "until", date.today())
+    last = _day(until, "until", database().clock.today())
     first = _day(since, "since", last - timedelta(days=27))
     if (last - first).days > LONGEST_DAYS:
         raise InvalidRequestError(f"at most {LONGEST_DAYS} days at once", field="since")

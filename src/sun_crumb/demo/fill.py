@@ -53,7 +53,7 @@ def fill(database: Database, today: date | None = None) -> None:
     """Put the demo data into an empty database; one that already holds recipes is left as it is."""
     if shelf.list_recipes(database)["total"]:
         return
-    today = today or date.today()
+    today = today or database.clock.today()
     kept: dict[str, dict[str, object]] = {}
     for name in DESSERTS:
         text = files("sun_crumb.demo").joinpath("recipes", f"{name}.txt").read_text(encoding="utf-8")

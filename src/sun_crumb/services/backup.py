@@ -33,8 +33,8 @@ KEPT_AS = re.compile(r"before-restore-\d{8}T\d{6}(?:-\d{1,3})?\.json")
 
 def back_up(database: Database) -> View:
     """Return the whole household as the content of a backup file; writers go on meanwhile, and are not in it."""
-    made_at = now()
     with database.reading() as session:
+        made_at = now(session)
         content = _content(session, made_at)
     return {"name": f"sun-crumb-{made_at:%Y-%m-%d}.json", "media_type": "application/json", "content": content}
 
@@ -100,7 +100,7 @@ def restore(database: Database, content: str) -> View:
     """
     found = file.read(content)
     with database.transaction() as session:
-        kept_as = _keep(database.path.parent, _content(session, now()))
+        kept_as = _keep(database.path.parent, now(session), _content(session, now(session)))
         for table in (Deed, Serving, Bake, Line, Version, Recipe, Product, Setting):
             session.execute(delete(table))
         session.expunge_all()
@@ -139,8 +139,8 @@ def write_private(path: Path, content: str) -> None:
         raise told(error, path) from None
 
 
-def _keep(folder: Path, content: str) -> str:
-    stem, number = f"before-restore-{now():%Y%m%dT%H%M%S}", 1
+def _keep(folder: Path, made_at: datetime, content: str) -> str:
+    stem, number = f"before-restore-{made_at:%Y%m%dT%H%M%S}", 1
     while (path := folder / f"{stem}{f'-{number}' if number > 1 else ''}.json").exists():
         number += 1
     write_private(path, content)

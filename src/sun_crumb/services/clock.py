@@ -1,10 +1,15 @@
-"""The time of a write."""
+"""The time of a write, by the clock of the household that is written to."""
 
 from __future__ import annotations
 
-from datetime import UTC, datetime
+from datetime import datetime
+
+from sqlalchemy.orm import Session
+
+from sun_crumb.store import Database
 
 
-def now() -> datetime:
+def now(session: Session) -> datetime:
     """Return the time of a write, in UTC without zone as SQLite keeps it."""
-    return datetime.now(UTC).replace(tzinfo=None, microsecond=0)
+    database: Database = session.info["database"]
+    return database.clock.now()

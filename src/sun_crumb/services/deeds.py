@@ -44,7 +44,7 @@ def made_before(session: Session, key: str | None, what: str, content: Any) -> l
 def note(session: Session, key: str | None, what: str, content: Any, made: list[int]) -> None:
     """Remember what a request with *key* made, in the transaction that made it."""
     if key:
-        session.add(Deed(key=key, what=what, content=digest(content), made=made, created_at=now()))
+        session.add(Deed(key=key, what=what, content=digest(content), made=made, created_at=now(session)))
 
 
 def taken_away(what: str) -> ConflictError:

@@ -156,7 +156,7 @@ def _keep(session: Session, recipe: OwnRecipe) -> Recipe:
             goals=None if version.goals is None else goals_view(goals_of(version.goals, pantry)),
             portions=[kind.model_dump() for kind in version.portions] or None,
             own_yields=dict(sound.formula.own_yields) or None,
-            created_at=now(),
+            created_at=now(session),
         )
         kept.lines = recipes.line_rows(sound.formula)
         _dress(kept, sound)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from datetime import date
+from datetime import date, datetime
 from math import isfinite
 
 from sqlalchemy import func, select
@@ -52,7 +52,9 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
         kinds = portion_kinds(version) or [PortionKind("", formula.servings, formula.components)]
         before, after = portion_totals(original, kinds), portion_totals(formula, kinds)
         rows = [
-            _bake_row(version, baked_on, kind, after[kind.name], savings(before[kind.name], after[kind.name], 1))
+            _bake_row(
+                version, baked_on, kind, after[kind.name], savings(before[kind.name], after[kind.name], 1), now(session)
+            )
             for kind in kinds
         ]
         session.add_all(rows)
@@ -61,7 +63,7 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
         return [_bake_view(session, row) for row in rows]
 
 
-def _bake_row(version: Version, baked_on: date, kind: PortionKind, one: Totals, saved: Savings) -> Bake:
+def _bake_row(version: Version, baked_on: date, kind: PortionKind, one: Totals, saved: Savings, at: datetime) -> Bake:
     return Bake(
         version_id=version.id,
         baked_on=baked_on,
@@ -74,7 +76,7 @@ def _bake_row(version: Version, baked_on: date, kind: PortionKind, one: Totals, 
         saved_energy_kcal=saved.energy_kcal,
         saved_total_sugars_g=saved.total_sugars_g,
         saved_free_sugars_who_g=saved.free_sugars_who_g,
-        created_at=now(),
+        created_at=at,
     )
 
 
@@ -100,7 +102,7 @@ def eat(
             raise OutOfDomainError(
                 f"it was baked on {baked.baked_on.isoformat()}, it can't have been eaten before", field="eaten_on"
             )
-        row = Serving(bake_id=bake_id, eaten_on=eaten_on, count=count, who=who.strip(), created_at=now())
+        row = Serving(bake_id=bake_id, eaten_on=eaten_on, count=count, who=who.strip(), created_at=now(session))
         session.add(row)
         session.flush()
         note(session, client_key, "serving", content, [row.id])
@@ -110,7 +112,7 @@ def eat(
 def remove_serving(database: Database, serving_id: int) -> None:
     """Take back portions noted by mistake; restore_serving undoes it."""
     with database.transaction() as session:
-        _serving(session, serving_id).deleted_at = now()
+        _serving(session, serving_id).deleted_at = now(session)
 
 
 def restore_serving(database: Database, serving_id: int) -> View:

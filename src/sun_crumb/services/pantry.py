@@ -83,7 +83,7 @@ def keep_product(database: Database, pack: PackIn, like: str, client_key: str | 
 def add_product(session: Session, pack: PackIn, like: str) -> Product:
     """Put a product into the household's pantry, in the caller's transaction; raise CoreError where it can't be one."""
     made_of(0, pack, like)
-    row = Product(label=asdict(label_of(pack)), like=like, created_at=now())
+    row = Product(label=asdict(label_of(pack)), like=like, created_at=now(session))
     session.add(row)
     session.flush()
     return row
@@ -97,7 +97,7 @@ def products_in(session: Session) -> list[View]:
 def remove_product(database: Database, key: str) -> None:
     """Take a product out of sight; recipes that use it keep it."""
     with database.transaction() as session:
-        _product(session, key).deleted_at = now()
+        _product(session, key).deleted_at = now(session)
 
 
 def restore_product(database: Database, key: str) -> View:

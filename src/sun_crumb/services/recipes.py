@@ -84,7 +84,7 @@ def new_recipe(
         source_text=source_text,
         cup=cup,
         revision=1,
-        created_at=now(),
+        created_at=now(session),
     )
     version = Version(
         number=1,
@@ -95,7 +95,7 @@ def new_recipe(
         goals=None,
         portions=[asdict(kind) for kind in portions] or None,
         own_yields=dict(formula.own_yields) or None,
-        created_at=now(),
+        created_at=now(session),
     )
     version.lines = line_rows(formula)
     recipe.versions = [version]
@@ -192,7 +192,7 @@ def change_recipe(database: Database, recipe_id: int, revision: int, changes: di
 def delete_recipe(database: Database, recipe_id: int) -> None:
     """Take a recipe off the shelf; restore_recipe brings it back."""
     with database.transaction() as session:
-        _recipe(session, recipe_id).deleted_at = now()
+        _recipe(session, recipe_id).deleted_at = now(session)
 
 
 def restore_recipe(database: Database, recipe_id: int) -> View:
@@ -272,7 +272,7 @@ def keep_version(
             goals=goals_view(goals),
             portions=original.portions,
             own_yields=original.own_yields,
-            created_at=now(),
+            created_at=now(session),
         )
         kept = [line for line in made_plan["lines"] if line["after_g"] > 0]
         version.lines = [

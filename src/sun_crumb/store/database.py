@@ -12,6 +12,7 @@ from typing import Any
 from sqlalchemy import Engine, create_engine, event
 from sqlalchemy.orm import Session
 
+from sun_crumb.store.clock import Clock, SystemClock
 from sun_crumb.store.folder import make_folder
 from sun_crumb.store.migrating import migrate
 
@@ -55,8 +56,8 @@ def _begin(connection: Any) -> None:
 class Database:
     """The database in one file. A session's ``info["database"]`` is the one it belongs to."""
 
-    def __init__(self, path: Path) -> None:
-        self.path = path
+    def __init__(self, path: Path, clock: Clock | None = None) -> None:
+        self.path, self.clock = path, clock or SystemClock()
         make_folder(path.parent)
         self.engine: Engine = create_engine(
             f"sqlite:///{path}", connect_args={"check_same_thread": False}, json_deserializer=_loads

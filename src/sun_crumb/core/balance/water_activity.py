@@ -11,22 +11,11 @@ import numpy as np
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.formula.recipe import FormulaLine
 from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.reference import constant, table
 
-# Molar masses [g/mol] by the standard atomic weights, and Norrish's K (from memory).
-SOLUTES = {
-    "sucrose_g": (342.297, 6.47),
-    "glucose_g": (180.156, 2.25),
-    "fructose_g": (180.156, 2.15),
-    "lactose_g": (342.297, 10.2),
-    "maltose_g": (342.297, 4.54),
-    "galactose_g": (180.156, 2.24),
-    "erythritol_g": (122.120, 1.34),
-    "xylitol_g": (152.146, 1.66),
-    "sorbitol_g": (182.172, 1.65),
-    "maltitol_g": (344.313, 4.5),
-    "allulose_g": (180.156, 2.15),
-}
-WATER_MOLAR, ETHANOL_MOLAR = 18.015, 46.069
+# Molar mass [g/mol] and Norrish's K of what dissolves, by its field of a composition.
+SOLUTES = {row["field"]: (float(row["molar_g"]), float(row["norrish_k"])) for row in table("solutes")}
+WATER_MOLAR, ETHANOL_MOLAR = constant("water_molar"), constant("ethanol_molar")
 LEAST_WATER = 0.20
 
 

@@ -14,6 +14,7 @@ from sun_crumb.core.offers.addition import Addition
 from sun_crumb.core.offers.candidates import SWEETENER_KINDS
 from sun_crumb.core.offers.moves import Move, counted_per_gram, move_of
 from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.reference import constant
 from sun_crumb.core.solving.solver import INFINITY
 from sun_crumb.core.sugars.sittings import sittings
 from sun_crumb.core.sugars.sweetness import linear_sweetness
@@ -31,8 +32,8 @@ LIMITS: dict[str, Callable[[FormulaLine, Goals], float]] = {
 }
 
 
-# Erythritol [g] that 1 g of water dissolves at most (from memory).
-MOST_DISSOLVED = 0.55
+# Erythritol [g] that 1 g of water dissolves at most.
+MOST_DISSOLVED = constant("erythritol_solubility")
 # Where a sweetener goes in as fine as icing sugar and need not dissolve (common practice, no published source).
 GROUND = frozenset({"frosting"})
 

@@ -73,10 +73,13 @@ def claims(before: Held, after: Held, lines: Iterable[Line], servings: int = 1) 
     juice = [x.ingredient.name for x in lines if x.ingredient.sugar_kind == "concentrate"]
     sweetening = [x.ingredient.name for x in lines if _sweetens(x.ingredient)]
     holds = f"it holds {sugars:.1f} g of sugars in 100 g"
+    limits = {row["key"]: float(row["limit"]) for row in table("claims") if row["limit"]}
+    us_free, us_less = limits["us_sugar_free"], limits["us_reduced"]
+    eu_free, eu_low, eu_less = limits["eu_sugar_free"], limits["eu_low"], limits["eu_reduced"]
     verdicts = {
         "us_sugar_free": (
-            a_serving < 0.5 - SLACK and not added,
-            f"a portion holds {a_serving:.1f} g of sugars; under 0.5 g is asked"
+            a_serving < us_free - SLACK and not added,
+            f"a portion holds {a_serving:.1f} g of sugars; under {us_free:g} g is asked"
             + (f", and {added[0]} is a sugar to the law" if added else "")
             + (f": {juice[0]} sweetens with the fruit's sugar" if juice else ""),
         ),
@@ -86,10 +89,13 @@ def claims(before: Held, after: Held, lines: Iterable[Line], servings: int = 1) 
             if added
             else "no sugar, syrup, honey or concentrate is put in; unless it is low in calories, the pack must say so",
         ),
-        "us_reduced": (less >= 0.25 - SLACK, f"{100 * less:.0f} % less sugars at equal weight; 25 % is asked"),
+        "us_reduced": (
+            less >= us_less - SLACK,
+            f"{100 * less:.0f} % less sugars at equal weight; {100 * us_less:.0f} % is asked",
+        ),
         "us_low": (False, "US law knows no such claim"),
-        "eu_sugar_free": (sugars <= 0.5, f"{holds}; at most 0.5 g is asked"),
-        "eu_low": (sugars <= 5, f"{holds}; at most 5 g is asked"),
+        "eu_sugar_free": (sugars <= eu_free, f"{holds}; at most {eu_free:g} g is asked"),
+        "eu_low": (sugars <= eu_low, f"{holds}; at most {eu_low:g} g is asked"),
         "eu_no_added": (
             not sweetening,
             f"{_some(sweetening)} {'sweetens' if len(sweetening) == 1 else 'sweeten'} it, which the law counts as added"
@@ -97,8 +103,8 @@ def claims(before: Held, after: Held, lines: Iterable[Line], servings: int = 1) 
             else f"nothing is put in to sweeten; {holds}, so it must say “contains naturally occurring sugars”",
         ),
         "eu_reduced": (
-            less >= 0.30 - SLACK and not energy_rises,
-            f"{100 * less:.0f} % less sugars at equal weight; 30 % is asked, and no more energy"
+            less >= eu_less - SLACK and not energy_rises,
+            f"{100 * less:.0f} % less sugars at equal weight; {100 * eu_less:.0f} % is asked, and no more energy"
             + (", but it holds more" if energy_rises else ""),
         ),
     }

@@ -92,8 +92,8 @@ def intense_dose(sucrose_g: float, batter_g: float) -> float:
 
 def glycosides_like_sugar(composition: Composition, cup_g: float) -> float:
     """Return the glycosides [g] that a cup of *composition* lacks to sweeten 850 g of batter like 200 g of sugar."""
-    missing = 200.0 - linear_sweetness(composition) * cup_g / 100
-    return intense_dose(missing, 850.0) if missing > 0 else 0.0
+    missing = constant("cup_for_cup_sugar") - linear_sweetness(composition) * cup_g / 100
+    return intense_dose(missing, constant("cup_for_cup_batter")) if missing > 0 else 0.0
 
 
 def sucrose_equivalent(parts: Iterable[tuple[Composition, float]]) -> float:
