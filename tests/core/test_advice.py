@@ -158,7 +158,7 @@ class Cautions(CloseTo):
                 self.assertFalse(any(words in line for line in cautions(batter(4, milk=100), set(), ["butter_cake"])))
 
     def test_polyols_by_the_portion(self) -> None:
-        many, few = batter(4, erythritol=60, milk=100), batter(8, erythritol=60, milk=100)
+        many, few = batter(4, xylitol=60, milk=100), batter(8, xylitol=60, milk=100)
         self.assertTrue(any("loose stomach" in line for line in cautions(many, set())))
         self.assertFalse(any("loose stomach" in line for line in cautions(few, set())))
 

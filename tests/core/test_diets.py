@@ -10,10 +10,10 @@ from sun_crumb.core.balance import contribution
 from sun_crumb.core.errors import UnknownChoiceError
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.store import excluded_tags
-from sun_crumb.core.reference import constant, table
+from sun_crumb.core.reference import table
 from sun_crumb.core.rework import Plan, preview, rework
 from sun_crumb.core.wish import Goals, eaters, paths
-from tests.support import CloseTo, formula_of
+from tests.support import CloseTo, formula_of, most_of
 from tests.support.plans import LOAF, grams_of, plan
 
 PANTRY = shipped_pantry()
@@ -120,7 +120,7 @@ class Table(CloseTo):
 
         bold, mild = (plan(LOAF, path="zero", cut=1.0, eaters=e) for e in ((), ("sensitive",)))
         self.assertLess(polyols(mild), 0.6 * polyols(bold))
-        self.assertLessEqual(polyols(mild), 0.3 * constant("erythritol_serving") + 0.2)
+        self.assertLessEqual(polyols(mild), 0.3 * most_of("erythritol") + 0.2)
 
     def test_nobody_unknown_sits_at_the_table(self) -> None:
         with self.assertRaises(UnknownChoiceError):

@@ -17,14 +17,13 @@ from sun_crumb.core.offers.candidates import additions
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.quantities.measures import cup_standard
-from sun_crumb.core.reference import constant
 from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.solving.model import solve
 from sun_crumb.core.solving.problem import Problem
-from sun_crumb.core.solving.rounding import TrueCost, rounded
+from sun_crumb.core.solving.rounding import TruePenalty, rounded
 from sun_crumb.core.solving.solver import LinearModel, WarmStart
 from sun_crumb.core.wish import Goals, paths
-from tests.support import CAKE, CloseTo, batter, formula_of
+from tests.support import CAKE, CloseTo, batter, formula_of, most_of
 
 MUFFINS = """Carrot muffins
 Makes 12 muffins
@@ -126,9 +125,9 @@ class Solver(CloseTo):
         problem = Problem(formula, family, goals, extra, {}, {})
         solved = solve(problem)
         assert solved is not None
-        ours = TrueCost(problem)(rounded(problem, solved[0], cup_standard("us")))
+        ours = TruePenalty(problem)(rounded(problem, solved[0], cup_standard("us")))
         others = [
-            TrueCost(problem)([200.0, sugar, 100.0, 100.0, milk, 8.0, paste])
+            TruePenalty(problem)([200.0, sugar, 100.0, 100.0, milk, 8.0, paste])
             for sugar in range(75, 106, 6)
             for milk in range(40, 121, 8)
             for paste in range(20, int(family.caps["paste"] * formula.mass_g), 8)
@@ -349,7 +348,7 @@ class HonestAnswers(CloseTo):
             with self.subTest(cupboard):
                 self.assertGreater(held, 20)
                 # Rounding may add up to half a spoon of each.
-                self.assertLessEqual(held / 4, constant("erythritol_serving") + 1.5 * len(cupboard))
+                self.assertLessEqual(held / 4, most_of("erythritol") + 1.5 * len(cupboard))
 
     def test_many_polyols_are_cautioned(self) -> None:
         made = plan(
@@ -359,5 +358,7 @@ class HonestAnswers(CloseTo):
             cupboard=("erythritol",),
         )
         grams = sum(x.after_g for x in made.lines if x.ingredient == "erythritol")
-        self.assertEqual(any("loose stomach" in c for c in made.cautions), grams / 2 > 10)
+        self.assertEqual(
+            any("of erythritol in a portion" in c for c in made.cautions), grams / 2 > most_of("erythritol")
+        )
         self.assertTrue(total(made.after.lines).mass_g > 0)

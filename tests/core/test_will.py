@@ -16,12 +16,12 @@ from sun_crumb.core.exploring import relaxations
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.offers.moves import is_packed, move_of
 from sun_crumb.core.pantry import shipped_pantry
-from sun_crumb.core.reference import constant, table
+from sun_crumb.core.reference import table
 from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.rework.parts import parts_of
 from sun_crumb.core.solving.model import _Build, solve
 from sun_crumb.core.wish import Goals, eaters, paths
-from tests.support import CAKE, CloseTo, formula_of
+from tests.support import CAKE, CloseTo, formula_of, most_of
 from tests.support.plans import LOAF, grams_of, plan
 
 PANTRY = shipped_pantry()
@@ -190,7 +190,7 @@ class Set(CloseTo):
         made = rework(formula, Goals(path="less", cut=0.5, including=tuple(offer.changes["including"])), PANTRY)
         self.assertEqual(made.status, "balanced")
         per_portion = grams_of(made, "inulin") / made.after.servings
-        self.assertTrue(2 < per_portion <= constant("inulin_serving") + 0.5, per_portion)
+        self.assertTrue(2 < per_portion <= most_of("inulin") + 0.5, per_portion)
 
     def test_where_no_single_change_helps_two_together_do(self) -> None:
         goals = Goals(path="less", cut=0.9, keep_sweet=1.0, locks={3: 10.0, 5: 40.0})

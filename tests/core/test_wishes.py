@@ -19,7 +19,8 @@ from sun_crumb.core.exploring import effort_of, frontier, relaxations, sensitivi
 from sun_crumb.core.formula import portion, total
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.quantities.household import grams_text
-from sun_crumb.core.rework import Drag, Plan, preview, rework, solver
+from sun_crumb.core.rework import Drag, Plan, preview, rework
+from sun_crumb.core.solving import solver
 from sun_crumb.core.wish import Goals, cost_of, paths
 from tests.support import CAKE, formula_of
 from tests.support.plans import grams_of, plan

@@ -13,6 +13,7 @@ from sun_crumb.app import create_app
 from sun_crumb.core.formula import Formula, FormulaLine, from_reading
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import ReadLine, read_recipe
+from sun_crumb.core.sugars.sittings import sittings
 
 CAKE = """Orange semolina cake
 Makes 16 squares
@@ -46,6 +47,11 @@ def lines_of(**grams: float) -> tuple[FormulaLine, ...]:
 def batter(servings: int = 12, **grams: float) -> Formula:
     """Return a formula by pantry key."""
     return Formula("Test cake", lines_of(**grams), servings)
+
+
+def most_of(key: str) -> float:
+    """Return how much of a sweetener a portion may bring, by sittings.csv [g]."""
+    return next(sitting.most_g for sitting in sittings() if sitting.key == key)
 
 
 def read_line(text: str, cup: str | None = "us") -> ReadLine:

@@ -97,18 +97,6 @@ def plan(formula: Formula, goals: Goals, cup: CupStandard, pantry: Pantry | None
     return plan_view(found, 1000 * (perf_counter() - start))
 
 
-# What whole fruit in the cupboard becomes before it sweetens a batter.
-PREPARED = {
-    "medjool_date": "date_paste",
-    "deglet_date": "date_paste",
-    "prune": "prune_puree",
-    "apple": "applesauce",
-    "pear": "pear_puree",
-    "mango": "mango_puree",
-    "banana_firm": "banana",
-}
-
-
 def cupboard_keys(words: Iterable[str], pantry: Pantry | None = None) -> tuple[str, ...]:
     """Return the pantry keys of the sweeteners at hand, given by key or by name ("dates" stand for date paste).
 
@@ -128,7 +116,7 @@ def cupboard_keys(words: Iterable[str], pantry: Pantry | None = None) -> tuple[s
             if not near:
                 raise UnknownIngredientError(f"the pantry holds no {word!r}", field="cupboard", ingredient=word)
             key = near[0].ingredient
-        found.append(PREPARED.get(key, key))
+        found.append(pantry[key].becomes or key)
     return tuple(dict.fromkeys(found))
 
 

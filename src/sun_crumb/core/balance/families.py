@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from functools import cache
 
@@ -18,7 +18,10 @@ class Family:
     ``bands`` gives, for each metric it minds, how far below and above the original it may go: parts of one, except
     alkali in meq/g. The caps are shares of the batter, the floor a share of the original's crystal sugar: of any kind,
     white only, or what melts to a glass; ``egg_step`` is what eggs may move by, 0 where they stay. ``stand_ins`` may take the sugar's place where it is the structure,
-    ``why_floor`` says what sugar does there, ``instead`` what else one could make.
+    ``why_floor`` says what sugar does there, ``instead`` what else one could make, ``stays`` why some of the sugar stays.
+
+    A name tells the families in the order of ``told_first`` (0: by no name), where what it is made of ``fits``: all of these
+    conditions, of each at least one alternative, as shares of the mass. ``traits`` are of TRAITS.
     """
 
     key: str
@@ -33,14 +36,27 @@ class Family:
     why_floor: str
     instead: str
 
+    told_first: int = 0
+    fits: tuple[tuple[str, ...], ...] = ()
+    traits: frozenset[str] = frozenset()
+    stays: str = "for crust and spread"
+
     @property
     def is_baked(self) -> bool:
         """Whether it goes into an oven that browns it."""
-        return self.key not in NO_OVEN
+        return "no_oven" not in self.traits
 
 
-# What never sees an oven, or sees it too mildly to brown.
-NO_OVEN = frozenset({"frosting", "custard", "frozen", "fruit", "sauce", "no_bake", "caramel", "candied"})
+# What a dessert of a family is or goes through, and who asks.
+TRAITS = {
+    "no_oven": "sees no oven, or one too mild to brown it",
+    "pale": "light to look at: date paste would show",
+    "ground": "a sweetener goes in as fine as icing sugar and need not dissolve",
+    "keeps": "dry, or frozen: its water tells nothing about keeping",
+    "boiled": "sugar is boiled to a stage",
+    "body": "its fruit is the thing itself, not pieces in a crumb",
+    "by_make": "told apart further by what it is made of: foam, oil or butter",
+}
 
 
 @cache
@@ -68,6 +84,10 @@ def families() -> dict[str, Family]:
             tuple(filter(None, row["stand_ins"].split(";"))),
             row["why_floor"],
             row["instead"],
+            int(row["told_first"] or 0),
+            tuple(tuple(alternatives.split("|")) for alternatives in row["fits"].split()),
+            frozenset(row["traits"].split()),
+            row["stays"] or "for crust and spread",
         )
     return found
 
@@ -94,37 +114,22 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
     ready = sum(line.grams for line in lines if line.ingredient.has_role("flour") and line.ingredient.has_role("sugar"))
     if flour > 0.3 and any(x.ingredient.has_role("leaven") and x.ingredient.key.endswith("yeast") for x in lines):
         return known["yeast_dough"]
+    shares = {
+        "flour": flour,
+        "solid": 0.0 if is_whites else flour,
+        "fruit": share("fruit"),
+        "wet": eggs_or_milk,
+        "egg": share("egg"),
+        "oil": float(is_oil_cake),
+    }
+    told = sorted((f for f in known.values() if f.told_first), key=lambda f: f.told_first)
     for text in (component, title):
         words = re.findall(r"[a-z]+", text.lower())
         words += [w.removesuffix("s") for w in words]
-        for key in (
-            "meringue",
-            "candied",
-            "foam_cake",
-            "caramel",
-            "frosting",
-            "brownie",
-            "shortbread",
-            "no_bake",
-            "bar",
-            "cookie",
-            "frozen",
-            "quick_bread",
-            "custard",
-            "sauce",
-            "fruit",
-            "oil_cake",
-            "butter_cake",
-        ):
-            family = known[key]
-            if key == "oil_cake" and not is_oil_cake:
-                continue
-            solid = 0.0 if key == "meringue" and is_whites else flour
-            if any(word in family.words for word in words) and _is_possible(
-                key, solid, share("fruit"), eggs_or_milk, share("egg")
-            ):
-                if key == "butter_cake":
-                    return known["foam_cake" if is_foam else "oil_cake" if is_oil_cake else key]
+        for family in told:
+            if any(word in family.words for word in words) and is_possible(family, shares):
+                if "by_make" in family.traits:
+                    return known["foam_cake"] if is_foam else known["oil_cake"] if is_oil_cake else family
                 return family
     if ready and flour - ready / mass < 0.03:
         # Biscuits between cream are no batter, and biscuits in chocolate none either.
@@ -140,28 +145,12 @@ def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Fa
     return known["oil_cake" if is_oil_cake else "butter_cake"]
 
 
-def _is_possible(key: str, flour: float, fruit: float, wet: float, egg: float) -> bool:
-    """Return whether a component made so can be of this family, whatever it is called."""
-    if key == "fruit":
-        return flour < 0.12 and fruit > 0.3
-    if key == "foam_cake":
-        return flour > 0.1 and egg > 0.2
-    if key == "custard":
-        return flour < 0.25 and wet > 0.25
-    if key in ("butter_cake", "oil_cake", "quick_bread"):
-        return flour > 0.1
-    if key in ("cookie", "bar", "shortbread"):
-        return flour > 0.2 and (key != "shortbread" or egg < 0.1) and (key != "bar" or egg < 0.08)
-    if key == "no_bake":
-        return egg < 0.02
-    if key == "frozen":
-        return flour < 0.05
-    if key == "sauce":
-        return flour < 0.1 and (wet > 0.25 or fruit > 0.3)
-    if key == "candied":
-        return flour < 0.05 and fruit > 0.2
-    if key == "meringue":
-        return egg > 0.15 and flour < 0.1
-    if key in ("frosting", "caramel"):
-        return flour < 0.12 and fruit < 0.5
-    return True
+def is_possible(family: Family, shares: Mapping[str, float]) -> bool:
+    """Return whether a component made so can be of this family, whatever it is called; *shares* are of its mass."""
+    return all(any(_holds(one, shares) for one in alternatives) for alternatives in family.fits)
+
+
+def _holds(condition: str, shares: Mapping[str, float]) -> bool:
+    """Return whether a condition such as "flour<0.12" holds."""
+    name, sign, limit = re.split("([<>])", condition)
+    return shares[name] < float(limit) if sign == "<" else shares[name] > float(limit)

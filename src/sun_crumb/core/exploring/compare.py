@@ -13,8 +13,6 @@ from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.rework.plan import Plan, rework
 from sun_crumb.core.wish.goals import Goals, Path, paths
 
-# What making an ingredient at home asks for, in changed lines' worth (judgement).
-PREPARED = {"date_paste": 2, "prune_puree": 2, "applesauce": 1, "banana": 1, "pumpkin_puree": 2, "sweet_potato": 2}
 RANK = {"balanced": 0, "strained": 1, "unmet": 2}
 
 
@@ -41,7 +39,9 @@ class PathSide:
 def effort_of(plan: Plan) -> tuple[int, int]:
     """Return how many lines change, and the effort that is."""
     changed = [line for line in plan.lines if abs(line.after_g - line.before_g) > 1e-9]
-    return len(changed), len(changed) + sum(PREPARED.get(line.ingredient, 0) for line in changed if line.before_g == 0)
+    efforts = {line.ingredient.key: line.ingredient.effort for line in plan.after.lines}
+    made = sum(efforts.get(line.ingredient, 0) for line in changed if line.before_g == 0)
+    return len(changed), len(changed) + made
 
 
 def side_by_side(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | None = None) -> list[PathSide]:

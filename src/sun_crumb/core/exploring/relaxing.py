@@ -95,7 +95,7 @@ def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard
         if holds(replace(goals, amounts=freed_amounts)):
             name = pantry[key].name
             found.append(Relaxation("amounts", {"amounts": freed_amounts}, f"it can be had if {name} is let go", 0.1))
-    if goals.counted != "refined_sugar_g" and goals.preset.key in ("blend", "unrefined"):
+    if goals.counted != "refined_sugar_g" and "refined_only" in goals.preset.traits:
         wish = replace(goals, definition="refined_sugar_g")
         if holds(wish):
             words = f"it can be had of refined sugar only: {DEFINITIONS[goals.counted]} then falls less"

@@ -15,15 +15,6 @@ from sun_crumb.core.reference import table
 from sun_crumb.core.wish.goals import Goals
 
 ASKED_SHARE = 0.03
-# What is light to look at, and what is not (common practice, no published source).
-PALE = frozenset({"frosting", "sauce"})
-DARK = frozenset(
-    {
-        "cocoa", "carob_powder", "almond_butter", "peanut_butter", "tahini", "light_brown_sugar", "dark_brown_sugar",
-        "molasses", "coconut_sugar", "cinnamon", "coffee", "instant_coffee", "medjool_date", "deglet_date", "caramel_sauce",
-    }
-)  # fmt: skip
-LIFTS = frozenset({"baking_soda", "baking_powder", "self_raising_flour"})
 SWEETENER_KINDS = {"paste": "paste", "puree": "puree", "syrup": "syrup"}
 
 
@@ -57,7 +48,7 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
     """Yield what the path may sweeten with: the cupboard's, or its usual ones."""
     path, present = goals.preset, {line.ingredient.key for line in formula.lines}
     wanted = path.usual if goals.cupboard is None else goals.cupboard
-    if goals.cupboard is None and family.stand_ins and path.key in ("zero", "blend"):
+    if goals.cupboard is None and family.stand_ins and "structure" in path.traits:
         # Where sugar is the structure, only what can take that part is of use.
         wanted = (*family.stand_ins, *wanted)
     is_wished = goals.cupboard is not None and len(wanted) <= goals.new_at_most
@@ -68,7 +59,7 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
         if row and row["families"] and not is_wished and family.key not in row["families"].split():
             # Ground dates stay grainy where nothing is baked into a crumb; banana is no part of a custard.
             continue
-        if ingredient.has_role("paste") and family.key in PALE and not is_wished and not _is_dark(formula):
+        if ingredient.has_role("paste") and "pale" in family.traits and not is_wished and not _is_dark(formula):
             # Date paste makes an icing or a drizzle brown and lumpy where nothing dark hides it.
             continue
         yield _addition(ingredient, row, is_wished=is_wished)
@@ -117,9 +108,13 @@ def _is_of_use(row: dict[str, str], family: Family, goals: Goals, formula: Formu
     """Return whether an adjuster can do anything in this component, which holds what is *present*."""
     match row["kind"]:
         case "filler":
-            return row["ingredient"] == "milk_powder" and family.caps["filler"] > 0 and goals.preset.key != "fruit"
+            return (
+                row["ingredient"] == "milk_powder"
+                and family.caps["filler"] > 0
+                and "fruit_only" not in goals.preset.traits
+            )
         case "soda":
-            return not present.isdisjoint(LIFTS)
+            return any("lifts" in line.ingredient.traits for line in formula.lines)
         case "acid":
             return "baking_soda" in present
         case "moist":
@@ -134,7 +129,7 @@ def _is_of_use(row: dict[str, str], family: Family, goals: Goals, formula: Formu
 def _is_dark(formula: Formula) -> bool:
     """Return whether something brown is in it already: chocolate, nut butter, brown sugar, spice, coffee."""
     return any(
-        x.ingredient.has_role("chocolate") or (x.ingredient.key in DARK and x.grams > 0.01 * formula.mass_g)
+        x.ingredient.has_role("chocolate") or ("dark" in x.ingredient.traits and x.grams > 0.01 * formula.mass_g)
         for x in formula.lines
     )
 
@@ -177,7 +172,7 @@ def _swaps(
     formula: Formula, darker: Ingredient, row: dict[str, str], goals: Goals, kept: Collection[int]
 ) -> list[Addition]:
     """Return the swap of a recipe's sweetest chocolate for a darker one, where it holds much more sugar."""
-    if goals.preset.key not in ("less", "blend", "zero"):
+    if "swaps" not in goals.preset.traits:
         return []
     sweet = [
         (line.ingredient.per_100g.total_sugars_g * line.grams, n)

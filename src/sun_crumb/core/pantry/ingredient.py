@@ -71,7 +71,12 @@ class Measure:
 
 @dataclass(frozen=True, slots=True)
 class Ingredient:
-    """A pantry entry; ``source`` is a key of sources.csv, ``locator`` the row's name there."""
+    """A pantry entry; ``source`` is a key of sources.csv, ``locator`` the row's name there.
+
+    ``traits`` say what else a kitchen knows of it: *dark* to look at, *scorches* before white sugar does, *thirsty* so that a batter
+    rests, *lifts*. ``becomes`` is what it is made into before it sweetens a batter, ``effort`` what making it at home asks
+    for, in changed lines' worth.
+    """
 
     key: str
     name: str
@@ -84,6 +89,9 @@ class Ingredient:
     source: str
     locator: str
     by_hand: str
+    traits: frozenset[str] = frozenset()
+    becomes: str = ""
+    effort: int = 0
 
     def __hash__(self) -> int:
         """The key's: hashing the whole composition would cost more than what is looked up by it."""

@@ -71,12 +71,13 @@ def excluded_tags(keys: Iterable[str]) -> frozenset[str]:
 
 @cache
 def shipped_pantry() -> Pantry:
-    """Return the pantry that ships with the application (pantry.csv and its two companions)."""
+    """Return the pantry that ships with the application (pantry.csv and its three companions)."""
     measures: dict[str, list[Measure]] = {}
     for row in table("pantry_measures"):
         measures.setdefault(row["key"], []).append(
             Measure(row["unit"], row["form"], float(row["grams"]), row["source"])
         )
+    traits = {row["key"]: row for row in table("pantry_traits")}
     ingredients = (
         Ingredient(
             key=row["key"],
@@ -90,7 +91,11 @@ def shipped_pantry() -> Pantry:
             source=row["source"],
             locator=row["locator"],
             by_hand=row["by_hand"],
+            traits=frozenset(more.get("traits", "").split()),
+            becomes=more.get("becomes", ""),
+            effort=int(more.get("effort", "") or 0),
         )
         for row in table("pantry")
+        for more in (traits.get(row["key"], {}),)
     )
     return Pantry(ingredients, ((row["key"], row["name"]) for row in table("pantry_names")))

@@ -64,7 +64,7 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
         part, positions = _in_order(part, positions)
         mine = Part(component, part, positions, None, burden).wish(goals)
         family = kinds[component]
-        if family.key in ("fruit", "sauce"):
+        if "body" in family.traits:
             part = replace(part, lines=tuple(replace(line, is_body=True) for line in part.lines))
         locks = locks_of(part, positions, goals, family)
         own_goals = replace(

@@ -15,7 +15,6 @@ from sun_crumb.core.offers.moves import Move
 from sun_crumb.core.reference import constant
 from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, stretches
 from sun_crumb.core.solving.problem import (
-    GROUND,
     LIMITS,
     MOST_DISSOLVED,
     Matrix,
@@ -362,7 +361,7 @@ class _Build:
         if p.family.crystal_floor and original and not locked_below:
             base, terms = self._combine(crystal)
             m.require(terms, lower=p.family.crystal_floor * original - base)
-        if p.family.key not in GROUND and any(x.ingredient.per_100g.erythritol_g > 50 for x in p.rows[count:]):
+        if "ground" not in p.family.traits and any(x.ingredient.per_100g.erythritol_g > 50 for x in p.rows[count:]):
             dissolves = [
                 (line.ingredient.per_100g.erythritol_g - MOST_DISSOLVED * line.ingredient.per_100g.water_g) / 100
                 for line in p.rows

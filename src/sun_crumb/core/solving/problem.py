@@ -34,8 +34,6 @@ LIMITS: dict[str, Callable[[FormulaLine, Goals], float]] = {
 
 # Erythritol [g] that 1 g of water dissolves at most.
 MOST_DISSOLVED = constant("erythritol_solubility")
-# Where a sweetener goes in as fine as icing sugar and need not dissolve (common practice, no published source).
-GROUND = frozenset({"frosting"})
 
 
 @dataclass(frozen=True, slots=True)
@@ -165,7 +163,7 @@ def bounds(problem: Problem) -> list[tuple[float, float]]:
 def fair_share(problem: Problem, addition: Addition) -> float:
     """Return the most of a sweetener [g] on the blend path, where others are at hand: its share of what is cut."""
     goals = problem.goals
-    if goals.path != "blend" or not addition.is_sweetener or goals.wanted_cut > BLEND_UP_TO:
+    if "shares" not in goals.preset.traits or not addition.is_sweetener or goals.wanted_cut > BLEND_UP_TO:
         return INFINITY
     wished = addition.is_wished or addition.is_required or addition.ingredient.key in problem.family.stand_ins
     if wished or sum(a.is_sweetener for a in problem.additions) < 2:

@@ -14,32 +14,11 @@ from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.nouns import plural
 from sun_crumb.core.reference import constant
-from sun_crumb.core.solving.problem import GROUND, MOST_DISSOLVED, Problem
+from sun_crumb.core.solving.problem import MOST_DISSOLVED, Problem
 from sun_crumb.core.telling.unmet import Unmet
 from sun_crumb.core.wish.goals import Goals
 
-# What is dry, or lies in the freezer: there water tells nothing about keeping.
-KEEP_ANYWAY = frozenset({"meringue", "caramel", "frozen"})
-# Common practice, no published source: what makes a batter rest, and what a difference must come to before it is told.
-# Where sugar is boiled to a stage, and what catches there before white sugar does (common practice).
-BOILED = frozenset({"caramel"})
-SCORCHES = frozenset(
-    {
-        "honey",
-        "maple_syrup",
-        "coconut_sugar",
-        "jaggery",
-        "date_syrup",
-        "molasses",
-        "golden_syrup",
-        "agave_syrup",
-        "allulose",
-    }
-)
-THIRSTY = frozenset(
-    {"chia_seeds", "ground_flax", "psyllium_husk", "oat_flour", "coconut_flour", "chia_egg", "flax_egg"}
-)
-# What is a batter and sees no oven.
+# What is a batter and sees no oven; and what a difference must come to before it is told (common practice).
 _IN_A_PAN = re.compile(r"\b(?:pancake|waffle|cr[eê]pe|blini|drop scone|fritter|griddle)s?\b|doughnut", re.I)
 TOLD_MASS, TOLD_WATER, TOLD_ACTIVITY, TOLD_SUGAR = 0.05, 0.06, 0.006, 0.7
 
@@ -58,10 +37,10 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
             f"{100 * wetter:.0f} g more water in every 100 g of batter: allow {_longer(formula)}, and trust the skewer."
         )
     added = [a.ingredient for a, g in zip(problem.additions, grams[len(formula.lines) :], strict=True) if g > 0]
-    if baked and any(a.key in THIRSTY for a in added):
+    if baked and any("thirsty" in a.traits for a in added):
         found.append("Let the batter rest 10 minutes before the tin: what was added drinks slowly.")
     erythritol = _held(lines, "erythritol_g")
-    if family.key in GROUND and erythritol > MOST_DISSOLVED * after["water"]:
+    if "ground" in family.traits and erythritol > MOST_DISSOLVED * after["water"]:
         found.append(
             "Grind the erythritol as fine as icing sugar first: it doesn't dissolve here and would stay gritty."
         )
@@ -80,7 +59,7 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     rises = any(x.ingredient.has_role("leaven") and x.ingredient.key.endswith("yeast") for x in formula.lines)
     if rises and _held(lines, "total_sugars_g") < TOLD_SUGAR * _held(formula.lines, "total_sugars_g"):
         found.append("Less sugar, and yeast works sooner: go by the dough's size, not by the clock.")
-    if family.key in BOILED:
+    if "boiled" in family.traits:
         found += _stage(before, after, added)
     ratio = after["mass"] / before["mass"]
     pieces = floor(formula.servings * ratio + 0.5)
@@ -91,7 +70,7 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
         )
     elif abs(ratio - 1) > TOLD_MASS and not is_main:
         found.append(f"{much} of it for the same {formula.servings} {plural(formula.unit, formula.servings)}.")
-    old_activity = None if family.key in KEEP_ANYWAY else crumb_activity(formula.lines)
+    old_activity = None if "keeps" in family.traits else crumb_activity(formula.lines)
     new_activity = crumb_activity(lines) if old_activity else None
     if old_activity and new_activity and new_activity - old_activity > TOLD_ACTIVITY:
         found.append(
@@ -116,7 +95,7 @@ def _stage(before: dict[str, float], after: dict[str, float], added: list[Ingred
             f"A soft ball, {ball:.0f} °C with white sugar, lies at about {now:.0f} °C ({1.8 * now + 32:.0f} °F) with what is "
             "dissolved now, an estimate: try a drop in cold water."
         )
-    if catches := [i.name.lower() for i in added if i.key in SCORCHES]:
+    if catches := [i.name.lower() for i in added if "scorches" in i.traits]:
         told.append(f"Sooner scorched than white sugar: {' and '.join(catches)}. Mild heat, thermometer and nose.")
     return told
 

@@ -16,14 +16,6 @@ from sun_crumb.core.wish.goals import DEFINITIONS
 
 # Below this share of the batter a line does not move for the tin's sake.
 TOLD_MASS = 0.02
-# What the sugar that stays is for, where it is not the crust.
-STAYS = {
-    "meringue": "the foam stands on it",
-    "foam_cake": "it holds up the eggs",
-    "caramel": "it is what sets",
-    "candied": "it is what keeps",
-    "bar": "it holds the bar together",
-}
 
 
 def reason(problem: Problem, position: int, grams: list[float]) -> str:
@@ -81,7 +73,7 @@ def _cut_reason(problem: Problem, line: FormulaLine, was: float) -> str:
     text = f"the cut asked for: {grams_text(saved)} less {what} in each {problem.formula.unit}"
     floor = problem.family.crystal_floor
     if floor and 0 < line.grams <= was * floor * 1.15:
-        text += f"; {100 * line.grams / was:.0f} % stays: {STAYS.get(problem.family.key, 'for crust and spread')}"
+        text += f"; {100 * line.grams / was:.0f} % stays: {problem.family.stays}"
     return text
 
 

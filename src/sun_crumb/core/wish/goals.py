@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from dataclasses import dataclass, field
 from functools import cache
 from math import isfinite
@@ -28,7 +29,11 @@ CAPS = {"puree": "fruit purée", "paste": "fruit paste", "syrup": "syrup", "fill
 
 @dataclass(frozen=True, slots=True)
 class Path:
-    """A school of baking with less sugar, as a preset of goals; one that ``seasons`` makes up by flavour."""
+    """A school of baking with less sugar, as a preset of goals; one that ``seasons`` makes up by flavour.
+
+    ``allowed`` are the kinds of sweetener it takes; of its ``traits`` *structure* brings what can stand in for sugar's structure, *shares* lets no
+    one sweetener carry all, *refined_only* may count refined sugar alone, *swaps* takes darker chocolate, *fruit_only* no milk powder.
+    """
 
     key: str
     name: str
@@ -39,26 +44,27 @@ class Path:
     keep_sweet: float
     seasons: bool
     words: str
+    allowed: frozenset[str]
+    traits: frozenset[str]
 
     def allows(self, ingredient: Ingredient) -> bool:
-        """Return whether this school would sweeten with *ingredient*."""
+        """Return whether this school would sweeten with *ingredient*: with what is of a kind that it allows."""
         if not ingredient.has_role("sugar", "syrup", "paste", "puree", "bulk", "intense"):
             return False
         if ingredient.has_role("dairy") or ingredient.sugar_kind in ("refined", "preserve"):
             return False
-        whole_fruit = ingredient.sugar_kind in ("puree", "intrinsic") and ingredient.has_role("paste", "puree", "sugar")
-        match self.key:
-            case "fruit":
-                return whole_fruit
-            case "less":
-                return False
-            case "unrefined":
-                return (
-                    ingredient.sugar_kind in ("unrefined", "concentrate") and not ingredient.has_role("bulk")
-                ) or whole_fruit
-            case "zero":
-                return ingredient.has_role("bulk", "intense")
-        return True
+        return "any" in self.allowed or not self.allowed.isdisjoint(_kinds_of(ingredient))
+
+
+def _kinds_of(ingredient: Ingredient) -> Iterator[str]:
+    """Give the kinds of sweetener that the schools tell apart: whole fruit, unrefined sugar, substitute."""
+    kind = ingredient.sugar_kind
+    if kind in ("puree", "intrinsic") and ingredient.has_role("paste", "puree", "sugar"):
+        yield "whole_fruit"
+    if kind in ("unrefined", "concentrate") and not ingredient.has_role("bulk"):
+        yield "unrefined"
+    if ingredient.has_role("bulk", "intense"):
+        yield "substitute"
 
 
 @cache
@@ -75,6 +81,8 @@ def paths() -> dict[str, Path]:
             float(row["keep_sweet"]),
             row["seasons"] == "1",
             row["words"],
+            frozenset(row["allows"].split()),
+            frozenset(row["traits"].split()),
         )
         for row in table("paths")
     }
