@@ -146,7 +146,7 @@ def _amounts(given: Iterable[str], formula: Formula) -> tuple[tuple[str, str, fl
     """Return amounts of what comes in, for the heaviest component, from words such as "honey=60"."""
     from sun_crumb.services import kitchen
 
-    main = max(formula.components, key=lambda c: formula.only(c).mass_g, default="")
+    main = formula.heaviest()
     pairs = [_named(words, "amount") for words in given]
     return tuple((main, kitchen.pantry_keys([name], field="amount")[0], grams) for name, grams in pairs)
 

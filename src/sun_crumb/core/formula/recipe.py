@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from math import isfinite
 
@@ -103,6 +104,10 @@ class Formula:
     def components(self) -> tuple[str, ...]:
         """The component names in order of appearance."""
         return tuple(dict.fromkeys(line.component for line in self.lines))
+
+    def heaviest(self, among: Iterable[str] | None = None) -> str:
+        """Return the heaviest component, of all or of some: the main one, which makes the pieces and takes what must come in."""
+        return max(self.components if among is None else among, key=lambda c: self.only(c).mass_g, default="")
 
     @property
     def mass_g(self) -> float:

@@ -4,10 +4,16 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.offers.moves import Move
 from sun_crumb.core.pantry import Ingredient
 
 ADJUSTERS = frozenset({"filler", "soda", "moist", "piece", "adjust", "acid", "swap", "stand_in", "flavour"})
+
+
+# Which cap of the batter an addition of a kind falls under; and the kinds that a line of the recipe falls under by its role.
+CAP_OF = {"paste": "paste", "puree": "puree", "syrup": "syrup", "filler": "filler", "dry": "filler"}
+CAPPED_ROLES = ("paste", "puree", "syrup")
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,3 +49,15 @@ class Addition:
     def is_sweetener(self) -> bool:
         """Whether it counts against the number of new sweeteners."""
         return self.kind not in ADJUSTERS
+
+    @property
+    def cap(self) -> str:
+        """The cap of the batter that it falls under, empty where it falls under none."""
+        return CAP_OF.get(self.kind, "")
+
+
+def capped_share(line: FormulaLine, addition: Addition | None, cap: str) -> float:
+    """Return 1 where a line of the recipe, or what may come in, counts against a *cap* of the batter, else 0."""
+    if addition is not None:
+        return float(addition.cap == cap)
+    return float(cap in CAPPED_ROLES and line.ingredient.has_role(cap) and not line.is_inclusion)

@@ -15,7 +15,6 @@ from sun_crumb.core.reference import table
 from sun_crumb.core.wish.goals import Goals
 
 ASKED_SHARE = 0.03
-SWEETENER_KINDS = {"paste": "paste", "puree": "puree", "syrup": "syrup"}
 
 
 def additions(

@@ -53,7 +53,7 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
     kinds = {c: _family(part, c, goals) for c, part, _ in parts}
     _check(formula, goals, kinds)
     solved = {c: part for c, part, positions in parts if _is_solved(part, goals, positions, kinds[c])}
-    heaviest = max(solved, key=lambda c: solved[c].mass_g, default="")
+    heaviest = formula.heaviest(solved)
     held = _held(parts, goals)
     burden = _burden(held, solved)
     own = sum(held[c] for c in solved)

@@ -108,7 +108,7 @@ class _Made:
         self.after: list[FormulaLine] = []
         self.lines: list[PlanLine] = []
         self.balances: list[ComponentBalance] = []
-        self.main = max(formula.components, key=lambda c: formula.only(c).mass_g, default="")
+        self.main = formula.heaviest()
         self.told: list[tuple[str, list[str]]] = []
         self.added: dict[str, float] = {}
         self.sugar_out, self.is_proven = 0.0, True
@@ -124,7 +124,7 @@ class _Made:
     def take(self, part: Part, problem: Problem, exact: list[float], *, is_proven: bool) -> None:
         """Take the *exact* amounts [g] found for a component, rounded to what the kitchen measures."""
         grams = rounded(problem, exact, self.cup)
-        old, family = problem.formula.lines, problem.family
+        family = problem.family
         self.flavours = self.flavours or part.flavours
         self.is_proven = self.is_proven and is_proven
         self.families.append(family)
@@ -139,12 +139,11 @@ class _Made:
         self.told.append((part.component, consequences(problem, grams, judged, is_main=is_main)))
         self.lines += _explained(problem, grams, lines, part.positions, self.cup)
         self.after += [line for line in lines if line.grams > 0]
-        for line, was in zip(lines, old, strict=False):
-            if is_cuttable(was, self.goals.counted):
-                self.sugar_out += was.grams - line.grams
-        for addition, amount in zip(problem.additions, grams[len(old) :], strict=True):
-            if amount > 0 and addition.is_sweetener:
-                key = addition.ingredient.key
+        for row, amount in zip(problem.rows, grams, strict=True):
+            if row.addition is None and is_cuttable(row.line, self.goals.counted):
+                self.sugar_out += row.original_g - amount
+            elif amount > 0 and row.is_new_sweetener:
+                key = row.line.ingredient.key
                 self.added[key] = self.added.get(key, 0.0) + amount
 
     def _advice(self) -> list[str]:
@@ -219,17 +218,17 @@ def _step(line: FormulaLine, cup: CupStandard) -> float:
 def _same(line: FormulaLine, position: int, cup: CupStandard) -> PlanLine:
     text = household(line.ingredient, line.grams, cup)
     return PlanLine(
-        position,
-        line.component,
-        line.ingredient.key,
-        line.ingredient.name,
-        line.grams,
-        line.grams,
-        text,
-        text,
-        "",
-        False,
-        _step(line, cup),
+        position=position,
+        component=line.component,
+        ingredient=line.ingredient.key,
+        name=line.ingredient.name,
+        before_g=line.grams,
+        after_g=line.grams,
+        household_before=text,
+        household=text,
+        reason="",
+        is_locked=False,
+        step_g=_step(line, cup),
     )
 
 
@@ -238,43 +237,40 @@ def _explained(
 ) -> list[PlanLine]:
     """Return the plan lines of one component in the recipe's order: what stands in for a line after it, what else came in
     after the last sugar that is cut."""
-    old = problem.formula.lines
-    rows: list[tuple[int, PlanLine]] = []
-    cut = (i for line, i in zip(old, positions, strict=True) if is_cuttable(line, problem.goals.counted))
+    told: list[tuple[int, PlanLine]] = []
+    cut = (i for x, i in zip(problem.formula.lines, positions, strict=True) if is_cuttable(x, problem.goals.counted))
     last_cut = max(cut, default=-1)
-    for n, line in enumerate(lines):
-        was = old[n].grams if n < len(old) else 0.0
-        if n >= len(old) and line.grams <= 0:
+    for n, (row, line) in enumerate(zip(problem.rows, lines, strict=True)):
+        was, addition = row.original_g, row.addition
+        if addition is not None and line.grams <= 0:
             continue
         changed = abs(line.grams - was) > 1e-9
-        is_set = n >= len(old) and problem.additions[n - len(old)].set_g is not None
-        locked = (n in problem.locks or is_set) and n not in problem.seasoned
-        told = ""
+        locked = row.set_g is not None and not row.seasoning
+        why = ""
         if changed:
-            told = _set(line, problem) if n in problem.locks and locked else reason(problem, n, grams)
+            why = _set(line, problem) if row.lock_g is not None and locked else reason(problem, n, grams)
         text = household(line.ingredient, line.grams, cup) if line.grams else "none"
         text_before = text if not changed else household(line.ingredient, was, cup) if was else ""
-        row = PlanLine(
-            positions[n] if n < len(old) else None,
-            line.component,
-            line.ingredient.key,
-            line.ingredient.name,
-            was,
-            round(line.grams, 2),
-            text_before,
-            text,
-            told,
-            locked,
-            _step(line.at(max(line.grams, was)), cup),
-            n < len(old) or problem.additions[n - len(old)].kind != "swap",
-        )
-        if n < len(old):
+        if addition is None:
             place = positions[n]
         else:
-            replaces = problem.additions[n - len(old)].replaces
-            place = last_cut if replaces is None else positions[replaces]
-        rows.append((place, row))
-    return [row for _, row in sorted(rows, key=lambda pair: pair[0])]
+            place = last_cut if addition.replaces is None else positions[addition.replaces]
+        shown = PlanLine(
+            position=positions[n] if addition is None else None,
+            component=line.component,
+            ingredient=line.ingredient.key,
+            name=line.ingredient.name,
+            before_g=was,
+            after_g=round(line.grams, 2),
+            household_before=text_before,
+            household=text,
+            reason=why,
+            is_locked=locked,
+            step_g=_step(line.at(max(line.grams, was)), cup),
+            can_set=row.can_set,
+        )
+        told.append((place, shown))
+    return [line for _, line in sorted(told, key=lambda pair: pair[0])]
 
 
 def _set(line: FormulaLine, problem: Problem) -> str:

@@ -114,5 +114,4 @@ def preview(formula: Formula, goals: Goals, pantry: Pantry, support: Iterable[tu
 
 def as_it_was(problem: Problem) -> list[float]:
     """Return the amounts of a component that nothing was found for: the original's, but for what is locked [g]."""
-    lines = [problem.locks.get(n, line.grams) for n, line in enumerate(problem.formula.lines)]
-    return lines + [0.0] * len(problem.additions)
+    return [row.original_g if row.lock_g is None else row.lock_g for row in problem.rows]

@@ -2,15 +2,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import replace
 from math import inf
 
 import numpy as np
 
 from sun_crumb.core.balance import QUANTITIES
-from sun_crumb.core.offers.addition import Addition
-from sun_crumb.core.offers.candidates import SWEETENER_KINDS
+from sun_crumb.core.offers.addition import CAPPED_ROLES, Addition, capped_share
 from sun_crumb.core.offers.moves import Move
 from sun_crumb.core.reference import constant
 from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, stretches
@@ -67,9 +66,11 @@ class Kept:
         self.start = WarmStart(build.m, self._fixed(build))
 
     def _fixed(self, build: _Build) -> dict[int, float]:
-        fixed = {variable: float(self.last[n] / size) for n, (variable, size) in build.whole.items()}
+        there = len(build.p.formula.lines)
+        fixed = {variable: float(self.last[n - there] / size) for n, (variable, size) in build.whole.items()}
         for row, (up, down, step) in build.stepped.items():
-            moved = self.pieces.get(row, build.p.untouched[row]) - build.p.untouched[row]
+            untouched = build.p.rows[row].untouched_g
+            moved = self.pieces.get(row, untouched) - untouched
             fixed[up], fixed[down] = max(moved, 0.0) / step, max(-moved, 0.0) / step
         return fixed
 
@@ -88,7 +89,7 @@ class _Build:
         self.m = LinearModel()
         # Each amount is a constant plus a combination of variables.
         self.base: list[float] = []
-        # Which sweeteners are used, as yes-or-no variables; and what comes whole, by addition: its variable and size [g].
+        # Which sweeteners are used, as yes-or-no variables; and what comes whole, by row: its variable and size [g].
         self.choices: list[int] = []
         self.whole: dict[int, tuple[int, float]] = {}
         # What is there and moves by pieces, by row: its variables up and down, and the piece [g].
@@ -122,21 +123,24 @@ class _Build:
     def _existing(self) -> None:
         p, m = self.p, self.m
         factor = m.add(0.0, 1.0)
-        for position, line in enumerate(p.formula.lines):
-            if position in p.locks:
-                self.base.append(p.locks[position])
-                self.terms.append({})
+        for n, row in enumerate(p.rows):
+            if row.addition is not None:
                 continue
-            move = p.moves[position]
-            if move is None or line.grams <= 0:
-                self.base.append(line.grams)
-                self.terms.append({})
-            elif move.is_cut:
+            if row.lock_g is not None:
+                self._stays(row.lock_g)
+            elif row.move is None or row.original_g <= 0:
+                self._stays(row.original_g)
+            elif row.is_cut:
                 # One common factor for all sugars that are cut: losing one of two wholly would lose its flavour.
                 self.base.append(0.0)
-                self.terms.append({factor: line.grams})
+                self.terms.append({factor: row.original_g})
             else:
-                self._movable(position, line.grams, move)
+                self._movable(n, row.original_g, row.move)
+
+    def _stays(self, grams: float) -> None:
+        """An amount that nothing moves."""
+        self.base.append(grams)
+        self.terms.append({})
 
     def _movable(self, row: int, grams: float, move: Move) -> None:
         """A line that is there, or stands in for one, and may go up or down."""
@@ -159,26 +163,27 @@ class _Build:
         p, m = self.p, self.m
         mass = p.before["mass"]
         sweeteners: dict[int, float] = {}
-        for number, addition in enumerate(p.additions):
-            if addition.set_g is not None or (addition.kind == "stand_in" and addition.move is None):
-                self.base.append(addition.base_g if addition.set_g is None else addition.set_g)
-                self.terms.append({})
+        for n, row in enumerate(p.rows):
+            addition = row.addition
+            if addition is None:
                 continue
-            if addition.move is not None:
-                self._movable(len(p.formula.lines) + number, addition.base_g, addition.move)
+            if addition.set_g is not None or (addition.kind == "stand_in" and row.move is None):
+                self._stays(addition.base_g if addition.set_g is None else addition.set_g)
+                continue
+            if row.move is not None:
+                self._movable(n, row.untouched_g, row.move)
                 continue
             if addition.kind == "swap":
-                self._swap(number, addition)
+                self._swap(n, addition)
                 continue
             if addition.kind == "piece":
-                self._pieces(number, addition)
+                self._pieces(n, addition)
                 continue
             share = addition.most_share or 0.5
             most = max(share * mass, addition.least_g)
-            row = len(p.formula.lines) + number
             for held, limit in p.sittings:
-                if held[row] > 0.5:
-                    most = max(min(most, limit / float(held[row])), addition.least_g)
+                if held[n] > 0.5:
+                    most = max(min(most, limit / float(held[n])), addition.least_g)
             amount = m.add(0.0, most)
             least = addition.least_g
             if addition.is_wished:
@@ -202,32 +207,36 @@ class _Build:
             left = p.goals.new_at_most - sum(is_set)
             m.require(sweeteners, upper=float(max(left, len(is_set) - sum(is_set), 0)))
 
-    def _swap(self, number: int, addition: Addition) -> None:
+    def _swap(self, row: int, addition: Addition) -> None:
         """All of a chocolate for a darker one, or none."""
         assert addition.replaces is not None
         grams = self.p.formula.lines[addition.replaces].grams
         swapped = self.m.binary(addition.penalty)
-        self.whole[number] = (swapped, grams)
+        self.whole[row] = (swapped, grams)
         self.terms[addition.replaces] = {swapped: -grams}
         self.base.append(0.0)
         self.terms.append({swapped: grams})
 
-    def _pieces(self, number: int, addition: Addition) -> None:
+    def _pieces(self, row: int, addition: Addition) -> None:
         """Whole pieces only: one or two eggs or yolks."""
         most = int(min(MOST_PIECES, (addition.most_share or 0.5) * self.p.before["mass"] // addition.least_g))
         count = self.m.add(1.0 if addition.is_required else 0.0, max(most, 0), addition.penalty, is_integer=True)
-        self.whole[number] = (count, addition.least_g)
+        self.whole[row] = (count, addition.least_g)
         self.base.append(0.0)
         self.terms.append({count: addition.least_g})
 
     def _limits(self) -> None:
         """Hold energy and free sugar below what the baker allows, softly: an excess costs like the cut."""
         for name, most in self.p.allowed.items():
-            per_gram = np.array([LIMITS[name](line, self.p.goals) for line in self.p.rows])
-            scale = max(sum(w * x.grams for w, x in zip(per_gram, self.p.formula.lines, strict=False)), most, 1e-6)
+            per_gram = np.array([LIMITS[name](row.line, self.p.goals) for row in self.p.rows])
+            scale = max(self._there(per_gram), most, 1e-6)
             base, terms = self._combine(per_gram / scale)
             terms[self.m.add(0.0, INFINITY, CUT_SHORT)] = -1.0
             self.m.require(terms, upper=most / scale - base)
+
+    def _there(self, weights: Iterable[float]) -> float:
+        """Return sum(weight x amount) over the original."""
+        return sum(w * row.original_g for w, row in zip(weights, self.p.rows, strict=True) if row.addition is None)
 
     def _combine(self, weights: Matrix | Sequence[float]) -> tuple[float, dict[int, float]]:
         """Return constant and terms of sum(weight x amount) over all lines."""
@@ -332,11 +341,11 @@ class _Build:
         wanted = 1 - p.goals.wanted_cut - base
         m.require(terms, wanted, wanted)
 
-    def _cap(self, kind: str, weights: list[float]) -> None:
+    def _cap(self, kind: str) -> None:
         """Hold what is of one *kind* below its share of the original's batter, or below what was there or the baker has set."""
-        there = sum(w * x.grams for w, x in zip(weights, self.p.formula.lines, strict=False))
-        count = len(self.p.formula.lines)
-        there += sum(w * a.asked_g for w, a in zip(weights[count:], self.p.additions, strict=True))
+        weights = [capped_share(row.line, row.addition, kind) for row in self.p.rows]
+        there = self._there(weights)
+        there += sum(w * r.addition.asked_g for w, r in zip(weights, self.p.rows, strict=True) if r.addition)
         base, terms = self._combine(weights)
         if terms:
             self.m.require(terms, upper=max(self.p.caps[kind] * self.p.before["mass"], there, base) - base)
@@ -344,27 +353,28 @@ class _Build:
     def _caps(self) -> None:
         """Hold each kind of sweetener below its share of the batter, and keep the crystal a crust needs."""
         p, m = self.p, self.m
-        count = len(p.formula.lines)
-        kinds = [a.kind for a in p.additions]
-        for role, cap in SWEETENER_KINDS.items():
-            there = [float(x.ingredient.has_role(role) and not x.is_inclusion) for x in p.formula.lines]
-            self._cap(cap, there + [float(kind == role) for kind in kinds])
-        self._cap("filler", [0.0] * count + [float(kind in ("filler", "dry")) for kind in kinds])
+        for kind in (*CAPPED_ROLES, "filler"):
+            self._cap(kind)
         for held, most in p.sittings:
             base, terms = self._combine(held)
             m.require(terms, upper=max(most - base, 0.0))
-        crystal = [crystal_per_gram(line.ingredient, p.family) for line in p.rows]
-        original = sum(w * line.grams for w, line in zip(crystal, p.formula.lines, strict=False))
-        locked_below = any(
-            self.p.locks.get(i, INFINITY) < line.grams and crystal[i] for i, line in enumerate(p.formula.lines)
-        )
-        if p.family.crystal_floor and original and not locked_below:
-            base, terms = self._combine(crystal)
-            m.require(terms, lower=p.family.crystal_floor * original - base)
-        if "ground" not in p.family.traits and any(x.ingredient.per_100g.erythritol_g > 50 for x in p.rows[count:]):
-            dissolves = [
-                (line.ingredient.per_100g.erythritol_g - MOST_DISSOLVED * line.ingredient.per_100g.water_g) / 100
-                for line in p.rows
-            ]
+        self._crystal()
+        new = [row.line.ingredient for row in p.rows if row.addition is not None]
+        if "ground" not in p.family.traits and any(x.per_100g.erythritol_g > 50 for x in new):
+            held_by = [row.line.ingredient.per_100g for row in p.rows]
+            dissolves = [(c.erythritol_g - MOST_DISSOLVED * c.water_g) / 100 for c in held_by]
             base, terms = self._combine(dissolves)
             m.require(terms, upper=max(-base, 0.0))
+
+    def _crystal(self) -> None:
+        """Keep the crystal sugar that is the structure, unless the baker has set less of it."""
+        p = self.p
+        crystal = [crystal_per_gram(row.line.ingredient, p.family) for row in p.rows]
+        original = self._there(crystal)
+        is_locked_below = any(
+            row.lock_g is not None and row.lock_g < row.original_g and weight
+            for row, weight in zip(p.rows, crystal, strict=True)
+        )
+        if p.family.crystal_floor and original and not is_locked_below:
+            base, terms = self._combine(crystal)
+            self.m.require(terms, lower=p.family.crystal_floor * original - base)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass, field, replace
+from functools import cached_property
 
 import numpy as np
 import numpy.typing as npt
@@ -11,10 +12,10 @@ import numpy.typing as npt
 from sun_crumb.core.balance import QUANTITIES, Family, Gauge, contribution_row, gauges, sweetened
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.offers.addition import Addition
-from sun_crumb.core.offers.candidates import SWEETENER_KINDS
-from sun_crumb.core.offers.moves import Move, counted_per_gram, move_of
+from sun_crumb.core.offers.moves import counted_per_gram, move_of
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.reference import constant
+from sun_crumb.core.solving.row import Row
 from sun_crumb.core.solving.solver import INFINITY
 from sun_crumb.core.sugars.sittings import sittings
 from sun_crumb.core.sugars.sweetness import linear_sweetness
@@ -36,19 +37,15 @@ LIMITS: dict[str, Callable[[FormulaLine, Goals], float]] = {
 MOST_DISSOLVED = constant("erythritol_solubility")
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Problem:
     """One component to rebalance: its lines, what may come in, and how far each may go.
 
     ``allowed`` is what the component may hold at most, by LIMITS' names: energy [kcal], free sugar [g], cost;
-    ``seasoned`` why a line's amount is set for its flavour, by row; ``share`` the part of a portion's limits of sittings.csv that is this component's.
+    ``locks`` the amounts that are set, by line [g]; ``seasoned`` why one is set for its flavour, by row, the additions after the lines;
+    ``share`` the part of a portion's limits of sittings.csv that is this component's.
 
-    What follows from these is worked out once, in the order of the original's lines and then the additions: ``rows`` as
-    lines, additions at 0 g; ``moves`` how far each may go, None where it does not move or comes in; ``untouched`` what each
-    is when nothing changes it: as in the original, as much as it stands in for, or 0 [g]; ``per_gram`` what 1 g adds to each of the QUANTITIES
-    (rows x quantities); ``counted`` the sugar to cut in 1 g. ``before`` is the original's QUANTITIES, ``counted_before``
-    its sugar to cut [g], ``cuttable_g`` the sweeteners that hold it, ``gauges`` what is judged,
-    ``sittings`` for each of those limits that matters what 1 g brings [g] and the most that may come in [g].
+    What follows from these is worked out once, when it is first asked for.
     """
 
     formula: Formula
@@ -59,48 +56,72 @@ class Problem:
     allowed: dict[str, float]
     share: float = 1.0
     seasoned: dict[int, str] = field(default_factory=dict)
-    rows: list[FormulaLine] = field(init=False, repr=False)
-    moves: list[Move | None] = field(init=False, repr=False)
-    untouched: list[float] = field(init=False, repr=False)
-    per_gram: Matrix = field(init=False, repr=False, compare=False)
-    counted: Matrix = field(init=False, repr=False, compare=False)
-    before: dict[str, float] = field(init=False, repr=False)
-    counted_before: float = field(init=False)
-    cuttable_g: float = field(init=False)
-    gauges: list[Gauge] = field(init=False, repr=False)
-    sittings: list[tuple[Matrix, float]] = field(init=False, repr=False, compare=False)
 
-    def __post_init__(self) -> None:
-        old, definition = self.formula.lines, self.goals.counted
-        moves = [move_of(line, definition, self.family) for line in old] + [a.move for a in self.additions]
-        rows = [*old, *(self._added(a, 0.0) for a in self.additions)]
-        originals = [*(line.grams for line in old), *([0.0] * len(self.additions))]
-        counted = np.array([counted_per_gram(line, definition) for line in rows])
-        derived = {
-            "rows": rows,
-            "moves": moves,
-            "untouched": [*(line.grams for line in old), *(a.base_g for a in self.additions)],
-            "per_gram": np.array([contribution_row(line.ingredient, line.is_inclusion) for line in rows]),
-            "counted": counted,
-            "sittings": self._sittings(),
-            "counted_before": float(counted @ np.array(originals)),
-            "cuttable_g": sum(line.grams for line, move in zip(old, moves, strict=False) if move and move.is_cut),
-        }
-        for name, value in derived.items():
-            object.__setattr__(self, name, value)
-        object.__setattr__(self, "before", self.quantities_at(originals))
-        object.__setattr__(self, "gauges", gauges(self.family, self.before, self.goals.wanted_sweetness))
+    @cached_property
+    def rows(self) -> tuple[Row, ...]:
+        """The recipe's lines in their order, then what may come in."""
+        there = [
+            Row(
+                line,
+                move_of(line, self.goals.counted, self.family),
+                lock_g=self.locks.get(n),
+                seasoning=self.seasoned.get(n, ""),
+            )
+            for n, line in enumerate(self.formula.lines)
+        ]
+        new = [
+            Row(self._added(a), a.move, a, seasoning=self.seasoned.get(n, ""))
+            for n, a in enumerate(self.additions, len(there))
+        ]
+        return (*there, *new)
 
-    def _sittings(self) -> list[tuple[Matrix, float]]:
-        """One limit for all that hold it: two sweeteners of the same kind don't make a portion go down easier."""
+    @cached_property
+    def per_gram(self) -> Matrix:
+        """What 1 g adds to each of the QUANTITIES (rows x quantities)."""
+        return np.array([contribution_row(r.line.ingredient, r.line.is_inclusion) for r in self.rows])
+
+    @cached_property
+    def counted(self) -> Matrix:
+        """The sugar to cut in 1 g of each row [g]."""
+        return np.array([counted_per_gram(r.line, self.goals.counted) for r in self.rows])
+
+    @cached_property
+    def before(self) -> dict[str, float]:
+        """The original's QUANTITIES."""
+        return self.quantities_at([r.original_g for r in self.rows])
+
+    @cached_property
+    def counted_before(self) -> float:
+        """The original's sugar to cut [g]."""
+        return float(self.counted @ np.array([r.original_g for r in self.rows]))
+
+    @cached_property
+    def cuttable_g(self) -> float:
+        """The sweeteners of the original that hold sugar to cut [g]."""
+        return sum(r.line.grams for r in self.rows if r.is_cut)
+
+    @cached_property
+    def gauges(self) -> list[Gauge]:
+        """What is judged."""
+        return gauges(self.family, self.before, self.goals.wanted_sweetness)
+
+    @cached_property
+    def sittings(self) -> list[tuple[Matrix, float]]:
+        """For each limit of a sitting that matters here what 1 g of a row brings [g], and the most that may come in [g].
+
+        One limit for all that hold it: two sweeteners of the same kind don't make a portion go down easier.
+        """
         found = []
         share = self.share * self.goals.sitting_share
         for sitting in sittings():
-            brought = [sitting.held_per_gram(a.ingredient.per_100g) for a in self.additions]
+            brought = [
+                0.0 if r.addition is None else sitting.held_per_gram(r.addition.ingredient.per_100g) for r in self.rows
+            ]
             if any(brought):
-                asked = sum(a.asked_g * h for a, h in zip(self.additions, brought, strict=True))
-                row = np.array([0.0] * len(self.formula.lines) + brought)
-                found.append((row, max(sitting.most_g * self.formula.servings * share, asked)))
+                asked = sum(
+                    r.addition.asked_g * h for r, h in zip(self.rows, brought, strict=True) if r.addition is not None
+                )
+                found.append((np.array(brought), max(sitting.most_g * self.formula.servings * share, asked)))
         return found
 
     @property
@@ -110,53 +131,43 @@ class Problem:
 
     def lines_at(self, grams: list[float]) -> list[FormulaLine]:
         """Return the component's lines at these amounts: the original's first, then the additions [g]."""
-        return [line.at(g) if g != line.grams else line for line, g in zip(self.rows, grams, strict=True)]
+        return [r.line.at(g) if g != r.line.grams else r.line for r, g in zip(self.rows, grams, strict=True)]
 
     def quantities_at(self, grams: list[float]) -> dict[str, float]:
         """Return the QUANTITIES of the component at these amounts [g], intense sweetness included."""
         return sweetened(dict(zip(QUANTITIES, (np.array(grams) @ self.per_gram).tolist(), strict=True)))
 
-    def _added(self, addition: Addition, grams: float) -> FormulaLine:
-        """Return an addition as a line: mixed in, unless it takes the place of something that lies in the crumb whole."""
+    def _added(self, addition: Addition) -> FormulaLine:
+        """Return an addition as a line of 0 g: mixed in, unless it takes the place of something that lies in the crumb whole."""
         if addition.replaces is not None:
-            return replace(self.formula.lines[addition.replaces], ingredient=addition.ingredient, grams=grams, text="")
-        if (
+            return replace(self.formula.lines[addition.replaces], ingredient=addition.ingredient, grams=0.0, text="")
+        # Nuts or chips that the baker wants in lie in the crumb whole.
+        is_whole = (
             addition.set_g is not None
             and not addition.is_sweetener
             and addition.ingredient.has_role("nut", "chocolate")
-        ):
-            # Nuts or chips that the baker wants in lie in the crumb whole.
-            return FormulaLine(addition.ingredient, grams, self.formula.lines[0].component)
-        return FormulaLine(addition.ingredient, grams, self.formula.lines[0].component, True)
+        )
+        return FormulaLine(addition.ingredient, 0.0, self.formula.lines[0].component, not is_whole)
 
 
 def bounds(problem: Problem) -> list[tuple[float, float]]:
     """Return the least and most of each amount [g]: how far its line may move, what the additions may come to."""
-    found = []
-    for position, line in enumerate(problem.formula.lines):
-        move = problem.moves[position]
-        if position in problem.locks:
-            found.append((problem.locks[position],) * 2)
-        elif move is None:
-            found.append((line.grams, line.grams))
-        else:
-            found.append((move.low * line.grams, move.high * line.grams))
-    for addition in problem.additions:
-        if addition.set_g is not None:
-            found.append((addition.set_g,) * 2)
-            continue
-        if addition.kind == "stand_in":
-            low, high = (addition.move.low, addition.move.high) if addition.move else (1.0, 1.0)
-            found.append((low * addition.base_g, high * addition.base_g))
-            continue
-        if addition.replaces is not None:
+    found: list[tuple[float, float]] = []
+    for row in problem.rows:
+        addition = row.addition
+        if row.set_g is not None:
+            found.append((row.set_g,) * 2)
+        elif addition is None or addition.kind == "stand_in":
+            low, high = (row.move.low, row.move.high) if row.move else (1.0, 1.0)
+            found.append((low * row.untouched_g, high * row.untouched_g))
+        elif addition.replaces is not None:
             grams = problem.formula.lines[addition.replaces].grams
             found[addition.replaces] = (0.0, grams)
             found.append((0.0, grams))
-            continue
-        cap = problem.caps.get({**SWEETENER_KINDS, "filler": "filler", "dry": "filler"}.get(addition.kind, ""), 0.5)
-        most = min(min(cap, addition.most_share or cap) * problem.before["mass"], fair_share(problem, addition))
-        found.append((0.0, max(most, addition.least_g)))
+        else:
+            cap = problem.caps.get(addition.cap, 0.5)
+            most = min(min(cap, addition.most_share or cap) * problem.before["mass"], fair_share(problem, addition))
+            found.append((0.0, max(most, addition.least_g)))
     return found
 
 

@@ -49,7 +49,7 @@ class TruePenalty:
 
     def __init__(self, problem: Problem) -> None:
         self.problem = problem
-        limits = [[LIMITS[name](line, problem.goals) for line in problem.rows] for name in problem.allowed]
+        limits = [[LIMITS[name](row.line, problem.goals) for row in problem.rows] for name in problem.allowed]
         held = [row.tolist() for row, _ in problem.sittings]
         self.most = [*problem.allowed.values(), *(most for _, most in problem.sittings)]
         columns = [problem.counted.tolist(), *limits, *held, [0.0] * len(problem.rows)]
@@ -131,18 +131,14 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
 
 def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, float]:
     """Return the step [g] of each amount that moved and is free to be rounded."""
-    old = problem.formula.lines
     # All or nothing, and whole pieces: the model has rounded them already.
-    fixed = {a.replaces for a in problem.additions if a.replaces is not None} | set(problem.locks)
-    fixed |= {
-        len(old) + n for n, a in enumerate(problem.additions) if a.kind in ("swap", "piece") or a.set_g is not None
-    }
-    fixed |= {i for i, move in enumerate(problem.moves) if move is not None and move.step_g}
+    swapped = {row.addition.replaces for row in problem.rows if row.addition is not None}
+    fixed = {i for i, row in enumerate(problem.rows) if i in swapped or row.set_g is not None or row.is_whole}
     found = {}
     for i, amount in enumerate(grams):
         if i in fixed or _is_still(problem, i, amount):
             continue
-        ingredient = problem.rows[i].ingredient
+        ingredient = problem.rows[i].line.ingredient
         step = grid_of(ingredient, amount, cup)
         spoons = ingredient.spoons(cup)
         if _is_cut(problem, i) and spoons is not None and step >= spoons.tablespoon_g:
@@ -154,7 +150,7 @@ def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, 
 
 def _is_still(problem: Problem, position: int, amount: float) -> bool:
     """Return whether an amount is nothing, or so near the untouched one that no scale tells."""
-    was = problem.untouched[position]
+    was = problem.rows[position].untouched_g
     if amount < LEAST_G or not was:
         return amount < LEAST_G
     return abs(amount - was) < max(UNTOUCHED * was, LEAST_G)
@@ -164,10 +160,10 @@ def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float]) -> l
     """Return the first guess: cut sugars rounded down, the rest to the nearest step, what hardly moved as it was [g]."""
     result = list(grams)
     for i, amount in enumerate(grams):
-        was = problem.untouched[i]
+        was = problem.rows[i].untouched_g
         step = steps.get(i)
         if step is None:
-            if _is_still(problem, i, amount) and i not in problem.locks:
+            if _is_still(problem, i, amount) and problem.rows[i].lock_g is None:
                 result[i] = was if amount >= LEAST_G else 0.0
         elif _is_cut(problem, i):
             # Down; the search may go up again where that gains more than the cut loses.
@@ -213,7 +209,7 @@ def _choices(
     problem: Problem, exact: float, now: float, position: int, step: float, limits: tuple[float, float]
 ) -> list[float]:
     """Return the amounts that a spoon measures near the *exact* one and near what it is *now* [g]."""
-    was = problem.untouched[position]
+    was = problem.rows[position].untouched_g
     near = {floor(exact / step) * step, ceil(exact / step) * step}
     if not _is_cut(problem, position):
         near |= {now + step, now - step}
@@ -225,8 +221,7 @@ def _choices(
 
 
 def _is_cut(problem: Problem, position: int) -> bool:
-    move = problem.moves[position]
-    return move is not None and move.is_cut
+    return problem.rows[position].is_cut
 
 
 def _within(choice: float, limits: tuple[float, float], step: float) -> bool:
@@ -240,21 +235,21 @@ def _without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[fl
     What gains nothing but a sweeter taste of what is left goes back too: less butter is no way to be sweet enough.
     """
     sums = true_penalty.sums(grams)
-    old = problem.formula.lines
     worths: dict[int, tuple[float, float]] = {}
-    for i, (was, move) in enumerate(zip(problem.untouched, problem.moves, strict=True)):
-        is_set = i in problem.locks or (i >= len(old) and problem.additions[i - len(old)].set_g is not None)
-        if not is_set and move is not None and not move.is_cut:
-            worths[i] = (was, move.penalty)
-    for n, addition in enumerate(problem.additions):
-        if not (addition.is_sweetener or addition.is_required or addition.set_g is not None or addition.kind == "swap"):
-            worths[len(old) + n] = (0.0, addition.penalty)
+    for i, row in enumerate(problem.rows):
+        addition = row.addition
+        if row.set_g is None and row.move is not None and not row.is_cut:
+            worths[i] = (row.untouched_g, row.move.penalty)
+        elif addition is not None and not (
+            addition.is_sweetener or addition.is_required or addition.set_g is not None or addition.kind == "swap"
+        ):
+            worths[i] = (0.0, addition.penalty)
     for i, (was, worth) in worths.items():
         if grams[i] == was:
             continue
         trial = true_penalty.moved(sums, i, was - grams[i])
         dearer = true_penalty.of(trial)
-        move = problem.moves[i]
+        move = problem.rows[i].move
         least = PIECE_GAIN if move is not None and move.step_g else LEAST_GAIN
         texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
         if dearer - cost < worth or texture < least * worth:

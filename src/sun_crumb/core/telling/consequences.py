@@ -36,7 +36,7 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
         found.append(
             f"{100 * wetter:.0f} g more water in every 100 g of batter: allow {_longer(formula)}, and trust the skewer."
         )
-    added = [a.ingredient for a, g in zip(problem.additions, grams[len(formula.lines) :], strict=True) if g > 0]
+    added = [r.line.ingredient for r, g in zip(problem.rows, grams, strict=True) if r.addition is not None and g > 0]
     if baked and any("thirsty" in a.traits for a in added):
         found.append("Let the batter rest 10 minutes before the tin: what was added drinks slowly.")
     erythritol = _held(lines, "erythritol_g")

@@ -20,27 +20,25 @@ TOLD_MASS = 0.02
 
 def reason(problem: Problem, position: int, grams: list[float]) -> str:
     """Return why the amount at *position* changed: what would be off if it were put back as it was."""
-    old = problem.formula.lines
-    line = problem.rows[position].at(grams[position])
-    was = old[position].grams if position < len(old) else 0.0
-    if position < len(old) and is_cuttable(old[position], problem.goals.counted):
+    row = problem.rows[position]
+    line, was, addition = row.line.at(grams[position]), row.original_g, row.addition
+    if addition is None and is_cuttable(row.line, problem.goals.counted):
         return _cut_reason(problem, line, was)
-    asked = position >= len(old) and line.ingredient.key in problem.goals.including
-    if position >= len(old) and (addition := problem.additions[position - len(old)]).kind == "stand_in":
+    if addition is not None and addition.kind == "stand_in":
         return _stand_in_reason(problem, addition, position, grams)
-    if position in problem.seasoned:
-        return problem.seasoned[position]
-    if position >= len(old) and problem.additions[position - len(old)].set_g is not None:
-        is_sweet = problem.additions[position - len(old)].is_sweetener
-        return f"set by you{f': {_sweetener_reason(problem, position, grams)}' if is_sweet else ''}"
-    if position >= len(old) and problem.additions[position - len(old)].is_sweetener:
+    if row.seasoning:
+        return row.seasoning
+    if addition is not None and addition.set_g is not None:
+        return f"set by you{f': {_sweetener_reason(problem, position, grams)}' if addition.is_sweetener else ''}"
+    asked = addition is not None and line.ingredient.key in problem.goals.including
+    if row.is_new_sweetener:
         told = _sweetener_reason(problem, position, grams)
         return f"put in, as you asked: {told}" if asked else told
     if asked:
         return "put in, as you asked"
-    for n, addition in enumerate(problem.additions):
-        if addition.kind == "swap" and position in (addition.replaces, len(old) + n):
-            return _swap_reason(problem, addition)
+    for n, other in enumerate(problem.rows):
+        if other.addition and other.addition.kind == "swap" and position in (other.addition.replaces, n):
+            return _swap_reason(problem, other.addition)
     return _adjuster_reason(problem, position, grams, was)
 
 
@@ -78,7 +76,7 @@ def _cut_reason(problem: Problem, line: FormulaLine, was: float) -> str:
 
 
 def _sweetener_reason(problem: Problem, position: int, grams: list[float]) -> str:
-    line = problem.rows[position].at(grams[position])
+    line = problem.rows[position].line.at(grams[position])
     c = line.ingredient.per_100g
     water = c.water_g * line.grams / 100
     if c.glycosides_g:
@@ -119,9 +117,9 @@ def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: f
     was_off, now_off = worst.deviation(without), worst.deviation(with_it)
     tail = f"{name} would be {worst.told(was_off)} without this change, with it {worst.told(now_off)}"
     brought = sum(
-        a.ingredient.per_100g.water_g * g / 100
-        for a, g in zip(problem.additions, grams[len(problem.formula.lines) :], strict=True)
-        if a.is_sweetener
+        row.line.ingredient.per_100g.water_g * g / 100
+        for row, g in zip(problem.rows, grams, strict=True)
+        if row.is_new_sweetener
     )
     if key in ("liquid", "water", "mass") and moved < 0 < was_off and brought > 5:
         return f"the new sweetness brings {grams_text(brought)} of water; {tail}"

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from sun_crumb.core.balance import Verdict
 from sun_crumb.core.formula import Formula, Totals
+from sun_crumb.core.offers.addition import capped_share
 from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.offers.stand_ins import no_stand_in
 from sun_crumb.core.pantry import Ingredient, diets
@@ -106,12 +107,11 @@ def unmet_goals(
 def passed_caps(problem: Problem, grams: list[float]) -> list[Unmet]:
     """Return which kinds of sweetener pass what this kind of dessert takes of them, at these amounts [g]."""
     found = []
-    old, mass = problem.formula.lines, problem.before["mass"]
+    mass = problem.before["mass"]
     for kind, name in CAPS.items():
-        of_kind = [kind == ("filler" if a.kind == "dry" else a.kind) for a in problem.additions]
-        there = [x.ingredient.has_role(kind) and not x.is_inclusion for x in old]
-        before = sum(x.grams for x, yes in zip(old, there, strict=True) if yes)
-        after = sum(g for g, yes in zip(grams, [*there, *of_kind], strict=True) if yes)
+        counted = [capped_share(row.line, row.addition, kind) > 0 for row in problem.rows]
+        before = sum(row.original_g for row, yes in zip(problem.rows, counted, strict=True) if yes)
+        after = sum(g for g, yes in zip(grams, counted, strict=True) if yes)
         cap = max(problem.family.caps[kind], before / mass)
         if after > (cap + 0.005) * mass:
             told = (

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import dataclass, field
-from functools import cache
+from functools import cache, cached_property
 from math import isfinite
 
 from sun_crumb.core.balance import families
@@ -88,7 +88,7 @@ def paths() -> dict[str, Path]:
     }
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Goals:
     """A wish for one recipe.
 
@@ -126,8 +126,6 @@ class Goals:
         Most of a kind of sweetener as a share of the batter, by CAPS, where the dessert family's own is not wanted.
     flavours
         Keys of flavours.csv to put in for sweetness given up; None for the path's own.
-
-    ``excluded`` holds the tags that diets, allergens and eaters rule out.
     """
 
     path: str = "blend"
@@ -150,7 +148,6 @@ class Goals:
     caps: dict[str, float] = field(default_factory=dict)
     flavours: tuple[str, ...] | None = None
     eaters: tuple[str, ...] = ()
-    excluded: frozenset[str] = field(init=False, repr=False, compare=False)
 
     def __post_init__(self) -> None:
         require_choice(self.path, paths(), "path")
@@ -186,14 +183,17 @@ class Goals:
         places = [(component, key) for component, key, _ in self.amounts]
         if twice := next((place for place in places if places.count(place) > 1), None):
             raise OutOfDomainError(f"{twice[1]} is set twice", field="amounts", key=twice[1])
-        ruled_out = excluded_tags(self.diets).union(self.avoid, *(eaters()[key].excluded_tags for key in self.eaters))
-        object.__setattr__(self, "excluded", ruled_out)
         _in_range("most_new", self.most_new, 0, 6, "the number of new sweeteners")
         for kind, share in self.caps.items():
             require_choice(kind, CAPS, "caps")
             _in_range("caps", share, 0.0, 0.8, f"the most {CAPS[kind]} in the batter")
         for key in self.flavours or ():
             require_choice(key, {row["key"] for row in table("flavours")}, "flavours")
+
+    @cached_property
+    def excluded(self) -> frozenset[str]:
+        """The tags that diets, allergens and eaters rule out."""
+        return excluded_tags(self.diets).union(self.avoid, *(eaters()[key].excluded_tags for key in self.eaters))
 
     @property
     def sitting_share(self) -> float:
