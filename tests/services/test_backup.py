@@ -16,7 +16,7 @@ from sun_crumb.formats.backup import digest
 from tests.support import WithApplication
 
 DAY = date(2026, 3, 20)
-KEPT = ("recipes", "versions", "lines", "products", "bakes", "servings", "settings", "deeds")
+KEPT = ("recipes", "versions", "lines", "products", "bakes", "bake_portions", "servings", "settings", "deeds")
 
 
 class Household(WithApplication):
@@ -79,7 +79,8 @@ class RoundTrip(Household):
             (data["format"], data["version"], data["sha256"]), ("sun-crumb-backup", 1, digest(data["household"]))
         )
         words = (Path(__file__).parents[2] / "docs" / "backup.md").read_text(encoding="utf-8")
-        for part in (
+        for part in (  # every level of the file
+            data["household"]["bakes"][0]["portions"][0],
             data,
             data["household"],
             data["household"]["recipes"][0],
@@ -119,7 +120,7 @@ class Refused(Household):
             "a wish for nothing known": self.changed(lambda h: h["recipes"][0]["versions"][0].update(goals={"path": "sideways"})),
             "a food that isn't there": self.changed(lambda h: h["recipes"][0]["versions"][0]["lines"][0].update(ingredient="moon")),
             "a bake of nothing": self.changed(lambda h: h["bakes"][0].update(version_id=99)),
-            "a slice of nothing": self.changed(lambda h: h["servings"][0].update(bake_id=99)),
+            "a slice of nothing": self.changed(lambda h: h["servings"][0].update(portion_id=99)),
             "a number twice": self.changed(lambda h: h["recipes"][1].update(id=h["recipes"][0]["id"])),
             "a number too high": self.changed(lambda h: h["recipes"][1].update(id=2**63)),
             "a preference that can't be": self.changed(lambda h: h["settings"].update(daily_limit_g=-4)),

@@ -29,6 +29,12 @@ SECOND = """
 UPDATE versions SET portions = '[{"name": "plain", "count": 8, "components": [""]}]', goals =
   '{"path": "less", "cut": 0.5, "keep_sweet": 0.6, "definition": "free_sugars_who_g", "diets": [], "cupboard": null, "families": {}, "locks": {}}'
   WHERE id = 2;
+INSERT INTO bakes (id, version_id, baked_on, kind, servings, portion_g, energy_kcal, total_sugars_g, free_sugars_who_g, saved_energy_kcal,
+                   saved_total_sugars_g, saved_free_sugars_who_g, created_at)
+  VALUES (2, 2, '2026-02-04', 'plain', 5, 30, 100, 8, 8, 4, 2, 2, '2026-02-04 08:00:00'),
+         (3, 2, '2026-02-04', 'frosted', 3, 45, 180, 20, 20, 4, 2, 2, '2026-02-04 08:00:00'),
+         (4, 2, '2026-02-04', 'plain', 8, 30, 100, 8, 8, 4, 2, 2, '2026-02-04 09:00:00');
+INSERT INTO servings (id, bake_id, eaten_on, count, who, created_at) VALUES (2, 3, '2026-02-05', 1, 'Bo', '2026-02-05 08:00:00');
 INSERT INTO products (id, label, "like", created_at) VALUES (1, '{"name": "Fig spread"}', 'jam', '2026-02-01 08:00:00');
 """
 

@@ -177,10 +177,42 @@ class BothWays(Folder):
         self.assertEqual(deeds, {("slice", "serving", "[1]"), ("bake", "bake", "[1]")})
         command.downgrade(config_of(self.path), "0003")
         with sqlite3.connect(self.path) as connection:
-            self.assertEqual(connection.execute("SELECT client_key FROM bakes").fetchall(), [("bake/0",)])
-            self.assertEqual(connection.execute("SELECT client_key FROM servings").fetchall(), [("slice",)])
+            self.assertEqual(
+                connection.execute("SELECT client_key FROM bakes ORDER BY id").fetchall(),
+                [("bake/0",), (None,), (None,), (None,)],
+            )
+            self.assertEqual(
+                connection.execute("SELECT client_key FROM servings ORDER BY id").fetchall(), [("slice",), (None,)]
+            )
             self.assertEqual(connection.execute("SELECT count(*) FROM lines").fetchone(), (4,))
         self.assertWhole(self.start())
+
+    def test_what_was_a_row_for_each_kind_becomes_a_bake_with_portions_and_back(self) -> None:
+        database_at(self.path, "0003")
+        with sqlite3.connect(self.path) as connection:
+            before = connection.execute("SELECT * FROM bakes ORDER BY id").fetchall()
+        command.upgrade(config_of(self.path), "head")
+        with sqlite3.connect(self.path) as connection:
+            events = connection.execute("SELECT id, version_id, baked_on FROM bakes ORDER BY id").fetchall()
+            portions = connection.execute("SELECT id, bake_id, kind FROM bake_portions ORDER BY id").fetchall()
+            eaten = connection.execute("SELECT id, portion_id FROM servings ORDER BY id").fetchall()
+        self.assertEqual(events, [(1, 2, "2026-01-04"), (2, 2, "2026-02-04"), (4, 2, "2026-02-04")])
+        self.assertEqual(portions, [(1, 1, ""), (2, 2, "plain"), (3, 2, "frosted"), (4, 4, "plain")])
+        self.assertEqual(eaten, [(1, 1), (2, 3)])
+        database = Database(self.path)
+        shown = ledger.ledger(database, date(2026, 2, 1), date(2026, 2, 28))
+        self.assertEqual((shown["total"]["servings"], shown["total"]["free_sugars_who_g"]), (1, 20))
+        self.assertEqual({b["id"]: b["event_id"] for b in shown["bakes"]}, {1: 1, 2: 2, 3: 2, 4: 4})
+        database.close()
+        command.downgrade(config_of(self.path), "0003")
+        with sqlite3.connect(self.path) as connection:
+            names = [row[1] for row in connection.execute("PRAGMA table_info(bakes)")]
+            after = [
+                dict(zip(names, row, strict=True)) for row in connection.execute("SELECT * FROM bakes ORDER BY id")
+            ]
+        self.assertEqual(len(after), len(before))
+        self.assertEqual([(r["id"], r["version_id"], r["baked_on"], r["kind"], r["servings"]) for r in after],
+                         [(1, 2, "2026-01-04", "", 8), (2, 2, "2026-02-04", "plain", 5), (3, 2, "2026-02-04", "frosted", 3), (4, 2, "2026-02-04", "plain", 8)])  # fmt: skip
 
     def test_checks_and_triggers_outlive_the_tables_made_anew(self) -> None:
         database_at(self.path, "0001")

@@ -673,7 +673,10 @@ export interface components {
              */
             client_key?: string | null;
         };
-        /** BakeOut */
+        /**
+         * BakeOut
+         * @description One kind of portion of a bake; those of one bake have the same ``event_id``.
+         */
         BakeOut: {
             /** Energy Kcal */
             energy_kcal: number;
@@ -689,6 +692,8 @@ export interface components {
             saved_free_sugars_who_g: number;
             /** Id */
             id: number;
+            /** Event Id */
+            event_id: number;
             /** Recipe Id */
             recipe_id: number;
             /** Version Id */

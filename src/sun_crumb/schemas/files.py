@@ -109,10 +109,8 @@ class ProductRow(In):
     deleted_at: datetime | None
 
 
-class BakeRow(In):
+class PortionRow(In):
     id: Id
-    version_id: Id
-    baked_on: date
     kind: str
     servings: Servings
     portion_g: float
@@ -122,12 +120,19 @@ class BakeRow(In):
     saved_energy_kcal: float
     saved_total_sugars_g: float
     saved_free_sugars_who_g: float
+
+
+class BakeRow(In):
+    id: Id
+    version_id: Id
+    baked_on: date
     created_at: datetime
+    portions: list[PortionRow]
 
 
 class ServingRow(In):
     id: Id
-    bake_id: Id
+    portion_id: Id
     eaten_on: date
     count: Annotated[float, Field(gt=0, le=100)]
     who: Who

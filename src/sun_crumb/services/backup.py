@@ -15,7 +15,17 @@ from sqlalchemy.orm import Session, selectinload
 from sun_crumb.core.errors import CoreError
 from sun_crumb.formats import backup as file
 from sun_crumb.formats.backup import BadBackupError
-from sun_crumb.schemas.files import Backup, BakeRow, DeedRow, LineRow, ProductRow, RecipeRow, ServingRow, VersionRow
+from sun_crumb.schemas.files import (
+    Backup,
+    BakeRow,
+    DeedRow,
+    LineRow,
+    PortionRow,
+    ProductRow,
+    RecipeRow,
+    ServingRow,
+    VersionRow,
+)
 from sun_crumb.services.clock import now
 from sun_crumb.services.errors import DamagedError, NotFoundError
 from sun_crumb.services.figures import keep_figures
@@ -26,7 +36,7 @@ from sun_crumb.services.views import View
 from sun_crumb.store import Database
 from sun_crumb.store.errors import told
 from sun_crumb.store.folder import OWNER_FILE
-from sun_crumb.store.tables import Bake, Deed, Line, Product, Recipe, Serving, Setting, Version
+from sun_crumb.store.tables import Bake, BakePortion, Deed, Line, Product, Recipe, Serving, Setting, Version
 
 KEPT_AS = re.compile(r"before-restore-\d{8}T\d{6}(?:-\d{1,3})?\.json")
 
@@ -55,7 +65,10 @@ def _content(session: Session, made_at: datetime) -> str:
         "settings": settings,
         "products": [_row(row, ProductRow) for row in products],
         "recipes": [_recipe(row) for row in recipes],
-        "bakes": [_row(row, BakeRow) for row in session.scalars(select(Bake).order_by(Bake.id))],
+        "bakes": [
+            _row(row, BakeRow, "portions") | {"portions": [_row(portion, PortionRow) for portion in row.portions]}
+            for row in session.scalars(select(Bake).options(selectinload(Bake.portions)).order_by(Bake.id))
+        ],
         "servings": [_row(row, ServingRow) for row in session.scalars(select(Serving).order_by(Serving.id))],
         "deeds": [_row(row, DeedRow) for row in session.scalars(select(Deed).order_by(Deed.key))],
     }
@@ -72,18 +85,18 @@ def _damaged(rows: Iterable[Any], check: Callable[[Any], object]) -> list[int]:
     return found
 
 
-def _row(row: Any, shape: Any) -> dict[str, Any]:
+def _row(row: Any, shape: Any, *without: str) -> dict[str, Any]:
     """Return a stored row by the names of its shape in the file; days and times as text."""
-    values = {name: getattr(row, name) for name in shape.model_fields if name not in ("versions", "lines")}
+    values = {name: getattr(row, name) for name in shape.model_fields if name not in without}
     return {k: v.isoformat() if isinstance(v, date) else v for k, v in values.items()}
 
 
 def _recipe(recipe: Recipe) -> dict[str, Any]:
     versions = [
-        _row(version, VersionRow) | {"lines": [_row(line, LineRow) for line in version.lines]}
+        _row(version, VersionRow, "lines") | {"lines": [_row(line, LineRow) for line in version.lines]}
         for version in recipe.versions
     ]
-    return _row(recipe, RecipeRow) | {"versions": versions}
+    return _row(recipe, RecipeRow, "versions") | {"versions": versions}
 
 
 def restore(database: Database, content: str) -> View:
@@ -101,7 +114,7 @@ def restore(database: Database, content: str) -> View:
     found = file.read(content)
     with database.transaction() as session:
         kept_as = _keep(database.path.parent, now(session), _content(session, now(session)))
-        for table in (Deed, Serving, Bake, Line, Version, Recipe, Product, Setting):
+        for table in (Deed, Serving, BakePortion, Bake, Line, Version, Recipe, Product, Setting):
             session.execute(delete(table))
         session.expunge_all()
         _fill(session, found)
@@ -172,7 +185,10 @@ def _fill(session: Session, found: Backup) -> None:
             continue
         sound = _passes(lambda recipe=recipe: sound_recipe(recipe, pantry), f"recipe {row.title!r}")  # type: ignore[misc]
         keep_figures(session, {v: one.formula for v, one in zip(recipe.versions, sound, strict=True)})
-    session.add_all(Bake(**_values(row)) for row in household.bakes)
+    session.add_all(
+        Bake(**_values(row, "portions"), portions=[BakePortion(**_values(one)) for one in row.portions])
+        for row in household.bakes
+    )
     session.flush()
     session.add_all(Serving(**_values(row)) for row in household.servings)
     session.add_all(Deed(**_values(row)) for row in household.deeds)
@@ -200,11 +216,13 @@ def _check_numbers(found: Backup) -> None:
     """Raise BadBackupError unless every row has a number of its own and points to one that is there."""
     h = found.household
     versions = [version for recipe in h.recipes for version in recipe.versions]
+    portions = [portion.id for bake in h.bakes for portion in bake.portions]
     for what, numbers in (
         ("recipes", [row.id for row in h.recipes]),
         ("versions", [row.id for row in versions]),
         ("products", [row.id for row in h.products]),
         ("bakes", [row.id for row in h.bakes]),
+        ("portions", portions),
         ("servings", [row.id for row in h.servings]),
         ("deeds", [row.key for row in h.deeds]),
     ):
@@ -215,5 +233,5 @@ def _check_numbers(found: Backup) -> None:
             raise _bad(f"the order of versions of {recipe.title!r}")
     if lost := {row.version_id for row in h.bakes} - {row.id for row in versions}:
         raise _bad(f"a bake of version {min(lost)}, which isn't there,")
-    if lost := {row.bake_id for row in h.servings} - {row.id for row in h.bakes}:
-        raise _bad(f"a portion of bake {min(lost)}, which isn't there,")
+    if lost := {row.portion_id for row in h.servings} - set(portions):
+        raise _bad(f"a slice of portion {min(lost)}, which isn't there,")

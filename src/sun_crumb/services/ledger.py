@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from datetime import date, datetime
+from datetime import date
 from math import isfinite
 
 from sqlalchemy import func, select
@@ -18,7 +18,7 @@ from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.soundness import portion_kinds, sound_version
 from sun_crumb.services.views import View, rounded
 from sun_crumb.store import Database
-from sun_crumb.store.tables import Bake, Recipe, Serving, Version
+from sun_crumb.store.tables import Bake, BakePortion, Recipe, Serving, Version
 
 MOST_EATEN = 100.0
 SUMS = (
@@ -39,10 +39,10 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
     content = [version_id, baked_on.isoformat()]
     with database.transaction() as session:
         if made := made_before(session, client_key, "bake", content):
-            rows = session.scalars(select(Bake).where(Bake.id.in_(made)).order_by(Bake.id)).all()
-            if not rows:
+            found = session.scalars(select(BakePortion).where(BakePortion.id.in_(made)).order_by(BakePortion.id)).all()
+            if not found:
                 raise taken_away("bake")
-            return [_bake_view(session, row) for row in rows]
+            return [_portion_view(session, row) for row in found]
         version = session.get(Version, version_id)
         if version is None or version.recipe.deleted_at is not None:
             raise NotFoundError(f"no version {version_id}", field="version_id")
@@ -51,22 +51,18 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
         original = sound_version(version.recipe, version.recipe.versions[0], pantry)
         kinds = portion_kinds(version) or [PortionKind("", formula.servings, formula.components)]
         before, after = portion_totals(original, kinds), portion_totals(formula, kinds)
-        rows = [
-            _bake_row(
-                version, baked_on, kind, after[kind.name], savings(before[kind.name], after[kind.name], 1), now(session)
-            )
-            for kind in kinds
+        baked = Bake(version_id=version.id, baked_on=baked_on, created_at=now(session))
+        baked.portions = [
+            _portion_row(kind, after[kind.name], savings(before[kind.name], after[kind.name], 1)) for kind in kinds
         ]
-        session.add_all(rows)
+        session.add(baked)
         session.flush()
-        note(session, client_key, "bake", content, [row.id for row in rows])
-        return [_bake_view(session, row) for row in rows]
+        note(session, client_key, "bake", content, [row.id for row in baked.portions])
+        return [_portion_view(session, row) for row in baked.portions]
 
 
-def _bake_row(version: Version, baked_on: date, kind: PortionKind, one: Totals, saved: Savings, at: datetime) -> Bake:
-    return Bake(
-        version_id=version.id,
-        baked_on=baked_on,
+def _portion_row(kind: PortionKind, one: Totals, saved: Savings) -> BakePortion:
+    return BakePortion(
         kind=kind.name,
         servings=kind.count,
         portion_g=one.mass_g,
@@ -76,33 +72,33 @@ def _bake_row(version: Version, baked_on: date, kind: PortionKind, one: Totals, 
         saved_energy_kcal=saved.energy_kcal,
         saved_total_sugars_g=saved.total_sugars_g,
         saved_free_sugars_who_g=saved.free_sugars_who_g,
-        created_at=at,
     )
 
 
 def eat(
-    database: Database, bake_id: int, eaten_on: date, count: float, who: str = "", client_key: str | None = None
+    database: Database, portion_id: int, eaten_on: date, count: float, who: str = "", client_key: str | None = None
 ) -> View:
     """Note portions eaten and return them. The same *client_key* again returns the first note."""
     if not isfinite(count) or not 0 < count <= MOST_EATEN:
         raise OutOfDomainError(
             f"{count:g} portions can't be eaten; give more than 0 and at most {MOST_EATEN:g}", field="count"
         )
-    content = [bake_id, eaten_on.isoformat(), count, who]
+    content = [portion_id, eaten_on.isoformat(), count, who]
     with database.transaction() as session:
         if made := made_before(session, client_key, "serving", content):
             found = session.get(Serving, made[0])
             if found is None or found.deleted_at is not None:
                 raise taken_away("note")
             return _serving_view(found)
-        baked = session.get(Bake, bake_id)
-        if baked is None:
-            raise NotFoundError(f"no bake {bake_id}", field="bake_id")
-        if eaten_on < baked.baked_on:
+        portion = session.get(BakePortion, portion_id)
+        if portion is None:
+            raise NotFoundError(f"no bake {portion_id}", field="bake_id")
+        if eaten_on < portion.bake.baked_on:
             raise OutOfDomainError(
-                f"it was baked on {baked.baked_on.isoformat()}, it can't have been eaten before", field="eaten_on"
+                f"it was baked on {portion.bake.baked_on.isoformat()}, it can't have been eaten before",
+                field="eaten_on",
             )
-        row = Serving(bake_id=bake_id, eaten_on=eaten_on, count=count, who=who.strip(), created_at=now(session))
+        row = Serving(portion_id=portion_id, eaten_on=eaten_on, count=count, who=who.strip(), created_at=now(session))
         session.add(row)
         session.flush()
         note(session, client_key, "serving", content, [row.id])
@@ -128,10 +124,10 @@ def ledger(database: Database, since: date, until: date) -> View:
     if since > until:
         raise OutOfDomainError("the first day lies after the last", field="since")
     with database.reading() as session:
-        columns = [func.sum(getattr(Bake, name) * Serving.count).label(name) for name in SUMS]
+        columns = [func.sum(getattr(BakePortion, name) * Serving.count).label(name) for name in SUMS]
         rows = session.execute(
             select(Serving.eaten_on, func.sum(Serving.count).label("servings"), *columns)
-            .join(Bake, Serving.bake_id == Bake.id)
+            .join(BakePortion, Serving.portion_id == BakePortion.id)
             .where(Serving.deleted_at.is_(None), Serving.eaten_on.between(since, until))
             .group_by(Serving.eaten_on)
             .order_by(Serving.eaten_on)
@@ -143,17 +139,23 @@ def ledger(database: Database, since: date, until: date) -> View:
         eaten = session.scalars(
             select(Serving)
             .where(Serving.deleted_at.is_(None), Serving.eaten_on.between(since, until))
-            .options(joinedload(Serving.bake).joinedload(Bake.version).joinedload(Version.recipe))
+            .options(
+                joinedload(Serving.portion)
+                .joinedload(BakePortion.bake)
+                .joinedload(Bake.version)
+                .joinedload(Version.recipe)
+            )
             .order_by(Serving.eaten_on.desc(), Serving.id.desc())
             .limit(60)
         ).all()
         bakes = session.scalars(
-            select(Bake)
+            select(BakePortion)
+            .join(Bake, BakePortion.bake_id == Bake.id)
             .join(Version, Bake.version_id == Version.id)
             .join(Recipe, Version.recipe_id == Recipe.id)
             .where(Recipe.deleted_at.is_(None))
-            .options(joinedload(Bake.version).joinedload(Version.recipe))
-            .order_by(Bake.baked_on.desc(), Bake.id.desc())
+            .options(joinedload(BakePortion.bake).joinedload(Bake.version).joinedload(Version.recipe))
+            .order_by(Bake.baked_on.desc(), BakePortion.id.desc())
             .limit(20)
         ).all()
         return {
@@ -165,7 +167,7 @@ def ledger(database: Database, since: date, until: date) -> View:
                 **{n: rounded(sum(d[n] for d in days)) for n in SUMS},
             },
             "servings": [_serving_view(row) for row in eaten],
-            "bakes": [_bake_view(session, row) for row in bakes],
+            "bakes": [_portion_view(session, row) for row in bakes],
         }
 
 
@@ -176,21 +178,23 @@ def _serving(session: Session, serving_id: int) -> Serving:
     return row
 
 
-def _bake_view(session: Session, row: Bake) -> View:
-    version = row.version or session.get_one(Version, row.version_id)
+def _portion_view(session: Session, row: BakePortion) -> View:
+    baked = row.bake
+    version = baked.version or session.get_one(Version, baked.version_id)
     eaten = session.scalar(
         select(func.coalesce(func.sum(Serving.count), 0.0)).where(
-            Serving.bake_id == row.id, Serving.deleted_at.is_(None)
+            Serving.portion_id == row.id, Serving.deleted_at.is_(None)
         )
     )
     return {
         "id": row.id,
+        "event_id": baked.id,
         "recipe_id": version.recipe_id,
         "version_id": version.id,
         "title": version.recipe.title,
         "label": f"{version.label}, {row.kind}" if row.kind else version.label,
         "unit": version.unit,
-        "baked_on": row.baked_on.isoformat(),
+        "baked_on": baked.baked_on.isoformat(),
         "servings": row.servings,
         "eaten": eaten or 0.0,
         "portion_g": rounded(row.portion_g, 1),
@@ -199,14 +203,15 @@ def _bake_view(session: Session, row: Bake) -> View:
 
 
 def _serving_view(row: Serving) -> View:
+    portion, version = row.portion, row.portion.bake.version
     return {
         "id": row.id,
-        "bake_id": row.bake_id,
-        "title": row.bake.version.recipe.title,
-        "label": f"{row.bake.version.label}, {row.bake.kind}" if row.bake.kind else row.bake.version.label,
-        "unit": row.bake.version.unit,
+        "bake_id": row.portion_id,
+        "title": version.recipe.title,
+        "label": f"{version.label}, {portion.kind}" if portion.kind else version.label,
+        "unit": version.unit,
         "eaten_on": row.eaten_on.isoformat(),
         "count": row.count,
         "who": row.who,
-        **{name: rounded(getattr(row.bake, name) * row.count) for name in SUMS},
+        **{name: rounded(getattr(portion, name) * row.count) for name in SUMS},
     }

@@ -75,13 +75,27 @@ class Line(Base):
 
 
 class Bake(Base):
-    """A version baked on a day: what one portion held, and what it saves against the original at the same portion."""
+    """A version baked on a day: the event that its portions, and whatever is noted of it, hang on."""
 
     __tablename__ = "bakes"
 
     id: Mapped[int] = mapped_column(primary_key=True)
     version_id: Mapped[int] = mapped_column(ForeignKey("versions.id", ondelete="CASCADE"), index=True)
     baked_on: Mapped[date] = mapped_column(index=True)
+    created_at: Mapped[datetime]
+    version: Mapped[Version] = relationship()
+    portions: Mapped[list[BakePortion]] = relationship(
+        back_populates="bake", order_by="BakePortion.id", cascade="all, delete-orphan"
+    )
+
+
+class BakePortion(Base):
+    """One kind of portion of a bake: what one held, and what it saves against the original at the same portion."""
+
+    __tablename__ = "bake_portions"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    bake_id: Mapped[int] = mapped_column(ForeignKey("bakes.id", ondelete="CASCADE"), index=True)
     kind: Mapped[str] = mapped_column(default="")
     servings: Mapped[int]
     portion_g: Mapped[float]
@@ -91,24 +105,23 @@ class Bake(Base):
     saved_energy_kcal: Mapped[float]
     saved_total_sugars_g: Mapped[float]
     saved_free_sugars_who_g: Mapped[float]
-    created_at: Mapped[datetime]
-    version: Mapped[Version] = relationship()
+    bake: Mapped[Bake] = relationship(back_populates="portions")
 
 
 class Serving(Base):
-    """Portions of a bake eaten by someone on a day."""
+    """Portions of one kind of a bake eaten by someone on a day."""
 
     __tablename__ = "servings"
     __table_args__ = (CheckConstraint("count > 0"), Index("ix_servings_day", "eaten_on", "deleted_at"))
 
     id: Mapped[int] = mapped_column(primary_key=True)
-    bake_id: Mapped[int] = mapped_column(ForeignKey("bakes.id", ondelete="CASCADE"), index=True)
+    portion_id: Mapped[int] = mapped_column(ForeignKey("bake_portions.id", ondelete="CASCADE"), index=True)
     eaten_on: Mapped[date]
     count: Mapped[float]
     who: Mapped[str] = mapped_column(default="")
     created_at: Mapped[datetime]
     deleted_at: Mapped[datetime | None]
-    bake: Mapped[Bake] = relationship()
+    portion: Mapped[BakePortion] = relationship()
 
 
 class Product(Base):

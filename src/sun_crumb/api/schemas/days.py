@@ -11,7 +11,10 @@ _SumsOut = numbers("SumsOut", SUMS)
 
 
 class BakeOut(_SumsOut):  # type: ignore[valid-type, misc]
+    """One kind of portion of a bake; those of one bake have the same ``event_id``."""
+
     id: int
+    event_id: int
     recipe_id: int
     version_id: int
     title: str
