@@ -155,38 +155,50 @@ def change_recipe(database: Database, recipe_id: int, revision: int, changes: di
                 field="revision",
                 stored=_recipe_view(session, recipe_id),
             )
-        if "title" in changes:
-            recipe.title = changes["title"].strip() or recipe.title
-        original = recipe.versions[0]
-        if "servings" in changes or "unit" in changes:
-            for version in recipe.versions:
-                version.servings = changes.get("servings", version.servings)
-                version.unit = changes.get("unit", version.unit)
-        if "lines" in changes:
-            formula = formula_of(recipe.title, changes["lines"], original.servings, original.unit, pantry_in(session))
-            original.lines.clear()
-            session.flush()
-            original.lines = line_rows(formula)
-        if "own_yields" in changes:
-            for version in recipe.versions:
-                own = {c: n for c, n in changes["own_yields"].items() if n != version.servings}
-                held = {line.component for line in original.lines}
-                if unknown := sorted(set(own) - held):
-                    raise OutOfDomainError(f"the recipe has no component {unknown[0]!r}", field="own_yields")
-                version.own_yields = own or None
-        if "portions" in changes:
-            for version in recipe.versions:
-                if changes["portions"]:
-                    check_portions(sound_version(recipe, version, pantry_in(session)), changes["portions"])
-                version.portions = [asdict(kind) for kind in changes["portions"]] or None
-        elif "servings" in changes:
-            for version in recipe.versions:
-                version.portions = None
+        _apply(session, recipe, changes)
         recipe.revision += 1
         session.flush()
         sound = checked(recipe, pantry_in(session))
         keep_figures(session, {row: one.formula for row, one in zip(recipe.versions, sound, strict=True)})
         return _recipe_view(session, recipe_id)
+
+
+def _apply(session: Session, recipe: Recipe, changes: dict[str, Any]) -> None:
+    """Put *changes* into a recipe's rows; what comes out is checked whole afterwards."""
+    if "title" in changes:
+        recipe.title = changes["title"].strip() or recipe.title
+    for version in recipe.versions:
+        version.servings = changes.get("servings", version.servings)
+        version.unit = changes.get("unit", version.unit)
+    if "lines" in changes:
+        original = recipe.versions[0]
+        formula = formula_of(recipe.title, changes["lines"], original.servings, original.unit, pantry_in(session))
+        original.lines.clear()
+        session.flush()
+        original.lines = line_rows(formula)
+    if "own_yields" in changes:
+        _set_yields(recipe, changes["own_yields"])
+    if "portions" in changes:
+        _set_portions(session, recipe, changes["portions"])
+    elif "servings" in changes:
+        for version in recipe.versions:
+            version.portions = None
+
+
+def _set_yields(recipe: Recipe, yields: dict[str, int]) -> None:
+    held = {line.component for line in recipe.versions[0].lines}
+    for version in recipe.versions:
+        own = {c: n for c, n in yields.items() if n != version.servings}
+        if unknown := sorted(set(own) - held):
+            raise OutOfDomainError(f"the recipe has no component {unknown[0]!r}", field="own_yields")
+        version.own_yields = own or None
+
+
+def _set_portions(session: Session, recipe: Recipe, kinds: Sequence[PortionKind]) -> None:
+    for version in recipe.versions:
+        if kinds:
+            check_portions(sound_version(recipe, version, pantry_in(session)), kinds)
+        version.portions = [asdict(kind) for kind in kinds] or None
 
 
 def delete_recipe(database: Database, recipe_id: int) -> None:

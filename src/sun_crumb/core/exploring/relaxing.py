@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass, replace
 from math import ceil
 from typing import Any
@@ -49,23 +49,46 @@ def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard
         found = rework(formula, wish, pantry, cup)
         return found if found.status == "balanced" else None
 
-    found: list[Relaxation] = []
+    found = [
+        *_less(goals, holds),
+        *_with_help(formula, goals, pantry, holds),
+        *_with_filler(formula, goals, pantry, holds),
+        *_let_go(formula, goals, pantry, holds),
+        *_without_limit(formula, goals, holds),
+        *_as_usual(goals, holds),
+    ]
+    return sorted(found or _together(goals, holds), key=lambda r: (round(r.size, 3), r.goal))
+
+
+def _less(goals: Goals, holds: Holds) -> Iterator[Relaxation]:
+    """Give a smaller cut, and less sweetness."""
     if (cut := _largest_cut(goals, holds)) is not None:
         words = f"a cut of {100 * cut:.0f} % keeps everything else as asked"
-        found.append(Relaxation("cut", {"cut": cut}, words, goals.wanted_cut - cut))
+        yield Relaxation("cut", {"cut": cut}, words, goals.wanted_cut - cut)
     for less in (0.05, 0.1, 0.15, 0.2, 0.3):
         keep = round(goals.wanted_sweetness - less, 2)
         if keep >= 0.3 and holds(replace(goals, keep_sweet=keep)):
             words = f"at {100 * keep:.0f} % of the sweetness the whole cut can be had"
-            found.append(Relaxation("keep_sweet", {"keep_sweet": keep}, words, less))
-            break
-    found += _with_help(formula, goals, pantry, holds)
-    found += _with_filler(formula, goals, pantry, holds)
+            yield Relaxation("keep_sweet", {"keep_sweet": keep}, words, less)
+            return
+
+
+def _let_go(formula: Formula, goals: Goals, pantry: Pantry, holds: Holds) -> Iterator[Relaxation]:
+    """Give each amount that the baker has set, let go."""
     for position in goals.locks:
         freed = {k: v for k, v in goals.locks.items() if k != position}
         if holds(replace(goals, locks=freed)):
             name = formula.lines[position].ingredient.name
-            found.append(Relaxation("locks", {"locks": freed}, f"it can be had if {name} is let go", 0.1))
+            yield Relaxation("locks", {"locks": freed}, f"it can be had if {name} is let go", 0.1)
+    for component, key, _ in goals.amounts:
+        freed_amounts = tuple(a for a in goals.amounts if a[:2] != (component, key))
+        if holds(replace(goals, amounts=freed_amounts)):
+            name = pantry[key].name
+            yield Relaxation("amounts", {"amounts": freed_amounts}, f"it can be had if {name} is let go", 0.1)
+
+
+def _without_limit(formula: Formula, goals: Goals, holds: Holds) -> Iterator[Relaxation]:
+    """Give each limit of a portion, as far as it would have to be."""
     for field, key, name in (
         ("most_energy_kcal", "energy_kcal", "kcal"),
         ("most_free_sugar_g", "free_sugars_who_g", "g of free sugar"),
@@ -76,31 +99,27 @@ def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard
             if loose := holds(wish):
                 most = ceil(getattr(point_of(loose, wish), key))
                 words = f"the limit would have to be {most} {name} in a portion"
-                found.append(Relaxation(field, {field: most}, words, 0.2))
-    if goals.most_cost is not None:
-        wish = replace(goals, most_cost=None)
-        if loose := holds(wish):
-            most = ceil(100 * (cost_of(loose.after.lines, goals.prices) or 0.0) / formula.servings) / 100
-            words = f"what is priced would have to cost {most:.2f} in a portion"
-            found.append(Relaxation("most_cost", {"most_cost": most}, words, 0.2))
-    if goals.most_new is not None and goals.most_new < goals.preset.most_new:
-        wish = replace(goals, most_new=None)
-        if holds(wish):
-            words = f"with up to {goals.preset.most_new} new sweeteners it can be had"
-            found.append(Relaxation("most_new", {"most_new": None}, words, 0.1))
+                yield Relaxation(field, {field: most}, words, 0.2)
+    if goals.most_cost is not None and (loose := holds(replace(goals, most_cost=None))):
+        dear = ceil(100 * (cost_of(loose.after.lines, goals.prices) or 0.0) / formula.servings) / 100
+        words = f"what is priced would have to cost {dear:.2f} in a portion"
+        yield Relaxation("most_cost", {"most_cost": dear}, words, 0.2)
+
+
+def _as_usual(goals: Goals, holds: Holds) -> Iterator[Relaxation]:
+    """Give what the baker has set otherwise than the path or the dessert would, as usual; and another sugar to count."""
+    if goals.most_new is not None and goals.most_new < goals.preset.most_new and holds(replace(goals, most_new=None)):
+        words = f"with up to {goals.preset.most_new} new sweeteners it can be had"
+        yield Relaxation("most_new", {"most_new": None}, words, 0.1)
     if goals.caps and holds(replace(goals, caps={})):
-        found.append(Relaxation("caps", {"caps": {}}, "it can be had within the dessert's usual caps", 0.1))
-    for component, key, _ in goals.amounts:
-        freed_amounts = tuple(a for a in goals.amounts if a[:2] != (component, key))
-        if holds(replace(goals, amounts=freed_amounts)):
-            name = pantry[key].name
-            found.append(Relaxation("amounts", {"amounts": freed_amounts}, f"it can be had if {name} is let go", 0.1))
-    if goals.counted != "refined_sugar_g" and "refined_only" in goals.preset.traits:
-        wish = replace(goals, definition="refined_sugar_g")
-        if holds(wish):
-            words = f"it can be had of refined sugar only: {DEFINITIONS[goals.counted]} then falls less"
-            found.append(Relaxation("definition", {"definition": "refined_sugar_g"}, words, 0.35))
-    return sorted(found or _together(goals, holds), key=lambda r: (round(r.size, 3), r.goal))
+        yield Relaxation("caps", {"caps": {}}, "it can be had within the dessert's usual caps", 0.1)
+    if (
+        goals.counted != "refined_sugar_g"
+        and "refined_only" in goals.preset.traits
+        and holds(replace(goals, definition="refined_sugar_g"))
+    ):
+        words = f"it can be had of refined sugar only: {DEFINITIONS[goals.counted]} then falls less"
+        yield Relaxation("definition", {"definition": "refined_sugar_g"}, words, 0.35)
 
 
 def _together(goals: Goals, holds: Holds) -> list[Relaxation]:

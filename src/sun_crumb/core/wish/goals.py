@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, field
 from functools import cache, cached_property
 from math import isfinite
@@ -150,45 +150,52 @@ class Goals:
     eaters: tuple[str, ...] = ()
 
     def __post_init__(self) -> None:
-        require_choice(self.path, paths(), "path")
+        self._check_choices()
         _in_range("cut", self.cut, 0.0, 1.0)
         _in_range("keep_sweet", self.keep_sweet, 0.3, 1.3)
-        if self.definition is not None:
-            require_choice(self.definition, DEFINITIONS, "definition")
-        for diet in self.diets:
-            require_choice(diet, diets(), "diet")
-        for key in self.eaters:
-            require_choice(key, eaters(), "eaters")
-        for tag in self.avoid:
-            require_choice(tag, {row["tag"] for row in table("allergens")}, "avoid")
-        if both := sorted(set(self.without) & set(self.including)):
-            raise OutOfDomainError(f"{both[0]} can't be both left out and put in", field="including", key=both[0])
         _in_range("most_energy_kcal", self.most_energy_kcal, 1.0, 5000.0, "the energy of a portion [kcal]")
         _in_range("most_free_sugar_g", self.most_free_sugar_g, 0.0, 500.0, "the free sugar of a portion [g]")
         _in_range("most_cost", self.most_cost, 0.0, 10_000.0, "the cost of a portion")
+        _in_range("most_new", self.most_new, 0, 6, "the number of new sweeteners")
         for key, price in self.prices.items():
             _in_range("prices", price, 0.0, 1e6, f"the price of {key}")
-        for family in self.families.values():
-            require_choice(family, families(), "family")
-        for position, grams in self.locks.items():
-            if not isfinite(grams) or not 0 <= grams <= 100_000:
-                raise OutOfDomainError(
-                    f"line {position + 1}: {grams} g can't be locked", field="locks", position=position
-                )
-        for _, key, grams in self.amounts:
-            if not isfinite(grams) or not 0 <= grams <= 100_000:
-                raise OutOfDomainError(f"{key}: {grams} g can't be set", field="amounts", key=key)
-            if grams and key in self.without:
-                raise OutOfDomainError(f"{key} can't be both left out and set", field="amounts", key=key)
-        places = [(component, key) for component, key, _ in self.amounts]
-        if twice := next((place for place in places if places.count(place) > 1), None):
-            raise OutOfDomainError(f"{twice[1]} is set twice", field="amounts", key=twice[1])
-        _in_range("most_new", self.most_new, 0, 6, "the number of new sweeteners")
         for kind, share in self.caps.items():
             require_choice(kind, CAPS, "caps")
             _in_range("caps", share, 0.0, 0.8, f"the most {CAPS[kind]} in the batter")
-        for key in self.flavours or ():
-            require_choice(key, {row["key"] for row in table("flavours")}, "flavours")
+        if both := sorted(set(self.without) & set(self.including)):
+            raise OutOfDomainError(f"{both[0]} can't be both left out and put in", field="including", key=both[0])
+        self._check_amounts()
+
+    def _check_choices(self) -> None:
+        """Raise UnknownChoiceError, naming the field, where a name is none of those known."""
+        require_choice(self.path, paths(), "path")
+        known: tuple[tuple[str, Iterable[str], object], ...] = (
+            ("definition", () if self.definition is None else (self.definition,), DEFINITIONS),
+            ("diet", self.diets, diets()),
+            ("eaters", self.eaters, eaters()),
+            ("avoid", self.avoid, {row["tag"] for row in table("allergens")}),
+            ("family", self.families.values(), families()),
+            ("flavours", self.flavours or (), {row["key"] for row in table("flavours")}),
+        )
+        for field_name, names, choices in known:
+            for name in names:
+                require_choice(name, choices, field_name)
+
+    def _check_amounts(self) -> None:
+        """Raise OutOfDomainError where what the baker has set is no amount, is set twice, or must not be in."""
+        for position, grams in self.locks.items():
+            if not _is_amount(grams):
+                raise OutOfDomainError(
+                    f"line {position + 1}: {grams} g can't be locked", field="locks", position=position
+                )
+        places = [(component, key) for component, key, _ in self.amounts]
+        for _, key, grams in self.amounts:
+            if not _is_amount(grams):
+                raise OutOfDomainError(f"{key}: {grams} g can't be set", field="amounts", key=key)
+            if grams and key in self.without:
+                raise OutOfDomainError(f"{key} can't be both left out and set", field="amounts", key=key)
+        if twice := next((place for place in places if places.count(place) > 1), None):
+            raise OutOfDomainError(f"{twice[1]} is set twice", field="amounts", key=twice[1])
 
     @cached_property
     def excluded(self) -> frozenset[str]:
@@ -227,6 +234,10 @@ class Goals:
     def counted(self) -> str:
         """The definition of sugar that is cut."""
         return self.definition or self.preset.definition
+
+
+def _is_amount(grams: float) -> bool:
+    return isfinite(grams) and 0 <= grams <= 100_000
 
 
 def _in_range(name: str, value: float | None, low: float, high: float, words: str = "") -> None:
