@@ -28,7 +28,7 @@ class PantryAndFiles(Screens):
             "Carbohydrate, g": "12",
             "of which sugars, g": "15",
             "Fat, g": "3",
-            "Protein, g": "3,5",
+            "Protein, g": "3.5",
         }.items():
             page.get_by_label(name, exact=True).fill(value)
         expect(page.get_by_text("are more than the carbohydrate")).to_be_visible()

@@ -105,6 +105,7 @@ async function keep(): Promise<void> {
           :min="0.1"
           :max="1000"
           unit="g"
+          is-live
           @update:model-value="put('basis_g', $event)"
         />
         <NumberField
@@ -113,6 +114,7 @@ async function keep(): Promise<void> {
           :model-value="typed[field.key] ?? null"
           :label="`${field.name}, ${field.unit}`"
           is-optional
+          is-live
           @update:model-value="put(field.key, $event)"
         />
         <NumberField
@@ -120,6 +122,7 @@ async function keep(): Promise<void> {
           label="A US cup weighs, g"
           :max="600"
           is-optional
+          is-live
           @update:model-value="put('cup_g', $event)"
         />
       </div>

@@ -136,6 +136,7 @@ button:hover {
   }
   .foot {
     margin: 0;
+    display: flex;
   }
 }
 </style>

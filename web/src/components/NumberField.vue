@@ -20,6 +20,8 @@ const props = withDefaults(
     /** Whether it may be empty. */
     isOptional?: boolean
     isFocused?: boolean
+    /** Whether what is typed counts at once, not only when the field is left. */
+    isLive?: boolean
   }>(),
   {
     label: undefined,
@@ -52,6 +54,8 @@ const wrong = computed(() => {
   if (typed.value >= props.min && typed.value <= props.max) return ''
   return `${number(props.min)} to ${number(props.max)}${props.unit ? ` ${props.unit}` : ''}`
 })
+
+watch(typed, () => props.isLive && settle())
 
 function settle(): void {
   if (!wrong.value && typed.value !== props.modelValue) emit('update:modelValue', typed.value)

@@ -35,10 +35,18 @@ onMounted(load)
   <div>
     <p class="ask">
       As sweet as
-      <NumberField v-model="sugar" name="Grams of sugar" :min="1" :max="5000" :step="10" is-inline /> g of
-      sugar in
-      <NumberField v-model="batter" name="Grams of batter" :min="1" :max="50000" :step="50" is-inline /> g of
-      batter takes
+      <NumberField v-model="sugar" name="Grams of sugar" :min="1" :max="5000" :step="10" is-inline is-live />
+      g of sugar in
+      <NumberField
+        v-model="batter"
+        name="Grams of batter"
+        :min="1"
+        :max="50000"
+        :step="50"
+        is-inline
+        is-live
+      />
+      g of batter takes
     </p>
     <div class="wide">
       <table>
