@@ -14,17 +14,13 @@ def main() -> int:
     requests, files, seed = (int(x) for x in (*sys.argv[1:], "50000", "10000", "1")[:3])
     logging.disable(logging.WARNING)
     start, kitchen = time.monotonic(), Attacked(seed)
-    attack_endpoints(kitchen, requests // 2)
-    print(
-        f"{kitchen.requests} requests nearly right, {len(kitchen.faults)} faults, {time.monotonic() - start:.0f} s",
-        flush=True,
-    )
     sent, faults = attack_by_schema(requests // 2, seed)
+    print(f"{sent} requests made from the document, {len(faults)} faults, {time.monotonic() - start:.0f} s", flush=True)
+    before = kitchen.requests
+    attack_endpoints(kitchen, requests - sent)
+    nearly = kitchen.requests - before
+    print(f"{nearly} requests nearly right, {len(kitchen.faults)} faults, {time.monotonic() - start:.0f} s", flush=True)
     kitchen.faults += faults
-    print(
-        f"{sent} requests made from the OpenAPI document, {len(faults)} faults, {time.monotonic() - start:.0f} s",
-        flush=True,
-    )
     before = len(kitchen.faults)
     taken = attack_with_files(kitchen, files)
     print(

@@ -50,6 +50,7 @@ export const vuetify = createVuetify({
   defaults: {
     VBtn: { rounded: 'pill', variant: 'outlined', ripple: false },
     VTextField: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
+    VNumberInput: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
     VSelect: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
     VAutocomplete: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
     VSlider: { hideDetails: true, thumbSize: 18, trackSize: 6 },

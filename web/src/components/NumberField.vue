@@ -92,9 +92,7 @@ function leave(): void {
     :autofocus="isFocused"
     :error-messages="wrong ? [wrong] : []"
     :class="{ inline: isInline }"
-    :variant="isInline ? 'underlined' : undefined"
     :single-line="isInline"
-    :hide-details="isInline ? 'auto' : undefined"
     grouping
     control-variant="hidden"
     inputmode="decimal"
