@@ -188,6 +188,39 @@ class WordsAndGrams(unittest.TestCase):
                 self.assertEqual(f"of {kind} in a portion" in told, portion(eaten, field) > limit, f"{name} {kind}")
         self.assertGreaterEqual(len(seen), 7, seen)
 
+    def test_what_is_said_of_the_rule_of_thumb(self) -> None:
+        cups = {
+            row["key"]: float(row["grams"])
+            for row in rows("pantry_measures")
+            if row["unit"] == "cup" and not row["form"]
+        }
+        rules = {row["ingredient"]: float(row["cups_per_cup"]) for row in rows("rules_of_thumb")}
+        seen = {"only": 0, "brings": 0}
+        for name, goals, plan in self.plans:
+            out = sum(x.before_g - x.after_g for x in plan.lines if x.reason.startswith("the cut asked for"))
+            for told in plan.by_the_book:
+                # So many cups for each cup of sugar that goes (common practice, as the table's row says).
+                rule_g = out / cups["white_sugar"] * rules[told.ingredient] * cups[told.ingredient]
+                with self.subTest(name, path=goals.path, food=told.ingredient):
+                    self.assertAlmostEqual(told.rule_g, rule_g, delta=0.02 * rule_g + 0.1)
+                    plan_g = sum(
+                        x.after_g for x in plan.lines if x.ingredient == told.ingredient and x.position is None
+                    )
+                    self.assertAlmostEqual(told.plan_g, plan_g, delta=0.06)
+                    if found := re.search(r"asks this one for only (\d+) % of that", told.why):
+                        seen["only"] += 1
+                        self.assertAlmostEqual(float(found[1]), 100 * told.plan_g / told.rule_g, delta=0.6)
+                    found = re.search(r"would bring (\d+) % of the sweetness taken out", told.why)
+                    if found and not float(FOODS[told.ingredient]["glycosides_g"]):
+                        seen["brings"] += 1
+                        sweet = sum(
+                            holds(told.ingredient, f"{sugar}_g") * factor
+                            for sugar, factor in SWEET.items()
+                            if f"{sugar}_g" in FOODS[told.ingredient]
+                        )
+                        self.assertAlmostEqual(float(found[1]), 100 * sweet * told.rule_g / out, delta=1.0)
+        self.assertGreater(min(seen.values()), 5, seen)
+
     def test_what_could_not_be_had(self) -> None:
         seen = 0
         for name, goals, plan in self.plans:
