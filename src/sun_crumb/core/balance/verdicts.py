@@ -4,11 +4,14 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from functools import cache
+from typing import Literal
 
 from sun_crumb.core.balance.families import Family
 from sun_crumb.core.balance.metrics import METRICS, Metric
 from sun_crumb.core.quantities.household import percent
 from sun_crumb.core.reference import constant, table
+
+Level = Literal["balanced", "strained", "off"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -25,7 +28,7 @@ class Verdict:
     after: float
     deviation: float
     band: tuple[float, float]
-    level: str
+    level: Level
     words: str
     told: str
 
@@ -100,7 +103,7 @@ def verdicts(
     for gauge in by:
         off, new = gauge.deviation(after), gauge.ratio(after)
         reach = gauge.reach(off)
-        level = "balanced" if abs(reach) <= 1.001 else "strained" if abs(reach) <= 2.001 else "off"
+        level: Level = "balanced" if abs(reach) <= 1.001 else "strained" if abs(reach) <= 2.001 else "off"
         if gauge.metric.key == "sweetness" and gauge.wanted <= new <= gauge.old * (1 + gauge.band[1]):
             # Sweeter than asked, and no sweeter than the original, is no fault.
             level = "balanced"

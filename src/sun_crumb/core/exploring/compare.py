@@ -11,6 +11,7 @@ from sun_crumb.core.formula import Formula, portion, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.rework.plan import Plan, rework
+from sun_crumb.core.telling.unmet import Status
 from sun_crumb.core.wish.goals import Goals, Path, paths
 
 RANK = {"balanced": 0, "strained": 1, "unmet": 2}
@@ -113,7 +114,7 @@ class FrontierPoint:
     sweetness: float
     free_sugars_who_g: float
     energy_kcal: float
-    status: str
+    status: Status
     off_by: float
     off_in: str
 

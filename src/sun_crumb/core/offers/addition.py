@@ -3,11 +3,16 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import Literal, get_args
 
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.offers.moves import Move
 from sun_crumb.core.pantry import Ingredient
 
+Kind = Literal[
+    "paste", "puree", "syrup", "bulk", "crystal", "intense", "dry", "filler", "soda", "moist", "piece", "adjust", "acid", "swap", "stand_in", "flavour",
+]  # fmt: skip
+KINDS: dict[str, Kind] = {kind: kind for kind in get_args(Kind)}
 ADJUSTERS = frozenset({"filler", "soda", "moist", "piece", "adjust", "acid", "swap", "stand_in", "flavour"})
 
 
@@ -26,7 +31,7 @@ class Addition:
     """
 
     ingredient: Ingredient
-    kind: str
+    kind: Kind
     least_g: float
     most_share: float | None
     penalty: float

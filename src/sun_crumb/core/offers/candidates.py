@@ -8,7 +8,7 @@ from functools import cache
 
 from sun_crumb.core.balance import Family
 from sun_crumb.core.formula import Formula
-from sun_crumb.core.offers.addition import Addition
+from sun_crumb.core.offers.addition import KINDS, Addition, Kind
 from sun_crumb.core.offers.stand_ins import stood_in
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reference import table
@@ -80,7 +80,7 @@ def _with_amount(found: list[Addition], ingredient: Ingredient, grams: float) ->
     if grams <= 0:
         return others
     asked = _addition(ingredient, _rows().get(ingredient.key), is_required=True)
-    kind = "adjust" if asked.kind in ("piece", "swap") else asked.kind
+    kind: Kind = "adjust" if asked.kind in ("piece", "swap") else asked.kind
     return [*others, replace(asked, kind=kind, set_g=grams)]
 
 
@@ -147,7 +147,7 @@ def _addition(
     share = float(row["most_share"]) if row and row["most_share"] else None
     return Addition(
         ingredient,
-        row["kind"] if row else _kind(ingredient),
+        KINDS[row["kind"]] if row else _kind(ingredient),
         float(row["least_g"]) if row else 8.0,
         share,
         float(row["penalty"]) if row else 0.2,
@@ -188,10 +188,10 @@ def _swaps(
     return [replace(addition, replaces=position, least_g=formula.lines[position].grams)]
 
 
-def _kind(ingredient: Ingredient) -> str:
+def _kind(ingredient: Ingredient) -> Kind:
     if ingredient.has_role("intense") and not ingredient.has_role("bulk"):
         return "intense"
-    for role, kind in (("bulk", "bulk"), ("paste", "paste"), ("puree", "puree"), ("syrup", "syrup")):
+    for role in ("bulk", "paste", "puree", "syrup"):
         if ingredient.has_role(role):
-            return kind
+            return KINDS[role]
     return "crystal" if ingredient.has_role("sugar") else "adjust"

@@ -14,7 +14,7 @@ from sun_crumb.core.reading.document import Piece, own_yield, pieces
 from sun_crumb.core.reading.line import parse_line, split_line
 from sun_crumb.core.reading.match import is_sure, name_index
 from sun_crumb.core.reading.mentions import mentions
-from sun_crumb.core.reading.records import Amount, Candidate, ComponentYield, ParsedLine, Reading, ReadLine
+from sun_crumb.core.reading.records import Amount, Candidate, ComponentYield, LineStatus, ParsedLine, Reading, ReadLine
 from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin, read_yield
 from sun_crumb.core.reading.weigh import is_absurd, weigh
 from sun_crumb.core.reading.words import word_list
@@ -200,8 +200,8 @@ def _told_apart(
 def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
     piece, parsed = draft.piece, draft.parsed
     if parsed is None:
-        status = {"heading": "heading"}.get(piece.kind, "unreadable" if draft.problem else "note")
-        return ReadLine(piece.text, piece.component, status, problem=draft.problem)
+        told: LineStatus = "heading" if piece.kind == "heading" else "unreadable" if draft.problem else "note"
+        return ReadLine(piece.text, piece.component, told, problem=draft.problem)
     first: Amount | None = parsed.sums[0] if parsed.sums else None
     low, high, unit = _in_contract_unit(first)
     base = ReadLine(
@@ -250,7 +250,8 @@ def _weighed(
     first = parsed.sums[0] if parsed.sums else None
     weight = weigh(parsed, ingredient, cup)
     best = draft.candidates[0]
-    status, problem = "ok", ""
+    status: LineStatus = "ok"
+    problem = ""
     grams = weight.grams if weight else None
     if not parsed.sums and weight is None:
         if not _plausible_bare(parsed, draft):
@@ -317,7 +318,7 @@ def _plausible_bare(parsed: ParsedLine, draft: _Draft) -> bool:
     )
 
 
-def _unmeasured(parsed: ParsedLine, ingredient: Ingredient) -> tuple[float | None, str, str]:
+def _unmeasured(parsed: ParsedLine, ingredient: Ingredient) -> tuple[float | None, LineStatus, str]:
     """Return grams, status and question of a line without an amount ("salt", "icing sugar for dusting")."""
     if ingredient.has_role(*_TRACE_ROLES) and ingredient.per_100g.total_sugars_g < 20:
         measure = ingredient.measure("pinch")

@@ -3,6 +3,9 @@
 from __future__ import annotations
 
 from dataclasses import dataclass, field
+from typing import Literal
+
+LineStatus = Literal["ok", "ask", "conflict", "heading", "note", "unreadable"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -73,7 +76,7 @@ class ReadLine:
 
     text: str
     component: str
-    status: str
+    status: LineStatus
     quantity_low: float | None = None
     quantity_high: float | None = None
     unit: str | None = None

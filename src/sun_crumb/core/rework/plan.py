@@ -22,7 +22,15 @@ from sun_crumb.core.sugars.savings import Savings, savings
 from sun_crumb.core.telling.advice import ByTheBook, by_the_book, cautions
 from sun_crumb.core.telling.consequences import consequences, instead
 from sun_crumb.core.telling.reasons import reason
-from sun_crumb.core.telling.unmet import ComponentBalance, Unmet, passed_caps, ruled_out_by, status_of, unmet_goals
+from sun_crumb.core.telling.unmet import (
+    ComponentBalance,
+    Status,
+    Unmet,
+    passed_caps,
+    ruled_out_by,
+    status_of,
+    unmet_goals,
+)
 from sun_crumb.core.wish.eaters import eater_cautions
 from sun_crumb.core.wish.goals import Goals
 
@@ -53,7 +61,7 @@ class PlanLine:
 class Plan:
     """A rework with all that can be asked about it. ``before`` and ``after`` are the whole batch."""
 
-    status: str
+    status: Status
     lines: tuple[PlanLine, ...]
     balance: tuple[ComponentBalance, ...]
     before: Formula

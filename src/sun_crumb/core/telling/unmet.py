@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import Literal
 
 from sun_crumb.core.balance import Verdict
 from sun_crumb.core.formula import Formula, Totals
@@ -26,6 +27,9 @@ PASSED = {
 
 # How far rounding may leave the cut short before the goal counts as missed.
 CUT_TOLERANCE = 0.02
+
+
+Status = Literal["balanced", "strained", "unmet"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -178,7 +182,7 @@ def _ruled_out(goals: Goals, original: Formula, formula: Formula) -> list[Unmet]
     return found
 
 
-def status_of(unmet: list[Unmet], balances: list[ComponentBalance]) -> str:
+def status_of(unmet: list[Unmet], balances: list[ComponentBalance]) -> Status:
     """Return balanced, strained (within two bands) or unmet; a diet that the recipe breaks is told, and no balance."""
     unmet = [u for u in unmet if u.goal != "diet"]
     if any(u.goal in ("cut", "energy", "free_sugar", "cost", "including") for u in unmet) or any(
