@@ -105,32 +105,45 @@ def _paths(arguments: argparse.Namespace) -> Any:
 
 
 def _goals(arguments: argparse.Namespace, formula: Formula) -> Goals:
-    from sun_crumb.services import kitchen
+    """Return the wish that the flags ask for, by the same shape and checks as the API's."""
+    from pydantic import ValidationError
+
+    from sun_crumb.core.pantry import shipped_pantry
+    from sun_crumb.schemas.recipes import AmountIn, GoalsIn
+    from sun_crumb.services.soundness import words_of
+    from sun_crumb.services.wishes import goals_of
 
     def names(text: str | None) -> list[str]:
         return [word.strip() for word in (text or "").split(",") if word.strip()]
 
-    return Goals(
-        path=arguments.path,
-        cut=arguments.cut,
-        keep_sweet=arguments.keep_sweet,
-        definition=arguments.definition,
-        diets=tuple(arguments.diet or ()),
-        cupboard=kitchen.cupboard_keys(names(arguments.cupboard)) if arguments.cupboard else None,
-        avoid=tuple(names(arguments.avoid)),
-        eaters=tuple(arguments.eater or ()),
-        without=kitchen.pantry_keys(names(arguments.without), field="without"),
-        including=kitchen.pantry_keys(names(arguments.including), field="including"),
-        most_energy_kcal=arguments.most_kcal,
-        most_free_sugar_g=arguments.most_free_sugar,
-        most_cost=arguments.most_cost,
-        prices=_prices(arguments.price or ()),
-        locks=_locks(arguments.lock or (), formula),
-        amounts=_amounts(arguments.amount or (), formula),
-        most_new=arguments.most_new,
-        caps=dict(_named(words, "cap") for words in arguments.cap or ()),
-        flavours=None if arguments.flavours is None else tuple(names(arguments.flavours)),
-    )
+    try:
+        body = GoalsIn(
+            path=arguments.path,
+            cut=arguments.cut,
+            keep_sweet=arguments.keep_sweet,
+            definition=arguments.definition,
+            diets=arguments.diet or [],
+            cupboard=names(arguments.cupboard) if arguments.cupboard else None,
+            avoid=names(arguments.avoid),
+            eaters=arguments.eater or [],
+            without=names(arguments.without),
+            including=names(arguments.including),
+            most_energy_kcal=arguments.most_kcal,
+            most_free_sugar_g=arguments.most_free_sugar,
+            most_cost=arguments.most_cost,
+            locks=_locks(arguments.lock or (), formula),
+            amounts=[
+                AmountIn(component=component, ingredient=key, grams=grams)
+                for component, key, grams in _amounts(arguments.amount or (), formula)
+            ],
+            most_new=arguments.most_new,
+            caps=dict(_named(words, "cap") for words in arguments.cap or ()),
+            flavours=None if arguments.flavours is None else names(arguments.flavours),
+        )
+    except ValidationError as error:
+        words, field = words_of(error)
+        raise CoreError(words, field=field) from None
+    return goals_of(body, shipped_pantry(), _prices(arguments.price or ()))
 
 
 def _named(words: str, field: str) -> tuple[str, float]:
