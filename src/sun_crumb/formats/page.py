@@ -65,9 +65,15 @@ def _data_scripts(page: str) -> Iterator[str]:
 
 
 def _microdata(page: str) -> dict[str, Any] | None:
+    marked = page.find("schema.org/Recipe")
+    if marked < 0:
+        return None
     reader = _Microdata()
     until = monotonic() + MOST_SECONDS
-    for start in range(0, len(page), PIECE):
+    # From the tag that marks the Recipe to its end: the rest of a page is none of our business.
+    for start in range(max(page.rfind("<", 0, marked), 0), len(page), PIECE):
+        if reader.found and not reader.is_inside:
+            break
         reader.feed(page[start : start + PIECE])
         if monotonic() > until:
             raise PageTooWildError("it takes too long; copy the recipe's text into Bring in instead")
@@ -152,6 +158,11 @@ class _Microdata(HTMLParser):
         self._recipe_at = 0
         self._open: list[tuple[int, str, list[str]]] = []
         self._others: list[int] = []
+
+    @property
+    def is_inside(self) -> bool:
+        """Whether the Recipe is not at its end yet."""
+        return self._recipe_at > 0
 
     def handle_starttag(self, tag: str, attrs: list[tuple[str, str | None]]) -> None:
         if len(attrs) > MOST_ATTRIBUTES:
