@@ -110,7 +110,7 @@ def _goals(arguments: argparse.Namespace, formula: Formula) -> Goals:
 
     from sun_crumb.core.pantry import shipped_pantry
     from sun_crumb.schemas.recipes import AmountIn, GoalsIn
-    from sun_crumb.services.soundness import words_of
+    from sun_crumb.schemas.words import words_of
     from sun_crumb.services.wishes import goals_of
 
     def names(text: str | None) -> list[str]:

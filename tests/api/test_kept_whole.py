@@ -129,6 +129,12 @@ class OwnFiles(WithApplication):
         self.assertEqual(self.bring(own)["recipe_id"], number + 1)
         self.assertEqual(self.counts(), (2, 2))
 
+    def test_a_number_written_as_text_on_a_pack_is_that_number(self) -> None:
+        number = self.bring(self.changed("products", 0, "label", "cup_g", to="9"))["recipe_id"]
+        key = self.get(f"/api/recipes/{number}")["versions"][0]["lines"][2]["ingredient"]
+        measures = {m["unit"]: m["grams"] for m in self.get(f"/api/pantry/{key}")["measures"]}
+        self.assertEqual(measures["cup"], 9)
+
     def test_a_product_that_only_a_wish_names_travels_too(self) -> None:
         key = self.post("/api/products", SPREAD)["ingredient"]["key"]
         recipe = self.keep_cake()
@@ -157,6 +163,7 @@ class Damaged(WithApplication):
         for sql in (
             f"UPDATE versions SET servings = 0 WHERE recipe_id = {self.bad}",
             f"UPDATE versions SET goals = '{{\"path\": 7}}' WHERE recipe_id = {self.bad} AND number = 2",
+            f'UPDATE versions SET goals = \'{{"amounts": [7], "cupboard": 3}}\' WHERE recipe_id = {self.bad} AND number = 2',
             f"UPDATE versions SET goals = 'no json' WHERE recipe_id = {self.bad} AND number = 2",
             f"UPDATE versions SET portions = '[{{}}]', own_yields = '[]' WHERE recipe_id = {self.bad} AND number = 2",
             f"DELETE FROM lines WHERE version_id IN (SELECT id FROM versions WHERE recipe_id = {self.bad} AND number = 2)",
@@ -171,6 +178,11 @@ class Damaged(WithApplication):
                 self.assertEqual(rows[self.bad]["title"], "Lemon semolina cake")
                 error = self.get(f"/api/recipes/{self.bad}", 422)["error"]
                 self.assertEqual(error["code"], "damaged")
+                body = {"path": "less"}
+                for way in ("rework", "paths", "versions"):
+                    self.assertEqual(
+                        self.client.post(f"/api/recipes/{self.bad}/{way}", json=body).status_code // 100 in (2, 4), True
+                    )
                 raw = json.loads(self.get(f"/api/recipes/{self.bad}/export?format=json")["content"])
                 self.assertEqual(raw["title"], "Lemon semolina cake")
         self.delete(f"/api/recipes/{self.bad}")

@@ -118,6 +118,13 @@ class Preferences(WithApplication):
         self.assertEqual(self.patch("/api/settings", {"prices": {"honey": None}})["prices"], {"butter": 8})
         self.assertEqual(self.patch("/api/settings", {})["prices"], {"butter": 8})
 
+    def test_what_comes_out_is_checked_whole(self) -> None:
+        for start in (0, 300):
+            prices = {f"food_{n}": 1.0 for n in range(start, start + 300)}
+            answer = self.client.patch("/api/settings", json={"prices": prices})
+        self.assertEqual((answer.status_code, answer.get_json()["error"]["field"]), (422, "prices"))
+        self.assertEqual(len(self.get("/api/settings")["prices"]), 300)
+
     def test_a_change_of_a_recipe_to_null_is_refused_by_name(self) -> None:
         recipe = self.keep_cake()
         for field in ("title", "servings", "unit", "lines", "portions", "own_yields"):

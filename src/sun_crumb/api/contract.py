@@ -16,8 +16,8 @@ from sun_crumb import __doc__ as product
 from sun_crumb.api.errors import InvalidRequestError
 from sun_crumb.api.schemas.base import ErrorOut
 from sun_crumb.schemas.fields import MOST_ID
+from sun_crumb.schemas.words import words_of
 from sun_crumb.services.errors import NotFoundError
-from sun_crumb.services.soundness import words_of
 
 
 @dataclass(frozen=True, slots=True)

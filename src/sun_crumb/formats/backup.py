@@ -10,6 +10,7 @@ from pydantic import ValidationError
 
 from sun_crumb.core.errors import CoreError
 from sun_crumb.schemas.files import Backup
+from sun_crumb.schemas.words import words_of
 
 FORMAT, VERSION = "sun-crumb-backup", 1
 MOST_CHARACTERS = 60_000_000
@@ -61,11 +62,8 @@ def read(content: str) -> Backup:
     try:
         return Backup.model_validate(data)
     except ValidationError as error:
-        first = error.errors(include_url=False, include_context=False, include_input=False)[0]
-        where = ".".join(str(part) for part in first["loc"])
-        raise BadBackupError(
-            f"the backup is damaged: {where}: {first['msg']}; nothing was changed", field="content"
-        ) from None
+        words, _ = words_of(error)
+        raise BadBackupError(f"the backup is damaged: {words}; nothing was changed", field="content") from None
 
 
 def _is_recipe(data: Any) -> bool:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+import re
 from collections.abc import Mapping
 from dataclasses import asdict
 
@@ -14,13 +15,14 @@ from sun_crumb.core.reading import read_recipe
 from sun_crumb.formats import outgoing
 from sun_crumb.formats.incoming import UnreadableFileError, read_file
 from sun_crumb.schemas.files import OwnProduct, OwnRecipe, OwnVersion
+from sun_crumb.schemas.words import words_of
 from sun_crumb.services import recipes
 from sun_crumb.services.clock import now
 from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.figures import keep_figures
 from sun_crumb.services.pantry import add_product, pantry_in, pantry_of, products_in
-from sun_crumb.services.soundness import SoundVersion, check_recipe, label_of, stored_as_own, words_of
+from sun_crumb.services.soundness import SoundVersion, check_recipe, label_of, stored_as_own
 from sun_crumb.services.views import View
 from sun_crumb.services.wishes import foods_in, goals_of, goals_view, renamed
 from sun_crumb.store import Database
@@ -58,10 +60,8 @@ def _own_file(database: Database, recipe_id: int) -> tuple[str, str]:
         if recipe is None:
             raise NotFoundError(f"no recipe {recipe_id}", field="id")
         own = stored_as_own(recipe)
-        held = {line["ingredient"] for version in own["versions"] for line in version["lines"]}
-        for version in own["versions"]:
-            if isinstance(version["goals"], dict):
-                held |= foods_in(version["goals"])
+        # Named anywhere, in a line or a wish; a damaged wish has no shape to look into.
+        held = set(re.findall(r'"(own_[0-9]+)"', json.dumps(own["versions"])))
         own["products"] = [product for product in products_in(session) if product["key"] in held]
         return recipe.title, json.dumps(own, ensure_ascii=False, indent=2)
 

@@ -15,7 +15,7 @@ from sun_crumb.services.clock import now
 from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.pantry import pantry_in
-from sun_crumb.services.soundness import portion_kinds, sound_version
+from sun_crumb.services.soundness import original_of, portion_kinds, sound_version
 from sun_crumb.services.views import View, rounded
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Bake, BakePortion, Recipe, Serving, Version
@@ -48,7 +48,7 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
             raise NotFoundError(f"no version {version_id}", field="version_id")
         pantry = pantry_in(session)
         formula = sound_version(version.recipe, version, pantry)
-        original = sound_version(version.recipe, version.recipe.versions[0], pantry)
+        original = sound_version(version.recipe, original_of(version.recipe), pantry)
         kinds = portion_kinds(version) or [PortionKind("", formula.servings, formula.components)]
         before, after = portion_totals(original, kinds), portion_totals(formula, kinds)
         baked = Bake(version_id=version.id, baked_on=baked_on, created_at=now(session))

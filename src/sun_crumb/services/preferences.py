@@ -8,7 +8,9 @@ from pydantic import ValidationError
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from sun_crumb.core.errors import CoreError
 from sun_crumb.schemas.days import Settings, SettingsIn
+from sun_crumb.schemas.words import words_of
 from sun_crumb.services.views import View
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Setting
@@ -31,7 +33,11 @@ def change_settings(database: Database, changes: SettingsIn) -> View:
         if "prices" in given:
             merged: dict[str, float | None] = before.prices | given["prices"]
             given["prices"] = {key: price for key, price in merged.items() if price is not None}
-        after = Settings.model_validate(before.model_dump() | given)
+        try:
+            after = Settings.model_validate(before.model_dump() | given)
+        except ValidationError as error:
+            words, field = words_of(error)
+            raise CoreError(words, field=field) from None
         for key in given:
             session.merge(Setting(key=key, value=getattr(after, key)))
         return after.model_dump()

@@ -9,7 +9,7 @@ from typing import Any
 
 from sqlalchemy.orm import Session
 
-from sun_crumb.core.errors import CoreError, OutOfDomainError
+from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.formula import Formula, PortionKind, check_portions, portion_totals, served
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.household import grams_text
@@ -24,7 +24,14 @@ from sun_crumb.services.errors import ConflictError, NotFoundError
 from sun_crumb.services.figures import keep_figures, rows_of
 from sun_crumb.services.kitchen import PlainLine, formula_of, household_text, plan
 from sun_crumb.services.pantry import pantry_in
-from sun_crumb.services.soundness import SoundVersion, checked, sound_recipe, sound_version
+from sun_crumb.services.soundness import (
+    SoundVersion,
+    checked,
+    original_of,
+    require_weight,
+    sound_recipe,
+    sound_version,
+)
 from sun_crumb.services.views import View, analysis_view, savings_view, totals_view
 from sun_crumb.services.wishes import goals_view
 from sun_crumb.store import Database
@@ -75,8 +82,7 @@ def new_recipe(
         It has no weighed line, its portions don't add up, or the cup isn't known.
     """
     cup_standard(cup)
-    if formula.mass_g <= 0:
-        raise CoreError("the recipe has no weighed line yet", field="lines")
+    require_weight(formula)
     if portions:
         check_portions(formula, portions)
     recipe = Recipe(
@@ -111,8 +117,8 @@ def _made_recipe(session: Session, recipe_id: int) -> View:
     return _recipe_view(session, recipe_id)
 
 
-def line_rows(formula: Formula, reasons: Sequence[str] = ()) -> list[Line]:
-    """Return a formula's lines as rows, with the reasons for their amounts where there are any."""
+def line_rows(formula: Formula) -> list[Line]:
+    """Return a formula's lines as rows."""
     return [
         Line(
             position=n,
@@ -121,7 +127,7 @@ def line_rows(formula: Formula, reasons: Sequence[str] = ()) -> list[Line]:
             grams=round(line.grams, 3),
             text=line.text,
             is_crushed=line.is_crushed,
-            reason=reasons[n] if n < len(reasons) else "",
+            reason="",
         )
         for n, line in enumerate(formula.lines)
     ]
@@ -171,7 +177,7 @@ def _apply(session: Session, recipe: Recipe, changes: dict[str, Any]) -> None:
         version.servings = changes.get("servings", version.servings)
         version.unit = changes.get("unit", version.unit)
     if "lines" in changes:
-        original = recipe.versions[0]
+        original = original_of(recipe)
         formula = formula_of(recipe.title, changes["lines"], original.servings, original.unit, pantry_in(session))
         original.lines.clear()
         session.flush()
@@ -186,7 +192,7 @@ def _apply(session: Session, recipe: Recipe, changes: dict[str, Any]) -> None:
 
 
 def _set_yields(recipe: Recipe, yields: dict[str, int]) -> None:
-    held = {line.component for line in recipe.versions[0].lines}
+    held = {line.component for line in original_of(recipe).lines}
     for version in recipe.versions:
         own = {c: n for c, n in yields.items() if n != version.servings}
         if unknown := sorted(set(own) - held):
@@ -223,7 +229,7 @@ def stored_formula(database: Database, recipe_id: int) -> tuple[Formula, str, Pa
     with database.reading() as session:
         recipe = _recipe(session, recipe_id)
         pantry = pantry_in(session)
-        formula = replace(sound_version(recipe, recipe.versions[0], pantry), **_method(recipe.source_text))
+        formula = replace(sound_version(recipe, original_of(recipe), pantry), **_method(recipe.source_text))
         return formula, recipe.cup, pantry
 
 
@@ -270,7 +276,7 @@ def keep_version(
             return _made_recipe(session, version.recipe_id)
         recipe = _recipe(session, recipe_id)
         pantry = pantry_in(session)
-        original = recipe.versions[0]
+        original = original_of(recipe)
         before = replace(sound_version(recipe, original, pantry), **_method(recipe.source_text))
         made_plan = plan(before, goals, cup_standard(cup or recipe.cup), pantry)
         number = recipe.versions[-1].number + 1

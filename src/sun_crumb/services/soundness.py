@@ -10,7 +10,7 @@ from pydantic import ValidationError
 
 from sun_crumb.core.errors import CoreError
 from sun_crumb.core.formula import Formula, PortionKind, check_portions
-from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
+from sun_crumb.core.pantry import Pantry, shipped_pantry
 from sun_crumb.core.pantry.label import FromLabel, Label, from_label
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.sugars.sweetness import glycosides_like_sugar
@@ -20,14 +20,6 @@ from sun_crumb.services.errors import DamagedError
 from sun_crumb.services.kitchen import PlainLine, formula_of
 from sun_crumb.services.wishes import goals_of
 from sun_crumb.store.tables import Product, Recipe, Version
-
-
-def words_of(error: ValidationError) -> tuple[str, str | None]:
-    """Return the first thing that a schema objects to, in words, and the field it is in."""
-    first = error.errors(include_url=False, include_context=False, include_input=False)[0]
-    field = ".".join(str(part) for part in first["loc"]) or None
-    return f"{field or 'the content'}: {first['msg']}", field
-
 
 T = TypeVar("T")
 # What the parts of a stored version are called when one of them can't be right.
@@ -73,8 +65,6 @@ def check_recipe(recipe: OwnRecipe, pantry: Pantry) -> list[SoundVersion]:
     for version in recipe.versions:
         formula = version_formula(recipe.title, version, pantry)
         kinds = portion_kinds(version)
-        if formula.mass_g <= 0:
-            raise CoreError("the recipe has no weighed line yet", field="lines")
         if kinds:
             check_portions(formula, kinds)
         if version.goals is not None:
@@ -83,12 +73,22 @@ def check_recipe(recipe: OwnRecipe, pantry: Pantry) -> list[SoundVersion]:
     return found
 
 
-def version_formula(title: str, version: OwnVersion, pantry: Pantry) -> Formula:
-    """Return a version as a formula. A yield of a component that it holds no longer counts for nothing."""
+def version_formula(title: str, version: OwnVersion | Version, pantry: Pantry) -> Formula:
+    """Return a version, of a file or stored, as a formula; raise CoreError where it has no weight or can't be one.
+
+    A yield of a component that it no longer holds counts for nothing.
+    """
     held = {line.component for line in version.lines}
     lines = [PlainLine(x.ingredient, x.grams, x.component, x.text, x.is_crushed) for x in version.lines]
-    own = {c: n for c, n in version.own_yields.items() if c in held}
-    return formula_of(title, lines, version.servings, version.unit, pantry, own)
+    own = {c: n for c, n in (version.own_yields or {}).items() if c in held}
+    return require_weight(formula_of(title, lines, version.servings, version.unit, pantry, own))
+
+
+def require_weight(formula: Formula) -> Formula:
+    """Return *formula* if anything in it weighs something, else raise CoreError."""
+    if formula.mass_g <= 0:
+        raise CoreError("the recipe has no weighed line yet", field="lines")
+    return formula
 
 
 def portion_kinds(version: OwnVersion | Version) -> tuple[PortionKind, ...]:
@@ -155,17 +155,12 @@ def _shape(recipe: Recipe) -> OwnRecipe:
 
 def sound_version(recipe: Recipe, version: Version, pantry: Pantry) -> Formula:
     """Return one stored version as a formula; raise DamagedError where it can't be worked with."""
+    return _or_damaged("recipe", recipe.id, lambda: version_formula(recipe.title, version, pantry))
 
-    def read() -> Formula:
-        lines = [PlainLine(x.ingredient, x.grams, x.component, x.text, x.is_crushed) for x in version.lines]
-        held = {line.component for line in lines}
-        own = {c: n for c, n in (version.own_yields or {}).items() if c in held}
-        formula = formula_of(recipe.title, lines, version.servings, version.unit, pantry, own)
-        if formula.mass_g <= 0:
-            raise CoreError("it has no weighed line", field="lines")
-        return formula
 
-    return _or_damaged("recipe", recipe.id, read)
+def original_of(recipe: Recipe) -> Version:
+    """Return the first version of a stored recipe; raise DamagedError where it has none."""
+    return _or_damaged("recipe", recipe.id, lambda: recipe.versions[0])
 
 
 def sound_product(row: Product) -> FromLabel:
@@ -175,16 +170,12 @@ def sound_product(row: Product) -> FromLabel:
 
 def made_of(number: int, pack: PackIn, like: str) -> FromLabel:
     """Return the ingredient that a pack describes, as number *number* of the household's own."""
-    return from_label(f"own_{number}", label_of(pack), _like(like), glycosides_like_sugar)
+    return from_label(f"own_{number}", label_of(pack), shipped_pantry()[like], glycosides_like_sugar)
 
 
 def label_of(pack: PackIn) -> Label:
     """Return a checked pack as the core takes it."""
     return Label(**pack.model_dump(include=set(PackIn.model_fields)))
-
-
-def _like(key: str) -> Ingredient:
-    return shipped_pantry()[key]
 
 
 def _or_damaged(what: str, number: int, read: Callable[[], T]) -> T:

@@ -109,6 +109,7 @@ function leave(): void {
   display: inline-flex;
   flex-direction: column;
   width: 9.5ch;
+  max-width: 100%;
   vertical-align: baseline;
   font: inherit;
 }

@@ -51,7 +51,7 @@ export function change(before: number, after: number): string {
 
 export function plural(count: number, unit: string): string {
   if (count === 1) return unit
-  if (unit.endsWith('y')) return `${unit.slice(0, -1)}ies`
+  if (/[^aeiou]y$/.test(unit)) return `${unit.slice(0, -1)}ies`
   if (unit === 'loaf') return 'loaves'
   return /(s|x|ch|sh)$/.test(unit) ? `${unit}es` : `${unit}s`
 }
