@@ -51,17 +51,10 @@ def fill(database: Database, count: int, versions: int = 3) -> None:
     foods = [key for key in FOODS if key in shipped_pantry()]
     for n in range(count):
         lines = [kitchen.PlainLine(key, 20.0 + (n + i) % 50, text=f"a line of {key}") for i, key in enumerate(foods)]
-        made = recipes.keep_recipe(
-            database,
-            title=f"Tea cake {n}",
-            source_text="Tea cake\n" * 40,
-            cup="us",
-            servings=12,
-            unit="slice",
-            lines=lines,
-        )
+        new = recipes.NewRecipe(f"Tea cake {n}", lines, 12, "slice", source_text="Tea cake\n" * 40)
+        made = recipes.keep_recipe(database, new)
         for _ in range(versions - 1):
-            recipes.keep_version(database, made["id"], Goals(path="less"))
+            recipes.keep_version(database, made.id, Goals(path="less"))
 
 
 def listed(client: FlaskClient, database: Database, path: str) -> tuple[float, int, int]:

@@ -8,7 +8,7 @@ from flask import Flask, Response, abort, request, send_from_directory
 
 from sun_crumb.api import days, errors, kitchen, shelf
 from sun_crumb.formats.backup import MOST_CHARACTERS as MOST_OF_A_BACKUP
-from sun_crumb.services.figures import refresh
+from sun_crumb.services.figures import read_methods, refresh
 from sun_crumb.store import Database
 from sun_crumb.store.clock import Clock
 
@@ -31,6 +31,7 @@ def create_app(
     app.config.update(MAX_CONTENT_LENGTH=MOST_BYTES, IS_DEMO=is_demo)
     database = Database(database_path, clock)
     database.migrate()
+    read_methods(database)
     refresh(database)
     app.extensions["database"] = database
     errors.register(app)

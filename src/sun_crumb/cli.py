@@ -11,12 +11,14 @@ from contextlib import contextmanager
 from pathlib import Path
 from typing import Any
 
+from pydantic import BaseModel
 from sqlalchemy.exc import DBAPIError
 
 from sun_crumb.core.errors import CoreError
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import diets
-from sun_crumb.core.quantities.measures import CupStandard, cup_standards
+from sun_crumb.core.quantities.measures import cup_standards
+from sun_crumb.core.reading import Reading
 from sun_crumb.core.wish import DEFINITIONS, Goals, eaters, paths
 
 DEFAULT_PORT = 8710
@@ -62,46 +64,58 @@ def _text(name: str, most: int = MOST_BYTES) -> str:
     return raw.decode("utf-8-sig", errors="replace")
 
 
+def _plain(shape: type[BaseModel], record: object) -> dict[str, Any]:
+    """Return a record as the API would send it."""
+    return shape.model_validate(record).model_dump(mode="json")
+
+
 def _read(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.api.schemas.reading import ReadingOut
     from sun_crumb.services import kitchen
 
-    return kitchen.read(_text(arguments.file), arguments.cup)
+    return _plain(ReadingOut, kitchen.read(_text(arguments.file), arguments.cup))
 
 
 def _analyse(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.api.schemas.reading import AnalysisOut
     from sun_crumb.core.errors import EmptyRecipeError
+    from sun_crumb.core.formula import analyse
     from sun_crumb.services import kitchen
-    from sun_crumb.services.views import analysis_view
 
     formula, reading, _ = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
     if not formula.lines:
         raise EmptyRecipeError("no line of this text could be weighed", field="text")
-    return analysis_view(formula) | {"title": formula.title, "unsure": _unsure(reading)}
+    return _plain(AnalysisOut, analyse(formula)) | {"title": formula.title, "unsure": _unsure(reading)}
 
 
-def _unsure(reading: dict[str, Any]) -> list[dict[str, str]]:
+def _unsure(reading: Reading) -> list[dict[str, str]]:
     return [
-        {"text": line["text"], "status": line["status"], "problem": line["problem"]}
-        for line in reading["lines"]
-        if line["status"] in ("ask", "conflict", "unreadable")
+        {"text": line.text, "status": line.status, "problem": line.problem}
+        for line in reading.lines
+        if line.status in ("ask", "conflict", "unreadable")
     ]
 
 
 def _rework(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.api.schemas.rework import PlanOut
     from sun_crumb.services import kitchen
 
     formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
-    return _reworked(arguments, formula, reading, cup, _goals(arguments, formula))
+    plan = _plain(PlanOut, kitchen.plan(formula, _goals(arguments, formula), cup))
+    metrics = {metric["key"]: metric for part in plan["balance"][:1] for metric in part["metrics"]}
+    more = {"title": formula.title, "balance_by_component": plan["balance"], "unsure": _unsure(reading)}
+    return plan | more | {"balance": metrics}
 
 
 def _paths(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.api.schemas.rework import PathSidesOut
     from sun_crumb.core.pantry import shipped_pantry
     from sun_crumb.services import kitchen
-    from sun_crumb.services.whatif import paths_view
+    from sun_crumb.services.whatif import paths_shown
 
     formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
-    view = paths_view(formula, _goals(arguments, formula), shipped_pantry(), cup)
-    return {"title": formula.title, **view, "unsure": _unsure(reading)}
+    sides = paths_shown(formula, _goals(arguments, formula), shipped_pantry(), cup)
+    return {"title": formula.title, **_plain(PathSidesOut, sides), "unsure": _unsure(reading)}
 
 
 def _goals(arguments: argparse.Namespace, formula: Formula) -> Goals:
@@ -198,21 +212,6 @@ def _locks(wishes: Iterable[str], formula: Formula) -> dict[int, float]:
     return found
 
 
-def _reworked(
-    arguments: argparse.Namespace, formula: Formula, reading: dict[str, Any], cup: CupStandard, goals: Goals
-) -> Any:
-    from sun_crumb.services import kitchen
-
-    view = kitchen.plan(formula, goals, cup)
-    metrics = {m["key"]: m for part in view["balance"][:1] for m in part["metrics"]}
-    return view | {
-        "title": formula.title,
-        "balance": metrics,
-        "balance_by_component": view["balance"],
-        "unsure": _unsure(reading),
-    }
-
-
 def _say(words: str) -> None:
     print(words, flush=True)
 
@@ -255,28 +254,32 @@ def _backup(arguments: argparse.Namespace) -> Any:
     if target.exists():
         raise CoreError(f"{target} is there already; give the backup a name of its own", field="file")
     made = backup.back_up(_own_database())
-    backup.write_private(target, made["content"])
+    backup.write_private(target, made.content)
     return {"file": str(target), "bytes": target.stat().st_size}
 
 
 def _restore(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.api.schemas.files import RestoredOut
     from sun_crumb.formats.backup import MOST_CHARACTERS
     from sun_crumb.services import backup
 
-    return backup.restore(_own_database(), _text(arguments.file, 4 * MOST_CHARACTERS))
+    return _plain(RestoredOut, backup.restore(_own_database(), _text(arguments.file, 4 * MOST_CHARACTERS)))
 
 
 def _export(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.api.schemas.files import FileOut
     from sun_crumb.services import exchange
 
-    return exchange.export_recipe(_own_database(), arguments.recipe, arguments.format, arguments.version)
+    found = exchange.export_recipe(_own_database(), arguments.recipe, arguments.format, arguments.version)
+    return _plain(FileOut, found)
 
 
 def _import(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.api.schemas.files import ImportOut
     from sun_crumb.services import exchange
 
     text = _text(arguments.file)
-    return exchange.import_file(_own_database(), Path(arguments.file).name, text)
+    return _plain(ImportOut, exchange.import_file(_own_database(), Path(arguments.file).name, text))
 
 
 def _openapi(_arguments: argparse.Namespace) -> Any:

@@ -28,48 +28,44 @@ class Days(unittest.TestCase):
         self.database.migrate()
         self.recipe = self.keep("Plain cake", white_sugar=200.0, plain_flour=600.0)
 
-    def keep(self, title: str, **grams: float) -> dict[str, object]:
-        return recipes.keep_recipe(
-            self.database, title=title, source_text="", cup="us", servings=8, unit="slice",
-            lines=[kitchen.PlainLine(key, amount) for key, amount in grams.items()],
-        )  # fmt: skip
+    def keep(self, title: str, **grams: float) -> recipes.KeptRecipe:
+        lines = [kitchen.PlainLine(key, amount) for key, amount in grams.items()]
+        return recipes.keep_recipe(self.database, recipes.NewRecipe(title, lines, 8, "slice"))
 
-    def bake(self, recipe: dict[str, object], on: date = MONDAY, number: int = 0) -> int:
-        versions = recipe["versions"]
-        assert isinstance(versions, list)
-        return int(ledger.bake(self.database, versions[number]["id"], on)[0]["id"])
+    def bake(self, recipe: recipes.KeptRecipe, on: date = MONDAY, number: int = 0) -> int:
+        return ledger.bake(self.database, recipe.versions[number].id, on)[0].id
 
     def test_a_week_by_hand(self) -> None:
         bake = self.bake(self.recipe)
         for day, count in ((0, 1.0), (0, 0.5), (2, 2.0), (6, 1.0), (9, 4.0)):
             ledger.eat(self.database, bake, MONDAY + timedelta(days=day), count, "Ada")
         week = ledger.ledger(self.database, MONDAY, MONDAY + timedelta(days=6))
-        self.assertEqual([d["servings"] for d in week["days"]], [1.5, 2, 1])
-        self.assertEqual(week["total"]["servings"], 4.5)
-        self.assertAlmostEqual(week["total"]["free_sugars_who_g"], 4.5 * 25 * 0.998, delta=0.05)
-        self.assertEqual([s["count"] for s in week["servings"]], [1, 2, 0.5, 1])
-        self.assertEqual(week["bakes"][0]["eaten"], 8.5)
+        self.assertEqual([d.servings for d in week.days], [1.5, 2, 1])
+        self.assertEqual(week.total.servings, 4.5)
+        self.assertAlmostEqual(week.total.free_sugars_who_g, 4.5 * 25 * 0.998, delta=0.05)
+        self.assertEqual([s.count for s in week.servings], [1, 2, 0.5, 1])
+        self.assertEqual(week.bakes[0].eaten, 8.5)
 
     def test_an_edited_recipe_does_not_change_the_past(self) -> None:
         bake = self.bake(self.recipe)
         ledger.eat(self.database, bake, MONDAY, 1)
-        before = ledger.ledger(self.database, MONDAY, MONDAY)["total"]
+        before = ledger.ledger(self.database, MONDAY, MONDAY).total
         lines = [kitchen.PlainLine("white_sugar", 10.0), kitchen.PlainLine("plain_flour", 600.0)]
-        recipes.change_recipe(self.database, int(str(self.recipe["id"])), 1, {"lines": lines})
-        self.assertEqual(ledger.ledger(self.database, MONDAY, MONDAY)["total"], before)
+        recipes.change_recipe(self.database, self.recipe.id, 1, {"lines": lines})
+        self.assertEqual(ledger.ledger(self.database, MONDAY, MONDAY).total, before)
 
     def test_a_rework_saves_against_its_original_by_weight(self) -> None:
         kept = recipes.keep_version(
             self.database,
-            int(str(self.recipe["id"])),
+            self.recipe.id,
             Goals(path="less", cut=0.3, keep_sweet=0.7, families={"": "butter_cake"}),
         )
         bake = self.bake(kept, number=1)
         ledger.eat(self.database, bake, MONDAY, 2)
-        total = ledger.ledger(self.database, MONDAY, MONDAY)["total"]
-        held = kept["versions"][1]["per_serving"]
-        wanted = 2 * (0.25 * 0.998 * held["mass_g"] - held["free_sugars_who_g"])
-        self.assertAlmostEqual(total["saved_free_sugars_who_g"], wanted, delta=0.1)
+        total = ledger.ledger(self.database, MONDAY, MONDAY).total
+        held = kept.versions[1].per_serving
+        wanted = 2 * (0.25 * 0.998 * held.mass_g - held.free_sugars_who_g)
+        self.assertAlmostEqual(total.saved_free_sugars_who_g, wanted, delta=0.1)
         self.assertGreater(wanted, 5)
 
     def test_several_people_and_desserts_on_a_day(self) -> None:
@@ -79,16 +75,16 @@ class Days(unittest.TestCase):
         ledger.eat(self.database, second, MONDAY, 2, "Bo")
         found = ledger.ledger(self.database, MONDAY, MONDAY)
         self.assertEqual(
-            {(s["title"], s["who"]) for s in found["servings"]}, {("Plain cake", "Ada"), ("Honey tart", "Bo")}
+            {(s.title, s.who) for s in found.servings}, {("Plain cake", "Ada"), ("Honey tart", "Bo")}
         )
-        self.assertAlmostEqual(found["total"]["free_sugars_who_g"], 25 * 0.998 + 2 * 10 * 0.8212, delta=0.05)
+        self.assertAlmostEqual(found.total.free_sugars_who_g, 25 * 0.998 + 2 * 10 * 0.8212, delta=0.05)
 
     def test_a_dessert_off_the_shelf_keeps_its_days_but_is_not_offered(self) -> None:
         bake = self.bake(self.recipe)
         ledger.eat(self.database, bake, MONDAY, 1)
-        recipes.delete_recipe(self.database, int(str(self.recipe["id"])))
+        recipes.delete_recipe(self.database, self.recipe.id)
         found = ledger.ledger(self.database, MONDAY, MONDAY)
-        self.assertEqual((found["total"]["servings"], found["bakes"]), (1, []))
+        self.assertEqual((found.total.servings, found.bakes), (1, ()))
         with self.assertRaises(NotFoundError):
             self.bake(self.recipe)
 
@@ -106,22 +102,22 @@ class Days(unittest.TestCase):
             ledger.ledger(self.database, MONDAY, MONDAY - timedelta(days=1))
 
     def test_conflicting_edits_keep_the_stored_one(self) -> None:
-        number = int(str(self.recipe["id"]))
+        number = self.recipe.id
         recipes.change_recipe(self.database, number, 1, {"title": "First"})
         with self.assertRaises(ConflictError) as caught:
             recipes.change_recipe(self.database, number, 1, {"title": "Second"})
         stored = caught.exception.details["stored"]
-        assert isinstance(stored, dict)
-        self.assertEqual((stored["title"], stored["revision"]), ("First", 2))
+        assert isinstance(stored, recipes.KeptRecipe)
+        self.assertEqual((stored.title, stored.revision), ("First", 2))
 
     def test_settings_and_choices(self) -> None:
-        self.assertEqual(preferences.get_settings(self.database)["daily_limit_g"], 25)
+        self.assertEqual(preferences.get_settings(self.database).daily_limit_g, 25)
         changed = preferences.change_settings(self.database, SettingsIn(daily_limit_g=50.0, prices={"honey": 9.5}))
-        self.assertEqual((changed["daily_limit_g"], changed["prices"]), (50, {"honey": 9.5}))
+        self.assertEqual((changed.daily_limit_g, changed.prices), (50, {"honey": 9.5}))
         found = choices.choices(self.database)
-        self.assertEqual([p["key"] for p in found["paths"]], ["fruit", "less", "unrefined", "zero", "blend"])
+        self.assertEqual([p.key for p in found.paths], ["fruit", "less", "unrefined", "zero", "blend"])
         # WHO 2015: 5 % and 10 % of 2,000 kcal at 4 kcal/g; SACN 2015: 30 g a day for adults.
-        self.assertEqual({limit["grams"] for limit in found["limits"]}, {0.05 * 2000 / 4, 0.10 * 2000 / 4, 30})
+        self.assertEqual({limit.grams for limit in found.limits}, {0.05 * 2000 / 4, 0.10 * 2000 / 4, 30})
 
     def test_cupboards_in_words(self) -> None:
         self.assertEqual(

@@ -28,9 +28,9 @@ from sun_crumb.services import kitchen, recipes
 from sun_crumb.store import Database
 database = Database(Path(sys.argv[1]))
 for n in range(10_000):
-    made = recipes.keep_recipe(database, title=f"Cake {n}", source_text="", cup="us", servings=4, unit="slice",
-                               lines=[kitchen.PlainLine("white_sugar", 100.0), kitchen.PlainLine("plain_flour", 100.0)])
-    print(made["id"], flush=True)
+    lines = [kitchen.PlainLine("white_sugar", 100.0), kitchen.PlainLine("plain_flour", 100.0)]
+    made = recipes.keep_recipe(database, recipes.NewRecipe(f"Cake {n}", lines, 4))
+    print(made.id, flush=True)
 """
 
 
@@ -58,7 +58,7 @@ class Stored(unittest.TestCase):
             session.add(Recipe(title="half", created_at=self.database.clock.now()))
             session.flush()
             raise RuntimeError
-        self.assertEqual(shelf.list_recipes(self.database)["total"], 0)
+        self.assertEqual(shelf.list_recipes(self.database).total, 0)
 
     def test_foreign_keys_and_write_ahead_log_are_on(self) -> None:
         with self.database.engine.connect() as connection:
@@ -67,7 +67,7 @@ class Stored(unittest.TestCase):
 
     def test_threads_that_read_then_write_lose_no_update(self) -> None:
         fill(self.database, date(2026, 3, 20))
-        bake_id = ledger.ledger(self.database, date(2026, 3, 1), date(2026, 3, 20))["bakes"][0]["id"]
+        bake_id = ledger.ledger(self.database, date(2026, 3, 1), date(2026, 3, 20)).bakes[0].id
 
         def eat() -> None:
             for _ in range(10):
@@ -78,7 +78,7 @@ class Stored(unittest.TestCase):
             thread.start()
         for thread in threads:
             thread.join()
-        self.assertEqual(ledger.ledger(self.database, date(2026, 3, 21), date(2026, 3, 21))["total"]["servings"], 40)
+        self.assertEqual(ledger.ledger(self.database, date(2026, 3, 21), date(2026, 3, 21)).total.servings, 40)
 
     def test_a_kill_in_the_middle_of_writes_loses_nothing_acknowledged(self) -> None:
         writer = subprocess.Popen([sys.executable, "-c", WRITER, str(self.path)], stdout=subprocess.PIPE, text=True)
@@ -88,7 +88,7 @@ class Stored(unittest.TestCase):
         acknowledged += [int(line) for line in writer.stdout.read().split("\n")[:-1]]
         writer.stdout.close()
         writer.wait()
-        stored = {r["id"] for r in shelf.list_recipes(Database(self.path), count=500)["recipes"]}
+        stored = {r.id for r in shelf.list_recipes(Database(self.path), count=500).recipes}
         self.assertLessEqual(set(acknowledged), stored)
         with sqlite3.connect(self.path) as connection:
             self.assertEqual(connection.execute("PRAGMA integrity_check").fetchone(), ("ok",))
@@ -97,10 +97,10 @@ class Stored(unittest.TestCase):
         today = date(2026, 3, 20)
         fill(self.database, today)
         fill(self.database, today)
-        rows = shelf.list_recipes(self.database)["recipes"]
+        rows = shelf.list_recipes(self.database).recipes
         self.assertGreaterEqual(len(rows), 5)
-        self.assertGreaterEqual(sum(len(r["versions"]) - 1 for r in rows), 2)
+        self.assertGreaterEqual(sum(len(r.versions) - 1 for r in rows), 2)
         found = ledger.ledger(self.database, date(2026, 3, 7), today)
-        self.assertGreaterEqual(len(found["bakes"]), 3)
-        self.assertGreaterEqual(len(found["days"]), 8)
-        self.assertGreater(found["total"]["saved_free_sugars_who_g"], 20)
+        self.assertGreaterEqual(len(found.bakes), 3)
+        self.assertGreaterEqual(len(found.days), 8)
+        self.assertGreater(found.total.saved_free_sugars_who_g, 20)

@@ -53,9 +53,9 @@ class Folder(unittest.TestCase):
 
     def assertWhole(self, database: Database) -> None:
         recipe = recipes.get_recipe(database, 1)
-        self.assertEqual([len(v["lines"]) for v in recipe["versions"]], [2, 2])
-        total = ledger.ledger(database, date(2026, 1, 1), date(2026, 1, 31))["total"]
-        self.assertEqual((total["servings"], total["saved_free_sugars_who_g"]), (2, 12.4))
+        self.assertEqual([len(v.lines) for v in recipe.versions], [2, 2])
+        total = ledger.ledger(database, date(2026, 1, 1), date(2026, 1, 31)).total
+        self.assertEqual((total.servings, total.saved_free_sugars_who_g), (2, 12.4))
         with sqlite3.connect(self.path) as connection:
             self.assertEqual(connection.execute("PRAGMA integrity_check").fetchone(), ("ok",))
             self.assertEqual(connection.execute("SELECT value FROM settings").fetchall(), [(30,)])
@@ -201,8 +201,8 @@ class BothWays(Folder):
         self.assertEqual(eaten, [(1, 1), (2, 3)])
         database = Database(self.path)
         shown = ledger.ledger(database, date(2026, 2, 1), date(2026, 2, 28))
-        self.assertEqual((shown["total"]["servings"], shown["total"]["free_sugars_who_g"]), (1, 20))
-        self.assertEqual({b["id"]: b["event_id"] for b in shown["bakes"]}, {1: 1, 2: 2, 3: 2, 4: 4})
+        self.assertEqual((shown.total.servings, shown.total.free_sugars_who_g), (1, 20))
+        self.assertEqual({b.id: b.event_id for b in shown.bakes}, {1: 1, 2: 2, 3: 2, 4: 4})
         database.close()
         command.downgrade(config_of(self.path), "0003")
         with sqlite3.connect(self.path) as connection:

@@ -25,13 +25,13 @@ class FromTheFirstSchema(unittest.TestCase):
 
     def test_nothing_is_lost(self) -> None:
         recipe = recipes.get_recipe(self.database, 1)
-        self.assertEqual((recipe["title"], recipe["revision"], len(recipe["versions"])), ("Fig cake", 3, 2))
-        self.assertEqual([line["grams"] for line in recipe["versions"][1]["lines"]], [100, 200])
-        self.assertEqual(recipe["versions"][1]["portions"], [])
+        self.assertEqual((recipe.title, recipe.revision, len(recipe.versions)), ("Fig cake", 3, 2))
+        self.assertEqual([line.grams for line in recipe.versions[1].lines], [100, 200])
+        self.assertEqual(recipe.versions[1].portions, ())
         found = ledger.ledger(self.database, date(2026, 1, 1), date(2026, 1, 31))
-        self.assertEqual(found["total"]["servings"], 2)
-        self.assertAlmostEqual(found["total"]["saved_free_sugars_who_g"], 12.4)
-        self.assertEqual(found["servings"][0]["label"], "Half")
+        self.assertEqual(found.total.servings, 2)
+        self.assertAlmostEqual(found.total.saved_free_sugars_who_g, 12.4)
+        self.assertEqual(found.servings[0].label, "Half")
 
     def test_a_copy_was_made_first(self) -> None:
         copies = list(self.path.parent.glob("old.db.before-*"))
@@ -42,8 +42,8 @@ class FromTheFirstSchema(unittest.TestCase):
 
     def test_old_rows_can_be_worked_with(self) -> None:
         bakes = ledger.bake(self.database, 2, date(2026, 1, 6))
-        self.assertEqual((len(bakes), bakes[0]["label"]), (1, "Half"))
-        self.assertAlmostEqual(bakes[0]["saved_free_sugars_who_g"], (200 / 400 - 100 / 300) * 37.5 * 0.998, places=1)
+        self.assertEqual((len(bakes), bakes[0].label), (1, "Half"))
+        self.assertAlmostEqual(bakes[0].saved_free_sugars_who_g, (200 / 400 - 100 / 300) * 37.5 * 0.998, places=1)
 
 
 class FromTheSecondSchema(unittest.TestCase):
@@ -55,8 +55,8 @@ class FromTheSecondSchema(unittest.TestCase):
         database = Database(path)
         self.addCleanup(database.close)
         database.migrate()
-        version = recipes.get_recipe(database, 1)["versions"][1]
-        self.assertEqual([(p["name"], p["count"]) for p in version["portions"]], [("plain", 8)])
-        self.assertEqual((version["goals"]["cut"], version["goals"]["without"], version["own_yields"]), (0.5, [], {}))
+        version = recipes.get_recipe(database, 1).versions[1]
+        self.assertEqual([(p.name, p.count) for p in version.portions], [("plain", 8)])
+        self.assertEqual((version.goals.cut, version.goals.without, version.own_yields), (0.5, [], {}))
         with sqlite3.connect(path) as connection:
             self.assertEqual(connection.execute("SELECT count(*) FROM products").fetchone(), (1,))

@@ -135,15 +135,8 @@ class Kept(Screens):
 
     def test_a_long_shelf_is_shown_a_window_at_a_time_and_searched_whole(self) -> None:
         for number in range(70):
-            recipes.keep_recipe(
-                self.database,
-                title=f"Tea cake {number:02}",
-                source_text="",
-                cup="us",
-                servings=8,
-                unit="slice",
-                lines=[kitchen.PlainLine("white_sugar", 100.0), kitchen.PlainLine("plain_flour", 100.0)],
-            )
+            lines = [kitchen.PlainLine("white_sugar", 100.0), kitchen.PlainLine("plain_flour", 100.0)]
+            recipes.keep_recipe(self.database, recipes.NewRecipe(f"Tea cake {number:02}", lines, 8, "slice"))
         page = self.open("/recipes")
         rows = page.get_by_role("link", name=re.compile("Tea cake|cake|loaf|pudding|cookies|crumble|squares"))
         expect(page.get_by_role("link", name="Tea cake 69")).to_have_count(0)

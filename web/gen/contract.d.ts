@@ -602,7 +602,10 @@ export interface components {
          * @description An amount set of what comes in [g].
          */
         AmountOut: {
-            /** Component */
+            /**
+             * Component
+             * @default
+             */
             component: string;
             /** Ingredient */
             ingredient: string;
@@ -1072,9 +1075,15 @@ export interface components {
             /** Off In */
             off_in: string;
         };
-        /** GoalsOut */
+        /**
+         * GoalsOut
+         * @description A wish with nothing of the path's left open.
+         */
         GoalsOut: {
-            /** Path */
+            /**
+             * Path
+             * @default blend
+             */
             path: string;
             /** Cut */
             cut: number;
@@ -1082,41 +1091,83 @@ export interface components {
             keep_sweet: number;
             /** Definition */
             definition: string;
-            /** Diets */
+            /**
+             * Diets
+             * @default []
+             */
             diets: string[];
-            /** Cupboard */
+            /**
+             * Cupboard
+             * @default null
+             */
             cupboard: string[] | null;
-            /** Avoid */
+            /**
+             * Avoid
+             * @default []
+             */
             avoid: string[];
-            /** Eaters */
+            /**
+             * Eaters
+             * @default []
+             */
             eaters: string[];
-            /** Without */
+            /**
+             * Without
+             * @default []
+             */
             without: string[];
-            /** Including */
+            /**
+             * Including
+             * @default []
+             */
             including: string[];
-            /** Most Energy Kcal */
+            /**
+             * Most Energy Kcal
+             * @default null
+             */
             most_energy_kcal: number | null;
-            /** Most Free Sugar G */
+            /**
+             * Most Free Sugar G
+             * @default null
+             */
             most_free_sugar_g: number | null;
-            /** Most Cost */
+            /**
+             * Most Cost
+             * @default null
+             */
             most_cost: number | null;
-            /** Families */
+            /**
+             * Families
+             * @default {}
+             */
             families: {
                 [key: string]: string;
             };
-            /** Locks */
+            /**
+             * Locks
+             * @default {}
+             */
             locks: {
                 [key: string]: number;
             };
             /** Amounts */
             amounts: components["schemas"]["AmountOut"][];
-            /** Most New */
+            /**
+             * Most New
+             * @default null
+             */
             most_new: number | null;
-            /** Caps */
+            /**
+             * Caps
+             * @default {}
+             */
             caps: {
                 [key: string]: number;
             };
-            /** Flavours */
+            /**
+             * Flavours
+             * @default null
+             */
             flavours: string[] | null;
         };
         /** HealthOut */
@@ -1490,6 +1541,35 @@ export interface components {
             /** Source */
             source: string;
         };
+        /**
+         * MethodIn
+         * @description What is done: steps, oven, baking time [min, from and to], tin; null for what is not known.
+         */
+        MethodIn: {
+            /**
+             * Steps
+             * @default []
+             */
+            steps?: components["schemas"]["StepIn"][];
+            /** @default null */
+            oven?: components["schemas"]["OvenIn"] | null;
+            /**
+             * Bake Minutes
+             * @default null
+             */
+            bake_minutes?: number[] | null;
+            /** @default null */
+            tin?: components["schemas"]["TinIn"] | null;
+        };
+        /** MethodOut */
+        MethodOut: {
+            /** Steps */
+            steps: components["schemas"]["StepOut"][];
+            oven: components["schemas"]["OvenOut"] | null;
+            /** Bake Minutes */
+            bake_minutes: number[] | null;
+            tin: components["schemas"]["TinOut"] | null;
+        };
         /** MetricOut */
         MetricOut: {
             /** Key */
@@ -1527,6 +1607,19 @@ export interface components {
             /** Nudges */
             nudges: components["schemas"]["RelaxationOut"][];
         };
+        /**
+         * OvenIn
+         * @description The oven as the recipe sets it [°C].
+         */
+        OvenIn: {
+            /** Temperature C */
+            temperature_c: number;
+            /**
+             * Is Fan
+             * @default false
+             */
+            is_fan?: boolean;
+        };
         /** OvenOut */
         OvenOut: {
             /** Temperature C */
@@ -1542,14 +1635,9 @@ export interface components {
             name: string;
             /** Words */
             words: string;
-            /** Cut */
-            cut: number;
-            /** Keep Sweet */
-            keep_sweet: number;
-            /** Definition */
-            definition: string;
             /** Usual */
             usual: string[];
+            preset: components["schemas"]["GoalsOut"];
             /** Most New */
             most_new: number;
             /** Sweeteners */
@@ -2051,10 +2139,12 @@ export interface components {
             own_yields?: {
                 [key: string]: number;
             };
+            /** @default null */
+            method?: components["schemas"]["MethodIn"];
         };
         /**
          * RecipeIn
-         * @description A recipe to keep.
+         * @description A recipe to keep; its method is read from the text where it is not given.
          */
         RecipeIn: {
             /** Title */
@@ -2090,6 +2180,8 @@ export interface components {
             own_yields?: {
                 [key: string]: number;
             };
+            /** @default null */
+            method?: components["schemas"]["MethodIn"] | null;
             /**
              * Client Key
              * @default null
@@ -2108,6 +2200,7 @@ export interface components {
             cup: string;
             /** Source Text */
             source_text: string;
+            method: components["schemas"]["MethodOut"];
             /** Versions */
             versions: components["schemas"]["VersionOut"][];
         };
@@ -2336,6 +2429,41 @@ export interface components {
             /** Grams */
             grams: number;
         };
+        /**
+         * StepIn
+         * @description One step; the times that it names are read from its words where they are not given.
+         */
+        StepIn: {
+            /** Text */
+            text: string;
+            /**
+             * Times
+             * @default null
+             */
+            times?: components["schemas"]["StepTimeIn"][] | null;
+        };
+        /**
+         * StepOut
+         * @description One step of the method, and the times that it names.
+         */
+        StepOut: {
+            /** Text */
+            text: string;
+            /** Times */
+            times: components["schemas"]["StepTimeOut"][];
+        };
+        /**
+         * StepTimeIn
+         * @description A time of a step [min], from and to, and what is done in it.
+         */
+        StepTimeIn: {
+            /** Doing */
+            doing: string;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+        };
         /** StepTimeOut */
         StepTimeOut: {
             /** Doing */
@@ -2389,6 +2517,24 @@ export interface components {
         SweetenersOut: {
             /** Sweeteners */
             sweeteners: components["schemas"]["SweetenerOut"][];
+        };
+        /**
+         * TinIn
+         * @description The tin: its shape, and its sides or diameter [cm] where they are known.
+         */
+        TinIn: {
+            /** Shape */
+            shape: string;
+            /**
+             * Sizes Cm
+             * @default []
+             */
+            sizes_cm?: number[];
+            /**
+             * Text
+             * @default
+             */
+            text?: string;
         };
         /** TinOut */
         TinOut: {

@@ -13,7 +13,7 @@ from sun_crumb.api.errors import InvalidRequestError
 from sun_crumb.api.schemas.base import DoneOut
 from sun_crumb.api.schemas.choices import HealthOut, SettingsOut
 from sun_crumb.api.schemas.days import BakesOut, LedgerOut, ServingOut
-from sun_crumb.schemas.days import FIRST_DAY, LAST_DAY, BakeIn, ServingIn, SettingsIn
+from sun_crumb.schemas.days import FIRST_DAY, LAST_DAY, BakeIn, ServingIn, Settings, SettingsIn
 from sun_crumb.services import ledger, preferences
 
 blueprint = Blueprint("days", __name__)
@@ -39,7 +39,7 @@ def bake(body: BakeIn) -> dict[str, Any]:
 
 
 @endpoint(blueprint, "POST", "/servings", body=ServingIn, returns=ServingOut)
-def eat(body: ServingIn) -> dict[str, Any]:
+def eat(body: ServingIn) -> ledger.Eaten:
     """Note portions eaten."""
     return ledger.eat(database(), body.bake_id, body.eaten_on, body.count, body.who, body.client_key)
 
@@ -52,13 +52,13 @@ def remove_serving(serving_id: int) -> dict[str, Any]:
 
 
 @endpoint(blueprint, "POST", "/servings/<int:serving_id>/restore", returns=ServingOut)
-def restore_serving(serving_id: int) -> dict[str, Any]:
+def restore_serving(serving_id: int) -> ledger.Eaten:
     """Bring back portions that were taken back."""
     return ledger.restore_serving(database(), serving_id)
 
 
 @endpoint(blueprint, "GET", "/ledger", returns=LedgerOut, query={"since": "first day", "until": "last day"})
-def read_ledger(since: str, until: str) -> dict[str, Any]:
+def read_ledger(since: str, until: str) -> ledger.Days:
     """Read the days: what was eaten and what it saved. By default the last four weeks."""
     last = _day(until, "until", database().clock.today())
     first = _day(since, "since", last - timedelta(days=27))
@@ -68,13 +68,13 @@ def read_ledger(since: str, until: str) -> dict[str, Any]:
 
 
 @endpoint(blueprint, "GET", "/settings", returns=SettingsOut)
-def get_settings() -> dict[str, Any]:
+def get_settings() -> Settings:
     """Get the household's preferences."""
     return preferences.get_settings(database())
 
 
 @endpoint(blueprint, "PATCH", "/settings", body=SettingsIn, returns=SettingsOut)
-def change_settings(body: SettingsIn) -> dict[str, Any]:
+def change_settings(body: SettingsIn) -> Settings:
     """Change some preferences."""
     return preferences.change_settings(database(), body)
 

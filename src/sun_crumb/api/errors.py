@@ -3,10 +3,12 @@
 from __future__ import annotations
 
 import logging
+from dataclasses import fields, is_dataclass
 from math import isfinite
 from typing import Any
 
 from flask import Flask, Response, jsonify, request
+from pydantic import BaseModel
 from sqlalchemy.exc import DBAPIError, OperationalError
 from werkzeug.exceptions import HTTPException, RequestEntityTooLarge
 
@@ -35,6 +37,10 @@ def _plain(value: Any) -> Any:
         return {str(k): _plain(v) for k, v in value.items()}
     if isinstance(value, list | tuple | set | frozenset):
         return [_plain(v) for v in value]
+    if is_dataclass(value):
+        return {f.name: _plain(getattr(value, f.name)) for f in fields(value)}
+    if isinstance(value, BaseModel):
+        return _plain(value.model_dump())
     if isinstance(value, float):
         return value if isfinite(value) else str(value)
     return value if value is None or isinstance(value, bool | int | str) else str(value)

@@ -13,6 +13,7 @@ from sun_crumb.api.schemas.base import DoneOut
 from sun_crumb.api.schemas.choices import ChoicesOut
 from sun_crumb.api.schemas.pantry import IngredientDetailOut, IngredientsOut, ProductOut, SweetenersOut
 from sun_crumb.api.schemas.reading import AnalysisOut, ReadIn, ReadingOut
+from sun_crumb.core.formula import Analysis
 from sun_crumb.schemas.products import LabelIn, PackIn, ProductIn
 from sun_crumb.schemas.recipes import AnalyseIn, LineIn
 from sun_crumb.services import choices as offered
@@ -31,13 +32,13 @@ def _pack(body: LabelIn) -> PackIn:
 
 
 @endpoint(blueprint, "POST", "/read", body=ReadIn, returns=ReadingOut)
-def read(body: ReadIn) -> dict[str, Any]:
+def read(body: ReadIn) -> kitchen.ReadText:
     """Read a pasted recipe into weighed lines."""
     return kitchen.read(body.text, body.cup, pantry.pantry_of(database()))
 
 
 @endpoint(blueprint, "POST", "/analyse", body=AnalyseIn, returns=AnalysisOut)
-def analyse(body: AnalyseIn) -> dict[str, Any]:
+def analyse(body: AnalyseIn) -> Analysis:
     """Total weighed lines per batch, serving and 100 g."""
     lines = [plain_line(line) for line in body.lines]
     return kitchen.analyse(lines, body.servings, body.unit, pantry.pantry_of(database()), body.own_yields)
@@ -51,19 +52,19 @@ def search_pantry(q: str) -> dict[str, Any]:
 
 
 @endpoint(blueprint, "GET", "/pantry/<key>", returns=IngredientDetailOut)
-def get_ingredient(key: str) -> dict[str, Any]:
+def get_ingredient(key: str) -> pantry.Facts:
     """Get an ingredient with its composition, weights, names and sources."""
     return pantry.get_ingredient(database(), key)
 
 
 @endpoint(blueprint, "POST", "/labels", body=LabelIn, returns=ProductOut)
-def read_label(body: LabelIn) -> dict[str, Any]:
+def read_label(body: LabelIn) -> pantry.Labelled:
     """Work out what a pack's label describes; nothing is kept."""
     return pantry.read_label(_pack(body), body.like)
 
 
 @endpoint(blueprint, "POST", "/products", body=ProductIn, returns=ProductOut)
-def keep_product(body: ProductIn) -> dict[str, Any]:
+def keep_product(body: ProductIn) -> pantry.Labelled:
     """Keep a product of the household's own."""
     return pantry.keep_product(database(), _pack(body), body.like, body.client_key)
 
@@ -76,7 +77,7 @@ def remove_product(key: str) -> dict[str, Any]:
 
 
 @endpoint(blueprint, "POST", "/products/<key>/restore", returns=ProductOut)
-def restore_product(key: str) -> dict[str, Any]:
+def restore_product(key: str) -> pantry.Labelled:
     """Bring a product back."""
     return pantry.restore_product(database(), key)
 
@@ -98,6 +99,6 @@ def sweeteners(sugar: str, batter: str, cup: str) -> dict[str, Any]:
 
 
 @endpoint(blueprint, "GET", "/choices", returns=ChoicesOut)
-def choices() -> dict[str, Any]:
+def choices() -> offered.Choices:
     """List what can be chosen: paths, diets, families, cups, sweeteners, limits."""
     return offered.choices(database())

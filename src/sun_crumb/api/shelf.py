@@ -23,10 +23,15 @@ from sun_crumb.api.schemas.rework import (
 )
 from sun_crumb.core.formula import PortionKind
 from sun_crumb.core.wish import Goals
+from sun_crumb.formats.outgoing import FileContent
 from sun_crumb.schemas.recipes import KeepIn, PortionKindIn, PreviewIn, RecipeChangeIn, RecipeIn, WishIn
 from sun_crumb.services import backup, exchange, recipes, shelf, whatif
+from sun_crumb.services.figures import ShelfRow
+from sun_crumb.services.kitchen import TimedPlan
+from sun_crumb.services.methods import given_method
 from sun_crumb.services.pantry import pantry_of
 from sun_crumb.services.preferences import prices_in
+from sun_crumb.services.recipes import KeptRecipe, NewRecipe
 from sun_crumb.services.wishes import goals_of
 
 blueprint = Blueprint("shelf", __name__)
@@ -47,43 +52,45 @@ def _goals(body: WishIn) -> Goals:
     returns=RecipesOut,
     query={"q": "words of the title", "start": "how many to leave out", "count": "how many to give, 60 by default"},
 )
-def list_recipes(q: str, start: str, count: str) -> dict[str, Any]:
+def list_recipes(q: str, start: str, count: str) -> shelf.ShelfWindow:
     """List the shelf by title, a window at a time, with what a row shows of every version."""
     window = number_in(count, "count", shelf.WINDOW, shelf.MOST_AT_ONCE)
     return shelf.list_recipes(database(), q[:80], number_in(start, "start", 0), window)
 
 
 @endpoint(blueprint, "POST", "/recipes", body=RecipeIn, returns=RecipeOut)
-def keep_recipe(body: RecipeIn) -> dict[str, Any]:
+def keep_recipe(body: RecipeIn) -> KeptRecipe:
     """Keep a recipe on the shelf."""
-    return recipes.keep_recipe(
-        database(),
+    new = NewRecipe(
         title=body.title,
-        source_text=body.source_text,
-        cup=body.cup,
+        lines=[plain_line(line) for line in body.lines],
         servings=body.servings,
         unit=body.unit,
-        lines=[plain_line(line) for line in body.lines],
+        source_text=body.source_text,
+        cup=body.cup,
         portions=_portions(body.portions),
         own_yields=body.own_yields,
-        client_key=body.client_key,
+        method=None if body.method is None else given_method(body.method),
     )
+    return recipes.keep_recipe(database(), new, body.client_key)
 
 
 @endpoint(blueprint, "GET", "/recipes/<int:recipe_id>", returns=RecipeOut)
-def get_recipe(recipe_id: int) -> dict[str, Any]:
+def get_recipe(recipe_id: int) -> KeptRecipe:
     """Get one recipe with its versions."""
     return recipes.get_recipe(database(), recipe_id)
 
 
 @endpoint(blueprint, "PATCH", "/recipes/<int:recipe_id>", body=RecipeChangeIn, returns=RecipeOut)
-def change_recipe(recipe_id: int, body: RecipeChangeIn) -> dict[str, Any]:
+def change_recipe(recipe_id: int, body: RecipeChangeIn) -> KeptRecipe:
     """Change a recipe; refused when it was changed elsewhere since."""
-    changes: dict[str, Any] = body.model_dump(exclude_unset=True, exclude={"revision", "lines", "portions"})
+    changes: dict[str, Any] = body.model_dump(exclude_unset=True, exclude={"revision", "lines", "portions", "method"})
     if "portions" in body.model_fields_set:
         changes["portions"] = _portions(body.portions)
     if "lines" in body.model_fields_set:
         changes["lines"] = [plain_line(line) for line in body.lines]
+    if "method" in body.model_fields_set:
+        changes["method"] = given_method(body.method)
     return recipes.change_recipe(database(), recipe_id, body.revision, changes)
 
 
@@ -95,19 +102,19 @@ def delete_recipe(recipe_id: int) -> dict[str, Any]:
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/restore", returns=ShelfRowOut)
-def restore_recipe(recipe_id: int) -> dict[str, Any]:
+def restore_recipe(recipe_id: int) -> ShelfRow:
     """Put a recipe back on the shelf."""
     return recipes.restore_recipe(database(), recipe_id)
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/rework", body=WishIn, returns=PlanOut)
-def rework_recipe(recipe_id: int, body: WishIn) -> dict[str, Any]:
+def rework_recipe(recipe_id: int, body: WishIn) -> TimedPlan:
     """Rebalance a recipe for some goals; nothing is kept."""
     return recipes.rework_recipe(database(), recipe_id, _goals(body), body.cup)
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/paths", body=WishIn, returns=PathSidesOut)
-def compare_paths(recipe_id: int, body: WishIn) -> dict[str, Any]:
+def compare_paths(recipe_id: int, body: WishIn) -> whatif.PathsShown:
     """Rebalance a recipe on all five paths, side by side; what is left open each path fills with its own presets."""
     return whatif.compare_paths(database(), recipe_id, _goals(body), body.cup)
 
@@ -115,23 +122,23 @@ def compare_paths(recipe_id: int, body: WishIn) -> dict[str, Any]:
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/frontier", body=WishIn, returns=FrontierOut)
 def compare_cuts(recipe_id: int, body: WishIn) -> dict[str, Any]:
     """Tell what each sugar cut costs in sweetness, energy and balance."""
-    return whatif.compare_cuts(database(), recipe_id, _goals(body), body.cup)
+    return {"points": whatif.compare_cuts(database(), recipe_id, _goals(body), body.cup)}
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/sensitivity", body=WishIn, returns=NudgesOut)
 def nudge(recipe_id: int, body: WishIn) -> dict[str, Any]:
     """Tell what a little more sweetness and a bigger cut cost in the other goals."""
-    return whatif.nudge(database(), recipe_id, _goals(body), body.cup)
+    return {"nudges": whatif.nudge(database(), recipe_id, _goals(body), body.cup)}
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/relaxations", body=WishIn, returns=RelaxationsOut)
 def relax(recipe_id: int, body: WishIn) -> dict[str, Any]:
     """Find the smallest changes that bring a wish into balance."""
-    return whatif.relax(database(), recipe_id, _goals(body), body.cup)
+    return {"relaxations": whatif.relax(database(), recipe_id, _goals(body), body.cup)}
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/preview", body=PreviewIn, returns=PreviewOut)
-def preview_recipe(recipe_id: int, body: PreviewIn) -> dict[str, Any]:
+def preview_recipe(recipe_id: int, body: PreviewIn) -> whatif.PreviewShown:
     """Follow a slider with the last plan's ingredients; the plan proper comes from rework."""
     support = [(s.component, s.ingredient, s.grams) for s in body.support]
     return whatif.preview_recipe(database(), recipe_id, _goals(body), support, body.cup)
@@ -144,14 +151,14 @@ def preview_recipe(recipe_id: int, body: PreviewIn) -> dict[str, Any]:
     returns=DifferenceOut,
     query={"first": "a version's number in the recipe, from 1", "second": "another one's"},
 )
-def difference(recipe_id: int, first: str, second: str) -> dict[str, Any]:
+def difference(recipe_id: int, first: str, second: str) -> whatif.Difference:
     """Lay two versions side by side, line by line."""
     one, two = number_in(first, "first", 0), number_in(second, "second", 0)
     return whatif.difference(database(), recipe_id, one, two)
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/versions", body=KeepIn, returns=RecipeOut)
-def keep_version(recipe_id: int, body: KeepIn) -> dict[str, Any]:
+def keep_version(recipe_id: int, body: KeepIn) -> KeptRecipe:
     """Keep a rework as a version."""
     return recipes.keep_version(
         database(), recipe_id, _goals(body), label=body.label, cup=body.cup, client_key=body.client_key
@@ -168,31 +175,31 @@ def keep_version(recipe_id: int, body: KeepIn) -> dict[str, Any]:
         "version": "a version's number in the database; the newest by default",
     },
 )
-def export_recipe(recipe_id: int, format: str, version: str) -> dict[str, Any]:
+def export_recipe(recipe_id: int, format: str, version: str) -> FileContent:
     """Give a recipe as the content of a file."""
     chosen = number_in(version, "version", 0)
     return exchange.export_recipe(database(), recipe_id, format or "json", chosen or None)
 
 
 @endpoint(blueprint, "POST", "/import", body=FileIn, returns=ImportOut)
-def import_file(body: FileIn) -> dict[str, Any]:
+def import_file(body: FileIn) -> exchange.Imported:
     """Take a recipe from a file: a saved page, JSON-LD, CSV, text, or Sun Crumb's own JSON."""
     return exchange.import_file(database(), body.name, body.content, body.client_key)
 
 
 @endpoint(blueprint, "GET", "/backup", returns=FileOut)
-def back_up() -> dict[str, Any]:
+def back_up() -> FileContent:
     """Give everything that is kept as the content of one open file."""
     return backup.back_up(database())
 
 
 @endpoint(blueprint, "POST", "/restore", body=BackupIn, returns=RestoredOut)
-def restore(body: BackupIn) -> dict[str, Any]:
+def restore(body: BackupIn) -> backup.Restored:
     """Put a backup in the place of everything; what was there is kept in the data folder."""
     return backup.restore(database(), body.content)
 
 
 @endpoint(blueprint, "POST", "/restore/undo", body=UndoIn, returns=RestoredOut)
-def undo_restore(body: UndoIn) -> dict[str, Any]:
+def undo_restore(body: UndoIn) -> backup.Restored:
     """Bring back what a restore replaced."""
     return backup.undo_restore(database(), body.kept_as)

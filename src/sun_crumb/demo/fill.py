@@ -51,40 +51,39 @@ def start_over(database: Database) -> None:
 
 def fill(database: Database, today: date | None = None) -> None:
     """Put the demo data into an empty database; one that already holds recipes is left as it is."""
-    if shelf.list_recipes(database)["total"]:
+    if shelf.list_recipes(database).total:
         return
     today = today or database.clock.today()
-    kept: dict[str, dict[str, object]] = {}
+    kept: dict[str, recipes.KeptRecipe] = {}
     for name in DESSERTS:
         text = files("sun_crumb.demo").joinpath("recipes", f"{name}.txt").read_text(encoding="utf-8")
-        view = kitchen.read(text)
-        lines = [
-            kitchen.PlainLine(line["ingredient"], line["grams"], line["component"], line["text"])
-            for line in view["lines"]
-            if line["ingredient"] and line["grams"] is not None
-        ]
-        recipe = recipes.keep_recipe(
-            database,
-            title=view["title"],
+        read = kitchen.read(text)
+        assert read.yields is not None, name
+        new = recipes.NewRecipe(
+            title=read.title,
+            lines=[
+                kitchen.PlainLine(line.ingredient, line.grams, line.component, line.text)
+                for line in read.lines
+                if line.ingredient and line.grams is not None
+            ],
+            servings=read.yields.count,
+            unit=read.yields.unit,
             source_text=text,
-            cup=view["cup"],
-            servings=view["yield"]["count"],
-            unit=view["yield"]["unit"],
-            lines=lines,
-            client_key=f"demo-{name}",
+            cup=read.cup,
         )
+        recipe = recipes.keep_recipe(database, new, f"demo-{name}")
         if name in REWORKS:
             goals, label = REWORKS[name]
-            recipe = recipes.keep_version(database, recipe["id"], goals, label=label, client_key=f"demo-{name}-rework")
+            recipe = recipes.keep_version(database, recipe.id, goals, label=label, client_key=f"demo-{name}-rework")
         kept[name] = recipe
     for number, (name, is_rework, days_ago, eaten) in enumerate(BAKES):
-        version = kept[name]["versions"][-1 if is_rework else 0]  # type: ignore[index]
+        version = kept[name].versions[-1 if is_rework else 0]
         baked_on = today - timedelta(days=days_ago)
-        bake = ledger.bake(database, version["id"], baked_on, client_key=f"demo-bake-{number}")[0]
+        bake = ledger.bake(database, version.id, baked_on, client_key=f"demo-bake-{number}")[0]
         for position, (after, count, who) in enumerate(eaten):
             ledger.eat(
                 database,
-                bake["id"],
+                bake.id,
                 baked_on + timedelta(days=after),
                 count,
                 who,

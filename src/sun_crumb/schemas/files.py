@@ -19,7 +19,7 @@ from sun_crumb.schemas.fields import (
     Who,
 )
 from sun_crumb.schemas.products import PackIn
-from sun_crumb.schemas.recipes import GoalsIn, LineIn, OwnYields, Portions
+from sun_crumb.schemas.recipes import GoalsIn, LineIn, MethodIn, OwnYields, Portions
 
 OwnKey = Annotated[str, Field(pattern=r"^own_[0-9]{1,18}$")]
 Status = Literal["", "balanced", "strained", "unmet"]
@@ -61,6 +61,7 @@ class OwnRecipe(In):
     title: Title
     cup: Key = "us"
     source_text: SourceText = ""
+    method: MethodIn | None = None
     products: Annotated[list[OwnProduct], Field(max_length=400)] = []
     versions: Annotated[list[OwnVersion], Field(min_length=1, max_length=400)]
 
@@ -94,6 +95,7 @@ class RecipeRow(In):
     id: Id
     title: str
     source_text: str
+    method: Any = None
     cup: str
     revision: Id
     created_at: datetime

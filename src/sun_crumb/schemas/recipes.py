@@ -46,6 +46,48 @@ Portions = Annotated[list[PortionKindIn], Field(max_length=12)]
 OwnYields = Annotated[dict[Component, Servings], Field(max_length=20)]
 
 
+class OvenIn(In):
+    """The oven as the recipe sets it [°C]."""
+
+    temperature_c: Annotated[float, Field(ge=40, le=350)]
+    is_fan: bool = False
+
+
+class TinIn(In):
+    """The tin: its shape, and its sides or diameter [cm] where they are known."""
+
+    shape: Annotated[str, Field(max_length=20)]
+    sizes_cm: Annotated[list[Annotated[float, Field(gt=0, le=200)]], Field(max_length=3)] = []
+    text: LineText = ""
+
+
+Minutes = Annotated[int, Field(ge=0, le=100_000)]
+
+
+class StepTimeIn(In):
+    """A time of a step [min], from and to, and what is done in it."""
+
+    doing: Annotated[str, Field(max_length=20)]
+    low: Minutes
+    high: Minutes
+
+
+class StepIn(In):
+    """One step; the times that it names are read from its words where they are not given."""
+
+    text: Annotated[str, Field(min_length=1, max_length=4000)]
+    times: Annotated[list[StepTimeIn], Field(max_length=40)] | None = None
+
+
+class MethodIn(In):
+    """What is done: steps, oven, baking time [min, from and to], tin; null for what is not known."""
+
+    steps: Annotated[list[StepIn], Field(max_length=200)] = []
+    oven: OvenIn | None = None
+    bake_minutes: Annotated[list[Minutes], Field(min_length=2, max_length=2)] | None = None
+    tin: TinIn | None = None
+
+
 class AnalyseIn(In):
     """Weighed lines to total. ``own_yields`` says for how many portions a component is enough, by its name."""
 
@@ -56,7 +98,7 @@ class AnalyseIn(In):
 
 
 class RecipeIn(In):
-    """A recipe to keep."""
+    """A recipe to keep; its method is read from the text where it is not given."""
 
     title: Title
     source_text: SourceText = ""
@@ -66,6 +108,7 @@ class RecipeIn(In):
     lines: Lines
     portions: Portions = []
     own_yields: OwnYields = {}
+    method: MethodIn | None = None
     client_key: ClientKey = None
 
 
@@ -79,6 +122,7 @@ class RecipeChangeIn(In):
     lines: Lines = UNSET
     portions: Portions = UNSET
     own_yields: OwnYields = UNSET
+    method: MethodIn = UNSET
 
 
 class AmountIn(In):

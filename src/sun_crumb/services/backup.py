@@ -5,6 +5,7 @@ from __future__ import annotations
 import os
 import re
 from collections.abc import Callable, Iterable
+from dataclasses import dataclass
 from datetime import date, datetime
 from pathlib import Path
 from typing import Any
@@ -15,6 +16,7 @@ from sqlalchemy.orm import Session, selectinload
 from sun_crumb.core.errors import CoreError
 from sun_crumb.formats import backup as file
 from sun_crumb.formats.backup import BadBackupError
+from sun_crumb.formats.outgoing import FileContent
 from sun_crumb.schemas.files import (
     Backup,
     BakeRow,
@@ -29,10 +31,10 @@ from sun_crumb.schemas.files import (
 from sun_crumb.services.clock import now
 from sun_crumb.services.errors import DamagedError, NotFoundError
 from sun_crumb.services.figures import keep_figures
+from sun_crumb.services.methods import read_method, stored_method
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.preferences import sound_settings
 from sun_crumb.services.soundness import sound_product, sound_recipe
-from sun_crumb.services.views import View
 from sun_crumb.store import Database
 from sun_crumb.store.errors import told
 from sun_crumb.store.folder import OWNER_FILE
@@ -41,12 +43,25 @@ from sun_crumb.store.tables import Bake, BakePortion, Deed, Line, Product, Recip
 KEPT_AS = re.compile(r"before-restore-\d{8}T\d{6}(?:-\d{1,3})?\.json")
 
 
-def back_up(database: Database) -> View:
+@dataclass(frozen=True, slots=True)
+class Restored:
+    """What is there after a restore, and the name of the file in the data folder that holds what was there before."""
+
+    recipes: int
+    versions: int
+    products: int
+    bakes: int
+    servings: int
+    made_at: datetime
+    kept_as: str
+
+
+def back_up(database: Database) -> FileContent:
     """Return the whole household as the content of a backup file; writers go on meanwhile, and are not in it."""
     with database.reading() as session:
         made_at = now(session)
         content = _content(session, made_at)
-    return {"name": f"sun-crumb-{made_at:%Y-%m-%d}.json", "media_type": "application/json", "content": content}
+    return FileContent(f"sun-crumb-{made_at:%Y-%m-%d}.json", "application/json", content)
 
 
 def _content(session: Session, made_at: datetime) -> str:
@@ -99,7 +114,7 @@ def _recipe(recipe: Recipe) -> dict[str, Any]:
     return _row(recipe, RecipeRow, "versions") | {"versions": versions}
 
 
-def restore(database: Database, content: str) -> View:
+def restore(database: Database, content: str) -> Restored:
     """Put a backup in the place of all that is there; what was there is kept as a backup file in the data folder.
 
     Everything is checked first; a file that does not pass changes nothing.
@@ -119,18 +134,18 @@ def restore(database: Database, content: str) -> View:
         session.expunge_all()
         _fill(session, found)
         household = found.household
-        return {
-            "recipes": sum(1 for row in household.recipes if row.deleted_at is None),
-            "versions": sum(len(row.versions) for row in household.recipes if row.deleted_at is None),
-            "products": len(household.products),
-            "bakes": len(household.bakes),
-            "servings": sum(1 for row in household.servings if row.deleted_at is None),
-            "made_at": found.made_at.isoformat(),
-            "kept_as": kept_as,
-        }
+        return Restored(
+            recipes=sum(1 for row in household.recipes if row.deleted_at is None),
+            versions=sum(len(row.versions) for row in household.recipes if row.deleted_at is None),
+            products=len(household.products),
+            bakes=len(household.bakes),
+            servings=sum(1 for row in household.servings if row.deleted_at is None),
+            made_at=found.made_at,
+            kept_as=kept_as,
+        )
 
 
-def undo_restore(database: Database, kept_as: str) -> View:
+def undo_restore(database: Database, kept_as: str) -> Restored:
     """Bring back what a restore replaced, by the name it was kept as."""
     path = database.path.parent / kept_as
     if not KEPT_AS.fullmatch(kept_as) or not path.is_file():
@@ -179,6 +194,8 @@ def _fill(session: Session, found: Backup) -> None:
             version = Version(**_values(kept, "lines"))
             version.lines = [Line(position=n, **line.model_dump()) for n, line in enumerate(kept.lines)]
             recipe.versions.append(version)
+        if recipe.method is None:
+            recipe.method = stored_method(read_method(recipe.source_text, pantry))
         session.add(recipe)
         session.flush()
         if row.id in found.damaged.recipes:

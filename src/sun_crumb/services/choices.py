@@ -2,51 +2,104 @@
 
 from __future__ import annotations
 
-from dataclasses import asdict
+from collections.abc import Mapping
+from dataclasses import dataclass
 
 from sun_crumb.core.balance import families
-from sun_crumb.core.pantry import diets
-from sun_crumb.core.quantities.measures import cup_standards
+from sun_crumb.core.pantry import Ingredient, diets
+from sun_crumb.core.quantities.measures import CupStandard, cup_standards
 from sun_crumb.core.reference import constant, table
-from sun_crumb.core.wish import CAPS, DEFINITIONS, eaters, paths
+from sun_crumb.core.wish import CAPS, DEFINITIONS, Goals, Path, eaters, paths
+from sun_crumb.schemas.recipes import GoalsIn
 from sun_crumb.services.pantry import hidden_products, pantry_of
-from sun_crumb.services.views import View, ingredient_view
+from sun_crumb.services.wishes import filled
 from sun_crumb.store import Database
 
+LIMITS = (
+    ("limit_who_low", "WHO, 5 % of energy"),
+    ("limit_uk_adult", "UK, adults"),
+    ("limit_who_high", "WHO, 10 % of energy"),
+)
 
-def choices(database: Database) -> View:
+
+@dataclass(frozen=True, slots=True)
+class Named:
+    """A key and what it is called."""
+
+    key: str
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
+class PathChoice:
+    """A path with the wish that it begins with, and the sweeteners that it takes."""
+
+    key: str
+    name: str
+    words: str
+    usual: tuple[str, ...]
+    preset: GoalsIn
+    most_new: int
+    sweeteners: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class FamilyChoice:
+    """A kind of dessert, and the most of each kind of sweetener that its batter takes, as shares."""
+
+    key: str
+    name: str
+    caps: Mapping[str, float]
+
+
+@dataclass(frozen=True, slots=True)
+class Limit:
+    """A daily limit of free sugar [g]."""
+
+    grams: float
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
+class Choices:
+    """What can be chosen."""
+
+    paths: tuple[PathChoice, ...]
+    definitions: tuple[Named, ...]
+    families: tuple[FamilyChoice, ...]
+    caps: tuple[Named, ...]
+    diets: tuple[Named, ...]
+    allergens: tuple[Named, ...]
+    eaters: tuple[Named, ...]
+    cups: tuple[CupStandard, ...]
+    sweeteners: tuple[Ingredient, ...]
+    limits: tuple[Limit, ...]
+
+
+def choices(database: Database) -> Choices:
     """Return what can be chosen: paths, definitions, families, diets, cups, sweeteners, daily limits."""
     hidden = hidden_products(database)
     pantry = [i for i in pantry_of(database) if i.key not in hidden]
-    return {
-        "paths": [
-            {
-                "key": p.key,
-                "name": p.name,
-                "words": p.words,
-                "cut": p.cut,
-                "keep_sweet": p.keep_sweet,
-                "definition": p.definition,
-                "usual": list(p.usual),
-                "most_new": p.most_new,
-                "sweeteners": [i.key for i in pantry if p.allows(i)],
-            }
-            for p in paths().values()
-        ],
-        "definitions": [{"key": key, "name": name} for key, name in DEFINITIONS.items()],
-        "families": [{"key": f.key, "name": f.name, "caps": f.caps} for f in families().values()],
-        "caps": [{"key": key, "name": name} for key, name in CAPS.items()],
-        "diets": [{"key": d.key, "name": d.name} for d in diets().values()],
-        "allergens": [{"key": row["tag"], "name": row["name"]} for row in table("allergens")],
-        "eaters": [{"key": e.key, "name": e.name} for e in eaters().values()],
-        "cups": [asdict(c) for c in cup_standards().values()],
-        "sweeteners": [ingredient_view(i) for i in pantry if any(p.allows(i) for p in paths().values())],
-        "limits": [
-            {"grams": constant(key), "name": name}
-            for key, name in (
-                ("limit_who_low", "WHO, 5 % of energy"),
-                ("limit_uk_adult", "UK, adults"),
-                ("limit_who_high", "WHO, 10 % of energy"),
-            )
-        ],
-    }
+    return Choices(
+        paths=tuple(_path(path, pantry) for path in paths().values()),
+        definitions=_named(DEFINITIONS),
+        families=tuple(FamilyChoice(f.key, f.name, f.caps) for f in families().values()),
+        caps=_named(CAPS),
+        diets=_named({d.key: d.name for d in diets().values()}),
+        allergens=_named({row["tag"]: row["name"] for row in table("allergens")}),
+        eaters=_named({e.key: e.name for e in eaters().values()}),
+        cups=tuple(cup_standards().values()),
+        sweeteners=tuple(i for i in pantry if any(p.allows(i) for p in paths().values())),
+        limits=tuple(Limit(constant(key), name) for key, name in LIMITS),
+    )
+
+
+def _named(names: Mapping[str, str]) -> tuple[Named, ...]:
+    return tuple(Named(key, name) for key, name in names.items())
+
+
+def _path(path: Path, pantry: list[Ingredient]) -> PathChoice:
+    sweeteners = tuple(i.key for i in pantry if path.allows(i))
+    return PathChoice(
+        path.key, path.name, path.words, path.usual, filled(Goals(path=path.key)), path.most_new, sweeteners
+    )

@@ -5,15 +5,15 @@ from __future__ import annotations
 import json
 import re
 from collections.abc import Mapping
-from dataclasses import asdict
+from dataclasses import asdict, dataclass
 
 from pydantic import ValidationError
 from sqlalchemy.orm import Session
 
-from sun_crumb.core.errors import CoreError, require_choice
-from sun_crumb.core.reading import read_recipe
+from sun_crumb.core.errors import require_choice
 from sun_crumb.formats import outgoing
 from sun_crumb.formats.incoming import UnreadableFileError, read_file
+from sun_crumb.formats.outgoing import FileContent
 from sun_crumb.schemas.files import OwnProduct, OwnRecipe, OwnVersion
 from sun_crumb.schemas.words import words_of
 from sun_crumb.services import recipes
@@ -21,10 +21,10 @@ from sun_crumb.services.clock import now
 from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.figures import keep_figures
-from sun_crumb.services.pantry import add_product, pantry_in, pantry_of, products_in
+from sun_crumb.services.methods import given_method, read_method
+from sun_crumb.services.pantry import add_product, pantry_in, products_in
 from sun_crumb.services.soundness import SoundVersion, check_recipe, label_of, stored_as_own
-from sun_crumb.services.views import View
-from sun_crumb.services.wishes import foods_in, goals_of, goals_view, renamed
+from sun_crumb.services.wishes import filled, foods_in, goals_of, renamed
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Recipe, Version
 
@@ -32,7 +32,15 @@ FORMATS = {"jsonld": "application/ld+json", "html": "text/html", "csv": "text/cs
 ENDINGS = {"jsonld": ".jsonld", "html": ".html", "csv": ".csv", "json": ".json"}
 
 
-def export_recipe(database: Database, recipe_id: int, kind: str, version_id: int | None = None) -> View:
+@dataclass(frozen=True, slots=True)
+class Imported:
+    """Text for the reader, or the number of the recipe that is on the shelf now."""
+
+    text: str
+    recipe_id: int | None
+
+
+def export_recipe(database: Database, recipe_id: int, kind: str, version_id: int | None = None) -> FileContent:
     """Return a recipe as the content of a file: jsonld, html or csv of one version, json of all of them.
 
     A damaged recipe has no version that could be shown; as json it goes out as it is stored.
@@ -42,16 +50,15 @@ def export_recipe(database: Database, recipe_id: int, kind: str, version_id: int
         title, content = _own_file(database, recipe_id)
     else:
         recipe = recipes.get_recipe(database, recipe_id)
-        version = next((v for v in recipe["versions"] if v["id"] == (version_id or recipe["versions"][-1]["id"])), None)
+        version = next((v for v in recipe.versions if v.id == (version_id or recipe.versions[-1].id)), None)
         if version is None:
             raise NotFoundError(f"this recipe has no version with the number {version_id}", field="version")
-        title, steps = recipe["title"], _steps(database, recipe["source_text"])
-        content = {
-            "jsonld": lambda: json.dumps(outgoing.json_ld(recipe, version, steps), ensure_ascii=False, indent=2),
-            "html": lambda: outgoing.page(recipe, version, steps),
-            "csv": lambda: outgoing.table(version),
-        }[kind]()
-    return {"name": outgoing.file_name(title, ENDINGS[kind]), "media_type": FORMATS[kind], "content": content}
+        title = recipe.title
+        steps = tuple(step.text for step in recipe.method.steps)
+        name = title if version.number == 1 else f"{title} ({version.label})"
+        sheet = outgoing.Sheet(name, version.servings, version.unit, version.lines, steps, version.per_serving)
+        content = {"jsonld": outgoing.json_ld_text, "html": outgoing.page, "csv": outgoing.table}[kind](sheet)
+    return FileContent(outgoing.file_name(title, ENDINGS[kind]), FORMATS[kind], content)
 
 
 def _own_file(database: Database, recipe_id: int) -> tuple[str, str]:
@@ -62,20 +69,15 @@ def _own_file(database: Database, recipe_id: int) -> tuple[str, str]:
         own = stored_as_own(recipe)
         # Named anywhere, in a line or a wish; a damaged wish has no shape to look into.
         held = set(re.findall(r'"(own_[0-9]+)"', json.dumps(own["versions"])))
-        own["products"] = [product for product in products_in(session) if product["key"] in held]
+        own["products"] = [
+            {"key": f"own_{row.id}", "label": row.label, "like": row.like}
+            for row in products_in(session)
+            if f"own_{row.id}" in held
+        ]
         return recipe.title, json.dumps(own, ensure_ascii=False, indent=2)
 
 
-def _steps(database: Database, source_text: str) -> list[str]:
-    if not source_text.strip():
-        return []
-    try:
-        return list(read_recipe(source_text, pantry_of(database)).steps)
-    except CoreError:
-        return []  # a text kept before its length was limited; the amounts go out all the same
-
-
-def import_file(database: Database, name: str, content: str, client_key: str | None = None) -> View:
+def import_file(database: Database, name: str, content: str, client_key: str | None = None) -> Imported:
     """Return the text of a file for the reader, or put the recipe of an own file on the shelf and return its number.
 
     An own file passes all checks of a recipe brought in by hand, every version of it, and is kept whole or not at all.
@@ -87,7 +89,7 @@ def import_file(database: Database, name: str, content: str, client_key: str | N
     """
     found = read_file(name, content)
     if found.recipe is None:
-        return {"text": found.text, "recipe_id": None}
+        return Imported(found.text, None)
     try:
         recipe = OwnRecipe.model_validate(found.recipe)
     except ValidationError as error:
@@ -97,17 +99,17 @@ def import_file(database: Database, name: str, content: str, client_key: str | N
             row = session.get(Recipe, made[0])
             if row is None or row.deleted_at is not None:
                 raise taken_away("recipe")
-            return {"text": "", "recipe_id": row.id}
+            return Imported("", row.id)
         keys = _bring_products(session, recipe.products)
         recipe = recipe.model_copy(update={"versions": [_renamed(v, keys) for v in recipe.versions]})
         row = _keep(session, recipe)
         note(session, client_key, "import", found.recipe, [row.id])
-        return {"text": "", "recipe_id": row.id}
+        return Imported("", row.id)
 
 
 def _bring_products(session: Session, products: list[OwnProduct]) -> dict[str, str]:
     """Return this household's key for each product of the file: the same label's if it is there, else a new one's."""
-    here = {json.dumps([p["label"], p["like"]], sort_keys=True): str(p["key"]) for p in products_in(session)}
+    here = {json.dumps([row.label, row.like], sort_keys=True): f"own_{row.id}" for row in products_in(session)}
     keys: dict[str, str] = {}
     for product in products:
         if product.key in keys:
@@ -130,7 +132,7 @@ def _renamed(version: OwnVersion, keys: Mapping[str, str]) -> OwnVersion:
         return keys.get(key, key)
 
     goals = version.goals
-    for key in foods_in(goals.model_dump()) if goals else ():
+    for key in foods_in(goals) if goals else ():
         new(key)
     return version.model_copy(
         update={
@@ -143,7 +145,8 @@ def _renamed(version: OwnVersion, keys: Mapping[str, str]) -> OwnVersion:
 def _keep(session: Session, recipe: OwnRecipe) -> Recipe:
     pantry = pantry_in(session)
     original, *others = check_recipe(recipe, pantry)
-    row = recipes.new_recipe(session, original.formula, recipe.source_text, recipe.cup, original.kinds)
+    method = given_method(recipe.method) if recipe.method else read_method(recipe.source_text, pantry)
+    row = recipes.new_recipe(session, original.formula, recipe.source_text, recipe.cup, method, original.kinds)
     _dress(row.versions[0], original)
     for number, sound in enumerate(others, start=2):
         version = sound.version
@@ -153,7 +156,7 @@ def _keep(session: Session, recipe: OwnRecipe) -> Recipe:
             servings=version.servings,
             unit=version.unit,
             status=version.status,
-            goals=None if version.goals is None else goals_view(goals_of(version.goals, pantry)),
+            goals=None if version.goals is None else filled(goals_of(version.goals, pantry)).model_dump(mode="json"),
             portions=[kind.model_dump() for kind in version.portions] or None,
             own_yields=dict(sound.formula.own_yields) or None,
             created_at=now(session),

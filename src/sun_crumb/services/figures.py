@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
+from dataclasses import asdict, dataclass, fields
 from functools import cache
 from hashlib import sha256
 from pathlib import Path
@@ -13,15 +14,49 @@ from sqlalchemy.orm import Session, selectinload
 import sun_crumb.core
 from sun_crumb.core.formula import Formula, portion, served
 from sun_crumb.services.errors import DamagedError
+from sun_crumb.services.methods import read_method, stored_method
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.soundness import sound_recipe
-from sun_crumb.services.views import View, rounded
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Recipe, Version
 
-SHOWN = ("energy_kcal", "free_sugars_who_g")
-SHELVED = ("id", "number", "label", "status", "servings", "unit")
 AT_ONCE = 50
+
+
+@dataclass(frozen=True, slots=True)
+class Figures:
+    """What the shelf shows of one portion."""
+
+    energy_kcal: float
+    free_sugars_who_g: float
+
+
+@dataclass(frozen=True, slots=True)
+class ShelfVersion:
+    """What the shelf shows of a version."""
+
+    id: int
+    number: int
+    label: str
+    status: str
+    servings: int
+    unit: str
+    per_serving: Figures
+
+
+@dataclass(frozen=True, slots=True)
+class ShelfRow:
+    """A recipe on the shelf. One that can't be worked with has no versions, and ``damage`` says what is wrong."""
+
+    id: int
+    title: str
+    revision: int
+    damage: str
+    versions: tuple[ShelfVersion, ...]
+
+
+SHOWN = tuple(field.name for field in fields(Figures))
+SHELVED = tuple(field.name for field in fields(ShelfVersion) if field.name != "per_serving")
 
 
 @cache
@@ -43,13 +78,13 @@ def keep_figures(session: Session, formulas: Mapping[Version, Formula]) -> None:
     session.flush()
     for version, formula in formulas.items():
         session.refresh(version, ["figures_stamp"])
-        version.figures, version.figures_stamp = _shown(formula), stamp()
+        version.figures, version.figures_stamp = asdict(_shown(formula)), stamp()
     session.flush()
 
 
-def _shown(formula: Formula) -> View:
+def _shown(formula: Formula) -> Figures:
     one = portion(served(formula), formula.servings)
-    return {name: rounded(getattr(one, name)) for name in SHOWN}
+    return Figures(*(round(getattr(one, name), 2) for name in SHOWN))
 
 
 def refresh(database: Database) -> int:
@@ -69,6 +104,17 @@ def refresh(database: Database) -> int:
             for recipe in _with_lines(session, stale[start : start + AT_ONCE]):
                 done += _keep_all(session, recipe)
     return done
+
+
+def read_methods(database: Database) -> int:
+    """Read, once, the methods of recipes that an earlier version of the program kept without; return how many there were."""
+    with database.reading() as session:
+        without = list(session.scalars(select(Recipe.id).where(Recipe.method.is_(None)).order_by(Recipe.id)))
+    for start in range(0, len(without), AT_ONCE):
+        with database.transaction() as session:
+            for recipe in session.scalars(select(Recipe).where(Recipe.id.in_(without[start : start + AT_ONCE]))):
+                recipe.method = stored_method(read_method(recipe.source_text, pantry_in(session)))
+    return len(without)
 
 
 def _keep_all(session: Session, recipe: Recipe) -> bool:
@@ -91,7 +137,7 @@ def _with_lines(session: Session, ids: Sequence[int]) -> list[Recipe]:
     )
 
 
-def rows_of(session: Session, ids: Sequence[int]) -> list[View]:
+def rows_of(session: Session, ids: Sequence[int]) -> list[ShelfRow]:
     """Return what the shelf shows of recipes, in the order of *ids*, in a fixed number of statements.
 
     Figures that aren't kept yet are computed; where that can't be done the row says what is damaged.
@@ -105,31 +151,23 @@ def rows_of(session: Session, ids: Sequence[int]) -> list[View]:
         )
     }
     columns = (version[name] for name in (*SHELVED, "recipe_id", "figures", "figures_stamp"))
-    versions: dict[int, list[View]] = {}
-    fresh, current = dict.fromkeys(ids, True), stamp()
+    found: dict[int, list[ShelfVersion]] = {}
+    stale, current = set(), stamp()
     for *values, recipe_id, figures, figures_stamp in connection.execute(
         select(*columns).where(version.recipe_id.in_(ids)).order_by(version.number)
     ):
-        shown = dict(zip(SHELVED, values, strict=True))
-        shown["per_serving"] = figures
-        versions.setdefault(recipe_id, []).append(shown)
-        fresh[recipe_id] &= figures_stamp == current and isinstance(figures, dict)
-    stale = {i for i in ids if i not in versions or not fresh[i]}
-    damage = _computed(session, stale, versions) if stale else {}
-    return [
-        {
-            "id": i,
-            "title": recipes[i][0],
-            "revision": recipes[i][1],
-            "damage": damage.get(i, ""),
-            "versions": [] if i in damage else versions[i],
-        }
-        for i in ids
-    ]
+        if figures_stamp == current and isinstance(figures, dict):
+            shown = dict(zip(SHELVED, values, strict=True))
+            found.setdefault(recipe_id, []).append(ShelfVersion(**shown, per_serving=Figures(**figures)))
+        else:
+            stale.add(recipe_id)
+    stale.update(i for i in ids if i not in found)
+    damage = _computed(session, stale, found) if stale else {}
+    return [ShelfRow(i, *recipes[i], damage.get(i, ""), () if i in damage else tuple(found[i])) for i in ids]
 
 
-def _computed(session: Session, ids: set[int], versions: dict[int, list[View]]) -> dict[int, str]:
-    """Put figures that aren't kept into *versions*; return what is wrong with those that can't be computed."""
+def _computed(session: Session, ids: set[int], versions: dict[int, list[ShelfVersion]]) -> dict[int, str]:
+    """Put versions whose figures aren't kept into *versions*; return what is wrong with those that can't be computed."""
     damage = {}
     for recipe in _with_lines(session, sorted(ids)):
         try:
@@ -137,6 +175,8 @@ def _computed(session: Session, ids: set[int], versions: dict[int, list[View]]) 
         except DamagedError as error:
             damage[recipe.id] = str(error.details["damage"])
             continue
-        for shown, checked in zip(versions[recipe.id], sound, strict=True):
-            shown["per_serving"] = _shown(checked.formula)
+        versions[recipe.id] = [
+            ShelfVersion(**{name: getattr(row, name) for name in SHELVED}, per_serving=_shown(one.formula))
+            for row, one in zip(recipe.versions, sound, strict=True)
+        ]
     return damage

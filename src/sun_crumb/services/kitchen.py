@@ -3,21 +3,22 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, fields, replace
 from time import perf_counter
+from typing import Any
 
 from sun_crumb.core.errors import UnknownIngredientError
-from sun_crumb.core.formula import Formula, FormulaLine, from_reading
+from sun_crumb.core.formula import Analysis, Formula, FormulaLine, from_reading
+from sun_crumb.core.formula import analyse as analyse_formula
 from sun_crumb.core.formula.recipe import is_crushed
 from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.reading import read_recipe
+from sun_crumb.core.reading import Reading, read_recipe
 from sun_crumb.core.reading.match import name_index
-from sun_crumb.core.rework import rework
+from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.wish import Goals
-from sun_crumb.services.views import View, analysis_view, ingredient_view, plan_view, reading_view
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,24 +32,44 @@ class PlainLine:
     is_crushed: bool | None = None
 
 
-def read(text: str, cup: str | None = None, pantry: Pantry | None = None) -> View:
+@dataclass(frozen=True, slots=True)
+class ReadText(Reading):
+    """A reading, with what its weighed lines hold and the positions of the lines that are left out for want of food or grams."""
+
+    analysis: Analysis | None = None
+    left_out: tuple[int, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class TimedPlan(Plan):
+    """A plan, and how long it took [ms]."""
+
+    solve_ms: float
+
+
+def read(text: str, cup: str | None = None, pantry: Pantry | None = None) -> ReadText:
     """Return *text* as read, with the analysis of what could be weighed."""
     pantry = pantry or shipped_pantry()
     reading = read_recipe(text, pantry, cup)
     formula, left_out = from_reading(reading, pantry)
-    view = reading_view(reading, pantry)
-    view["analysis"] = analysis_view(formula) if formula.lines else None
-    view["left_out"] = left_out
-    return view
+    return ReadText(
+        **_fields_of(reading), analysis=analyse_formula(formula) if formula.lines else None, left_out=tuple(left_out)
+    )
 
 
-def read_formula(text: str, cup: str | None = None, servings: int | None = None) -> tuple[Formula, View, CupStandard]:
+def _fields_of(record: Any) -> dict[str, Any]:
+    return {f.name: getattr(record, f.name) for f in fields(record)}
+
+
+def read_formula(
+    text: str, cup: str | None = None, servings: int | None = None
+) -> tuple[Formula, Reading, CupStandard]:
     """Return the formula of a text, its reading, and the cup standard it is written in."""
     reading = read_recipe(text, shipped_pantry(), cup)
     formula, _ = from_reading(reading, shipped_pantry())
     if servings is not None:
         formula = replace(formula, servings=servings, is_servings_assumed=False)
-    return formula, reading_view(reading, shipped_pantry()), cup_standard(reading.cup)
+    return formula, reading, cup_standard(reading.cup)
 
 
 def formula_of(
@@ -85,16 +106,16 @@ def analyse(
     unit: str,
     pantry: Pantry | None = None,
     own_yields: Mapping[str, int] | None = None,
-) -> View:
+) -> Analysis:
     """Return the analysis of weighed lines."""
-    return analysis_view(formula_of("", lines, servings, unit, pantry, own_yields))
+    return analyse_formula(formula_of("", lines, servings, unit, pantry, own_yields))
 
 
-def plan(formula: Formula, goals: Goals, cup: CupStandard, pantry: Pantry | None = None) -> View:
+def plan(formula: Formula, goals: Goals, cup: CupStandard, pantry: Pantry | None = None) -> TimedPlan:
     """Return the reworked formula, with the time it took."""
     start = perf_counter()
     found = rework(formula, goals, pantry or shipped_pantry(), cup)
-    return plan_view(found, 1000 * (perf_counter() - start))
+    return TimedPlan(**_fields_of(found), solve_ms=1000 * (perf_counter() - start))
 
 
 def cupboard_keys(words: Iterable[str], pantry: Pantry | None = None) -> tuple[str, ...]:
@@ -138,15 +159,14 @@ def pantry_keys(words: Iterable[str], pantry: Pantry | None = None, field: str =
     return tuple(found)
 
 
-def search_pantry(query: str, limit: int, pantry: Pantry, hidden: set[str]) -> list[View]:
+def search_pantry(query: str, limit: int, pantry: Pantry, hidden: set[str]) -> list[Ingredient]:
     """Return the ingredients that *query* may mean, the likeliest first; all of them for an empty query."""
     if not query.strip():
-        return [ingredient_view(i) for i in pantry if i.key not in hidden][:limit]
+        return [i for i in pantry if i.key not in hidden][:limit]
     words = query.lower().strip()
     begun = [key for key, name in pantry.names if name.startswith(words) or f" {words}" in name]
     found = [c.ingredient for c in name_index(pantry).match(query, limit=limit)]
-    keys = [key for key in dict.fromkeys([*begun, *found]) if key not in hidden]
-    return [ingredient_view(pantry[key]) for key in keys[:limit]]
+    return [pantry[key] for key in dict.fromkeys([*begun, *found]) if key not in hidden][:limit]
 
 
 def household_text(ingredient: Ingredient, grams: float, cup: str) -> str:

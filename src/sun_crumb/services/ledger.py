@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass, fields
 from datetime import date
 from math import isfinite
 
@@ -16,22 +17,85 @@ from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.soundness import original_of, portion_kinds, sound_version
-from sun_crumb.services.views import View, rounded
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Bake, BakePortion, Recipe, Serving, Version
 
 MOST_EATEN = 100.0
-SUMS = (
-    "energy_kcal",
-    "total_sugars_g",
-    "free_sugars_who_g",
-    "saved_energy_kcal",
-    "saved_total_sugars_g",
-    "saved_free_sugars_who_g",
-)
 
 
-def bake(database: Database, version_id: int, baked_on: date, client_key: str | None = None) -> list[View]:
+@dataclass(frozen=True, slots=True)
+class Sums:
+    """What portions hold and save: energy [kcal], sugars [g]."""
+
+    energy_kcal: float
+    total_sugars_g: float
+    free_sugars_who_g: float
+    saved_energy_kcal: float
+    saved_total_sugars_g: float
+    saved_free_sugars_who_g: float
+
+
+SUMS = tuple(field.name for field in fields(Sums))
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class BakedPortion(Sums):
+    """One kind of portion of a bake and what one of it holds; those of one bake have the same ``event_id``."""
+
+    id: int
+    event_id: int
+    recipe_id: int
+    version_id: int
+    title: str
+    label: str
+    unit: str
+    baked_on: date
+    servings: int
+    eaten: float
+    portion_g: float
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Eaten(Sums):
+    """Portions eaten, and what all of them together hold."""
+
+    id: int
+    bake_id: int
+    title: str
+    label: str
+    unit: str
+    eaten_on: date
+    count: float
+    who: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class EatenTotal(Sums):
+    """How many portions were eaten, and what they hold."""
+
+    servings: float
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class EatenDay(EatenTotal):
+    """What was eaten on one day."""
+
+    day: date
+
+
+@dataclass(frozen=True, slots=True)
+class Days:
+    """The days of a span on which something was eaten, and the bakes to log from."""
+
+    since: date
+    until: date
+    days: tuple[EatenDay, ...]
+    total: EatenTotal
+    servings: tuple[Eaten, ...]
+    bakes: tuple[BakedPortion, ...]
+
+
+def bake(database: Database, version_id: int, baked_on: date, client_key: str | None = None) -> list[BakedPortion]:
     """Note that a version was baked and return its portions, one entry for each kind of portion.
 
     The same *client_key* again returns the first ones.
@@ -42,7 +106,7 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
             found = session.scalars(select(BakePortion).where(BakePortion.id.in_(made)).order_by(BakePortion.id)).all()
             if not found:
                 raise taken_away("bake")
-            return [_portion_view(session, row) for row in found]
+            return [_baked_portion(session, row) for row in found]
         version = session.get(Version, version_id)
         if version is None or version.recipe.deleted_at is not None:
             raise NotFoundError(f"no version {version_id}", field="version_id")
@@ -58,7 +122,7 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
         session.add(baked)
         session.flush()
         note(session, client_key, "bake", content, [row.id for row in baked.portions])
-        return [_portion_view(session, row) for row in baked.portions]
+        return [_baked_portion(session, row) for row in baked.portions]
 
 
 def _portion_row(kind: PortionKind, one: Totals, saved: Savings) -> BakePortion:
@@ -77,7 +141,7 @@ def _portion_row(kind: PortionKind, one: Totals, saved: Savings) -> BakePortion:
 
 def eat(
     database: Database, portion_id: int, eaten_on: date, count: float, who: str = "", client_key: str | None = None
-) -> View:
+) -> Eaten:
     """Note portions eaten and return them. The same *client_key* again returns the first note."""
     if not isfinite(count) or not 0 < count <= MOST_EATEN:
         raise OutOfDomainError(
@@ -89,7 +153,7 @@ def eat(
             found = session.get(Serving, made[0])
             if found is None or found.deleted_at is not None:
                 raise taken_away("note")
-            return _serving_view(found)
+            return _eaten(found)
         portion = session.get(BakePortion, portion_id)
         if portion is None:
             raise NotFoundError(f"no bake {portion_id}", field="bake_id")
@@ -102,7 +166,7 @@ def eat(
         session.add(row)
         session.flush()
         note(session, client_key, "serving", content, [row.id])
-        return _serving_view(row)
+        return _eaten(row)
 
 
 def remove_serving(database: Database, serving_id: int) -> None:
@@ -111,15 +175,15 @@ def remove_serving(database: Database, serving_id: int) -> None:
         _serving(session, serving_id).deleted_at = now(session)
 
 
-def restore_serving(database: Database, serving_id: int) -> View:
+def restore_serving(database: Database, serving_id: int) -> Eaten:
     """Bring back portions that were taken back."""
     with database.transaction() as session:
         row = _serving(session, serving_id)
         row.deleted_at = None
-        return _serving_view(row)
+        return _eaten(row)
 
 
-def ledger(database: Database, since: date, until: date) -> View:
+def ledger(database: Database, since: date, until: date) -> Days:
     """Return the days from *since* to *until*, what was eaten and what it saved, and the bakes to log from."""
     if since > until:
         raise OutOfDomainError("the first day lies after the last", field="since")
@@ -132,10 +196,10 @@ def ledger(database: Database, since: date, until: date) -> View:
             .group_by(Serving.eaten_on)
             .order_by(Serving.eaten_on)
         ).all()
-        days = [
-            {"day": row.eaten_on.isoformat(), "servings": row.servings, **{n: rounded(getattr(row, n)) for n in SUMS}}
+        days = tuple(
+            EatenDay(day=row.eaten_on, servings=row.servings, **{name: getattr(row, name) for name in SUMS})
             for row in rows
-        ]
+        )
         eaten = session.scalars(
             select(Serving)
             .where(Serving.deleted_at.is_(None), Serving.eaten_on.between(since, until))
@@ -158,17 +222,14 @@ def ledger(database: Database, since: date, until: date) -> View:
             .order_by(Bake.baked_on.desc(), BakePortion.id.desc())
             .limit(20)
         ).all()
-        return {
-            "since": since.isoformat(),
-            "until": until.isoformat(),
-            "days": days,
-            "total": {
-                "servings": sum(d["servings"] for d in days),
-                **{n: rounded(sum(d[n] for d in days)) for n in SUMS},
-            },
-            "servings": [_serving_view(row) for row in eaten],
-            "bakes": [_portion_view(session, row) for row in bakes],
-        }
+        return Days(
+            since,
+            until,
+            days,
+            EatenTotal(**{name: sum(getattr(day, name) for day in days) for name in ("servings", *SUMS)}),
+            tuple(_eaten(row) for row in eaten),
+            tuple(_baked_portion(session, row) for row in bakes),
+        )
 
 
 def _serving(session: Session, serving_id: int) -> Serving:
@@ -178,7 +239,7 @@ def _serving(session: Session, serving_id: int) -> Serving:
     return row
 
 
-def _portion_view(session: Session, row: BakePortion) -> View:
+def _baked_portion(session: Session, row: BakePortion) -> BakedPortion:
     baked = row.bake
     version = baked.version or session.get_one(Version, baked.version_id)
     eaten = session.scalar(
@@ -186,32 +247,32 @@ def _portion_view(session: Session, row: BakePortion) -> View:
             Serving.portion_id == row.id, Serving.deleted_at.is_(None)
         )
     )
-    return {
-        "id": row.id,
-        "event_id": baked.id,
-        "recipe_id": version.recipe_id,
-        "version_id": version.id,
-        "title": version.recipe.title,
-        "label": f"{version.label}, {row.kind}" if row.kind else version.label,
-        "unit": version.unit,
-        "baked_on": baked.baked_on.isoformat(),
-        "servings": row.servings,
-        "eaten": eaten or 0.0,
-        "portion_g": rounded(row.portion_g, 1),
-        **{name: rounded(getattr(row, name)) for name in SUMS},
-    }
+    return BakedPortion(
+        id=row.id,
+        event_id=baked.id,
+        recipe_id=version.recipe_id,
+        version_id=version.id,
+        title=version.recipe.title,
+        label=f"{version.label}, {row.kind}" if row.kind else version.label,
+        unit=version.unit,
+        baked_on=baked.baked_on,
+        servings=row.servings,
+        eaten=eaten or 0.0,
+        portion_g=row.portion_g,
+        **{name: getattr(row, name) for name in SUMS},
+    )
 
 
-def _serving_view(row: Serving) -> View:
+def _eaten(row: Serving) -> Eaten:
     portion, version = row.portion, row.portion.bake.version
-    return {
-        "id": row.id,
-        "bake_id": row.portion_id,
-        "title": version.recipe.title,
-        "label": f"{version.label}, {portion.kind}" if portion.kind else version.label,
-        "unit": version.unit,
-        "eaten_on": row.eaten_on.isoformat(),
-        "count": row.count,
-        "who": row.who,
-        **{name: rounded(getattr(portion, name) * row.count) for name in SUMS},
-    }
+    return Eaten(
+        id=row.id,
+        bake_id=row.portion_id,
+        title=version.recipe.title,
+        label=f"{version.label}, {portion.kind}" if portion.kind else version.label,
+        unit=version.unit,
+        eaten_on=row.eaten_on,
+        count=row.count,
+        who=row.who,
+        **{name: getattr(portion, name) * row.count for name in SUMS},
+    )

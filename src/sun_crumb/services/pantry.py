@@ -4,7 +4,8 @@ from __future__ import annotations
 
 import logging
 import re
-from dataclasses import asdict
+from collections.abc import Iterable
+from dataclasses import asdict, dataclass, replace
 from weakref import WeakKeyDictionary
 
 from sqlalchemy import String, cast, select
@@ -13,9 +14,9 @@ from sqlalchemy.orm import Session
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.pantry import Ingredient, Pantry, diets, shipped_pantry
 from sun_crumb.core.pantry.household import household
-from sun_crumb.core.pantry.ingredient import COMPOSITION_FIELDS
+from sun_crumb.core.pantry.ingredient import Measure
 from sun_crumb.core.pantry.label import FromLabel, from_label
-from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.reference import table
 from sun_crumb.core.sugars.sweetness import glycosides_like_sugar, grams_as_sweet, sucrose_equivalent
 from sun_crumb.core.wish import paths
@@ -25,7 +26,6 @@ from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import DamagedError, NotFoundError
 from sun_crumb.services.preferences import prices_in
 from sun_crumb.services.soundness import label_of, made_of, sound_product
-from sun_crumb.services.views import View, ingredient_view, rounded
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Product
 
@@ -61,12 +61,12 @@ def pantry_of(database: Database) -> Pantry:
         return pantry_in(session)
 
 
-def read_label(pack: PackIn, like: str) -> View:
+def read_label(pack: PackIn, like: str) -> Labelled:
     """Return the ingredient that a label describes, with its estimates and contradictions; nothing is kept."""
-    return _label_view(from_label("own", label_of(pack), shipped_pantry()[like], glycosides_like_sugar))
+    return _labelled(from_label("own", label_of(pack), shipped_pantry()[like], glycosides_like_sugar))
 
 
-def keep_product(database: Database, pack: PackIn, like: str, client_key: str | None = None) -> View:
+def keep_product(database: Database, pack: PackIn, like: str, client_key: str | None = None) -> Labelled:
     """Keep a product of the household's own and return it as read_label does, with its key."""
     content = [pack.model_dump(), like]
     with database.transaction() as session:
@@ -74,10 +74,10 @@ def keep_product(database: Database, pack: PackIn, like: str, client_key: str | 
             row = session.get(Product, made[0])
             if row is None or row.deleted_at is not None:
                 raise taken_away("product")
-            return _label_view(sound_product(row))
+            return _labelled(sound_product(row))
         row = add_product(session, pack, like)
         note(session, client_key, "product", content, [row.id])
-        return _label_view(sound_product(row))
+        return _labelled(sound_product(row))
 
 
 def add_product(session: Session, pack: PackIn, like: str) -> Product:
@@ -89,9 +89,9 @@ def add_product(session: Session, pack: PackIn, like: str) -> Product:
     return row
 
 
-def products_in(session: Session) -> list[View]:
-    """Return the household's own products as they were typed: key, label and the food they are like."""
-    return [{"key": f"own_{row.id}", "label": row.label, "like": row.like} for row in session.scalars(select(Product))]
+def products_in(session: Session) -> list[Product]:
+    """Return the household's own products as they are stored."""
+    return list(session.scalars(select(Product).order_by(Product.id)))
 
 
 def remove_product(database: Database, key: str) -> None:
@@ -100,12 +100,12 @@ def remove_product(database: Database, key: str) -> None:
         _product(session, key).deleted_at = now(session)
 
 
-def restore_product(database: Database, key: str) -> View:
+def restore_product(database: Database, key: str) -> Labelled:
     """Bring a product back."""
     with database.transaction() as session:
         row = _product(session, key)
         row.deleted_at = None
-        return _label_view(sound_product(row))
+        return _labelled(sound_product(row))
 
 
 def _product(session: Session, key: str) -> Product:
@@ -122,78 +122,117 @@ def hidden_products(database: Database) -> set[str]:
         return {f"own_{i}" for i in session.scalars(select(Product.id).where(Product.deleted_at.is_not(None)))}
 
 
-def _label_view(made: FromLabel) -> View:
-    return {
-        "ingredient": detail_view(made.ingredient, []),
-        "estimated": list(made.estimated),
-        "contradictions": list(made.contradictions),
-    }
+@dataclass(frozen=True, slots=True)
+class KnownAllergen:
+    """An allergen that the pantry knows of, and whose law names it."""
+
+    name: str
+    is_us: bool
+    is_eu: bool
 
 
-def get_ingredient(database: Database, key: str) -> View:
+@dataclass(frozen=True, slots=True)
+class Facts:
+    """All that is known of an ingredient. ``sweetness`` is per 100 g as grams of sugar, None for what sweetens by the pinch."""
+
+    ingredient: Ingredient
+    names: tuple[str, ...]
+    sweetness: float | None
+    measures: tuple[Measure, ...]
+    allergens: tuple[KnownAllergen, ...]
+    fits_diets: tuple[str, ...]
+    not_for_diets: tuple[str, ...]
+    source_words: str
+
+
+@dataclass(frozen=True, slots=True)
+class Labelled:
+    """The ingredient that a label describes, what of it is estimated, and where the label contradicts itself."""
+
+    ingredient: Facts
+    estimated: tuple[str, ...]
+    contradictions: tuple[str, ...]
+
+
+def _labelled(made: FromLabel) -> Labelled:
+    return Labelled(facts(made.ingredient), tuple(made.estimated), tuple(made.contradictions))
+
+
+def get_ingredient(database: Database, key: str) -> Facts:
     """Return all that is known of an ingredient."""
     pantry = pantry_of(database)
-    return detail_view(pantry[key], pantry.names_of(key))
+    return facts(pantry[key], pantry.names_of(key))
 
 
-def detail_view(ingredient: Ingredient, names: list[str]) -> View:
-    """Return an ingredient with its composition, weights, tags and sources."""
+def facts(ingredient: Ingredient, names: Iterable[str] = ()) -> Facts:
+    """Return an ingredient with its weights, tags and sources in words."""
     sources = {row["key"]: row["what"] for row in table("sources")}
-    allergens = {row["tag"]: row for row in table("allergens")}
     c = ingredient.per_100g
-    return ingredient_view(ingredient) | {
-        "names": names,
-        "roles": sorted(ingredient.roles),
-        "sugar_kind": ingredient.sugar_kind,
-        "composition": {name: rounded(getattr(c, name), 3) for name in COMPOSITION_FIELDS},
-        "sweetness": rounded(sucrose_equivalent([(c, 100.0)]), 1) if not c.glycosides_g else None,
-        "measures": [
-            {"unit": m.unit, "form": m.form, "grams": m.grams, "source": sources.get(m.source, m.source)}
-            for m in ingredient.measures
-        ],
-        "allergens": [
-            {"name": row["name"], "is_us": row["us"] == "yes", "is_eu": row["eu"] == "yes"}
-            for tag, row in allergens.items()
-            if tag in ingredient.tags
-        ],
-        "fits_diets": [d.name for d in diets().values() if not d.excluded_tags & ingredient.tags],
-        "not_for_diets": [d.name for d in diets().values() if d.excluded_tags & ingredient.tags],
-        "source_words": sources.get(ingredient.source, ingredient.source),
-        "by_hand": ingredient.by_hand.split(),
-    }
+    return Facts(
+        ingredient=ingredient,
+        names=tuple(names),
+        sweetness=sucrose_equivalent([(c, 100.0)]) if not c.glycosides_g else None,
+        measures=tuple(replace(m, source=sources.get(m.source, m.source)) for m in ingredient.measures),
+        allergens=tuple(
+            KnownAllergen(row["name"], row["us"] == "yes", row["eu"] == "yes")
+            for row in table("allergens")
+            if row["tag"] in ingredient.tags
+        ),
+        fits_diets=tuple(d.name for d in diets().values() if not d.excluded_tags & ingredient.tags),
+        not_for_diets=tuple(d.name for d in diets().values() if d.excluded_tags & ingredient.tags),
+        source_words=sources.get(ingredient.source, ingredient.source),
+    )
 
 
-def sweeteners(database: Database, sugar_g: float, batter_g: float, cup: str) -> list[View]:
+@dataclass(frozen=True, slots=True)
+class SweetenerSide:
+    """A sweetener at the amount that is as sweet as some sugar [g]; None where no amount is."""
+
+    key: str
+    name: str
+    is_refined: bool
+    grams: float | None
+    household: str
+    energy_kcal: float | None
+    free_sugars_who_g: float | None
+    free_sugars_uk_g: float | None
+    water_g: float | None
+    price: float | None
+    price_per_kg: float | None
+
+
+def sweeteners(database: Database, sugar_g: float, batter_g: float, cup: str) -> list[SweetenerSide]:
     """Return every sweetener at the amount that tastes as sweet as *sugar_g* of sugar in *batter_g* of batter."""
     if not 0 < sugar_g <= 5000 or not 0 < batter_g <= 50_000:
         raise OutOfDomainError("compare at 1 to 5,000 g of sugar in up to 50,000 g of batter", field="sugar_g")
     standard, pantry, hidden = cup_standard(cup), pantry_of(database), hidden_products(database)
     prices = prices_in(database)
-    found = []
-    for ingredient in pantry:
-        is_sugar = ingredient.group == "refined"
-        if ingredient.key in hidden or not (is_sugar or any(p.allows(ingredient) for p in paths().values())):
-            continue
-        c = ingredient.per_100g
-        grams = grams_as_sweet(c, sugar_g, batter_g)
-        price = prices.get(ingredient.key)
-        found.append(
-            {
-                "key": ingredient.key,
-                "name": ingredient.name,
-                "is_refined": is_sugar,
-                "grams": rounded(grams, 1) if grams is not None else None,
-                "household": household(ingredient, grams, standard) if grams is not None else "",
-                "energy_kcal": _share(c.energy_kcal, grams),
-                "free_sugars_who_g": _share(c.total_sugars_g * c.free_who_share, grams),
-                "free_sugars_uk_g": _share(c.total_sugars_g * c.free_uk_share, grams),
-                "water_g": _share(c.water_g, grams),
-                "price": rounded(price * grams / 1000) if price is not None and grams is not None else None,
-                "price_per_kg": price,
-            }
-        )
-    return sorted(found, key=lambda v: (v["grams"] is None, v["free_sugars_who_g"] or 0.0, v["energy_kcal"] or 0.0))
+    found = [
+        _side(ingredient, grams_as_sweet(ingredient.per_100g, sugar_g, batter_g), standard, prices.get(ingredient.key))
+        for ingredient in pantry
+        if ingredient.key not in hidden
+        and (ingredient.group == "refined" or any(p.allows(ingredient) for p in paths().values()))
+    ]
+    return sorted(found, key=lambda v: (v.grams is None, v.free_sugars_who_g or 0.0, v.energy_kcal or 0.0))
+
+
+def _side(ingredient: Ingredient, grams: float | None, cup: CupStandard, price: float | None) -> SweetenerSide:
+    c = ingredient.per_100g
+    return SweetenerSide(
+        key=ingredient.key,
+        name=ingredient.name,
+        is_refined=ingredient.group == "refined",
+        grams=grams,
+        household=household(ingredient, grams, cup) if grams is not None else "",
+        energy_kcal=_share(c.energy_kcal, grams),
+        free_sugars_who_g=_share(c.total_sugars_g * c.free_who_share, grams),
+        free_sugars_uk_g=_share(c.total_sugars_g * c.free_uk_share, grams),
+        water_g=_share(c.water_g, grams),
+        price=price * grams / 1000 if price is not None and grams is not None else None,
+        price_per_kg=price,
+    )
 
 
 def _share(per_100g: float, grams: float | None) -> float | None:
-    return None if grams is None else rounded(per_100g * grams / 100, 1)
+    # In the steps that are shown: what shows as equal is ordered as equal.
+    return None if grams is None else round(per_100g * grams / 100, 1)

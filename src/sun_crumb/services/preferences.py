@@ -11,18 +11,17 @@ from sqlalchemy.orm import Session
 from sun_crumb.core.errors import CoreError
 from sun_crumb.schemas.days import Settings, SettingsIn
 from sun_crumb.schemas.words import words_of
-from sun_crumb.services.views import View
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Setting
 
 
-def get_settings(database: Database) -> View:
+def get_settings(database: Database) -> Settings:
     """Return every preference, the usual one where none was chosen or what is kept can't be one."""
     with database.reading() as session:
-        return _stored(session).model_dump()
+        return _stored(session)
 
 
-def change_settings(database: Database, changes: SettingsIn) -> View:
+def change_settings(database: Database, changes: SettingsIn) -> Settings:
     """Change some preferences and return all of them.
 
     Prices are changed one by one, so that two people who type at the same time lose none; what comes out is checked whole.
@@ -40,7 +39,7 @@ def change_settings(database: Database, changes: SettingsIn) -> View:
             raise CoreError(words, field=field) from None
         for key in given:
             session.merge(Setting(key=key, value=getattr(after, key)))
-        return after.model_dump()
+        return after
 
 
 def prices_in(database: Database) -> dict[str, float]:

@@ -3,76 +3,145 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import asdict, replace
-from functools import lru_cache
+from dataclasses import asdict, dataclass, replace
+from datetime import datetime
 from typing import Any
 
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.errors import OutOfDomainError
-from sun_crumb.core.formula import Formula, PortionKind, check_portions, portion_totals, served
-from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.formula import Formula, PortionKind, Totals, check_portions, portion, portion_totals, served, total
+from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import cup_standard
-from sun_crumb.core.reading.steps import read_bake_minutes, read_oven
-from sun_crumb.core.sugars.savings import savings
+from sun_crumb.core.reading import Method
+from sun_crumb.core.rework import PlanLine
+from sun_crumb.core.sugars.savings import Savings, savings
 from sun_crumb.core.wish import Goals
 from sun_crumb.schemas.recipes import GoalsIn
 from sun_crumb.services.clock import now
 from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import ConflictError, NotFoundError
-from sun_crumb.services.figures import keep_figures, rows_of
-from sun_crumb.services.kitchen import PlainLine, formula_of, household_text, plan
+from sun_crumb.services.figures import ShelfRow, keep_figures, rows_of
+from sun_crumb.services.kitchen import PlainLine, TimedPlan, formula_of, household_text, plan
+from sun_crumb.services.methods import read_method, stored_method
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.soundness import (
     SoundVersion,
     checked,
     original_of,
     require_weight,
+    sound_method,
     sound_recipe,
     sound_version,
 )
-from sun_crumb.services.views import View, analysis_view, savings_view, totals_view
-from sun_crumb.services.wishes import goals_view
+from sun_crumb.services.wishes import filled, goals_of
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Line, Recipe, Version
 
 
-def keep_recipe(
-    database: Database,
-    *,
-    title: str,
-    source_text: str,
-    cup: str,
-    servings: int,
-    unit: str,
-    lines: Sequence[PlainLine],
-    portions: Sequence[PortionKind] = (),
-    own_yields: dict[str, int] | None = None,
-    client_key: str | None = None,
-) -> View:
-    """Put a recipe on the shelf and return it. The same *client_key* again returns the first one."""
-    content = [
-        title,
-        source_text,
-        cup,
-        servings,
-        unit,
-        list(map(asdict, lines)),
-        list(map(asdict, portions)),
-        own_yields,
-    ]
+@dataclass(frozen=True, slots=True)
+class NewRecipe:
+    """A recipe to keep; the method is read from its text where it is not given."""
+
+    title: str
+    lines: Sequence[PlainLine]
+    servings: int
+    unit: str = "serving"
+    source_text: str = ""
+    cup: str = "us"
+    portions: Sequence[PortionKind] = ()
+    own_yields: dict[str, int] | None = None
+    method: Method | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class KeptLine:
+    """One line of a version: its food, its amount [g] in numbers and words, and the reason for it."""
+
+    component: str
+    ingredient: str
+    name: str
+    grams: float
+    amount: str
+    household: str
+    text: str
+    is_crushed: bool
+    reason: str
+
+
+@dataclass(frozen=True, slots=True)
+class KeptPortion:
+    """One kind of portion, and what one of it holds."""
+
+    name: str
+    count: int
+    components: tuple[str, ...]
+    holds: Totals
+
+
+@dataclass(frozen=True, slots=True)
+class KeptVersion:
+    """A version of a recipe: its wish, what it holds, and what a portion saves against the original."""
+
+    id: int
+    number: int
+    label: str
+    status: str
+    servings: int
+    unit: str
+    goals: GoalsIn | None
+    created_at: datetime
+    per_serving: Totals
+    batch: Totals
+    saved_per_serving: Savings
+    portions: tuple[KeptPortion, ...]
+    own_yields: dict[str, int]
+    lines: tuple[KeptLine, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class KeptRecipe:
+    """A recipe of the shelf with every version, the original first."""
+
+    id: int
+    title: str
+    revision: int
+    cup: str
+    source_text: str
+    method: Method
+    versions: tuple[KeptVersion, ...]
+
+
+def keep_recipe(database: Database, new: NewRecipe, client_key: str | None = None) -> KeptRecipe:
+    """Put a recipe on the shelf and return it. The same *client_key* again returns the first one.
+
+    Raises
+    ------
+    CoreError
+        It has no weighed line, its portions don't add up, or a food or the cup isn't known; names the field.
+    ConflictError
+        The key was used for something else, or what it made was taken away since.
+    """
+    content = asdict(new)
     with database.transaction() as session:
         if made := made_before(session, client_key, "recipe", content):
             return _made_recipe(session, made[0])
-        formula = formula_of(title, lines, servings, unit, pantry_in(session), own_yields)
-        recipe = new_recipe(session, formula, source_text, cup, portions)
+        pantry = pantry_in(session)
+        formula = formula_of(new.title, new.lines, new.servings, new.unit, pantry, new.own_yields)
+        method = new.method or read_method(new.source_text, pantry)
+        recipe = new_recipe(session, formula, new.source_text, new.cup, method, new.portions)
         note(session, client_key, "recipe", content, [recipe.id])
-        return _recipe_view(session, recipe.id)
+        return _kept_recipe(session, recipe.id)
 
 
 def new_recipe(
-    session: Session, formula: Formula, source_text: str, cup: str, portions: Sequence[PortionKind] = ()
+    session: Session,
+    formula: Formula,
+    source_text: str,
+    cup: str,
+    method: Method,
+    portions: Sequence[PortionKind] = (),
 ) -> Recipe:
     """Put a recipe with its original on the shelf, in the caller's transaction.
 
@@ -88,6 +157,7 @@ def new_recipe(
     recipe = Recipe(
         title=formula.title.strip() or "Untitled dessert",
         source_text=source_text,
+        method=stored_method(method),
         cup=cup,
         revision=1,
         created_at=now(session),
@@ -110,11 +180,11 @@ def new_recipe(
     return recipe
 
 
-def _made_recipe(session: Session, recipe_id: int) -> View:
+def _made_recipe(session: Session, recipe_id: int) -> KeptRecipe:
     recipe = session.get(Recipe, recipe_id)
     if recipe is None or recipe.deleted_at is not None:
         raise taken_away("recipe")
-    return _recipe_view(session, recipe_id)
+    return _kept_recipe(session, recipe_id)
 
 
 def line_rows(formula: Formula) -> list[Line]:
@@ -133,7 +203,7 @@ def line_rows(formula: Formula) -> list[Line]:
     ]
 
 
-def get_recipe(database: Database, recipe_id: int) -> View:
+def get_recipe(database: Database, recipe_id: int) -> KeptRecipe:
     """Return one recipe with every version.
 
     Raises
@@ -142,10 +212,10 @@ def get_recipe(database: Database, recipe_id: int) -> View:
         What is stored can't be worked with; it can be exported as it is and put away.
     """
     with database.reading() as session:
-        return _recipe_view(session, recipe_id)
+        return _kept_recipe(session, recipe_id)
 
 
-def change_recipe(database: Database, recipe_id: int, revision: int, changes: dict[str, Any]) -> View:
+def change_recipe(database: Database, recipe_id: int, revision: int, changes: dict[str, Any]) -> KeptRecipe:
     """Change title, servings, unit or the original's amounts; refused when *revision* is not the stored one.
 
     Raises
@@ -159,14 +229,14 @@ def change_recipe(database: Database, recipe_id: int, revision: int, changes: di
             raise ConflictError(
                 "this recipe was changed elsewhere; both are kept: yours here, the other on the shelf",
                 field="revision",
-                stored=_recipe_view(session, recipe_id),
+                stored=_kept_recipe(session, recipe_id),
             )
         _apply(session, recipe, changes)
         recipe.revision += 1
         session.flush()
         sound = checked(recipe, pantry_in(session))
         keep_figures(session, {row: one.formula for row, one in zip(recipe.versions, sound, strict=True)})
-        return _recipe_view(session, recipe_id)
+        return _kept_recipe(session, recipe_id)
 
 
 def _apply(session: Session, recipe: Recipe, changes: dict[str, Any]) -> None:
@@ -184,6 +254,8 @@ def _apply(session: Session, recipe: Recipe, changes: dict[str, Any]) -> None:
         original.lines = line_rows(formula)
     if "own_yields" in changes:
         _set_yields(recipe, changes["own_yields"])
+    if "method" in changes:
+        recipe.method = stored_method(changes["method"])
     if "portions" in changes:
         _set_portions(session, recipe, changes["portions"])
     elif "servings" in changes:
@@ -213,7 +285,7 @@ def delete_recipe(database: Database, recipe_id: int) -> None:
         _recipe(session, recipe_id).deleted_at = now(session)
 
 
-def restore_recipe(database: Database, recipe_id: int) -> View:
+def restore_recipe(database: Database, recipe_id: int) -> ShelfRow:
     """Put a recipe back on the shelf and return its row there."""
     with database.transaction() as session:
         recipe = session.get(Recipe, recipe_id)
@@ -229,14 +301,14 @@ def stored_formula(database: Database, recipe_id: int) -> tuple[Formula, str, Pa
     with database.reading() as session:
         recipe = _recipe(session, recipe_id)
         pantry = pantry_in(session)
-        formula = replace(sound_version(recipe, original_of(recipe), pantry), **_method(recipe.source_text))
-        return formula, recipe.cup, pantry
+        return _original(recipe, pantry), recipe.cup, pantry
 
 
-@lru_cache(maxsize=64)
-def _method(source_text: str) -> dict[str, Any]:
-    """Return what the recipe's own words say of the oven."""
-    return {"oven": read_oven(source_text), "bake_minutes": read_bake_minutes(source_text)}
+def _original(recipe: Recipe, pantry: Pantry) -> Formula:
+    """Return a recipe's original with the oven that its method sets."""
+    method = sound_method(recipe)
+    formula = sound_version(recipe, original_of(recipe), pantry)
+    return replace(formula, oven=method.oven, bake_minutes=method.bake_minutes)
 
 
 def stored_versions(database: Database, recipe_id: int, numbers: Sequence[int]) -> tuple[list[Formula], str]:
@@ -251,7 +323,7 @@ def stored_versions(database: Database, recipe_id: int, numbers: Sequence[int]) 
         return [sound_version(recipe, by_number[number], pantry) for number in numbers], recipe.cup
 
 
-def rework_recipe(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
+def rework_recipe(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> TimedPlan:
     """Return the plan for a recipe's original; nothing is kept."""
     formula, own_cup, pantry = stored_formula(database, recipe_id)
     return plan(formula, goals, cup_standard(cup or own_cup), pantry)
@@ -265,9 +337,10 @@ def keep_version(
     label: str = "",
     cup: str | None = None,
     client_key: str | None = None,
-) -> View:
+) -> KeptRecipe:
     """Compute the plan anew, keep it as the next version and return the recipe."""
-    content = [recipe_id, goals_view(goals), label, cup]
+    kept_goals = filled(goals).model_dump(mode="json")
+    content = [recipe_id, kept_goals, label, cup]
     with database.transaction() as session:
         if made := made_before(session, client_key, "version", content):
             version = session.get(Version, made[0])
@@ -277,8 +350,7 @@ def keep_version(
         recipe = _recipe(session, recipe_id)
         pantry = pantry_in(session)
         original = original_of(recipe)
-        before = replace(sound_version(recipe, original, pantry), **_method(recipe.source_text))
-        made_plan = plan(before, goals, cup_standard(cup or recipe.cup), pantry)
+        made_plan = plan(_original(recipe, pantry), goals, cup_standard(cup or recipe.cup), pantry)
         number = recipe.versions[-1].number + 1
         version = Version(
             recipe_id=recipe.id,
@@ -286,30 +358,33 @@ def keep_version(
             label=label.strip() or f"Rework {number - 1}",
             servings=original.servings,
             unit=original.unit,
-            status=made_plan["status"],
-            goals=goals_view(goals),
+            status=made_plan.status,
+            goals=kept_goals,
             portions=original.portions,
             own_yields=original.own_yields,
             created_at=now(session),
         )
-        kept = [line for line in made_plan["lines"] if line["after_g"] > 0]
-        version.lines = [
-            Line(
-                position=n,
-                component=line["component"],
-                ingredient=pantry[line["ingredient"]].key,
-                grams=line["after_g"],
-                text=original.lines[line["position"]].text if line["position"] is not None else "",
-                is_crushed=original.lines[line["position"]].is_crushed if line["position"] is not None else True,
-                reason=line["reason"],
-            )
-            for n, line in enumerate(kept)
-        ]
+        kept = [line for line in made_plan.lines if line.after_g > 0]
+        version.lines = [_line_row(n, line, original) for n, line in enumerate(kept)]
         recipe.versions.append(version)
         recipe.revision += 1
         keep_figures(session, {version: sound_version(recipe, version, pantry)})
         note(session, client_key, "version", content, [version.id])
-        return _recipe_view(session, recipe_id)
+        return _kept_recipe(session, recipe_id)
+
+
+def _line_row(n: int, line: PlanLine, original: Version) -> Line:
+    """Return a line of a plan as a row; what is new is taken for broken up, as purées and syrups are."""
+    was = None if line.position is None else original.lines[line.position]
+    return Line(
+        position=n,
+        component=line.component,
+        ingredient=line.ingredient,
+        grams=line.after_g,
+        text=was.text if was else "",
+        is_crushed=was.is_crushed if was else True,
+        reason=line.reason,
+    )
 
 
 def _recipe(session: Session, recipe_id: int) -> Recipe:
@@ -319,66 +394,58 @@ def _recipe(session: Session, recipe_id: int) -> Recipe:
     return recipe
 
 
-def _version_view(version: Version, sound: SoundVersion, original: Formula) -> View:
-    formula, kinds = sound.formula, sound.kinds
-    saved = savings(served(original), served(formula), formula.servings)
-    analysis = analysis_view(formula)
-    return {
-        "id": version.id,
-        "number": version.number,
-        "label": version.label,
-        "status": version.status,
-        "servings": version.servings,
-        "unit": version.unit,
-        "goals": _kept_wish(sound.version.goals),
-        "created_at": version.created_at.isoformat(),
-        "per_serving": analysis["per_serving"],
-        "batch": analysis["batch"],
-        "own_yields": version.own_yields or {},
-        "saved_per_serving": savings_view(saved),
-        "portions": [
-            {"name": name, "count": kind.count, "components": list(kind.components), "holds": totals_view(holds)}
-            for kind, (name, holds) in zip(kinds, portion_totals(formula, kinds).items(), strict=True)
-        ]
-        if kinds
-        else [],
-    }
-
-
-def _kept_wish(goals: GoalsIn | None) -> View | None:
-    """Return the wish of a version; what was not known when it was kept is at its usual."""
-    return None if goals is None else goals.model_dump(mode="json")
-
-
-def _recipe_view(session: Session, recipe_id: int) -> View:
+def _kept_recipe(session: Session, recipe_id: int) -> KeptRecipe:
     recipe = _recipe(session, recipe_id)
     pantry = pantry_in(session)
     versions = sound_recipe(recipe, pantry)
-    return {
-        "id": recipe.id,
-        "title": recipe.title,
-        "revision": recipe.revision,
-        "cup": recipe.cup,
-        "source_text": recipe.source_text,
-        "versions": [
-            _version_view(row, sound, versions[0].formula) | {"lines": _lines_view(row, recipe.cup, pantry)}
+    return KeptRecipe(
+        id=recipe.id,
+        title=recipe.title,
+        revision=recipe.revision,
+        cup=recipe.cup,
+        source_text=recipe.source_text,
+        method=sound_method(recipe),
+        versions=tuple(
+            _kept_version(row, sound, versions[0].formula, pantry)
             for row, sound in zip(recipe.versions, versions, strict=True)
-        ],
-    }
+        ),
+    )
 
 
-def _lines_view(version: Version, cup: str, pantry: Pantry) -> list[View]:
-    return [
-        {
-            "component": line.component,
-            "ingredient": line.ingredient,
-            "name": pantry[line.ingredient].name,
-            "grams": line.grams,
-            "amount": grams_text(line.grams),
-            "household": household_text(pantry[line.ingredient], line.grams, cup),
-            "text": line.text,
-            "is_crushed": line.is_crushed,
-            "reason": line.reason,
-        }
-        for line in version.lines
-    ]
+def _kept_version(version: Version, sound: SoundVersion, original: Formula, pantry: Pantry) -> KeptVersion:
+    formula, kinds, goals = sound.formula, sound.kinds, sound.version.goals
+    return KeptVersion(
+        id=version.id,
+        number=version.number,
+        label=version.label,
+        status=version.status,
+        servings=version.servings,
+        unit=version.unit,
+        goals=None if goals is None else filled(goals_of(goals, pantry)),
+        created_at=version.created_at,
+        per_serving=portion(served(formula), formula.servings),
+        batch=total(formula.lines),
+        saved_per_serving=savings(served(original), served(formula), formula.servings),
+        portions=tuple(
+            KeptPortion(name, kind.count, kind.components, holds)
+            for kind, (name, holds) in zip(kinds, portion_totals(formula, kinds).items(), strict=True)
+        )
+        if kinds
+        else (),
+        own_yields=version.own_yields or {},
+        lines=tuple(_kept_line(line, pantry[line.ingredient], version.recipe.cup) for line in version.lines),
+    )
+
+
+def _kept_line(line: Line, food: Ingredient, cup: str) -> KeptLine:
+    return KeptLine(
+        component=line.component,
+        ingredient=line.ingredient,
+        name=food.name,
+        grams=line.grams,
+        amount=grams_text(line.grams),
+        household=household_text(food, line.grams, cup),
+        text=line.text,
+        is_crushed=line.is_crushed,
+        reason=line.reason,
+    )

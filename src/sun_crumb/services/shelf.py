@@ -2,19 +2,29 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
+
 from sqlalchemy import func, select
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.errors import OutOfDomainError
-from sun_crumb.services.figures import rows_of
-from sun_crumb.services.views import View
+from sun_crumb.services.figures import ShelfRow, rows_of
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Recipe
 
 WINDOW, MOST_AT_ONCE = 60, 500
 
 
-def list_recipes(database: Database, query: str = "", start: int = 0, count: int = WINDOW) -> View:
+@dataclass(frozen=True, slots=True)
+class ShelfWindow:
+    """A window of the shelf: of ``total`` recipes those from the one numbered ``start`` on, from 0."""
+
+    total: int
+    start: int
+    recipes: tuple[ShelfRow, ...]
+
+
+def list_recipes(database: Database, query: str = "", start: int = 0, count: int = WINDOW) -> ShelfWindow:
     """Return *count* recipes from *start* on, by title, of those whose title holds every word of *query*; and how many there are.
 
     A recipe that can't be worked with is among them, with what is wrong with it, and takes no other with it.
@@ -23,7 +33,7 @@ def list_recipes(database: Database, query: str = "", start: int = 0, count: int
         raise OutOfDomainError(f"1 to {MOST_AT_ONCE} recipes at a time, not {count}", field="count")
     with database.reading() as session:
         total, ids = _window(session, query.casefold().split(), start, count)
-        return {"total": total, "start": start, "recipes": rows_of(session, ids)}
+        return ShelfWindow(total, start, tuple(rows_of(session, ids)))
 
 
 def _window(session: Session, words: list[str], start: int, count: int) -> tuple[int, list[int]]:

@@ -13,11 +13,13 @@ from sun_crumb.core.formula import Formula, PortionKind, check_portions
 from sun_crumb.core.pantry import Pantry, shipped_pantry
 from sun_crumb.core.pantry.label import FromLabel, Label, from_label
 from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.reading import Method
 from sun_crumb.core.sugars.sweetness import glycosides_like_sugar
 from sun_crumb.schemas.files import OwnRecipe, OwnVersion
 from sun_crumb.schemas.products import PackIn
 from sun_crumb.services.errors import DamagedError
 from sun_crumb.services.kitchen import PlainLine, formula_of
+from sun_crumb.services.methods import method_in
 from sun_crumb.services.wishes import goals_of
 from sun_crumb.store.tables import Product, Recipe, Version
 
@@ -106,6 +108,7 @@ def stored_as_own(recipe: Recipe) -> dict[str, Any]:
         "title": recipe.title,
         "cup": recipe.cup,
         "source_text": recipe.source_text,
+        "method": recipe.method,
         "products": [],
         "versions": [
             {
@@ -156,6 +159,11 @@ def _shape(recipe: Recipe) -> OwnRecipe:
 def sound_version(recipe: Recipe, version: Version, pantry: Pantry) -> Formula:
     """Return one stored version as a formula; raise DamagedError where it can't be worked with."""
     return _or_damaged("recipe", recipe.id, lambda: version_formula(recipe.title, version, pantry))
+
+
+def sound_method(recipe: Recipe) -> Method:
+    """Return the method that is kept with a recipe, empty where none is; raise DamagedError where it can't be one."""
+    return _or_damaged("recipe", recipe.id, lambda: method_in(recipe))
 
 
 def original_of(recipe: Recipe) -> Version:

@@ -3,93 +3,119 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import asdict, dataclass, field, replace
+from dataclasses import dataclass, field, replace
 from functools import lru_cache
 from time import perf_counter
 from typing import Any
 
-from sun_crumb.core.exploring import frontier, relaxations, sensitivity, side_by_side
-from sun_crumb.core.formula import Formula, portion, served, total
+from sun_crumb.core.exploring import (
+    FrontierPoint,
+    Nudge,
+    PathSide,
+    Relaxation,
+    frontier,
+    relaxations,
+    sensitivity,
+    side_by_side,
+)
+from sun_crumb.core.formula import Formula, Totals, portion, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.rework import Drag, Plan, frame_of
-from sun_crumb.core.sugars.savings import savings
+from sun_crumb.core.rework import Drag, frame_of
+from sun_crumb.core.sugars.savings import Savings, savings
+from sun_crumb.core.telling.unmet import ComponentBalance, Status
 from sun_crumb.core.wish import Goals, cost_of
 from sun_crumb.services.kitchen import household_text
 from sun_crumb.services.preferences import prices_in
 from sun_crumb.services.recipes import stored_formula, stored_versions
-from sun_crumb.services.views import View, amounts_view, balance_view, rounded, savings_view, totals_view
+from sun_crumb.services.wishes import amounts_in
 from sun_crumb.store import Database
 
 
-def paths_view(
+@dataclass(frozen=True, slots=True)
+class PathShown:
+    """One path's plan in figures per portion, with its cost where prices are known; without figures where it finds nothing to cut."""
+
+    path: str
+    name: str
+    problem: str
+    status: Status | None
+    per_serving: Totals | None
+    sweetness: float
+    from_sweeteners: float
+    changed: int
+    effort: int
+    cost: float | None
+    new: tuple[str, ...]
+    unmet: tuple[str, ...]
+    cautions: int
+    beaten_by: str
+
+
+@dataclass(frozen=True, slots=True)
+class PathsShown:
+    """All paths side by side, and how long they took [ms]."""
+
+    paths: tuple[PathShown, ...]
+    solve_ms: float
+
+
+def paths_shown(
     formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard, prices: dict[str, float] | None = None
-) -> View:
+) -> PathsShown:
     """Return every path's plan for a formula in figures per portion, with its cost where prices are known."""
     start = perf_counter()
-    sides = []
-    for side in side_by_side(formula, goals, pantry, cup):
-        plan = side.plan
-        sides.append(
-            {
-                "path": side.path,
-                "name": side.name,
-                "problem": side.problem,
-                "status": plan.status if plan else None,
-                "per_serving": totals_view(portion(served(plan.after), plan.after.servings)) if plan else None,
-                "sweetness": rounded(side.sweetness, 3),
-                "from_sweeteners": rounded(side.from_sweeteners, 3),
-                "changed": side.changed,
-                "effort": side.effort,
-                "cost": _cost(plan, prices or {}),
-                "new": [line.name for line in plan.lines if line.position is None] if plan else [],
-                "unmet": [u.words for u in plan.unmet] if plan else [],
-                "cautions": len(plan.cautions) if plan else 0,
-                "beaten_by": side.beaten_by,
-            }
-        )
-    return {"paths": sides, "solve_ms": rounded(1000 * (perf_counter() - start), 1)}
+    sides = tuple(_shown(side, prices or {}) for side in side_by_side(formula, goals, pantry, cup))
+    return PathsShown(sides, 1000 * (perf_counter() - start))
 
 
-def _cost(plan: Plan | None, prices: dict[str, float]) -> float | None:
-    cost = cost_of(plan.after.lines, prices) if plan else None
-    return None if cost is None else rounded(cost)
+def _shown(side: PathSide, prices: dict[str, float]) -> PathShown:
+    plan = side.plan
+    return PathShown(
+        path=side.path,
+        name=side.name,
+        problem=side.problem,
+        status=plan.status if plan else None,
+        per_serving=portion(served(plan.after), plan.after.servings) if plan else None,
+        sweetness=side.sweetness,
+        from_sweeteners=side.from_sweeteners,
+        changed=side.changed,
+        effort=side.effort,
+        cost=cost_of(plan.after.lines, prices) if plan else None,
+        new=tuple(line.name for line in plan.lines if line.position is None) if plan else (),
+        unmet=tuple(u.words for u in plan.unmet) if plan else (),
+        cautions=len(plan.cautions) if plan else 0,
+        beaten_by=side.beaten_by,
+    )
 
 
-def compare_paths(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
+def compare_paths(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> PathsShown:
     """Return all paths for a recipe's original, side by side."""
     formula, standard, pantry = _stored(database, recipe_id, cup)
-    return paths_view(formula, goals, pantry, standard, prices_in(database))
+    return paths_shown(formula, goals, pantry, standard, prices_in(database))
 
 
-def compare_cuts(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
+def compare_cuts(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> list[FrontierPoint]:
     """Return what each sugar cut costs in the other goals."""
     formula, standard, pantry = _stored(database, recipe_id, cup)
-    points = frontier(formula, goals, pantry, standard)
-    return {"points": [{k: rounded(v, 4) if isinstance(v, float) else v for k, v in asdict(p).items()} for p in points]}
+    return frontier(formula, goals, pantry, standard)
 
 
-def nudge(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
+def nudge(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> list[Nudge]:
     """Return what a little more sweetness and a bigger cut cost in the other goals."""
     formula, standard, pantry = _stored(database, recipe_id, cup)
-    return {"nudges": [asdict(n) for n in sensitivity(formula, goals, pantry, standard)]}
+    return sensitivity(formula, goals, pantry, standard)
 
 
-def relax(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> View:
-    """Return the smallest changes that would bring a wish into balance."""
+def relax(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> list[Relaxation]:
+    """Return the smallest changes that would bring a wish into balance, the new values as they are asked for."""
     formula, standard, pantry = _stored(database, recipe_id, cup)
-    return {
-        "relaxations": [
-            {"goal": r.goal, "words": r.words, "changes": _changes(r.changes)}
-            for r in relaxations(formula, goals, pantry, standard)
-        ]
-    }
+    return [replace(r, changes=_asked(r.changes)) for r in relaxations(formula, goals, pantry, standard)]
 
 
-def _changes(changes: dict[str, Any]) -> dict[str, Any]:
-    """Return goals' new values as they are asked for."""
-    return {name: amounts_view(value) if name == "amounts" else value for name, value in changes.items()}
+def _asked(changes: dict[str, Any]) -> dict[str, Any]:
+    return {name: amounts_in(value) if name == "amounts" else value for name, value in changes.items()}
 
 
 @dataclass(frozen=True, slots=True)
@@ -119,29 +145,51 @@ def _drag(setting: _Setting) -> Drag:
     return Drag(setting.formula, setting.goals, setting.pantry, setting.support)
 
 
+@dataclass(frozen=True, slots=True)
+class PreviewLine:
+    """One line of a quick plan [g]; ``position`` is the original's, None for what is new."""
+
+    position: int | None
+    component: str
+    ingredient: str
+    after_g: float
+    household: str
+
+
+@dataclass(frozen=True, slots=True)
+class PreviewShown:
+    """A quick plan, for while a slider moves, and how long it took [ms]."""
+
+    lines: tuple[PreviewLine, ...]
+    balance: tuple[ComponentBalance, ...]
+    per_serving: Totals
+    savings_per_serving: Savings
+    solve_ms: float
+
+
 def preview_recipe(
     database: Database, recipe_id: int, goals: Goals, support: Iterable[tuple[str, str, float]], cup: str | None = None
-) -> View:
+) -> PreviewShown:
     """Return a quick plan with the last one's ingredients, for while a slider moves."""
     formula, standard, pantry = _stored(database, recipe_id, cup)
     start = perf_counter()
     found = _drag(_Setting.of(formula, goals, pantry, support)).at(goals)
-    return {
-        "lines": [
-            {
-                "position": position,
-                "component": component,
-                "ingredient": key,
-                "after_g": rounded(grams, 1),
-                "household": household_text(pantry[key], grams, standard.key) if grams > 0 else "none",
-            }
+    return PreviewShown(
+        lines=tuple(
+            PreviewLine(
+                position,
+                component,
+                key,
+                grams,
+                household_text(pantry[key], grams, standard.key) if grams > 0 else "none",
+            )
             for position, component, key, grams in found.lines
-        ],
-        "balance": balance_view(found.balance),
-        "per_serving": totals_view(portion(served(found.after), found.after.servings)),
-        "savings_per_serving": savings_view(savings(served(formula), served(found.after), formula.servings)),
-        "solve_ms": rounded(1000 * (perf_counter() - start), 2),
-    }
+        ),
+        balance=found.balance,
+        per_serving=portion(served(found.after), found.after.servings),
+        savings_per_serving=savings(served(formula), served(found.after), formula.servings),
+        solve_ms=1000 * (perf_counter() - start),
+    )
 
 
 def _stored(database: Database, recipe_id: int, cup: str | None) -> tuple[Formula, CupStandard, Pantry]:
@@ -149,32 +197,62 @@ def _stored(database: Database, recipe_id: int, cup: str | None) -> tuple[Formul
     return formula, cup_standard(cup or own_cup), pantry
 
 
-def difference(database: Database, recipe_id: int, first: int, second: int) -> View:
+@dataclass(frozen=True, slots=True)
+class DifferenceLine:
+    """One food of two versions [g]."""
+
+    component: str
+    ingredient: str
+    name: str
+    first_g: float
+    second_g: float
+    first: str
+    second: str
+    is_changed: bool
+    words: str
+
+
+@dataclass(frozen=True, slots=True)
+class Difference:
+    """Two versions line by line, and what a portion of each holds."""
+
+    lines: tuple[DifferenceLine, ...]
+    first: Totals
+    second: Totals
+    mass_ratio: float
+
+
+def difference(database: Database, recipe_id: int, first: int, second: int) -> Difference:
     """Return two versions of a recipe line by line, and what a portion of each holds."""
     (one, two), cup = stored_versions(database, recipe_id, (first, second))
-    lines = []
-    for key in dict.fromkeys([(x.component, x.ingredient.key) for x in (*one.lines, *two.lines)]):
-        grams = [sum(x.grams for x in f.lines if (x.component, x.ingredient.key) == key) for f in (one, two)]
-        ingredient = next(x.ingredient for x in (*one.lines, *two.lines) if (x.component, x.ingredient.key) == key)
-        lines.append(
-            {
-                "component": key[0],
-                "ingredient": key[1],
-                "name": ingredient.name,
-                "first_g": rounded(grams[0], 1),
-                "second_g": rounded(grams[1], 1),
-                "first": household_text(ingredient, grams[0], cup) if grams[0] else "none",
-                "second": household_text(ingredient, grams[1], cup) if grams[1] else "none",
-                "is_changed": abs(grams[0] - grams[1]) > 0.05,
-                "words": _moved(grams[1] - grams[0]),
-            }
-        )
-    return {
-        "lines": lines,
-        "first": totals_view(portion(served(one), one.servings)),
-        "second": totals_view(portion(served(two), two.servings)),
-        "mass_ratio": rounded(total(two.lines).mass_g / total(one.lines).mass_g, 3),
-    }
+    foods = {(x.component, x.ingredient.key): x.ingredient for x in (*one.lines, *two.lines)}
+    return Difference(
+        lines=tuple(
+            _difference_line(component, ingredient, _grams_of(one, component, key), _grams_of(two, component, key), cup)
+            for (component, key), ingredient in foods.items()
+        ),
+        first=portion(served(one), one.servings),
+        second=portion(served(two), two.servings),
+        mass_ratio=total(two.lines).mass_g / total(one.lines).mass_g,
+    )
+
+
+def _grams_of(formula: Formula, component: str, key: str) -> float:
+    return sum(x.grams for x in formula.lines if (x.component, x.ingredient.key) == (component, key))
+
+
+def _difference_line(component: str, food: Ingredient, first: float, second: float, cup: str) -> DifferenceLine:
+    return DifferenceLine(
+        component=component,
+        ingredient=food.key,
+        name=food.name,
+        first_g=first,
+        second_g=second,
+        first=household_text(food, first, cup) if first else "none",
+        second=household_text(food, second, cup) if second else "none",
+        is_changed=abs(first - second) > 0.05,
+        words=_moved(second - first),
+    )
 
 
 def _moved(grams: float) -> str:

@@ -21,6 +21,8 @@ class Recipe(Base):
     id: Mapped[int] = mapped_column(primary_key=True)
     title: Mapped[str]
     source_text: Mapped[str] = mapped_column(default="")
+    # Steps, oven, baking time and tin: read once when the recipe came in, edited since; null where an earlier release kept it.
+    method: Mapped[dict[str, Any] | None] = mapped_column(JSON)
     cup: Mapped[str] = mapped_column(default="us")
     revision: Mapped[int] = mapped_column(default=1)
     created_at: Mapped[datetime]

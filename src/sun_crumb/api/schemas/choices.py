@@ -6,6 +6,7 @@ from typing import Literal
 
 from sun_crumb.api.schemas.base import Out
 from sun_crumb.api.schemas.pantry import IngredientOut
+from sun_crumb.api.schemas.recipes import GoalsOut
 
 
 class NamedOut(Out):
@@ -15,10 +16,8 @@ class NamedOut(Out):
 
 class PathOut(NamedOut):
     words: str
-    cut: float
-    keep_sweet: float
-    definition: str
     usual: list[str]
+    preset: GoalsOut
     most_new: int
     sweeteners: list[str]
 

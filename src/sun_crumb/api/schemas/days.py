@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from datetime import date
 
-from sun_crumb.api.schemas.base import Out, numbers
+from sun_crumb.api.schemas.base import Out, To1, numbers
 from sun_crumb.services.ledger import SUMS
 
 _SumsOut = numbers("SumsOut", SUMS)
@@ -23,7 +23,7 @@ class BakeOut(_SumsOut):  # type: ignore[valid-type, misc]
     baked_on: date
     servings: int
     eaten: float
-    portion_g: float
+    portion_g: To1
 
 
 class ServingOut(_SumsOut):  # type: ignore[valid-type, misc]

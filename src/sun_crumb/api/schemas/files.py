@@ -6,7 +6,7 @@ from typing import Annotated
 
 from pydantic import ConfigDict, Field
 
-from sun_crumb.api.schemas.base import Out
+from sun_crumb.api.schemas.base import Moment, Out
 from sun_crumb.formats.backup import MOST_CHARACTERS as MOST_OF_A_BACKUP
 from sun_crumb.formats.incoming import MOST_CHARACTERS
 from sun_crumb.schemas.fields import ClientKey, In
@@ -57,5 +57,5 @@ class RestoredOut(Out):
     products: int
     bakes: int
     servings: int
-    made_at: str
+    made_at: Moment
     kept_as: str

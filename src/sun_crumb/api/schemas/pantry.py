@@ -2,23 +2,36 @@
 
 from __future__ import annotations
 
-from sun_crumb.api.schemas.base import Out, numbers
+from typing import Annotated, Any
+
+from pydantic import AliasChoices, AliasPath, BeforeValidator, Field
+
+from sun_crumb.api.schemas.base import Out, To1, To2, To3, numbers
 from sun_crumb.core.pantry.ingredient import COMPOSITION_FIELDS
 
 
+def _of_food(*path: str) -> Any:
+    """Return where a field is found: on an ingredient, or on a record that holds one."""
+    return Field(validation_alias=AliasChoices(AliasPath(*path), AliasPath("ingredient", *path)))
+
+
+def _words(value: object) -> object:
+    return value.split() if isinstance(value, str) else value
+
+
 class IngredientOut(Out):
-    key: str
-    name: str
-    group: str
-    energy_kcal: float
-    total_sugars_g: float
-    free_sugars_who_g: float
-    water_g: float
-    source: str
-    locator: str
+    key: Annotated[str, _of_food("key")]
+    name: Annotated[str, _of_food("name")]
+    group: Annotated[str, _of_food("group")]
+    energy_kcal: Annotated[To1, _of_food("per_100g", "energy_kcal")]
+    total_sugars_g: Annotated[To1, _of_food("per_100g", "total_sugars_g")]
+    free_sugars_who_g: Annotated[To1, _of_food("per_100g", "free_sugars_who_g")]
+    water_g: Annotated[To1, _of_food("per_100g", "water_g")]
+    source: Annotated[str, _of_food("source")]
+    locator: Annotated[str, _of_food("locator")]
 
 
-_CompositionOut = numbers("CompositionOut", COMPOSITION_FIELDS)
+_CompositionOut = numbers("CompositionOut", COMPOSITION_FIELDS, To3)
 
 
 class MeasureOut(Out):
@@ -36,16 +49,16 @@ class AllergenOut(Out):
 
 class IngredientDetailOut(IngredientOut):
     names: list[str]
-    roles: list[str]
-    sugar_kind: str
-    composition: _CompositionOut  # type: ignore[valid-type]
-    sweetness: float | None
+    roles: Annotated[list[str], BeforeValidator(sorted), _of_food("roles")]
+    sugar_kind: Annotated[str, _of_food("sugar_kind")]
+    composition: Annotated[_CompositionOut, _of_food("per_100g")]  # type: ignore[valid-type]
+    sweetness: To1 | None
     measures: list[MeasureOut]
     allergens: list[AllergenOut]
     fits_diets: list[str]
     not_for_diets: list[str]
     source_words: str
-    by_hand: list[str]
+    by_hand: Annotated[list[str], BeforeValidator(_words), _of_food("by_hand")]
 
 
 class ProductOut(Out):
@@ -58,13 +71,13 @@ class SweetenerOut(Out):
     key: str
     name: str
     is_refined: bool
-    grams: float | None
+    grams: To1 | None
     household: str
-    energy_kcal: float | None
-    free_sugars_who_g: float | None
-    free_sugars_uk_g: float | None
-    water_g: float | None
-    price: float | None
+    energy_kcal: To1 | None
+    free_sugars_who_g: To1 | None
+    free_sugars_uk_g: To1 | None
+    water_g: To1 | None
+    price: To2 | None
     price_per_kg: float | None
 
 

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from typing import Any, Literal
 
-from pydantic import create_model
+from pydantic import Field, create_model
 
-from sun_crumb.api.schemas.base import Out, TotalsOut
+from sun_crumb.api.schemas.base import Out, To1, TotalsOut
 from sun_crumb.schemas.fields import In, Key
 
 
@@ -22,7 +22,7 @@ class CandidateOut(Out):
     name: str
     confidence: float
     grams: float | None
-    total_sugars_g: float | None
+    total_sugars_g: To1 | None
 
 
 class StatementOut(Out):
@@ -127,7 +127,7 @@ class _ReadingOut(Out):
 
 
 # "yield" is a word of Python, so the field can't be declared in a class body.
-_yield_field: dict[str, Any] = {"yield": (YieldOut | None, ...)}
+_yield_field: dict[str, Any] = {"yield": (YieldOut | None, Field(validation_alias="yields"))}
 
 
 ReadingOut = create_model("ReadingOut", __base__=_ReadingOut, **_yield_field)

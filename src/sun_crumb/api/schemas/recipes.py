@@ -2,38 +2,33 @@
 
 from __future__ import annotations
 
-from sun_crumb.api.schemas.base import Out, SavingsOut, TotalsOut, numbers
+from pydantic import ConfigDict
+
+from sun_crumb.api.schemas.base import Moment, Out, SavingsOut, TotalsOut, numbers
+from sun_crumb.api.schemas.reading import OvenOut, StepTimeOut, TinOut
+from sun_crumb.schemas.fields import Key
+from sun_crumb.schemas.recipes import AmountIn, GoalsIn
 from sun_crumb.services.figures import SHOWN
 
+# A shape of what comes in, as an answer: made from a record, and every field is always there.
+ANSWERED = ConfigDict(from_attributes=True, json_schema_serialization_defaults_required=True)
 
-class AmountOut(Out):
+
+class AmountOut(AmountIn):
     """An amount set of what comes in [g]."""
 
-    component: str
-    ingredient: str
-    grams: float
+    model_config = ANSWERED
 
 
-class GoalsOut(Out):
-    path: str
+class GoalsOut(GoalsIn):
+    """A wish with nothing of the path's left open."""
+
     cut: float
     keep_sweet: float
-    definition: str
-    diets: list[str]
-    cupboard: list[str] | None
-    avoid: list[str]
-    eaters: list[str]
-    without: list[str]
-    including: list[str]
-    most_energy_kcal: float | None
-    most_free_sugar_g: float | None
-    most_cost: float | None
-    families: dict[str, str]
-    locks: dict[str, float]
-    amounts: list[AmountOut]
-    most_new: int | None
-    caps: dict[str, float]
-    flavours: list[str] | None
+    definition: Key
+    amounts: list[AmountOut]  # type: ignore[assignment]
+
+    model_config = ANSWERED
 
 
 class VersionLineOut(Out):
@@ -63,7 +58,7 @@ class VersionOut(Out):
     servings: int
     unit: str
     goals: GoalsOut | None
-    created_at: str
+    created_at: Moment
     per_serving: TotalsOut  # type: ignore[valid-type]
     batch: TotalsOut  # type: ignore[valid-type]
     saved_per_serving: SavingsOut  # type: ignore[valid-type]
@@ -97,12 +92,27 @@ class ShelfRowOut(Out):
     versions: list[ShelfVersionOut]
 
 
+class StepOut(Out):
+    """One step of the method, and the times that it names."""
+
+    text: str
+    times: list[StepTimeOut]
+
+
+class MethodOut(Out):
+    steps: list[StepOut]
+    oven: OvenOut | None
+    bake_minutes: list[int] | None
+    tin: TinOut | None
+
+
 class RecipeOut(Out):
     id: int
     title: str
     revision: int
     cup: str
     source_text: str
+    method: MethodOut
     versions: list[VersionOut]
 
 

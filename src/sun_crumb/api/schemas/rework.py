@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
 
-from sun_crumb.api.schemas.base import Out, SavingsOut, TotalsOut
+from pydantic import Field
+
+from sun_crumb.api.schemas.base import Out, SavingsOut, To1, To2, To3, To4, To5, TotalsOut
 from sun_crumb.api.schemas.reading import AnalysisOut
 
 
@@ -19,17 +21,17 @@ class PlanLineOut(Out):
     household: str
     reason: str
     is_locked: bool
-    step_g: float
+    step_g: To3
     can_set: bool
 
 
 class MetricOut(Out):
     key: str
     name: str
-    before: float
-    after: float
-    deviation: float
-    band: list[float]
+    before: To5
+    after: To5
+    deviation: To4
+    band: Annotated[list[float], Field(validation_alias="limits")]
     level: Literal["balanced", "strained", "off"]
     words: str
 
@@ -39,7 +41,7 @@ class BalanceOut(Out):
     family: str
     family_name: str
     residual: str
-    metrics: list[MetricOut]
+    metrics: Annotated[list[MetricOut], Field(validation_alias="verdicts")]
 
 
 class ByTheBookOut(Out):
@@ -84,11 +86,11 @@ class PathSideOut(Out):
     problem: str
     status: Literal["balanced", "strained", "unmet"] | None
     per_serving: TotalsOut | None  # type: ignore[valid-type]
-    sweetness: float
-    from_sweeteners: float
+    sweetness: To3
+    from_sweeteners: To3
     changed: int
     effort: int
-    cost: float | None
+    cost: To2 | None
     new: list[str]
     unmet: list[str]
     cautions: int
@@ -97,17 +99,17 @@ class PathSideOut(Out):
 
 class PathSidesOut(Out):
     paths: list[PathSideOut]
-    solve_ms: float
+    solve_ms: To1
 
 
 class FrontierPointOut(Out):
-    cut: float
-    reached: float
-    sweetness: float
-    free_sugars_who_g: float
-    energy_kcal: float
+    cut: To4
+    reached: To4
+    sweetness: To4
+    free_sugars_who_g: To4
+    energy_kcal: To4
     status: Literal["balanced", "strained", "unmet"]
-    off_by: float
+    off_by: To4
     off_in: str
 
 
@@ -135,7 +137,7 @@ class PreviewLineOut(Out):
     position: int | None
     component: str
     ingredient: str
-    after_g: float
+    after_g: To1
     household: str
 
 
@@ -144,15 +146,15 @@ class PreviewOut(Out):
     balance: list[BalanceOut]
     per_serving: TotalsOut  # type: ignore[valid-type]
     savings_per_serving: SavingsOut  # type: ignore[valid-type]
-    solve_ms: float
+    solve_ms: To2
 
 
 class DifferenceLineOut(Out):
     component: str
     ingredient: str
     name: str
-    first_g: float
-    second_g: float
+    first_g: To1
+    second_g: To1
     first: str
     second: str
     is_changed: bool
@@ -163,7 +165,7 @@ class DifferenceOut(Out):
     lines: list[DifferenceLineOut]
     first: TotalsOut  # type: ignore[valid-type]
     second: TotalsOut  # type: ignore[valid-type]
-    mass_ratio: float
+    mass_ratio: To3
 
 
 class PlanOut(Out):
@@ -171,9 +173,9 @@ class PlanOut(Out):
     words: str
     lines: list[PlanLineOut]
     balance: list[BalanceOut]
-    before: AnalysisOut
-    after: AnalysisOut
-    savings_per_serving: SavingsOut  # type: ignore[valid-type]
+    before: Annotated[AnalysisOut, Field(validation_alias="holds_before")]
+    after: Annotated[AnalysisOut, Field(validation_alias="holds_after")]
+    savings_per_serving: Annotated[SavingsOut, Field(validation_alias="savings")]  # type: ignore[valid-type]
     savings_per_batch: SavingsOut  # type: ignore[valid-type]
     by_the_book: list[ByTheBookOut]
     cautions: list[str]
@@ -183,4 +185,4 @@ class PlanOut(Out):
     claims: list[ClaimOut]
     unmet: list[UnmetOut]
     is_proven: bool
-    solve_ms: float
+    solve_ms: To1

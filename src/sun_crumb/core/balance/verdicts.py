@@ -32,6 +32,11 @@ class Verdict:
     words: str
     told: str
 
+    @property
+    def limits(self) -> tuple[float, float]:
+        """The deviations between which it is balanced, with their signs."""
+        return (-self.band[0], self.band[1])
+
 
 @dataclass(frozen=True, slots=True)
 class Gauge:

@@ -55,6 +55,11 @@ class Composition:
         """Sugar alcohols in 100 g."""
         return self.erythritol_g + self.xylitol_g + self.sorbitol_g + self.maltitol_g
 
+    @property
+    def free_sugars_who_g(self) -> float:
+        """Free sugars by WHO's definition [g]."""
+        return self.total_sugars_g * self.free_who_share
+
 
 COMPOSITION_FIELDS = tuple(f.name for f in fields(Composition))
 

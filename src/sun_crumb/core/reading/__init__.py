@@ -4,6 +4,7 @@ Asks where it is unsure; never guesses in silence.
 """
 
 from sun_crumb.core.reading.reader import read_recipe
-from sun_crumb.core.reading.records import Candidate, Conflict, Oven, Reading, ReadLine, Yield
+from sun_crumb.core.reading.records import Candidate, Conflict, Method, Oven, Reading, ReadLine, Yield
+from sun_crumb.core.reading.steps import method_of
 
-__all__ = ["Candidate", "Conflict", "Oven", "ReadLine", "Reading", "Yield", "read_recipe"]
+__all__ = ["Candidate", "Conflict", "Method", "Oven", "ReadLine", "Reading", "Yield", "method_of", "read_recipe"]

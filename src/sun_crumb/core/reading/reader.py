@@ -238,7 +238,7 @@ def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
             line,
             status="ask",
             problem="named only in the method: does it go in?",
-            candidates=tuple(replace(c, grams=line.grams) for c in draft.candidates[:1]),
+            candidates=tuple(_at(c, line.grams, pantry) for c in draft.candidates[:1]),
         )
     return line
 
@@ -273,7 +273,7 @@ def _weighed(
     candidates: tuple[Candidate, ...] = ()
     if status != "ok" or best.confidence < 0.93:
         candidates = tuple(
-            replace(c, grams=_round(w.grams if (w := weigh(parsed, pantry[c.ingredient], cup)) else None))
+            _at(c, w.grams if (w := weigh(parsed, pantry[c.ingredient], cup)) else None, pantry)
             for c in draft.candidates
         )
     return replace(
@@ -281,13 +281,23 @@ def _weighed(
         status=status,
         ingredient=ingredient.key,
         confidence=best.confidence,
-        grams=_round(grams),
-        grams_low=_round(weight.low if weight else grams),
-        grams_high=_round(weight.high if weight else grams),
-        stated_grams=_round(weight.stated) if weight else None,
+        grams=_rounded(grams),
+        grams_low=_rounded(weight.low if weight else grams),
+        grams_high=_rounded(weight.high if weight else grams),
+        stated_grams=_rounded(weight.stated) if weight else None,
         candidates=candidates,
         conflict=weight.conflict if weight else None,
         problem=problem,
+    )
+
+
+def _at(candidate: Candidate, grams: float | None, pantry: Pantry) -> Candidate:
+    """Return a candidate with what the line weighs if it is that food, and the sugar in it [g]."""
+    if grams is None:
+        return candidate
+    grams = _round(grams)
+    return replace(
+        candidate, grams=grams, total_sugars_g=pantry[candidate.ingredient].per_100g.total_sugars_g * grams / 100
     )
 
 
@@ -338,7 +348,9 @@ def _doubt(parsed: ParsedLine, draft: _Draft) -> str:
     return f"which one is “{parsed.name}”?"
 
 
-def _round(grams: float | None) -> float | None:
-    if grams is None:
-        return None
+def _round(grams: float) -> float:
     return round(grams, 2 if grams < 10 else 1)
+
+
+def _rounded(grams: float | None) -> float | None:
+    return None if grams is None else _round(grams)

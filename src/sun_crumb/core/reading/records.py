@@ -46,12 +46,13 @@ class ParsedLine:
 
 @dataclass(frozen=True, slots=True)
 class Candidate:
-    """A pantry entry that the name may stand for, and how sure that is (0 to 1)."""
+    """A pantry entry that the name may stand for, and how sure that is (0 to 1); with what the line would weigh and hold of sugar [g]."""
 
     ingredient: str
     name: str
     confidence: float
     grams: float | None = None
+    total_sugars_g: float | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -136,6 +137,24 @@ class StepTime:
     doing: str
     low: int
     high: int
+
+
+@dataclass(frozen=True, slots=True)
+class Step:
+    """One step of the method in the recipe's own words, and the times that it names."""
+
+    text: str
+    times: tuple[StepTime, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Method:
+    """What is done: steps, the oven [°C], the baking time [min, from and to] and the tin; None for what is not said."""
+
+    steps: tuple[Step, ...] = ()
+    oven: Oven | None = None
+    bake_minutes: tuple[int, int] | None = None
+    tin: Tin | None = None
 
 
 @dataclass(frozen=True, slots=True)

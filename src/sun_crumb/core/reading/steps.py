@@ -6,7 +6,7 @@ import re
 
 from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.quantities.numbers import read_quantity
-from sun_crumb.core.reading.records import Oven, StepTime, Tin, Yield
+from sun_crumb.core.reading.records import Method, Oven, Reading, Step, StepTime, Tin, Yield
 
 _CELSIUS = re.compile(r"(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|centigrade)", re.I)
 _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
@@ -51,6 +51,22 @@ _TIME = re.compile(
 )
 
 
+def read_step(text: str) -> Step:
+    """Return one step of a method with the times that it names.
+
+    Examples
+    --------
+    >>> read_step("Bake for 40 minutes.").times
+    (StepTime(doing='bake', low=40, high=40),)
+    """
+    return Step(text, read_times(text))
+
+
+def method_of(reading: Reading) -> Method:
+    """Return what a reading says of the method."""
+    return Method(tuple(map(read_step, reading.steps)), reading.oven, reading.bake_minutes, reading.tin)
+
+
 def read_oven(text: str) -> Oven | None:
     """Return the oven setting of a method text, or None where none is named.
 
@@ -91,12 +107,17 @@ def read_oven(text: str) -> Oven | None:
 
 
 def read_bake_minutes(text: str) -> tuple[int, int] | None:
-    """Return the baking time [min] as a range, or None: the first time named in a sentence that bakes."""
+    """Return the baking time [min] as a range, or None: the first time named in a sentence that bakes, and for baking.
+
+    Examples
+    --------
+    >>> read_bake_minutes("Rest the batter for 10 minutes, bake for 40-45 minutes.")
+    (40, 45)
+    """
     for sentence in re.split(r"(?<=[.;])\s|\n", text):
-        if re.search(r"\bbak(?:e|ing)\b|\bin the oven\b", sentence, re.I) and (match := _TIME.search(sentence)):
-            scale = 60 if match["unit"].lower().startswith("h") else 1
-            low = int(match["low"]) * scale
-            return low, int(match["high"] or match["low"]) * scale
+        if re.search(r"\bbak(?:e|ing)\b|\bin the oven\b", sentence, re.I) and (times := read_times(sentence)):
+            found = next((time for time in times if time.doing == "bake"), times[0])
+            return found.low, found.high
     return None
 
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, verdicts
-from sun_crumb.core.formula import Formula, FormulaLine, Totals, portion, served, total
+from sun_crumb.core.formula import Analysis, Formula, FormulaLine, Totals, analyse, portion, served, total
 from sun_crumb.core.offers.flavour import Flavour
 from sun_crumb.core.offers.moves import is_cuttable
 from sun_crumb.core.pantry import Pantry
@@ -78,6 +78,21 @@ class Plan:
     claims: tuple[Claim, ...]
     words: str
     is_proven: bool
+
+    @property
+    def holds_before(self) -> Analysis:
+        """What the original holds."""
+        return analyse(self.before)
+
+    @property
+    def holds_after(self) -> Analysis:
+        """What the rework holds."""
+        return analyse(self.after)
+
+    @property
+    def savings_per_batch(self) -> Savings:
+        """What all portions together save."""
+        return self.savings.times(self.after.servings)
 
 
 def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | None = None) -> Plan:

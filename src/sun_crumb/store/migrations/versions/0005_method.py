@@ -1,0 +1,23 @@
+"""the method as data; the text is read once, when the application starts on what an earlier release kept"""
+
+import sqlalchemy as sa
+from alembic import op
+
+from sun_crumb.store.migrations.leftovers import has_column
+
+revision = "0005"
+down_revision = "0004"
+branch_labels = None
+depends_on = None
+
+
+def upgrade() -> None:
+    if has_column(op.get_bind(), "recipes", "method"):
+        return
+    with op.batch_alter_table("recipes") as batch:
+        batch.add_column(sa.Column("method", sa.JSON(), nullable=True))
+
+
+def downgrade() -> None:
+    with op.batch_alter_table("recipes") as batch:
+        batch.drop_column("method")
