@@ -211,72 +211,80 @@ def energy_by_law(c: dict[str, float]) -> float:
     )
 
 
+STARCHY_GROUPS = ("flour", "starch", "binder", "nut", "leaven", "vegetable")
+STARCHY = (
+    "banana",
+    "banana_firm",
+    "cocoa",
+    "digestive_biscuit",
+    "gingersnap",
+    "puff_pastry",
+    "filo_pastry",
+    "granola",
+    "rice_cereal",
+    "cornflakes",
+    "sponge_fingers",
+    "drinking_chocolate",
+    "banana_powder",
+)
+SHARES = ("refined_share", "added_us_share", "free_who_share", "free_uk_share")
+
+
 def compose(entry: Entry, done: dict[str, Entry], notes: list[str]) -> None:
     """Fill in the composition of *entry* per 100 g."""
     c: dict[str, float] = dict.fromkeys([*PROXIMATE.values(), "starch_g", *SUGARS.values(), *OTHERS.values()], 0.0)
     given = {SHORT_NAMES[k]: float(v) for k, v in entry.figures.items() if k not in ("split", "mix")}
-    shares = None
-    if "mix" in entry.figures:
-        parts = {k: float(v) for k, v in (p.split(":") for p in entry.figures["mix"].split(","))}
-        total = sum(parts.values())
-        for key, share in parts.items():
-            for name in c:
-                c[name] += done[key].composition[name] * share / total
-        sugars = c["total_sugars_g"]
-        if sugars and entry.kind.partition(":")[0] in ("none", "intrinsic"):
-            shares = [
-                sum(
-                    p / total * done[k].composition[n] * done[k].composition["total_sugars_g"] for k, p in parts.items()
-                )
-                / sugars
-                for n in ("refined_share", "added_us_share", "free_who_share", "free_uk_share")
-            ]
-        given.pop("ash_g", None)
-        c |= given
-        entry.source, entry.locator = "calculation", "mix of " + entry.figures["mix"].replace(",", ", ")
-    else:
-        found = {} if entry.row == "-" else from_row(entry)
-        if found:
-            entry.source, entry.locator = "fdc", f"{entry.row.partition(':')[2]} / {DATASETS[entry.row[:2]]}"
-        c |= found | given
-        if "total_sugars_g" not in found | given:
-            notes.append(f"{entry.key}: no sugars in its row, taken as 0")
-        if "water_g" not in given:
-            rest = 100 - c["protein_g"] - c["fat_g"] - c["carbohydrate_g"] - c["ash_g"] - c["alcohol_g"]
-            c["water_g"] = max(rest, 0.0)
-        ratio = {SUGARS[k]: float(v) for k, v in (p.split(":") for p in entry.figures["split"].split(","))}
-        scale = c["total_sugars_g"] / sum(ratio.values())
-        for name, value in ratio.items():
-            c[name] = value * scale
-        other = sum(c[OTHERS[k]] for k in ("ery", "xyl", "sor", "mtl", "all", "inu", "pdx"))
-        starch = c["carbohydrate_g"] - c["fibre_g"] - c["total_sugars_g"] - other
-        if starch < -1.5:
-            notes.append(f"{entry.key}: fibre and sugars exceed carbohydrate by {-starch:.1f} g")
-        starchy = entry.group in ("flour", "starch", "binder", "nut", "leaven", "vegetable") or entry.key in (
-            "banana",
-            "banana_firm",
-            "cocoa",
-            "digestive_biscuit",
-            "gingersnap",
-            "puff_pastry",
-            "filo_pastry",
-            "granola",
-            "rice_cereal",
-            "cornflakes",
-            "sponge_fingers",
-            "drinking_chocolate",
-            "banana_powder",
-        )
-        c["starch_g"] = max(starch, 0.0) if starchy else 0.0
-        if "energy_kcal" not in found | given:
-            c["energy_kcal"] = energy_by_law(c)
-            entry.locator = entry.locator or "energy by calculation"
+    shares = _mix(entry, c, given, done) if "mix" in entry.figures else _plain(entry, c, given, notes)
     kind, _, share = entry.kind.partition(":")
-    values = shares or KINDS[kind](float(share or 1))
-    names = ("refined_share", "added_us_share", "free_who_share", "free_uk_share")
-    c |= dict(zip(names, values, strict=True))
+    c |= dict(zip(SHARES, shares or KINDS[kind](float(share or 1)), strict=True))
     entry.by_hand = " ".join(sorted(k for k in entry.figures if k not in ("mix",)))
     entry.composition = {k: round(v, 3) + 0.0 for k, v in c.items()}
+
+
+def _mix(entry: Entry, c: dict[str, float], given: dict[str, float], done: dict[str, Entry]) -> list[float] | None:
+    """Put a mix of other foods into *c*; return how its sugars count, where its parts say so."""
+    shares = None
+    parts = {k: float(v) for k, v in (p.split(":") for p in entry.figures["mix"].split(","))}
+    total = sum(parts.values())
+    for key, share in parts.items():
+        for name in c:
+            c[name] += done[key].composition[name] * share / total
+    sugars = c["total_sugars_g"]
+    if sugars and entry.kind.partition(":")[0] in ("none", "intrinsic"):
+        shares = [
+            sum(p / total * done[k].composition[n] * done[k].composition["total_sugars_g"] for k, p in parts.items())
+            / sugars
+            for n in SHARES
+        ]
+    given.pop("ash_g", None)
+    c |= given
+    entry.source, entry.locator = "calculation", "mix of " + entry.figures["mix"].replace(",", ", ")
+    return shares
+
+
+def _plain(entry: Entry, c: dict[str, float], given: dict[str, float], notes: list[str]) -> None:
+    """Put a food's row and what is given by hand into *c*."""
+    found = {} if entry.row == "-" else from_row(entry)
+    if found:
+        entry.source, entry.locator = "fdc", f"{entry.row.partition(':')[2]} / {DATASETS[entry.row[:2]]}"
+    c |= found | given
+    if "total_sugars_g" not in found | given:
+        notes.append(f"{entry.key}: no sugars in its row, taken as 0")
+    if "water_g" not in given:
+        rest = 100 - c["protein_g"] - c["fat_g"] - c["carbohydrate_g"] - c["ash_g"] - c["alcohol_g"]
+        c["water_g"] = max(rest, 0.0)
+    ratio = {SUGARS[k]: float(v) for k, v in (p.split(":") for p in entry.figures["split"].split(","))}
+    scale = c["total_sugars_g"] / sum(ratio.values())
+    for name, value in ratio.items():
+        c[name] = value * scale
+    other = sum(c[OTHERS[k]] for k in ("ery", "xyl", "sor", "mtl", "all", "inu", "pdx"))
+    starch = c["carbohydrate_g"] - c["fibre_g"] - c["total_sugars_g"] - other
+    if starch < -1.5:
+        notes.append(f"{entry.key}: fibre and sugars exceed carbohydrate by {-starch:.1f} g")
+    c["starch_g"] = max(starch, 0.0) if entry.group in STARCHY_GROUPS or entry.key in STARCHY else 0.0
+    if "energy_kcal" not in found | given:
+        c["energy_kcal"] = energy_by_law(c)
+        entry.locator = entry.locator or "energy by calculation"
 
 
 def table(columns: list[str], rows: list[list[object]]) -> str:
@@ -286,6 +294,26 @@ def table(columns: list[str], rows: list[list[object]]) -> str:
     writer.writerow(columns)
     writer.writerows(rows)
     return out.getvalue()
+
+
+def _pantry_row(e: Entry) -> list[object]:
+    figures = (f"{e.composition[n]:g}" for n in COLUMNS[6:-3])
+    kind = e.kind.partition(":")[0]
+    return [e.key, e.name, e.group, e.roles, kind, e.tags, *figures, e.source, e.locator, e.by_hand]
+
+
+def _name_rows(e: Entry) -> list[list[str]]:
+    aliases = dict.fromkeys(alias.lower() for alias in (e.name, *e.aliases))
+    return [[e.key, alias, "common practice"] for alias in aliases]
+
+
+def _measure_rows(e: Entry) -> list[list[object]]:
+    rows: list[list[object]] = []
+    for weight in e.weights:
+        unit, _, grams = weight.partition("=")
+        unit, _, form = unit.partition(":")
+        rows.append([e.key, unit, form.replace("_", " "), grams, "memory"])
+    return rows + [[e.key, "cup", form, grams, "judgement"] for form, grams in packed(e)]
 
 
 def build() -> tuple[dict[str, str], list[str]]:
@@ -309,33 +337,9 @@ def build() -> tuple[dict[str, str], list[str]]:
     for entry in entries:
         finish(entry)
 
-    pantry, names, measures = [], [], []
-    for e in entries:
-        c = e.composition
-        pantry.append(
-            [
-                e.key,
-                e.name,
-                e.group,
-                e.roles,
-                e.kind.partition(":")[0],
-                e.tags,
-                *(f"{c[n]:g}" for n in COLUMNS[6:-3]),
-                e.source,
-                e.locator,
-                e.by_hand,
-            ]
-        )
-        seen: set[str] = set()
-        for alias in [e.name, *e.aliases]:
-            if alias.lower() not in seen:
-                seen.add(alias.lower())
-                names.append([e.key, alias.lower(), "common practice"])
-        for weight in e.weights:
-            unit, _, grams = weight.partition("=")
-            unit, _, form = unit.partition(":")
-            measures.append([e.key, unit, form.replace("_", " "), grams, "memory"])
-        measures += [[e.key, "cup", form, grams, "judgement"] for form, grams in packed(e)]
+    pantry = [_pantry_row(e) for e in entries]
+    names = [row for e in entries for row in _name_rows(e)]
+    measures = [row for e in entries for row in _measure_rows(e)]
     taken: dict[str, str] = {}
     for key, alias, _ in names:
         if alias in taken:

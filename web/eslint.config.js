@@ -15,7 +15,7 @@ export default defineConfig(
       // vue-tsc knows the browser's names better than a list of globals.
       'no-undef': 'off',
       'vue/multi-word-component-names': 'off',
-      // Dependencies point downwards: places -> components -> composables and stores -> api and logic.
+      // Dependencies point downwards: places -> components -> logic, and places -> composables and stores -> api and logic.
       'vue/no-v-html': 'error',
     },
   },
@@ -27,6 +27,10 @@ export default defineConfig(
     files: ['src/stores/**', 'src/composables/**'],
     rules: { 'no-restricted-imports': ['error', { patterns: ['../components/*', '../places/*'] }] },
   },
-  { files: ['src/components/**'], rules: { 'no-restricted-imports': ['error', { patterns: ['../places/*'] }] } },
+  {
+    // A component is given what it shows and says what happened; it fetches nothing.
+    files: ['src/components/**'],
+    rules: { 'no-restricted-imports': ['error', { patterns: ['../places/*', '../stores/*', '../api/client'] }] },
+  },
   prettier,
 )

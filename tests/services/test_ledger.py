@@ -74,9 +74,7 @@ class Days(unittest.TestCase):
         ledger.eat(self.database, first, MONDAY, 1, "Ada")
         ledger.eat(self.database, second, MONDAY, 2, "Bo")
         found = ledger.ledger(self.database, MONDAY, MONDAY)
-        self.assertEqual(
-            {(s.title, s.who) for s in found.servings}, {("Plain cake", "Ada"), ("Honey tart", "Bo")}
-        )
+        self.assertEqual({(s.title, s.who) for s in found.servings}, {("Plain cake", "Ada"), ("Honey tart", "Bo")})
         self.assertAlmostEqual(found.total.free_sugars_who_g, 25 * 0.998 + 2 * 10 * 0.8212, delta=0.05)
 
     def test_a_dessert_off_the_shelf_keeps_its_days_but_is_not_offered(self) -> None:

@@ -9,7 +9,7 @@ from alembic import command
 
 from sun_crumb.store.migrating import config_of
 
-REVISIONS = ("0001", "0002", "0003")
+REVISIONS = ("0001", "0002", "0003", "0004")
 # Rows as the first schema held them.
 FIRST = """
 INSERT INTO recipes (id, title, source_text, cup, revision, created_at) VALUES (1, 'Fig cake', 'Fig cake', 'us', 3, '2026-01-02 08:00:00');

@@ -71,7 +71,7 @@ class Stopped(Folder):
         Database(fresh / "new.db").migrate()
         longest = time.monotonic() - start
         for stop in range(STOPS):
-            revision = (*REVISIONS, None)[stop % 4]
+            revision = (*REVISIONS, None)[stop % (len(REVISIONS) + 1)]
             with self.subTest(stop, revision=revision), tempfile.TemporaryDirectory() as name:
                 self.path = Path(name) / "sun-crumb.db"
                 if revision:

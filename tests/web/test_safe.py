@@ -13,8 +13,10 @@ from typing import Any
 from playwright.sync_api import expect
 
 from sun_crumb.app import create_app
-from sun_crumb.formats.outgoing import json_ld, page
+from sun_crumb.core.formula import total
+from sun_crumb.formats.outgoing import Sheet, json_ld, page
 from sun_crumb.services import kitchen, recipes
+from sun_crumb.services.recipes import KeptLine
 from tests.web.browser import Screens
 
 MARKUP = "<img src=x onerror=\"document.title='run'\"><script>document.title='run'</script></script>'\"><!--{{7*7}}]]>&"
@@ -77,20 +79,10 @@ class Exported(Screens):
         self.assertIn(MARKUP, files["csv"].replace('""', '"'))
 
     def test_every_single_value_of_the_page_is_escaped(self) -> None:
-        held = dict.fromkeys(
-            ("mass_g", "energy_kcal", "total_sugars_g", "carbohydrate_g", "fat_g", "protein_g", "fibre_g"), 1.0
-        )
-        version = {
-            "number": 2,
-            "label": MARKUP,
-            "servings": MARKUP,
-            "unit": MARKUP,
-            "per_serving": held,
-            "lines": [{"amount": MARKUP, "name": MARKUP, "household": MARKUP}],
-        }
-        recipe = {"title": MARKUP}
-        window = self.assertRunsNothing(page(recipe, version, [MARKUP]))
-        self.assertEqual(json.loads(window.locator("script").inner_text()), json_ld(recipe, version, [MARKUP]))
+        line = KeptLine(MARKUP, MARKUP, MARKUP, 1.0, MARKUP, MARKUP, MARKUP, False, MARKUP)
+        sheet = Sheet(MARKUP, 2, MARKUP, (line,), (MARKUP,), total(()))
+        window = self.assertRunsNothing(page(sheet))
+        self.assertEqual(json.loads(window.locator("script").inner_text()), json_ld(sheet))
 
 
 class Kept(Screens):

@@ -1,17 +1,21 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { onMounted, provide, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import KeyHelp from './components/KeyHelp.vue'
 import NavRail from './components/NavRail.vue'
 import NoticeBar from './components/NoticeBar.vue'
+import { FIND_FOODS } from './composables/foods'
 import { useKeys } from './composables/useKeys'
 import { useHousehold } from './stores/household'
 import { useNotices } from './stores/notices'
+import { usePantry } from './stores/pantry'
 
 const router = useRouter()
 const notices = useNotices()
 const household = useHousehold()
 const isHelpOpen = ref(false)
+
+provide(FIND_FOODS, usePantry().find)
 
 useKeys({
   '?': () => (isHelpOpen.value = true),
@@ -26,9 +30,13 @@ onMounted(() => household.load().catch(notices.complain))
 <template>
   <v-app>
     <a class="skip" href="#main">Skip to the work</a>
-    <NavRail @help="isHelpOpen = true" />
+    <NavRail
+      :decimal-sign="household.settings.decimal_sign"
+      @help="isHelpOpen = true"
+      @sign="household.change({ decimal_sign: $event }).catch(notices.complain)"
+    />
     <main id="main" class="main" tabindex="-1"><router-view :key="household.settings.decimal_sign" /></main>
-    <NoticeBar />
+    <NoticeBar v-model="notices.isShown" :notice="notices.current" />
     <KeyHelp v-model="isHelpOpen" />
   </v-app>
 </template>

@@ -1,19 +1,6 @@
 import createClient from 'openapi-fetch'
-import type { components, paths } from '../../gen/contract'
-
-export type Schemas = components['schemas']
-export type Recipe = Schemas['RecipeOut']
-export type ShelfRow = Schemas['ShelfRowOut']
-export type Plan = Schemas['PlanOut']
-export type PlanLine = Schemas['PlanLineOut']
-export type Reading = Schemas['ReadingOut']
-export type ReadLine = Schemas['ReadLineOut']
-export type Goals = Schemas['WishIn']
-export type Choices = Schemas['ChoicesOut']
-export type Settings = Schemas['SettingsOut']
-export type Ledger = Schemas['LedgerOut']
-export type Ingredient = Schemas['IngredientOut']
-export type Metric = Schemas['MetricOut']
+import type { paths } from '../../gen/contract'
+import type { Schemas } from './types'
 
 export const api = createClient<paths>({ baseUrl: '' })
 

@@ -34,4 +34,39 @@ export interface PathGlance {
   words: string
 }
 
-/** What was decided of a line: a food at a weight, or nothing of it. */
+/** What the reader decided about one line of the text. */
+export interface Decision {
+  ingredient: string
+  name: string
+  grams: number
+  isLeftOut?: boolean
+}
+
+export interface ShownLine extends ReadLine {
+  index: number
+  decisionKey: string
+  decision?: Decision
+  isOpen: boolean
+}
+
+/** So many equal portions, with their share of some components. */
+export interface PortionKind {
+  name: string
+  count: number
+  components: string[]
+}
+
+/** What is said at the foot of the screen, and what may be done about it. */
+export interface Notice {
+  text: string
+  tone: 'done' | 'problem'
+  action?: { label: string; run: () => unknown }
+}
+
+/** Portions eaten, as the log's form has them. */
+export interface Slice {
+  bake: Ledger['bakes'][number]
+  day: string
+  count: number
+  who: string
+}

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Plan } from '../api/client'
+import type { Plan } from '../api/types'
 import CrumbLines from './CrumbLines.vue'
 import SunArc from './SunArc.vue'
 

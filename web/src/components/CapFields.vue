@@ -1,21 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Choices } from '../api/client'
+import type { BenchGoals, Choices } from '../api/types'
 import { percent } from '../logic/format'
-import { useBench, type BenchGoals } from '../stores/bench'
 import NumberField from './NumberField.vue'
 
-const props = defineProps<{ goals: BenchGoals; choices: Choices }>()
+const props = defineProps<{ goals: BenchGoals; choices: Choices; family: string | undefined }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
-const bench = useBench()
 const MOST_PERCENT = 80
 
 const path = computed(() => props.choices.paths.find((p) => p.key === props.goals.path))
 /** What the main component's kind of dessert takes of each. */
-const usual = computed(() => {
-  const family = bench.plan?.balance[0]?.family
-  return props.choices.families.find((f) => f.key === family)?.caps ?? {}
-})
+const usual = computed(() => props.choices.families.find((f) => f.key === props.family)?.caps ?? {})
 
 function setCap(kind: string, value: number | null): void {
   const others = Object.entries(props.goals.caps).filter(([key]) => key !== kind)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Metric } from '../api/client'
+import type { Metric } from '../api/types'
 import { crumbLine, LINE } from '../logic/crumbLines'
 
 const props = defineProps<{

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Choices } from '../api/client'
+import type { BenchGoals, Choices } from '../api/types'
 import { toggled } from '../logic/goalWords'
-import type { BenchGoals } from '../stores/bench'
 import CapFields from './CapFields.vue'
 import PickList from './PickList.vue'
 
@@ -11,6 +10,8 @@ const props = defineProps<{
   choices: Choices
   /** What the path may sweeten with. */
   sweeteners: Choices['sweeteners']
+  /** The kind of dessert that the main component is. */
+  family: string | undefined
 }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
 
@@ -46,6 +47,6 @@ function toggle(key: string): void {
       <summary>{{ hidden.length }} more</summary>
       <PickList legend="Rarer ones" :items="hidden" :chosen="chosen" @toggle="toggle" />
     </details>
-    <CapFields :goals="goals" :choices="choices" @change="emit('change', $event)" />
+    <CapFields :goals="goals" :choices="choices" :family="family" @change="emit('change', $event)" />
   </template>
 </template>

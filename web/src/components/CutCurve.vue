@@ -1,21 +1,21 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
+import type { BenchGoals, FrontierPoint, Relaxation } from '../api/types'
 import { CURVE, FEET, GRID, place, xOf } from '../logic/cutCurve'
 import { grams, kcal, percent } from '../logic/format'
-import { useBench, type BenchGoals, type FrontierPoint, type Relaxation } from '../stores/bench'
-import { useNotices } from '../stores/notices'
 import OfferList from './OfferList.vue'
 
-const props = defineProps<{ goals: BenchGoals }>()
+const props = defineProps<{
+  goals: BenchGoals
+  points: FrontierPoint[]
+  /** What going a little further costs. */
+  further: Relaxation[]
+  isWorking: boolean
+  isLooking: boolean
+}>()
 const emit = defineEmits<{ choose: [cut: number]; take: [changes: Record<string, unknown>] }>()
-const bench = useBench()
-const notices = useNotices()
-const isOpen = ref(false)
-const isWorking = ref(false)
-const isLooking = ref(false)
-const points = ref<FrontierPoint[]>([])
-const further = ref<Relaxation[]>([])
-const placed = computed(() => place(points.value))
+const isOpen = defineModel<boolean>('open', { required: true })
+const placed = computed(() => place(props.points))
 const words = { balanced: 'balanced', strained: 'at its edge', unmet: 'can’t be had' }
 
 function says(point: FrontierPoint): string {
@@ -23,63 +23,10 @@ function says(point: FrontierPoint): string {
   const off = `${words[point.status]}, furthest off in ${point.off_in.toLowerCase()}`
   return `Cut ${percent(point.cut)}: ${percent(point.sweetness)} as sweet, ${held}; ${off}`
 }
-
-/** All wishes but the cut: the curve stays while only the cut moves. */
-const others = computed(() => JSON.stringify({ ...props.goals, cut: null, recipe: bench.recipe?.id }))
-
-async function draw(): Promise<void> {
-  if (!isOpen.value) return
-  isWorking.value = true
-  try {
-    const wish = others.value
-    const found = await bench.frontier()
-    if (wish === others.value) points.value = found
-  } catch (error) {
-    notices.complain(error)
-  } finally {
-    isWorking.value = false
-  }
-}
-
-/** What going a little further costs: asked again whenever the wish has rested. */
-async function nudge(): Promise<void> {
-  if (!isOpen.value) return
-  const wish = props.goals
-  isLooking.value = true
-  try {
-    const found = await bench.nudges()
-    if (wish === props.goals) further.value = found
-  } catch (error) {
-    notices.complain(error)
-  } finally {
-    if (wish === props.goals) isLooking.value = false
-  }
-}
-let pause: ReturnType<typeof setTimeout> | undefined
-watch(
-  () => props.goals,
-  () => {
-    further.value = []
-    clearTimeout(pause)
-    pause = setTimeout(() => void nudge(), 600)
-  },
-)
-
-let timer: ReturnType<typeof setTimeout> | undefined
-watch(others, () => {
-  clearTimeout(timer)
-  timer = setTimeout(() => void draw(), 500)
-})
-
-function toggle(event: Event): void {
-  isOpen.value = (event.target as HTMLDetailsElement).open
-  if (isOpen.value && !points.value.length) void draw()
-  if (isOpen.value && !further.value.length) void nudge()
-}
 </script>
 
 <template>
-  <details class="curve" @toggle="toggle">
+  <details class="curve" @toggle="isOpen = ($event.target as HTMLDetailsElement).open">
     <summary><b>What a bigger cut costs</b></summary>
     <p v-if="isWorking && !points.length" class="quiet small">Trying ten cuts …</p>
     <template v-if="points.length">

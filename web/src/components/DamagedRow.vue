@@ -1,25 +1,8 @@
 <script setup lang="ts">
-import { api, ask, type ShelfRow } from '../api/client'
-import { saveFile } from '../logic/saveFile'
-import { useNotices } from '../stores/notices'
+import type { ShelfRow } from '../api/types'
 
-const props = defineProps<{ recipe: ShelfRow }>()
-defineEmits<{ remove: [] }>()
-const notices = useNotices()
-
-async function save(): Promise<void> {
-  try {
-    saveFile(
-      await ask(
-        api.GET('/api/recipes/{recipe_id}/export', {
-          params: { path: { recipe_id: props.recipe.id }, query: { format: 'json' } },
-        }),
-      ),
-    )
-  } catch (error) {
-    notices.complain(error)
-  }
-}
+defineProps<{ recipe: ShelfRow }>()
+defineEmits<{ remove: []; save: [] }>()
 </script>
 
 <template>
@@ -29,7 +12,7 @@ async function save(): Promise<void> {
       <span class="words">Damaged, and left as it is. {{ recipe.damage }}</span>
     </span>
     <span class="actions">
-      <v-btn size="small" :aria-label="`Save ${recipe.title} as it is stored`" @click="save"
+      <v-btn size="small" :aria-label="`Save ${recipe.title} as it is stored`" @click="$emit('save')"
         >Save it as it is</v-btn
       >
       <v-btn

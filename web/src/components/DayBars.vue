@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useDisplay } from 'vuetify'
-import type { Ledger } from '../api/client'
+import type { Ledger } from '../api/types'
 import { daysBetween, longDay, shortDay } from '../logic/days'
 import { grams } from '../logic/format'
 

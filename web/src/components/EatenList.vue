@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Ledger } from '../api/client'
+import type { Ledger } from '../api/types'
 import { longDay } from '../logic/days'
 import { grams, number, plural } from '../logic/format'
 

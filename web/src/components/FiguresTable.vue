@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Schemas } from '../api/client'
+import type { Schemas } from '../api/types'
 import { grams, kcal } from '../logic/format'
 
 type Totals = Schemas['TotalsOut']

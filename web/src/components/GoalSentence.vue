@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Choices } from '../api/client'
+import type { BenchGoals, Choices, Settings } from '../api/types'
 import { list, shareWords, sweetWords } from '../logic/format'
-import { eaterWords, limitWords, toggled, withWords } from '../logic/goalWords'
-import type { BenchGoals } from '../stores/bench'
-import { useHousehold } from '../stores/household'
+import { eaterWords, foodName, limitWords, toggled, withWords } from '../logic/goalWords'
 import CupboardFields from './CupboardFields.vue'
 import LimitFields from './LimitFields.vue'
 import MarkedWord from './MarkedWord.vue'
@@ -15,9 +13,11 @@ import TasteFields from './TasteFields.vue'
 const props = defineProps<{
   goals: BenchGoals
   choices: Choices
+  settings: Settings
+  /** The kind of dessert that the main component is. */
+  family: string | undefined
 }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
-const household = useHousehold()
 
 const sweeteners = computed(() => {
   const path = props.choices.paths.find((p) => p.key === props.goals.path)
@@ -26,8 +26,8 @@ const sweeteners = computed(() => {
 const words = computed(() => {
   const { goals, choices } = props
   const tastes = [
-    ...goals.without.map((key) => `no ${household.nameOf(key)}`),
-    ...goals.including.map(household.nameOf),
+    ...goals.without.map((key) => `no ${foodName(choices, key)}`),
+    ...goals.including.map((key) => foodName(choices, key)),
   ]
   return {
     definition: choices.definitions.find((d) => d.key === goals.definition)?.name ?? '',
@@ -77,6 +77,7 @@ const words = computed(() => {
         :goals="goals"
         :choices="choices"
         :sweeteners="sweeteners"
+        :family="family"
         @change="emit('change', $event)"
       /> </MarkedWord
     >, for
@@ -101,10 +102,15 @@ const words = computed(() => {
       /> </MarkedWord
     >; in a portion
     <MarkedWord :text="words.limits" label="What a portion may hold">
-      <LimitFields :goals="goals" @change="emit('change', $event)" /> </MarkedWord
+      <LimitFields
+        :goals="goals"
+        :daily-limit="settings.daily_limit_g"
+        :has-prices="Object.keys(settings.prices).length > 0"
+        @change="emit('change', $event)"
+      /> </MarkedWord
     >;
     <MarkedWord :text="words.tastes" label="What must be in or out">
-      <TasteFields :goals="goals" @change="emit('change', $event)" /> </MarkedWord
+      <TasteFields :goals="goals" :choices="choices" @change="emit('change', $event)" /> </MarkedWord
     >.
   </p>
 </template>

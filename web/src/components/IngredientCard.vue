@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { grams, kcal, number } from '../logic/format'
-import type { Detail } from '../stores/pantry'
+import type { Detail } from '../api/types'
 
 const props = defineProps<{ detail: Detail }>()
 defineEmits<{ remove: [] }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { api, ask, type Ingredient } from '../api/client'
-import { useLatest } from '../composables/useLatest'
+import type { Ingredient } from '../api/types'
+import { useFindFoods } from '../composables/foods'
 import { number } from '../logic/format'
 
 defineProps<{
@@ -10,14 +10,11 @@ defineProps<{
 }>()
 const emit = defineEmits<{ pick: [ingredient: Ingredient] }>()
 const found = ref<Ingredient[]>([])
-const latest = useLatest<Ingredient[]>()
+const find = useFindFoods()
 
 async function search(words: string): Promise<void> {
   if (words.trim().length < 2) return
-  const answer = await latest(
-    async (signal) =>
-      (await ask(api.GET('/api/pantry', { params: { query: { q: words } }, signal }))).ingredients,
-  )
+  const answer = await find(words)
   if (answer) found.value = answer
 }
 </script>

@@ -1,22 +1,25 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { ApiError, type Ingredient } from '../api/client'
+import type { Ingredient, Label, Product } from '../api/types'
 import { grams, kcal } from '../logic/format'
-import { useNotices } from '../stores/notices'
-import { usePantry, type Label, type Product } from '../stores/pantry'
 import IngredientPicker from './IngredientPicker.vue'
 import NumberField from './NumberField.vue'
 
-const emit = defineEmits<{ kept: [product: Product] }>()
-const store = usePantry()
-const notices = useNotices()
+defineProps<{
+  /** What the label describes, as far as it is worked out. */
+  read: Product | undefined
+  problem: string
+}>()
+const emit = defineEmits<{
+  /** The label reads differently now. */
+  label: [label: Label]
+  keep: [label: Label]
+}>()
 const name = ref('')
 const like = ref<Ingredient>()
 const law = ref<'eu' | 'us'>('eu')
 const typed = ref<Record<string, number | null>>({ basis_g: 100 })
 const isCupLikeSugar = ref(false)
-const read = ref<Product>()
-const problem = ref('')
 let timer: ReturnType<typeof setTimeout> | undefined
 
 const FIELDS = computed(() => [
@@ -54,28 +57,15 @@ function put(key: string, value: number | null): void {
 
 function changed(): void {
   clearTimeout(timer)
-  timer = setTimeout(() => void work(), 250)
+  timer = setTimeout(() => {
+    const body = label()
+    if (body) emit('label', body)
+  }, 250)
 }
 
-async function work(): Promise<void> {
+function keep(): void {
   const body = label()
-  if (!body) return
-  try {
-    read.value = await store.readLabel(body)
-    problem.value = ''
-  } catch (error) {
-    problem.value = error instanceof ApiError ? error.message : 'This could not be worked out.'
-  }
-}
-
-async function keep(): Promise<void> {
-  const body = label()
-  if (!body) return
-  try {
-    emit('kept', await store.keepProduct(body))
-  } catch (error) {
-    notices.complain(error)
-  }
+  if (body) emit('keep', body)
 }
 </script>
 

@@ -1,15 +1,19 @@
 <script setup lang="ts">
 import { grams, percent } from '../logic/format'
-import type { BenchGoals } from '../stores/bench'
-import { useHousehold } from '../stores/household'
+import type { BenchGoals } from '../api/types'
 import NumberField from './NumberField.vue'
 
-defineProps<{ goals: BenchGoals }>()
+const props = defineProps<{
+  goals: BenchGoals
+  /** The household's daily limit of free sugar [g]. */
+  dailyLimit: number
+  /** Whether any price is known, so that a portion's cost can be limited. */
+  hasPrices: boolean
+}>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
-const household = useHousehold()
 
 function limitToShare(share: number): void {
-  emit('change', { most_free_sugar_g: Math.round(share * household.settings.daily_limit_g * 10) / 10 })
+  emit('change', { most_free_sugar_g: Math.round(share * props.dailyLimit * 10) / 10 })
 }
 </script>
 
@@ -42,7 +46,7 @@ function limitToShare(share: number): void {
     g</label
   >
   <p class="small">
-    Of the daily {{ grams(household.settings.daily_limit_g) }}:
+    Of the daily {{ grams(dailyLimit) }}:
     <v-btn
       v-for="share in [0.1, 0.2, 0.3, 0.5]"
       :key="share"
@@ -52,7 +56,7 @@ function limitToShare(share: number): void {
       >{{ percent(share) }}</v-btn
     >
   </p>
-  <label v-if="Object.keys(household.settings.prices).length"
+  <label v-if="hasPrices"
     >Priced things at most
     <NumberField
       :model-value="goals.most_cost ?? null"

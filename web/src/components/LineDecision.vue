@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Ingredient } from '../api/client'
+import type { Decision, Ingredient, ShownLine } from '../api/types'
 import { grams as gramsText } from '../logic/format'
-import type { Decision, ShownLine } from '../stores/bringIn'
 import IngredientPicker from './IngredientPicker.vue'
 import NumberField from './NumberField.vue'
 

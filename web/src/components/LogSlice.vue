@@ -1,55 +1,44 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { useRoute } from 'vue-router'
-import type { Ledger } from '../api/client'
+import type { Ledger, Slice } from '../api/types'
 import { isoDay, longDay } from '../logic/days'
 import { draft, keepDraft } from '../logic/draft'
 import { grams, kcal, number, plural } from '../logic/format'
-import { useLedger } from '../stores/ledger'
-import { useNotices } from '../stores/notices'
 
-const props = defineProps<{ bakes: Ledger['bakes'] }>()
-const store = useLedger()
-const notices = useNotices()
-const route = useRoute()
+const props = defineProps<{
+  bakes: Ledger['bakes']
+  /** The bake that is meant at first. */
+  asked: number
+  isSending: boolean
+}>()
+const emit = defineEmits<{ log: [slice: Slice] }>()
 const chosen = ref(0)
 const count = ref(1)
 const who = ref(draft('who', ''))
 const day = ref(isoDay(new Date()))
-const isSending = ref(false)
 const bake = computed(() => props.bakes.find((b) => b.id === chosen.value))
 
 watch(
   () => props.bakes,
   (bakes) => {
-    const asked = Number(route.query.bake)
+    const asked = props.asked
     if (!bakes.some((b) => b.id === chosen.value))
       chosen.value = bakes.some((b) => b.id === asked) ? asked : (bakes[0]?.id ?? 0)
   },
   { immediate: true },
 )
 
-async function log(): Promise<void> {
-  if (!bake.value || isSending.value) return
-  isSending.value = true
-  try {
-    keepDraft('who', who.value)
-    const noted = await store.eat(bake.value.id, day.value, count.value, who.value)
-    const saved = noted.saved_free_sugars_who_g
-    notices.say(
-      `${number(noted.count)} ${plural(noted.count, noted.unit)} logged${saved > 0.05 ? `, ${grams(saved)} of sugar saved` : ''}.`,
-      {
-        label: 'Undo',
-        run: () => store.remove(noted.id).catch(notices.complain),
-      },
-    )
-    count.value = 1
-  } catch (error) {
-    notices.complain(error)
-  } finally {
-    isSending.value = false
-  }
+function log(): void {
+  if (!bake.value || props.isSending) return
+  keepDraft('who', who.value)
+  emit('log', { bake: bake.value, day: day.value, count: count.value, who: who.value })
 }
+
+/** The next slice is one again. */
+function logged(): void {
+  count.value = 1
+}
+defineExpose({ logged })
 </script>
 
 <template>

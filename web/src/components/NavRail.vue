@@ -4,14 +4,12 @@ import { computed, onMounted } from 'vue'
 import { useRoute } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { draft, keepDraft } from '../logic/draft'
-import { useHousehold } from '../stores/household'
-import { useNotices } from '../stores/notices'
+import type { DecimalSign } from '../logic/format'
 
-defineEmits<{ help: [] }>()
+const props = defineProps<{ decimalSign: DecimalSign }>()
+defineEmits<{ help: []; sign: [sign: DecimalSign] }>()
 const theme = useTheme()
-const household = useHousehold()
-const notices = useNotices()
-const other = computed(() => (household.settings.decimal_sign === '.' ? ',' : '.'))
+const other = computed(() => (props.decimalSign === '.' ? ',' : '.'))
 const route = useRoute()
 const places = [
   { to: '/recipes', name: 'Recipes' },
@@ -60,10 +58,10 @@ onMounted(() => theme.change(draft('theme', 'morning')))
       </button>
       <button
         type="button"
-        :aria-label="`Numbers are written as 1${household.settings.decimal_sign}5; change that to 1${other}5`"
-        @click="household.change({ decimal_sign: other }).catch(notices.complain)"
+        :aria-label="`Numbers are written as 1${decimalSign}5; change that to 1${other}5`"
+        @click="$emit('sign', other)"
       >
-        1{{ household.settings.decimal_sign }}5
+        1{{ decimalSign }}5
       </button>
       <button type="button" aria-label="Keys" class="keys" @click="$emit('help')">
         <v-icon :icon="mdiKeyboardOutline" size="20" />

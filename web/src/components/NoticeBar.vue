@@ -1,29 +1,28 @@
 <script setup lang="ts">
-import { useNotices } from '../stores/notices'
+import type { Notice } from '../api/types'
 
-const notices = useNotices()
+const props = defineProps<{ notice: Notice | undefined }>()
+const isShown = defineModel<boolean>({ required: true })
 
 function act(): void {
-  notices.isShown = false
-  notices.current?.action?.run()
+  isShown.value = false
+  props.notice?.action?.run()
 }
 </script>
 
 <template>
   <v-snackbar
-    v-model="notices.isShown"
+    v-model="isShown"
     class="notice"
     color="primary"
-    :timeout="notices.current?.tone === 'problem' ? 9000 : 6000"
+    :timeout="notice?.tone === 'problem' ? 9000 : 6000"
     location="bottom"
     role="status"
   >
-    {{ notices.current?.text }}
+    {{ notice?.text }}
     <template #actions>
-      <v-btn v-if="notices.current?.action" variant="text" @click="act">{{
-        notices.current.action.label
-      }}</v-btn>
-      <v-btn variant="text" @click="notices.isShown = false">Close</v-btn>
+      <v-btn v-if="notice?.action" variant="text" @click="act">{{ notice.action.label }}</v-btn>
+      <v-btn variant="text" @click="isShown = false">Close</v-btn>
     </template>
   </v-snackbar>
 </template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { number } from '../logic/format'
-import { useHousehold } from '../stores/household'
+import { number, signs } from '../logic/format'
 
 const props = withDefaults(
   defineProps<{
@@ -38,10 +37,9 @@ const emit = defineEmits<{
   'update:modelValue': [value: number | null]
   leave: []
 }>()
-const household = useHousehold()
 const typed = ref<number | null>(props.modelValue)
-const sign = computed(() => household.settings.decimal_sign)
-const grouping = computed(() => (sign.value === '.' ? ',' : '.'))
+// All of the screen is made anew when the household changes its sign.
+const { decimal, grouping } = signs()
 
 watch(
   () => props.modelValue,
@@ -85,7 +83,7 @@ function leave(): void {
     :aria-label="name"
     :step="step"
     :precision="null"
-    :decimal-separator="sign"
+    :decimal-separator="decimal"
     :group-separator="grouping"
     :suffix="unit"
     :placeholder="placeholder"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Relaxation } from '../stores/bench'
+import type { Relaxation } from '../api/types'
 
 defineProps<{ offers: Relaxation[]; label: string }>()
 const emit = defineEmits<{ take: [changes: Record<string, unknown>] }>()

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import type { Schemas } from '../api/client'
+import type { PathGlance, Schemas } from '../api/types'
 import { grams } from '../logic/format'
-import type { PathGlance } from '../stores/bench'
 
 defineProps<{
   /** The five paths. */

@@ -1,19 +1,17 @@
 <script setup lang="ts">
-import { onMounted, ref, watch } from 'vue'
-import type { Recipe } from '../api/client'
+import type { Choices, PathSide } from '../api/types'
 import { grams, kcal, list, percent } from '../logic/format'
-import { useBench, type BenchGoals, type PathSide } from '../stores/bench'
-import { useHousehold } from '../stores/household'
-import { useNotices } from '../stores/notices'
 
-const props = defineProps<{ goals: BenchGoals; recipe: Recipe }>()
+const props = defineProps<{
+  /** The path on the bench. */
+  path: string
+  sides: PathSide[]
+  paths: Choices['paths']
+  isWorking: boolean
+}>()
 const emit = defineEmits<{ choose: [side: PathSide, isSame: boolean] }>()
-const bench = useBench()
-const household = useHousehold()
-const notices = useNotices()
-const isSame = ref(true)
-const sides = ref<PathSide[]>([])
-const isWorking = ref(false)
+/** Whether all are for the wish on the bench, or each for its own usual one. */
+const isSame = defineModel<boolean>('same', { required: true })
 const BEATEN =
   'Beaten: another does as well or better in balance, free sugar, energy, sweetness, taste of sweeteners and work.'
 const balance = { balanced: 'in balance', strained: 'at its edge', unmet: 'falls short' }
@@ -57,39 +55,15 @@ const ROWS: { name: string; of: (side: PathSide) => string; best?: (side: PathSi
   { name: 'Cautions', of: (s) => String(s.cautions) },
 ]
 
-async function load(): Promise<void> {
-  isWorking.value = true
-  try {
-    const { cut, keep_sweet, definition, ...others } = props.goals
-    const wish = isSame.value ? { ...others, cut, keep_sweet, definition } : others
-    // What sweetens and seasons, and how much of it, belongs to the path that is on the bench.
-    sides.value = await bench.sides({ ...wish, cupboard: null, amounts: [], most_new: null, flavours: null })
-  } catch (error) {
-    notices.complain(error)
-  } finally {
-    isWorking.value = false
-  }
-}
-
-let timer: ReturnType<typeof setTimeout> | undefined
-watch(
-  () => [props.goals, isSame.value],
-  () => {
-    clearTimeout(timer)
-    timer = setTimeout(() => void load(), 300)
-  },
-)
-onMounted(load)
-
 function isBest(row: (typeof ROWS)[number], side: PathSide): boolean {
   if (!row.best || !side.status) return false
-  const values = sides.value.filter((s) => s.status).map(row.best)
+  const values = props.sides.filter((s) => s.status).map(row.best)
   if (Math.max(...values) - Math.min(...values) < 0.05) return false
   return row.best(side) <= Math.min(...values) + 1e-9
 }
 
 function nameOf(key: string): string {
-  return household.choices?.paths.find((p) => p.key === key)?.name ?? key
+  return props.paths.find((p) => p.key === key)?.name ?? key
 }
 </script>
 
@@ -109,11 +83,7 @@ function nameOf(key: string): string {
           <tr>
             <td></td>
             <th v-for="side in sides" :key="side.path" scope="col" :class="{ beaten: side.beaten_by }">
-              <button
-                type="button"
-                :aria-pressed="side.path === goals.path"
-                @click="emit('choose', side, isSame)"
-              >
+              <button type="button" :aria-pressed="side.path === path" @click="emit('choose', side, isSame)">
                 {{ side.name }}
               </button>
               <small v-if="side.beaten_by" :title="BEATEN">beaten by {{ nameOf(side.beaten_by) }}</small>

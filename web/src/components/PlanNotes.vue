@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Plan } from '../api/client'
+import type { Plan } from '../api/types'
 import { grams } from '../logic/format'
 import FiguresTable from './FiguresTable.vue'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiClose, mdiLockOpenVariantOutline, mdiLockOutline } from '@mdi/js'
 import { computed } from 'vue'
-import type { PlanLine, Schemas } from '../api/client'
+import type { PlanLine, Schemas } from '../api/types'
 import { grams } from '../logic/format'
 import AmountField from './AmountField.vue'
 

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Schemas } from '../api/client'
+import type { PortionKind, Schemas } from '../api/types'
 import { grams, plural } from '../logic/format'
-import type { PortionKind } from '../stores/bringIn'
 
 const props = defineProps<{
   /** The recipe's components by name; the base may be called "". */

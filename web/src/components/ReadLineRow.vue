@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { grams } from '../logic/format'
-import type { Decision, ShownLine } from '../stores/bringIn'
+import type { Decision, ShownLine } from '../api/types'
 import LineDecision from './LineDecision.vue'
 
 const props = defineProps<{

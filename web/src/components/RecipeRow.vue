@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiTrashCanOutline } from '@mdi/js'
 import { computed } from 'vue'
-import type { ShelfRow } from '../api/client'
+import type { ShelfRow } from '../api/types'
 import { change, grams, kcal, plural } from '../logic/format'
 
 const props = defineProps<{

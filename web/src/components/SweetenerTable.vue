@@ -1,34 +1,25 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
+import type { Sweetener } from '../api/types'
 import { grams, kcal, number } from '../logic/format'
-import { useHousehold } from '../stores/household'
-import { useNotices } from '../stores/notices'
-import { usePantry } from '../stores/pantry'
 import NumberField from './NumberField.vue'
 
-defineEmits<{ open: [key: string] }>()
-const store = usePantry()
-const household = useHousehold()
-const notices = useNotices()
+const props = defineProps<{ sweeteners: Sweetener[] }>()
+const emit = defineEmits<{
+  open: [key: string]
+  compare: [sugar: number, batter: number]
+  price: [key: string, perKg: number | null]
+}>()
 const sugar = ref<number | null>(100)
 const batter = ref<number | null>(850)
-const most = computed(() => Math.max(1, ...store.sweeteners.map((s) => s.free_sugars_who_g ?? 0)))
+const most = computed(() => Math.max(1, ...props.sweeteners.map((s) => s.free_sugars_who_g ?? 0)))
 
-function load(): void {
-  if (sugar.value && batter.value) store.compare(sugar.value, batter.value).catch(notices.complain)
+function compare(): void {
+  if (sugar.value && batter.value) emit('compare', sugar.value, batter.value)
 }
 
-async function price(key: string, perKg: number | null): Promise<void> {
-  try {
-    await household.change({ prices: { [key]: perKg } })
-    load()
-  } catch (error) {
-    notices.complain(error)
-  }
-}
-
-watch([sugar, batter], load)
-onMounted(load)
+watch([sugar, batter], compare)
+onMounted(compare)
 </script>
 
 <template>
@@ -64,9 +55,9 @@ onMounted(load)
           </tr>
         </thead>
         <tbody>
-          <tr v-for="item in store.sweeteners" :key="item.key" :class="{ refined: item.is_refined }">
+          <tr v-for="item in sweeteners" :key="item.key" :class="{ refined: item.is_refined }">
             <th scope="row">
-              <button type="button" @click="$emit('open', item.key)">{{ item.name }}</button>
+              <button type="button" @click="emit('open', item.key)">{{ item.name }}</button>
             </th>
             <template v-if="item.grams !== null">
               <td>
@@ -91,7 +82,7 @@ onMounted(load)
                 :max="10000"
                 is-inline
                 is-optional
-                @update:model-value="price(item.key, $event)"
+                @update:model-value="emit('price', item.key, $event)"
               />
             </td>
             <td>{{ item.price === null ? '' : number(item.price) }}</td>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import type { BenchGoals } from '../stores/bench'
-import { useHousehold } from '../stores/household'
+import type { BenchGoals, Choices } from '../api/types'
+import { foodName } from '../logic/goalWords'
 import IngredientPicker from './IngredientPicker.vue'
 
-const props = defineProps<{ goals: BenchGoals }>()
+const props = defineProps<{ goals: BenchGoals; choices: Choices }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
-const household = useHousehold()
 const WISHES = [
   { name: 'without', word: 'without', undo: 'allow', spoken: (food: string) => `Allow ${food} again` },
   { name: 'including', word: 'with', undo: 'let go', spoken: (food: string) => `No need for ${food}` },
@@ -29,11 +28,11 @@ function letGo(name: 'without' | 'including', key: string): void {
   <ul>
     <template v-for="wish in WISHES" :key="wish.name">
       <li v-for="key in goals[wish.name]" :key="key">
-        {{ wish.word }} {{ household.nameOf(key) }}
+        {{ wish.word }} {{ foodName(choices, key) }}
         <v-btn
           size="small"
           variant="text"
-          :aria-label="wish.spoken(household.nameOf(key))"
+          :aria-label="wish.spoken(foodName(choices, key))"
           @click="letGo(wish.name, key)"
           >{{ wish.undo }}</v-btn
         >

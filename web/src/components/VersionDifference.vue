@@ -1,17 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { api, ask, type Recipe, type Schemas } from '../api/client'
+import type { Difference, Recipe, Schemas } from '../api/types'
 import { change, grams, kcal, list } from '../logic/format'
-import { useNotices } from '../stores/notices'
 
-const props = defineProps<{ recipeId: number; versions: Recipe['versions'] }>()
-const emit = defineEmits<{ close: [] }>()
-const notices = useNotices()
+const props = defineProps<{ versions: Recipe['versions']; difference: Difference | undefined }>()
+const emit = defineEmits<{ close: []; choose: [first: number, second: number] }>()
 const first = ref(props.versions[0]?.number ?? 1)
 const second = ref(props.versions.at(-1)?.number ?? 1)
-const found = ref<Schemas['DifferenceOut']>()
 const same = computed(() =>
-  (found.value?.lines ?? []).filter((one) => !one.is_changed).map((one) => one.name),
+  (props.difference?.lines ?? []).filter((one) => !one.is_changed).map((one) => one.name),
 )
 const FIGURES: {
   key: 'free_sugars_who_g' | 'energy_kcal' | 'sucrose_equivalent_g' | 'mass_g'
@@ -23,24 +20,7 @@ const FIGURES: {
   { key: 'mass_g', name: 'Weight' },
 ]
 
-watch(
-  [first, second],
-  async () => {
-    try {
-      found.value = await ask(
-        api.GET('/api/recipes/{recipe_id}/difference', {
-          params: {
-            path: { recipe_id: props.recipeId },
-            query: { first: String(first.value), second: String(second.value) },
-          },
-        }),
-      )
-    } catch (error) {
-      notices.complain(error)
-    }
-  },
-  { immediate: true },
-)
+watch([first, second], () => emit('choose', first.value, second.value), { immediate: true })
 
 function figure(totals: Schemas['TotalsOut'], key: (typeof FIGURES)[number]['key']): string {
   return key === 'energy_kcal' ? kcal(totals[key]) : grams(totals[key])
@@ -50,7 +30,7 @@ function figure(totals: Schemas['TotalsOut'], key: (typeof FIGURES)[number]['key
 <template>
   <section class="sheet">
     <h2>Two versions compared</h2>
-    <table v-if="found">
+    <table v-if="difference">
       <thead>
         <tr>
           <td></td>
@@ -74,7 +54,7 @@ function figure(totals: Schemas['TotalsOut'], key: (typeof FIGURES)[number]['key
       </thead>
       <tbody>
         <tr
-          v-for="line in found.lines.filter((one) => one.is_changed)"
+          v-for="line in difference.lines.filter((one) => one.is_changed)"
           :key="line.component + line.ingredient"
         >
           <th scope="row">
@@ -98,9 +78,9 @@ function figure(totals: Schemas['TotalsOut'], key: (typeof FIGURES)[number]['key
       <tfoot>
         <tr v-for="row in FIGURES" :key="row.key">
           <th scope="row">{{ row.name }} in one {{ versions[0]?.unit }}</th>
-          <td>{{ figure(found.first, row.key) }}</td>
-          <td>{{ figure(found.second, row.key) }}</td>
-          <td>{{ change(found.first[row.key], found.second[row.key]) }}</td>
+          <td>{{ figure(difference.first, row.key) }}</td>
+          <td>{{ figure(difference.second, row.key) }}</td>
+          <td>{{ change(difference.first[row.key], difference.second[row.key]) }}</td>
         </tr>
       </tfoot>
     </table>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { api, ask, type Recipe } from '../api/client'
+import type { Difference, Recipe } from '../api/types'
 import { grams, plural } from '../logic/format'
-import { saveFile } from '../logic/saveFile'
-import { useNotices } from '../stores/notices'
 import VersionDifference from './VersionDifference.vue'
 
-const props = defineProps<{ recipeId: number; versions: Recipe['versions'] }>()
-const emit = defineEmits<{ baked: [versionId: number]; cut: [servings: number] }>()
-const notices = useNotices()
+defineProps<{ versions: Recipe['versions']; difference: Difference | undefined }>()
+const emit = defineEmits<{
+  baked: [versionId: number]
+  cut: [servings: number]
+  compare: [first: number, second: number]
+  save: [format: string]
+}>()
 const isComparing = ref(false)
 const FORMATS = [
   { key: 'html', name: 'page' },
@@ -20,19 +22,6 @@ const FORMATS = [
 function cut(value: string): void {
   const servings = Number(value)
   if (Number.isInteger(servings) && servings >= 1 && servings <= 1000) emit('cut', servings)
-}
-
-async function save(format: string): Promise<void> {
-  try {
-    const file = await ask(
-      api.GET('/api/recipes/{recipe_id}/export', {
-        params: { path: { recipe_id: props.recipeId }, query: { format } },
-      }),
-    )
-    saveFile(file)
-  } catch (error) {
-    notices.complain(error)
-  }
 }
 </script>
 
@@ -90,7 +79,7 @@ async function save(format: string): Promise<void> {
           :key="format.key"
           size="small"
           variant="text"
-          @click="save(format.key)"
+          @click="emit('save', format.key)"
           >{{ format.name }}</v-btn
         >
       </li>
@@ -99,8 +88,9 @@ async function save(format: string): Promise<void> {
   <v-dialog v-model="isComparing" max-width="820" aria-label="Two versions compared">
     <VersionDifference
       v-if="isComparing"
-      :recipe-id="recipeId"
       :versions="versions"
+      :difference="difference"
+      @choose="(first, second) => emit('compare', first, second)"
       @close="isComparing = false"
     />
   </v-dialog>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Relaxation } from '../stores/bench'
+import type { Relaxation } from '../api/types'
 import OfferList from './OfferList.vue'
 
 defineProps<{

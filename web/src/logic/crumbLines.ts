@@ -1,4 +1,4 @@
-import type { Metric } from '../api/client'
+import type { Metric } from '../api/types'
 
 /** A crumb line is 200 wide; the tolerated stretch always fills its middle 84. */
 export const LINE = { width: 200, middle: 100, half: 42 }

@@ -1,4 +1,4 @@
-import type { Schemas } from '../api/client'
+import type { Schemas } from '../api/types'
 
 type Point = Schemas['FrontierPointOut']
 

@@ -5,15 +5,23 @@ const LANGUAGE: Record<DecimalSign, string> = { '.': 'en', ',': 'de' }
 let whole: Intl.NumberFormat
 let tenths: Intl.NumberFormat
 let short: Intl.NumberFormat
+let sign: DecimalSign = '.'
 
 /** Writes all numbers from now on with the household's decimal sign. */
-export function writeWith(sign: DecimalSign): void {
+export function writeWith(wanted: DecimalSign): void {
+  sign = wanted
   const language = LANGUAGE[sign]
   whole = new Intl.NumberFormat(language, { maximumFractionDigits: 0 })
   tenths = new Intl.NumberFormat(language, { minimumFractionDigits: 1, maximumFractionDigits: 1 })
   short = new Intl.NumberFormat(language, { maximumFractionDigits: 1 })
 }
 writeWith('.')
+
+/** The household's decimal sign, and the one that groups thousands. */
+export const signs = (): { decimal: DecimalSign; grouping: DecimalSign } => ({
+  decimal: sign,
+  grouping: sign === '.' ? ',' : '.',
+})
 
 /** A true minus, and no minus before a zero. */
 function signed(text: string): string {

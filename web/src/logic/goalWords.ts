@@ -8,6 +8,11 @@ interface Named {
 
 const nameIn = (known: Named[], key: string): string => known.find((item) => item.key === key)?.name ?? key
 
+/** A food by its name, as far as the choices know it. */
+export function foodName(choices: { sweeteners: Named[] }, key: string): string {
+  return choices.sweeteners.find((item) => item.key === key)?.name ?? key.replaceAll('_', ' ')
+}
+
 /** What sweetens instead: the chosen ones by name. */
 export function withWords(cupboard: string[] | null, sweeteners: Named[], hasAny: boolean): string {
   if (!hasAny) return 'nothing in its place'

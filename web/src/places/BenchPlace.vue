@@ -2,20 +2,26 @@
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { ApiError, type PlanLine } from '../api/client'
+import { api, ApiError, ask } from '../api/client'
+import type { BenchGoals, Difference, Method, PathSide, PlanLine } from '../api/types'
 import BalancePanel from '../components/BalancePanel.vue'
 import CutCurve from '../components/CutCurve.vue'
 import GoalSentence from '../components/GoalSentence.vue'
+import MethodSteps from '../components/MethodSteps.vue'
 import PathSuns from '../components/PathSuns.vue'
 import PathTable from '../components/PathTable.vue'
 import PlanNotes from '../components/PlanNotes.vue'
 import PlanTable from '../components/PlanTable.vue'
 import VersionStrip from '../components/VersionStrip.vue'
 import WishHelp from '../components/WishHelp.vue'
+import { useCutCurve } from '../composables/useCutCurve'
 import { useKeys } from '../composables/useKeys'
+import { usePathSides } from '../composables/usePathSides'
 import { isoDay } from '../logic/days'
 import { plural } from '../logic/format'
-import { useBench, type BenchGoals, type PathSide } from '../stores/bench'
+import { saveFile } from '../logic/saveFile'
+import { useBench } from '../stores/bench'
+import { useFiles } from '../stores/files'
 import { useHousehold } from '../stores/household'
 import { useLedger } from '../stores/ledger'
 import { useNotices } from '../stores/notices'
@@ -28,7 +34,10 @@ const notices = useNotices()
 const router = useRouter()
 const route = useRoute()
 const isKeeping = ref(false)
-const isComparing = ref(false)
+const { isOpen: isComparing, isSame: isSameWish, isWorking: isSolvingSides, sides } = usePathSides()
+const curve = useCutCurve()
+const files = useFiles()
+const difference = ref<Difference>()
 
 const makes = computed(() => {
   const version = bench.original
@@ -36,29 +45,23 @@ const makes = computed(() => {
 })
 const locks = computed(() => (bench.goals?.locks ?? {}) as Record<string, number>)
 
+/** What a path brings with its preset; all else of a wish goes with the baker from path to path. */
+const OWN = [
+  'path',
+  'cut',
+  'keep_sweet',
+  'definition',
+  'cupboard',
+  'amounts',
+  'most_new',
+  'flavours',
+] as const
+
 function preset(key: string): BenchGoals {
-  const path = household.choices?.paths.find((p) => p.key === key)
-  return {
-    path: key,
-    cut: path?.cut ?? 0.5,
-    keep_sweet: path?.keep_sweet ?? 0.9,
-    definition: path?.definition ?? 'free_sugars_who_g',
-    diets: bench.goals?.diets ?? household.settings.diets,
-    cupboard: null,
-    avoid: bench.goals?.avoid ?? [],
-    eaters: bench.goals?.eaters ?? [],
-    without: bench.goals?.without ?? [],
-    including: bench.goals?.including ?? [],
-    most_energy_kcal: bench.goals?.most_energy_kcal ?? null,
-    most_free_sugar_g: bench.goals?.most_free_sugar_g ?? null,
-    most_cost: bench.goals?.most_cost ?? null,
-    families: bench.goals?.families ?? {},
-    locks: bench.goals?.locks ?? {},
-    amounts: [],
-    most_new: null,
-    caps: bench.goals?.caps ?? {},
-    flavours: null,
-  }
+  const path = household.choices?.paths.find((p) => p.key === key)?.preset
+  if (!path) throw new Error(`no path ${key}`)
+  const own = Object.fromEntries(OWN.map((name) => [name, path[name]]))
+  return { ...path, diets: household.settings.diets, ...bench.goals, ...own, most_new: null }
 }
 
 /** The goals of the kept version that the address names, or of the last one kept, or the blend's presets. */
@@ -164,6 +167,32 @@ async function keep(): Promise<void> {
   }
 }
 
+async function compareVersions(first: number, second: number): Promise<void> {
+  if (!bench.recipe) return
+  const at = { path: { recipe_id: bench.recipe.id }, query: { first: String(first), second: String(second) } }
+  try {
+    difference.value = await ask(api.GET('/api/recipes/{recipe_id}/difference', { params: at }))
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
+async function saveRecipe(format: string): Promise<void> {
+  try {
+    if (bench.recipe) saveFile(await files.recipe(bench.recipe.id, format))
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
+async function setMethod(method: Method): Promise<void> {
+  try {
+    await bench.setMethod(method)
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
 async function cut(servings: number): Promise<void> {
   try {
     await bench.cutInto(servings)
@@ -217,10 +246,12 @@ watch(
       <h1>{{ bench.recipe?.title ?? (bench.problem ? 'Not on the bench' : '…') }}</h1>
       <VersionStrip
         v-if="bench.recipe"
-        :recipe-id="bench.recipe.id"
         :versions="bench.recipe.versions"
+        :difference="difference"
         @baked="baked"
         @cut="cut"
+        @compare="compareVersions"
+        @save="saveRecipe"
       />
       <span class="push actions">
         <v-btn variant="text" size="small" :aria-pressed="isComparing" @click="isComparing = !isComparing"
@@ -249,7 +280,13 @@ watch(
     </header>
 
     <template v-if="bench.goals && household.choices && bench.recipe">
-      <GoalSentence :goals="bench.goals" :choices="household.choices" @change="bench.change($event)" />
+      <GoalSentence
+        :goals="bench.goals"
+        :choices="household.choices"
+        :settings="household.settings"
+        :family="bench.plan?.balance[0]?.family"
+        @change="bench.change($event)"
+      />
       <PathSuns
         :model-value="bench.goals.path"
         :paths="household.choices.paths"
@@ -257,7 +294,15 @@ watch(
         :before="bench.original?.per_serving.free_sugars_who_g ?? 0"
         @update:model-value="bench.change(preset($event))"
       />
-      <PathTable v-if="isComparing" :goals="bench.goals" :recipe="bench.recipe" @choose="choosePath" />
+      <PathTable
+        v-if="isComparing"
+        v-model:same="isSameWish"
+        :path="bench.goals.path"
+        :sides="sides"
+        :paths="household.choices.paths"
+        :is-working="isSolvingSides"
+        @choose="choosePath"
+      />
     </template>
     <p v-if="bench.problem" class="told" role="alert">
       {{ bench.problem }}
@@ -278,6 +323,7 @@ watch(
           @leave-out="leaveOut"
         />
         <PlanNotes :plan="bench.plan" @season="season" />
+        <MethodSteps v-if="bench.recipe" :method="bench.recipe.method" @change="setMethod" />
       </div>
       <BalancePanel
         :plan="bench.plan"
@@ -295,7 +341,12 @@ watch(
         />
         <CutCurve
           v-if="bench.goals"
+          v-model:open="curve.isOpen.value"
           :goals="bench.goals"
+          :points="curve.points.value"
+          :further="curve.further.value"
+          :is-working="curve.isWorking.value"
+          :is-looking="curve.isLooking.value"
           @choose="bench.change({ cut: $event })"
           @take="takeRelaxation"
         />

@@ -6,7 +6,8 @@ import PortionKinds from '../components/PortionKinds.vue'
 import ReadLineRow from '../components/ReadLineRow.vue'
 import { useKeys } from '../composables/useKeys'
 import { grams, kcal, plural } from '../logic/format'
-import { useBringIn, type Decision, type ShownLine } from '../stores/bringIn'
+import { useBringIn } from '../stores/bringIn'
+import type { Decision, ShownLine } from '../api/types'
 import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 
@@ -53,6 +54,23 @@ function changed(): void {
 function start(text: string): void {
   store.kept.text = text
   void store.read()
+}
+
+const MOST_BYTES = 900_000
+
+/** A file's text goes to the reader; an own file goes to the shelf. */
+async function bringFile(file: File): Promise<void> {
+  if (file.size > MOST_BYTES) {
+    notices.say(`${file.name} is larger than any recipe; nothing was changed.`)
+    return
+  }
+  try {
+    const found = await store.bringFile(file.name, await file.text())
+    if (found.recipe_id === null) start(found.text)
+    else await router.push(`/recipes/${found.recipe_id}/bench`)
+  } catch (error) {
+    notices.complain(error)
+  }
 }
 
 async function decide(line: ShownLine, decision: Decision | undefined): Promise<void> {
@@ -126,7 +144,7 @@ onMounted(() => void store.read())
         }}
       </span>
       <span class="push actions">
-        <FileButtons @text="start" @recipe="(id) => router.push(`/recipes/${id}/bench`)" />
+        <FileButtons @file="bringFile" />
         <v-btn v-if="store.kept.text" variant="text" @click="store.clear()">Start over</v-btn>
         <v-btn
           variant="flat"

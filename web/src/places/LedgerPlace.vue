@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { computed, onMounted, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import type { Slice } from '../api/types'
 import DayBars from '../components/DayBars.vue'
 import EatenList from '../components/EatenList.vue'
 import LogSlice from '../components/LogSlice.vue'
@@ -12,6 +14,9 @@ const TEASPOON_G = 4.2
 const store = useLedger()
 const household = useHousehold()
 const notices = useNotices()
+const route = useRoute()
+const isSending = ref(false)
+const slip = ref<{ logged: () => void }>()
 const total = computed(() => store.ledger?.total)
 const saved = computed(() => total.value?.saved_free_sugars_who_g ?? 0)
 
@@ -21,6 +26,24 @@ async function remove(id: number): Promise<void> {
     notices.say('Taken back.', { label: 'Undo', run: () => store.restore(id).catch(notices.complain) })
   } catch (error) {
     notices.complain(error)
+  }
+}
+
+async function log(slice: Slice): Promise<void> {
+  isSending.value = true
+  try {
+    const noted = await store.eat(slice.bake.id, slice.day, slice.count, slice.who)
+    const saved = noted.saved_free_sugars_who_g
+    const words = `${number(noted.count)} ${plural(noted.count, noted.unit)} logged`
+    notices.say(`${words}${saved > 0.05 ? `, ${grams(saved)} of sugar saved` : ''}.`, {
+      label: 'Undo',
+      run: () => store.remove(noted.id).catch(notices.complain),
+    })
+    slip.value?.logged()
+  } catch (error) {
+    notices.complain(error)
+  } finally {
+    isSending.value = false
   }
 }
 
@@ -77,7 +100,13 @@ watch(
         <DayBars :ledger="store.ledger" :limit="household.settings.daily_limit_g" />
         <EatenList :servings="store.ledger.servings" @remove="remove" />
       </div>
-      <LogSlice :bakes="store.ledger.bakes" />
+      <LogSlice
+        ref="slip"
+        :bakes="store.ledger.bakes"
+        :asked="Number(route.query.bake)"
+        :is-sending="isSending"
+        @log="log"
+      />
     </div>
   </section>
 </template>

@@ -7,10 +7,16 @@ import LabelForm from '../components/LabelForm.vue'
 import SweetenerTable from '../components/SweetenerTable.vue'
 import { useKeys } from '../composables/useKeys'
 import { grams } from '../logic/format'
+import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
-import { usePantry, type Product } from '../stores/pantry'
+import { usePantry } from '../stores/pantry'
+import { ApiError } from '../api/client'
+import type { Label, Product } from '../api/types'
 
 const store = usePantry()
+const household = useHousehold()
+const product = ref<Product>()
+const problem = ref('')
 const notices = useNotices()
 const route = useRoute()
 const router = useRouter()
@@ -34,11 +40,45 @@ async function open(key: string): Promise<void> {
   await store.open(key).catch(notices.complain)
 }
 
-async function kept(product: Product): Promise<void> {
+let compared: [sugar: number, batter: number] = [100, 850]
+
+function compare(...at: typeof compared): void {
+  compared = at
+  store.compare(...at).catch(notices.complain)
+}
+
+async function setPrice(key: string, perKg: number | null): Promise<void> {
+  try {
+    await household.change({ prices: { [key]: perKg } })
+    await store.compare(...compared)
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
+async function readLabel(label: Label): Promise<void> {
+  try {
+    product.value = await store.readLabel(label)
+    problem.value = ''
+  } catch (error) {
+    problem.value = error instanceof ApiError ? error.message : 'This could not be worked out.'
+  }
+}
+
+async function keepProduct(label: Label): Promise<void> {
+  try {
+    await kept(await store.keepProduct(label))
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
+async function kept(made: Product): Promise<void> {
+  product.value = undefined
   words.value = ''
   await store.search('').catch(notices.complain)
-  await open(product.ingredient.key)
-  notices.say(`${product.ingredient.name} is in your pantry.`)
+  await open(made.ingredient.key)
+  notices.say(`${made.ingredient.name} is in your pantry.`)
 }
 
 async function remove(key: string, name: string): Promise<void> {
@@ -109,8 +149,14 @@ onMounted(() => {
         @remove="remove(store.detail.key, store.detail.name)"
       />
     </div>
-    <SweetenerTable v-else-if="tab === 'sweeteners'" @open="open" />
-    <LabelForm v-else @kept="kept" />
+    <SweetenerTable
+      v-else-if="tab === 'sweeteners'"
+      :sweeteners="store.sweeteners"
+      @open="open"
+      @compare="compare"
+      @price="setPrice"
+    />
+    <LabelForm v-else :read="product" :problem="problem" @label="readLabel" @keep="keepProduct" />
   </section>
 </template>
 

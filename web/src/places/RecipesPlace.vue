@@ -2,11 +2,14 @@
 import { mdiMagnify } from '@mdi/js'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { ShelfRow } from '../api/client'
+import type { ShelfRow } from '../api/types'
 import CopyOfEverything from '../components/CopyOfEverything.vue'
 import DamagedRow from '../components/DamagedRow.vue'
 import RecipeRow from '../components/RecipeRow.vue'
 import { useKeys } from '../composables/useKeys'
+import { plural } from '../logic/format'
+import { saveFile } from '../logic/saveFile'
+import { useFiles } from '../stores/files'
 import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 import { useShelf } from '../stores/shelf'
@@ -18,6 +21,9 @@ const router = useRouter()
 const words = ref(shelf.words)
 const find = ref<{ focus: () => void }>()
 const FIND_AFTER_MS = 120
+const MOST_BYTES = 60_000_000
+const files = useFiles()
+const isBusy = ref(false)
 let timer: ReturnType<typeof setTimeout> | undefined
 
 const most = computed(() =>
@@ -29,9 +35,47 @@ watch(words, (wanted) => {
   timer = setTimeout(() => shelf.find(wanted ?? '').catch(notices.complain), FIND_AFTER_MS)
 })
 
-function reload(): void {
-  Promise.all([shelf.load(), household.reload()]).catch(notices.complain)
+async function busily(work: () => Promise<void>): Promise<void> {
+  isBusy.value = true
+  try {
+    await work()
+  } catch (error) {
+    notices.complain(error)
+  } finally {
+    isBusy.value = false
+  }
 }
+
+/** Everything is another household's now, or its own of before. */
+const reload = () => Promise.all([shelf.load(), household.reload()])
+
+const saveAsItIs = (id: number) => busily(async () => saveFile(await files.recipe(id, 'json')))
+
+const saveAll = () =>
+  busily(async () => {
+    const file = await files.everything()
+    saveFile(file)
+    notices.say(`${file.name} holds everything you keep. Put it somewhere else than on this machine.`)
+  })
+
+const undoBringBack = (keptAs: string) =>
+  busily(async () => {
+    await files.undoBringBack(keptAs)
+    notices.say('Everything is as it was before.')
+    await reload()
+  })
+
+const bringBack = (file: File) =>
+  busily(async () => {
+    if (file.size > MOST_BYTES) {
+      notices.say(`${file.name} is larger than any backup; nothing was changed.`)
+      return
+    }
+    const now = await files.bringBack(await file.text())
+    const there = `${now.recipes} ${plural(now.recipes, 'recipe')} and ${now.bakes} ${plural(now.bakes, 'bake')}`
+    notices.say(`${there} are back.`, { label: 'Undo', run: () => undoBringBack(now.kept_as) })
+    await reload()
+  })
 
 async function remove(recipe: ShelfRow): Promise<void> {
   try {
@@ -69,7 +113,12 @@ onMounted(() => shelf.load().catch(notices.complain))
 
     <ul v-if="shelf.recipes?.length" class="shelf">
       <template v-for="recipe in shelf.recipes" :key="recipe.id">
-        <DamagedRow v-if="recipe.damage" :recipe="recipe" @remove="remove(recipe)" />
+        <DamagedRow
+          v-if="recipe.damage"
+          :recipe="recipe"
+          @remove="remove(recipe)"
+          @save="saveAsItIs(recipe.id)"
+        />
         <RecipeRow v-else :recipe="recipe" :most="most" @remove="remove(recipe)" />
       </template>
     </ul>
@@ -86,7 +135,7 @@ onMounted(() => shelf.load().catch(notices.complain))
         >Show more of the other {{ shelf.left }}</v-btn
       >
     </p>
-    <CopyOfEverything @changed="reload" />
+    <CopyOfEverything :is-busy="isBusy" @save="saveAll" @bring-back="bringBack" />
   </section>
 </template>
 

@@ -1,30 +1,9 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { api, ApiError, ask, type ReadLine, type Reading, type Recipe, type Schemas } from '../api/client'
+import { api, ApiError, ask } from '../api/client'
+import type { Decision, PortionKind, Reading, Recipe, Schemas, ShownLine } from '../api/types'
 import { useLatest } from '../composables/useLatest'
 import { clientKey, draft, keepDraft } from '../logic/draft'
-
-/** What the reader decided about one line of the text. */
-export interface Decision {
-  ingredient: string
-  name: string
-  grams: number
-  isLeftOut?: boolean
-}
-
-export interface ShownLine extends ReadLine {
-  index: number
-  decisionKey: string
-  decision?: Decision
-  isOpen: boolean
-}
-
-/** So many equal portions, with their share of some components. */
-export interface PortionKind {
-  name: string
-  count: number
-  components: string[]
-}
 
 interface Kept {
   text: string
@@ -189,7 +168,11 @@ export const useBringIn = defineStore('bringIn', () => {
     problem.value = ''
   }
 
+  const bringFile = (name: string, content: string): Promise<Schemas['ImportOut']> =>
+    ask(api.POST('/api/import', { body: { name, content, client_key: clientKey() } }))
+
   return {
+    bringFile,
     kept,
     reading,
     analysis,

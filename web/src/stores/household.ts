@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
-import { api, ask, type Choices, type Schemas, type Settings } from '../api/client'
+import { api, ask } from '../api/client'
+import type { Choices, Schemas, Settings } from '../api/types'
 import { writeWith } from '../logic/format'
 
 /** What can be chosen, and what this household has chosen. */
@@ -43,9 +44,5 @@ export const useHousehold = defineStore('household', () => {
     settings.value = await ask(api.PATCH('/api/settings', { body: changes }))
   }
 
-  function nameOf(key: string): string {
-    return choices.value?.sweeteners.find((s) => s.key === key)?.name ?? key.replaceAll('_', ' ')
-  }
-
-  return { choices, settings, load, reload, change, nameOf }
+  return { choices, settings, load, reload, change }
 })

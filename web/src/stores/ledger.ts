@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { api, ask, type Ledger, type Schemas } from '../api/client'
+import { api, ask } from '../api/client'
+import type { Ledger, Schemas } from '../api/types'
 import { addDays, isoDay } from '../logic/days'
 import { clientKey } from '../logic/draft'
 

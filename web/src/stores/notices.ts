@@ -1,12 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { ApiError } from '../api/client'
-
-export interface Notice {
-  text: string
-  tone: 'done' | 'problem'
-  action?: { label: string; run: () => unknown }
-}
+import type { Notice } from '../api/types'
 
 export const useNotices = defineStore('notices', () => {
   const current = ref<Notice>()

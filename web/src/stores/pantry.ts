@@ -1,13 +1,9 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { api, ask, type Ingredient, type Schemas } from '../api/client'
+import { api, ask } from '../api/client'
+import type { Detail, Ingredient, Label, Product, Sweetener } from '../api/types'
 import { useLatest } from '../composables/useLatest'
 import { clientKey } from '../logic/draft'
-
-export type Detail = Schemas['IngredientDetailOut']
-export type Sweetener = Schemas['SweetenerOut']
-export type Label = Schemas['LabelIn']
-export type Product = Schemas['ProductOut']
 
 export const usePantry = defineStore('pantry', () => {
   const found = ref<Ingredient[]>([])
@@ -23,6 +19,14 @@ export const usePantry = defineStore('pantry', () => {
     )
     if (answer) found.value = answer
   }
+
+  const latestFind = useLatest<Ingredient[]>()
+
+  /** Looks a food up for a field; what the place shows stays. */
+  const find = (words: string): Promise<Ingredient[] | undefined> =>
+    latestFind((signal) =>
+      ask(api.GET('/api/pantry', { params: { query: { q: words } }, signal })).then((a) => a.ingredients),
+    )
 
   async function open(key: string): Promise<void> {
     detail.value = await ask(api.GET('/api/pantry/{key}', { params: { path: { key } } }))
@@ -53,6 +57,7 @@ export const usePantry = defineStore('pantry', () => {
     detail,
     sweeteners,
     search,
+    find,
     open,
     compare,
     readLabel,

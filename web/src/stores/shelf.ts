@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { api, ask, type ShelfRow, type Schemas } from '../api/client'
+import { api, ask } from '../api/client'
+import type { ShelfRow, Schemas } from '../api/types'
 import { useLatest } from '../composables/useLatest'
 
 const WINDOW = 60

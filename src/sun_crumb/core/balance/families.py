@@ -92,57 +92,120 @@ def families() -> dict[str, Family]:
     return found
 
 
-def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Family:
-    """Return the family that a component most likely belongs to: by its name, the title, then what it is made of."""
-    known = families()
+@dataclass(frozen=True, slots=True)
+class Makeup:
+    """What a component is made of, as shares of its mass, and what that makes of it."""
+
+    flour: float
+    grain: float
+    fat: float
+    oil: float
+    fruit: float
+    egg: float
+    wet: float
+    drink: float
+    ready: float
+    is_foam: bool
+    is_raised: bool
+
+    @property
+    def is_oil_cake(self) -> bool:
+        """Whether most of its fat is oil."""
+        return self.oil > 0.08 and self.oil > self.fat / 2
+
+    @property
+    def is_whites(self) -> bool:
+        """Whether it stands on its whites: ground nuts in a macaron are no flour."""
+        return self.grain < 0.1 and self.drink < 0.05
+
+    def shares(self) -> dict[str, float]:
+        """Return the shares by the names that the conditions of families.csv use."""
+        return {
+            "flour": self.flour,
+            "solid": 0.0 if self.is_whites else self.flour,
+            "fruit": self.fruit,
+            "wet": self.wet,
+            "egg": self.egg,
+            "oil": float(self.is_oil_cake),
+        }
+
+
+def makeup(lines: Iterable[FormulaLine]) -> Makeup:
+    """Return what lines are made of."""
     lines = list(lines)
     mass = sum(line.grams for line in lines) or 1.0
 
-    def share(*roles: str) -> float:
-        return sum(line.grams for line in lines if line.ingredient.has_role(*roles)) / mass
+    flour = share_of(lines, "flour", "starch")
+    return Makeup(
+        flour=flour,
+        grain=sum(
+            x.grams for x in lines if x.ingredient.has_role("flour", "starch") and not x.ingredient.has_role("nut")
+        )
+        / mass,
+        fat=share_of(lines, "fat"),
+        oil=sum(line.grams for line in lines if line.ingredient.key.endswith("_oil")) / mass,
+        fruit=share_of(lines, "fruit"),
+        egg=share_of(lines, "egg"),
+        wet=share_of(lines, "egg", "liquid", "dairy"),
+        drink=share_of(lines, "fat", "liquid"),
+        ready=sum(
+            line.grams for line in lines if line.ingredient.has_role("flour") and line.ingredient.has_role("sugar")
+        )
+        / mass,
+        # Eggs, sugar and flour alone: what stands is the foam.
+        is_foam=share_of(lines, "egg") > 0.3
+        and flour > 0.15
+        and share_of(lines, "fat", "nut", "liquid", "dairy") < 0.1,
+        is_raised=any(x.ingredient.has_role("leaven") and x.ingredient.key.endswith("yeast") for x in lines),
+    )
 
-    # Ground nuts in a macaron are no flour: it stands on its whites.
-    grain = sum(x.grams for x in lines if x.ingredient.has_role("flour", "starch") and not x.ingredient.has_role("nut"))
-    is_whites = grain / mass < 0.1 and share("fat", "liquid") < 0.05
 
-    flour = share("flour", "starch")
-    oil = sum(line.grams for line in lines if line.ingredient.key.endswith("_oil")) / mass
-    is_oil_cake = oil > 0.08 and oil > share("fat") / 2
-    eggs_or_milk = share("egg", "liquid", "dairy")
-    # Eggs, sugar and flour alone: what stands is the foam.
-    is_foam = share("egg") > 0.3 and flour > 0.15 and share("fat", "nut", "liquid", "dairy") < 0.1
-    ready = sum(line.grams for line in lines if line.ingredient.has_role("flour") and line.ingredient.has_role("sugar"))
-    if flour > 0.3 and any(x.ingredient.has_role("leaven") and x.ingredient.key.endswith("yeast") for x in lines):
-        return known["yeast_dough"]
-    shares = {
-        "flour": flour,
-        "solid": 0.0 if is_whites else flour,
-        "fruit": share("fruit"),
-        "wet": eggs_or_milk,
-        "egg": share("egg"),
-        "oil": float(is_oil_cake),
-    }
-    told = sorted((f for f in known.values() if f.told_first), key=lambda f: f.told_first)
-    for text in (component, title):
+def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Family:
+    """Return the family that a component most likely belongs to: by its name, the title, then what it is made of."""
+    lines = list(lines)
+    made = makeup(lines)
+    if made.flour > 0.3 and made.is_raised:
+        return families()["yeast_dough"]
+    return _by_name((component, title), made) or families()[_by_make(made, share_of(lines, "liquid", "egg"))]
+
+
+def share_of(lines: Iterable[FormulaLine], *roles: str) -> float:
+    """Return the share of the mass that has one of these roles."""
+    lines = list(lines)
+    mass = sum(line.grams for line in lines) or 1.0
+    return sum(line.grams for line in lines if line.ingredient.has_role(*roles)) / mass
+
+
+def _by_name(texts: Iterable[str], made: Makeup) -> Family | None:
+    """Return the family that the first of these texts names, if what is made so can be one."""
+    told = sorted((f for f in families().values() if f.told_first), key=lambda f: f.told_first)
+    shares = made.shares()
+    for text in texts:
         words = re.findall(r"[a-z]+", text.lower())
         words += [w.removesuffix("s") for w in words]
         for family in told:
             if any(word in family.words for word in words) and is_possible(family, shares):
-                if "by_make" in family.traits:
-                    return known["foam_cake"] if is_foam else known["oil_cake"] if is_oil_cake else family
-                return family
-    if ready and flour - ready / mass < 0.03:
+                if "by_make" not in family.traits:
+                    return family
+                other = "foam_cake" if made.is_foam else "oil_cake" if made.is_oil_cake else family.key
+                return families()[other]
+    return None
+
+
+def _by_make(made: Makeup, moist: float) -> str:
+    """Return the key of the family that something is by its makeup alone; *moist* is its share of liquid and egg."""
+    if made.ready and made.flour - made.ready < 0.03:
         # Biscuits between cream are no batter, and biscuits in chocolate none either.
-        return known["custard" if eggs_or_milk > 0.3 else "no_bake"]
-    if is_foam:
-        return known["foam_cake"]
-    if flour < 0.08:
-        return known["fruit" if share("fruit") > 0.45 else "custard" if eggs_or_milk > 0.3 else "frosting"]
-    if flour > 0.38 and share("liquid", "egg") < 0.18:
-        return known["cookie"]
-    if share("fat") < 0.12:
-        return known["quick_bread"]
-    return known["oil_cake" if is_oil_cake else "butter_cake"]
+        return "custard" if made.wet > 0.3 else "no_bake"
+    if made.is_foam:
+        return "foam_cake"
+    if made.flour < 0.08:
+        return "fruit" if made.fruit > 0.45 else "custard" if made.wet > 0.3 else "frosting"
+    if made.flour > 0.38 and moist < 0.18:
+        return "cookie"
+    if made.fat < 0.12:
+        return "quick_bread"
+    return "oil_cake" if made.is_oil_cake else "butter_cake"
 
 
 def is_possible(family: Family, shares: Mapping[str, float]) -> bool:

@@ -95,6 +95,22 @@ def _egg_move(line: FormulaLine, family: Family) -> Move | None:
     return Move(1 - fewer / line.grams, 1 + each.grams / line.grams, _moves()["egg"].penalty, step_g=step)
 
 
+def _stays(line: FormulaLine) -> bool:
+    """Return whether a line is as much as it is: whole tins, inclusions, seasoning, ready-made sweet things."""
+    ingredient = line.ingredient
+    is_seasoning = ingredient.has_role("egg", "chocolate", "salt", "flavour")
+    is_ready_made = ingredient.has_role("sugar") and ingredient.has_role("flour", "liquid", "fat", "nut", "dairy")
+    # Jam, curd or caramel sauce: a filling is as much as it is.
+    is_filling = ingredient.has_role("syrup") and ingredient.group not in SWEETENER_GROUPS
+    return (
+        is_packed(line.text)
+        or line.is_inclusion
+        or (is_seasoning and not ingredient.has_role("flour", "leaven"))
+        or is_ready_made
+        or is_filling
+    )
+
+
 def move_of(line: FormulaLine, definition: str, family: Family) -> Move | None:
     """Return how a line may move in a dessert *family*, or None where it stays as it is."""
     if is_cuttable(line, definition):
@@ -102,16 +118,7 @@ def move_of(line: FormulaLine, definition: str, family: Family) -> Move | None:
     ingredient = line.ingredient
     if ingredient.group == "egg":
         return _egg_move(line, family)
-    if is_packed(line.text):
-        return None
-    if line.is_inclusion or (
-        ingredient.has_role("egg", "chocolate", "salt", "flavour") and not ingredient.has_role("flour", "leaven")
-    ):
-        return None
-    if ingredient.has_role("sugar") and ingredient.has_role("flour", "liquid", "fat", "nut", "dairy"):
-        return None
-    if ingredient.has_role("syrup") and ingredient.group not in SWEETENER_GROUPS:
-        # Jam, curd or caramel sauce: a filling is as much as it is.
+    if _stays(line):
         return None
     if ingredient.has_role("acid") and not ingredient.has_role("fruit", "syrup") and "milk" not in ingredient.tags:
         return _moves()["acid"]

@@ -122,20 +122,9 @@ def _energy_range(label: Label) -> tuple[float, float]:
     return base, base + 2.4 * polyols + 2 * fibre
 
 
-def from_label(
-    key: str, label: Label, like: Ingredient, glycosides_for: Callable[[Composition, float], float]
-) -> FromLabel:
-    """Return the ingredient that a *label* describes; what it does not say is taken from *like*.
-
-    Parameters
-    ----------
-    glycosides_for
-        Glycosides [g] that so many grams of a composition lack to be as sweet as a cup of sugar; used for "a cup like a
-        cup of sugar". Sweetness builds on the pantry, so it is handed in.
-    """
-    check(label)
+def _stated(label: Label, old: Composition) -> dict[str, float]:
+    """Return what a label says of 100 g, by the names of a composition."""
     scale = 100 / label.basis_g
-    old = like.per_100g
     stated: dict[str, float] = {}
     for field, name in (
         ("fat_g", "fat_g"),
@@ -154,22 +143,44 @@ def from_label(
         stated["energy_kcal"] = energy * scale
     if label.salt_g is not None:
         stated["ash_g"] = max(label.salt_g * scale, old.ash_g)
-    made = replace(old, **stated)
-    made = _with_sugars(made, old, stated)
+    return stated
+
+
+def _with_sweetness(made: Composition, old: Composition, label: Label) -> Composition:
+    """Return a composition with the sugar alcohols and added sugars of the label."""
+    scale = 100 / label.basis_g
     if label.polyols_g is not None:
         kinds = ("erythritol_g", "xylitol_g", "sorbitol_g", "maltitol_g")
         shares = {k: getattr(old, k) / old.polyols_g for k in kinds} if old.polyols_g else {"maltitol_g": 1.0}
         made = replace(made, **{k: label.polyols_g * scale * shares.get(k, 0.0) for k in kinds})
-    if label.added_sugars_g is not None and made.total_sugars_g > 0:
-        share = min(label.added_sugars_g * scale / made.total_sugars_g, 1.0)
-        refined = share if old.refined_share >= old.added_us_share else 0.0
-        made = replace(
-            made,
-            added_us_share=share,
-            free_who_share=share,
-            free_uk_share=max(share, old.free_uk_share),
-            refined_share=refined,
-        )
+    if label.added_sugars_g is None or made.total_sugars_g <= 0:
+        return made
+    share = min(label.added_sugars_g * scale / made.total_sugars_g, 1.0)
+    return replace(
+        made,
+        added_us_share=share,
+        free_who_share=share,
+        free_uk_share=max(share, old.free_uk_share),
+        refined_share=share if old.refined_share >= old.added_us_share else 0.0,
+    )
+
+
+def from_label(
+    key: str, label: Label, like: Ingredient, glycosides_for: Callable[[Composition, float], float]
+) -> FromLabel:
+    """Return the ingredient that a *label* describes; what it does not say is taken from *like*.
+
+    Parameters
+    ----------
+    glycosides_for
+        Glycosides [g] that so many grams of a composition lack to be as sweet as a cup of sugar; used for "a cup like a
+        cup of sugar". Sweetness builds on the pantry, so it is handed in.
+    """
+    check(label)
+    old = like.per_100g
+    stated = _stated(label, old)
+    made = _with_sugars(replace(old, **stated), old, stated)
+    made = _with_sweetness(made, old, label)
     if "water_g" not in stated and {"fat_g", "carbohydrate_g", "protein_g"} <= stated.keys():
         rest = 100 - made.fat_g - made.carbohydrate_g - made.protein_g - made.ash_g - made.alcohol_g
         made = replace(made, water_g=min(max(rest, 0.0), 100.0))

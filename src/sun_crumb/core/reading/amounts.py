@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from dataclasses import replace
+from dataclasses import dataclass, replace
 
 from sun_crumb.core.quantities.measures import unit_words, units
 from sun_crumb.core.quantities.numbers import read_quantity
@@ -76,52 +76,74 @@ def read_amount(
         return Amount(1.0, 1.0, found[0], text[start : found[1]].strip(), factor=factor), found[1]
     if span is None:
         return _unit_alone(text, at) if words and not heap else None
-    low, high, at = span.low, span.high, span.end
-    inner = _packed_inside(text, at, low, high)
-    if inner:
+    if inner := _packed_inside(text, span.end, span.low, span.high):
         return inner
-    size = form = ""
-    unit: str | None = None
-    for _ in range(4):
-        if fond := _FOND.match(text, at):
-            at = fond.end()
-        if not size and (m := _SIZE.match(text, at)):
-            size, at = _size(m[1]), m.end()
-        elif m := _PACK.match(text, at):
-            word = m[2].lower()
-            # "2 chopped apples" is a preparation of the food, "1 packed cup" a way to fill the cup.
-            after = read_unit(text, m.end())
-            if not after and word not in HEAPS and unit is None:
-                break
-            if form and word in FORMS:
-                break
-            factor *= HEAPS.get(word, 1.0)
-            form, at = FORMS.get(word, form), m.end()
-        elif unit is None and (found := read_unit(text, at)):
-            unit, at = found
-            if sized := _SIZED_PIECE.match(text, at):
-                at = sized.end()
-            # "250 g tub mascarpone": the holder says nothing more.
-            holder = read_unit(text, at) if units()[unit].kind in ("mass", "volume") else None
-            if holder and holder[0] in ("packet", "can") and re.match(r"\s+[a-z]", text[holder[1] :], re.I):
-                at = holder[1]
-        else:
-            break
-    if needs_unit and unit is None:
+    spoken = _unit_and_manner(text, span.end, factor)
+    if needs_unit and spoken.unit is None:
         return None
-    if unit is not None and words and (more := _AND_A_HALF.match(text, at)):
+    low, high, at = span.low, span.high, spoken.end
+    if spoken.unit is not None and words and (more := _AND_A_HALF.match(text, at)):
         extra = _HALVES[(more[1] or more[2]).lower()]
         low, high, at = low + extra, high + extra, more.end()
-    if (
-        span.is_word
-        and unit is None
-        and span.low == 1.0
-        and words
-        and text[start:at].strip().lower() in ("a", "an")
-        and not size
-    ):
-        return Amount(low, high, None, text[start:at].strip(), size, form, factor), at
-    return Amount(low, high, unit, text[start:at].strip(" ("), size, form, factor), at
+    # Of "(an egg" the bracket goes, but "a" and "an" are told as they stand.
+    is_article = (
+        span.is_word and spoken.unit is None and not spoken.size and text[start:at].strip().lower() in ("a", "an")
+    )
+    said = text[start:at].strip() if is_article else text[start:at].strip(" (")
+    return Amount(low, high, spoken.unit, said, spoken.size, spoken.form, spoken.factor), at
+
+
+@dataclass(slots=True)
+class _Spoken:
+    """What stands after a number: a size, a way to fill the measure, a unit; and where it ends."""
+
+    end: int
+    factor: float
+    size: str = ""
+    form: str = ""
+    unit: str | None = None
+
+
+def _unit_and_manner(text: str, at: int, factor: float) -> _Spoken:
+    """Read size, packing and unit in whatever order they stand."""
+    spoken = _Spoken(at, factor)
+    for _ in range(4):
+        if fond := _FOND.match(text, spoken.end):
+            spoken.end = fond.end()
+        if not spoken.size and (m := _SIZE.match(text, spoken.end)):
+            spoken.size, spoken.end = _size(m[1]), m.end()
+        elif m := _PACK.match(text, spoken.end):
+            if not _takes_packing(spoken, m[2].lower(), read_unit(text, m.end()) is not None):
+                break
+            spoken.end = m.end()
+        elif not (spoken.unit is None and _takes_unit(spoken, text)):
+            break
+    return spoken
+
+
+def _takes_packing(spoken: _Spoken, word: str, has_unit_after: bool) -> bool:
+    """Take a way to fill the measure, unless it belongs to the food: "2 chopped apples" against "1 packed cup"."""
+    if not has_unit_after and word not in HEAPS and spoken.unit is None:
+        return False
+    if spoken.form and word in FORMS:
+        return False
+    spoken.factor *= HEAPS.get(word, 1.0)
+    spoken.form = FORMS.get(word, spoken.form)
+    return True
+
+
+def _takes_unit(spoken: _Spoken, text: str) -> bool:
+    """Take a unit, with the holder that may follow it and says nothing more: "250 g tub mascarpone"."""
+    found = read_unit(text, spoken.end)
+    if not found:
+        return False
+    spoken.unit, spoken.end = found
+    if sized := _SIZED_PIECE.match(text, spoken.end):
+        spoken.end = sized.end()
+    holder = read_unit(text, spoken.end) if units()[spoken.unit].kind in ("mass", "volume") else None
+    if holder and holder[0] in ("packet", "can") and re.match(r"\s+[a-z]", text[holder[1] :], re.I):
+        spoken.end = holder[1]
+    return True
 
 
 def _unit_alone(text: str, at: int) -> tuple[Amount, int] | None:

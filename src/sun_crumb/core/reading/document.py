@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 from dataclasses import dataclass
+from typing import Literal
 
 from sun_crumb.core.quantities.numbers import read_quantity
 from sun_crumb.core.reading.amounts import read_amount
@@ -31,12 +32,15 @@ _WORDED_AMOUNT = re.compile(
 _STEP_NUMBER = re.compile(r"^(?:step\s*)?\d{1,2}\s*[.):]\s*", re.I)
 
 
+PieceKind = Literal["title", "heading", "ingredient", "step", "note", "meta"]
+
+
 @dataclass(frozen=True, slots=True)
 class Piece:
     """One line of the text and what it is: title, heading, ingredient, step, note or meta."""
 
     text: str
-    kind: str
+    kind: PieceKind
     component: str
 
 
@@ -130,54 +134,67 @@ def pieces(text: str) -> list[Piece]:
     The first line that is neither an amount nor a heading is the title. After a heading such as "Method", lines are
     steps until a heading names ingredients again.
     """
-    found: list[Piece] = []
-    component, section, has_title = "", "", False
     lines = [line for line in (part.strip() for part in re.split(r"\r\n|\r|\n|\u2028", text)) if line]
     # Some pages paste as one line with bullets or semicolons.
     if len(lines) == 1 and len(re.findall(r"[;•]", lines[0])) >= 2:
         lines = [p.strip() for p in re.split(r"[;•]", lines[0]) if p.strip()]
+    walk = _Walk()
     for number, raw in enumerate(lines):
-        line = clean(raw)
-        if not line:
-            continue
+        if line := clean(raw):
+            walk.take(raw, line, lines[number + 1] if number + 1 < len(lines) else "")
+    return walk.found
+
+
+class _Walk:
+    """A text being walked through line by line."""
+
+    def __init__(self) -> None:
+        self.found: list[Piece] = []
+        self.component, self.section, self.has_title = "", "", False
+
+    def take(self, raw: str, line: str, following: str) -> None:
+        """Take one line, *raw* and cleaned, with the one that follows it."""
         if _is_method_heading(line.strip("*#_:= ")):
-            section = "method"
-            found.append(Piece(line, "heading", component))
-            continue
+            self.section = "method"
+            self._put(line, "heading")
+            return
         heading = _heading(_HEAD_YIELD.sub("", re.sub(r"^[-*•\s]+(?=\S+.*:$)", "", raw))) if len(raw) < 100 else None
-        if heading is not None and (has_title or heading == "" or raw.rstrip().endswith(":")):
-            if heading == "" or section != "method" or heading.split()[-1:] == ["ingredients"]:
-                section = "ingredients"
-            if section == "ingredients":
-                component = heading
-            found.append(Piece(line, "heading", component))
-            continue
-        amount = read_amount(line)
-        numbered = _STEP_NUMBER.match(raw.strip()) is not None
-        if section == "method":
-            found.append(Piece(_STEP_NUMBER.sub("", raw.strip()), "step", component))
-        elif (
-            not has_title
-            and not found
-            and (
-                amount is None
-                or (
-                    amount[0].unit is None
-                    and _is_numbered_title(line, lines[number + 1] if number + 1 < len(lines) else "")
-                )
-            )
-        ):
-            has_title = True
-            found.append(Piece(line, "title", component))
-        elif (_META.match(line) and not (amount and amount[0].unit)) or (
-            amount is None and read_yield(line) and len(line.split()) <= 8
-        ):
-            found.append(Piece(line, "meta", component))
-        elif _is_sentence(line) and not (amount and amount[0].unit and not numbered):
-            found.append(Piece(line, "step", component))
-        elif re.match(r"^(?:note|tip|nb|n\.b\.)\b", line, re.I):
-            found.append(Piece(line, "note", component))
+        if heading is not None and (self.has_title or heading == "" or raw.rstrip().endswith(":")):
+            self._begin(heading)
+            self._put(line, "heading")
+        elif self.section == "method":
+            self._put(_STEP_NUMBER.sub("", raw.strip()), "step")
         else:
-            has_title = True
-            found.append(Piece(line, "ingredient", component))
-    return found
+            kind = self._kind(raw, line, following)
+            self.has_title = self.has_title or kind in ("title", "ingredient")
+            self._put(line, kind)
+
+    def _put(self, text: str, kind: PieceKind) -> None:
+        self.found.append(Piece(text, kind, self.component))
+
+    def _begin(self, heading: str) -> None:
+        """Go into the section that a heading names."""
+        if heading == "" or self.section != "method" or heading.split()[-1:] == ["ingredients"]:
+            self.section = "ingredients"
+        if self.section == "ingredients":
+            self.component = heading
+
+    def _kind(self, raw: str, line: str, following: str) -> PieceKind:
+        """Return what a line outside the method is."""
+        amount = read_amount(line)
+        has_unit = bool(amount and amount[0].unit)
+        is_first = not self.has_title and not self.found
+        if is_first and (amount is None or (amount[0].unit is None and _is_numbered_title(line, following))):
+            return "title"
+        if _is_meta(line, has_amount=amount is not None, has_unit=has_unit):
+            return "meta"
+        if _is_sentence(line) and not (has_unit and _STEP_NUMBER.match(raw.strip()) is None):
+            return "step"
+        return "note" if re.match(r"^(?:note|tip|nb|n\.b\.)\b", line, re.I) else "ingredient"
+
+
+def _is_meta(line: str, *, has_amount: bool, has_unit: bool) -> bool:
+    """Return whether a line speaks of the recipe itself: portions, times."""
+    if _META.match(line) and not has_unit:
+        return True
+    return not has_amount and bool(read_yield(line)) and len(line.split()) <= 8

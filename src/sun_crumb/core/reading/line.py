@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from dataclasses import replace
+from dataclasses import dataclass, field, replace
 
 from sun_crumb.core.quantities.measures import units
 from sun_crumb.core.quantities.numbers import ONE
@@ -92,14 +92,21 @@ def clean(text: str) -> str:
 
 def split_line(text: str) -> list[str]:
     """Return the ingredient statements in one line: two where it names two foods ("2 eggs plus 1 yolk")."""
-    eggs = _OF_EGGS.match(text)
-    if eggs:
+    return _of_eggs(text) or _parts_of_a_fruit(text) or _shared(text) or _summed(text) or [text]
+
+
+def _of_eggs(text: str) -> list[str] | None:
+    """Read "the whites of 2 eggs" and "seeds of a vanilla pod"."""
+    if eggs := _OF_EGGS.match(text):
         return [f"{eggs['count']} egg {eggs['part']}"]
-    inside = _INSIDE_OF.match(text)
-    if inside:
+    if inside := _INSIDE_OF.match(text):
         return [inside["rest"]]
-    part = _PART_OF.match(text)
-    if part:
+    return None
+
+
+def _parts_of_a_fruit(text: str) -> list[str] | None:
+    """Read "zest and juice of 1 lemon" and "1 lemon, juice and zest" as one statement for each part."""
+    if part := _PART_OF.match(text):
         kinds = [k for k in (part["part"], part["second"]) if k]
         rest = part["rest"]
         amount = read_amount(rest)
@@ -107,35 +114,45 @@ def split_line(text: str) -> list[str]:
         return [f"{size} {food.split(',')[0]} {_part(k)}".strip() for k in kinds]
     after = _AFTER_PART.search(text)
     if after and re.search(r"\b(lemon|lime|orange|clementine|mandarin|grapefruit)s?\b", text, re.I):
-        kinds = [k for k in after.groups() if k]
-        return [f"{text[: after.start()].strip()} {_part(k)}" for k in kinds]
-    both = re.match(
-        r"^(?P<head>.*?\b(?:lemon|lime|orange))s?'?\s+(?P<a>zest|juice|rind)\s+(?:and|&|\+)\s+(?P<b>zest|juice|rind)$",
-        text,
-        re.I,
-    )
-    if both:
+        return [f"{text[: after.start()].strip()} {_part(k)}" for k in after.groups() if k]
+    if both := _BOTH_PARTS.match(text):
         return [f"{both['head']} {_part(both['a'])}", f"{both['head']} {_part(both['b'])}"]
-    shared = _EACH.match(text)
-    if shared:
+    return None
+
+
+def _shared(text: str) -> list[str] | None:
+    """Read "1 tsp each of salt and cinnamon"."""
+    if shared := _EACH.match(text):
         return [f"{shared['amount']} {shared['one']}", f"{shared['amount']} {shared['two']}"]
+    return None
+
+
+def _summed(text: str) -> list[str] | None:
+    """Read "2 eggs plus 1 yolk" and "200 g sugar plus 2 tbsp for dusting"; None for "1 cup plus 2 tbsp flour"."""
     cut = _SPLIT.search(text)
-    if cut and text.count("(", 0, cut.start()) <= text.count(")", 0, cut.start()):
-        left, right = text[: cut.start()], text[cut.end() :]
-        first, second = read_amount(left), read_amount(right)
-        if first and second and second[0].unit and _FOR_USE.match(right, second[1]):
-            # "plus 1 tablespoon for the tin": more of the same food.
-            return [left, f"{right[: second[1]]} {parse_line(left).name}"]
-        if first and second and first[1] < len(left) and re.search(r"[a-z]{3,}", left[first[1] :], re.I):
-            name_right = right[second[1] :]
-            # "1 cup plus 2 tbsp flour" has no food on its left and was not split; "200 g sugar plus 2 tbsp for
-            # dusting" names no food on its right.
-            if re.match(r"\s*(?:of\s+)?(?!for\b|to\b|extra\b|more\b)[a-z]{3,}", name_right, re.I):
-                return [left, right]
-            if re.match(r"\s*(?:extra\s+|more\s+)?(?:for|to)\b", name_right, re.I):
-                food = re.split(r"[,(]", left[first[1] :])[0].strip()
-                return [left, f"{right[: second[1]]} {food}, {name_right.strip()}"]
-    return [text]
+    if not cut or text.count("(", 0, cut.start()) > text.count(")", 0, cut.start()):
+        return None
+    left, right = text[: cut.start()], text[cut.end() :]
+    first, second = read_amount(left), read_amount(right)
+    if not first or not second:
+        return None
+    if second[0].unit and _FOR_USE.match(right, second[1]):
+        # "plus 1 tablespoon for the tin": more of the same food.
+        return [left, f"{right[: second[1]]} {parse_line(left).name}"]
+    if first[1] >= len(left) or not re.search(r"[a-z]{3,}", left[first[1] :], re.I):
+        return None
+    name_right = right[second[1] :]
+    if re.match(r"\s*(?:of\s+)?(?!for\b|to\b|extra\b|more\b)[a-z]{3,}", name_right, re.I):
+        return [left, right]
+    if re.match(r"\s*(?:extra\s+|more\s+)?(?:for|to)\b", name_right, re.I):
+        food = re.split(r"[,(]", left[first[1] :])[0].strip()
+        return [left, f"{right[: second[1]]} {food}, {name_right.strip()}"]
+    return None
+
+
+_BOTH_PARTS = re.compile(
+    r"^(?P<head>.*?\b(?:lemon|lime|orange))s?'?\s+(?P<a>zest|juice|rind)\s+(?:and|&|\+)\s+(?P<b>zest|juice|rind)$", re.I
+)
 
 
 def _part(word: str) -> str:
@@ -153,80 +170,128 @@ def parse_line(text: str) -> ParsedLine:
     """
     is_optional = bool(_OPTIONAL.search(text))
     body = _OPTIONAL.sub(" ", text).strip() if is_optional else text
-    sums: list[Amount] = []
-    also: list[Amount] = []
-    first = read_amount(body)
+    draft = _Statement()
     at = 0
-    if first:
-        amount, at = first
-        sums.append(amount)
-        at = _more_amounts(body, at, sums, also)
-    rest = _OF.sub("", body[at:], count=1)
-    asides = _PAREN.findall(rest)
-    plain = _PAREN.sub(" , ", rest) if asides else rest
-    plain = plain.replace("(", " ").replace(")", " ")
-    cut = _STOP.search(plain)
-    while cut and cut.start() == 0:
-        plain = plain[cut.end() :]
-        cut = _STOP.search(plain)
-    name, preparation = (plain[: cut.start()], plain[cut.end() :]) if cut else (plain, "")
-    if not sums and (last := _LAST_PINCH.search(rest)):
-        found = read_amount(last["amount"])
-        if found:
-            sums.append(found[0])
-            name, preparation = rest[: last.start()], ""
-    if not sums:
-        trailing = _TRAILING.search(rest)
-        found = read_amount(trailing["amount"]) if trailing else None
-        if trailing and found:
-            amount, end = found
-            left = trailing["amount"][end:]
-            if amount.unit or not left.strip():
-                sums.append(amount)
-                _more_amounts(trailing["amount"], end, sums, also)
-                name = re.split(r"[,(]", rest[: trailing.start()])[0]
-                preparation = left.strip(" ),;")
-                asides = []
-    added = _ADDED.search(name) if sums else None
-    if added and (found := read_amount(added["amount"], words=False)) and found[0].unit:
-        sums.append(found[0])
-        name = name[: added.start()]
-    kept = []
-    for aside in asides:
-        if ONE.search(aside) and not _MADE_OF.search(aside):
-            found = read_amount(
-                re.sub(r"^(?:or|about|approx\.?|that'?s|total|weighing|=)\s*", "", aside.strip(), flags=re.I)
-            )
-            if found and (found[0].unit or found[0].size):
-                also.append(with_form(found[0], aside))
-                extra: list[Amount] = []
-                _more_amounts(aside, aside.find(found[0].text) + len(found[0].text), extra, also)
-                continue
-        kept.append(aside)
-    if sums and not also:
-        inner = re.search(
-            r"(?:\babout|\bapprox\.?|\bapproximately|\baround|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", preparation, re.I
-        )
-        found = read_amount(inner.group(1), words=False) if inner else None
-        if found and found[0].unit and units()[found[0].unit].kind in ("mass", "volume"):
-            also.append(with_form(found[0], preparation))
-    preparation = ", ".join(p.strip(" ,;") for p in [*kept, preparation] if p.strip(" ,;"))
-    name = re.sub(r"\s+", " ", name).strip(" -–:,.*")
-    alternatives: tuple[str, ...] = ()
-    parts = re.split(r"\s+(?:or|/)\s+|\s*/\s*", name)
-    if len(parts) > 1 and all(len(p) > 1 for p in parts):
-        name, alternatives = parts[0].strip(), tuple(re.sub(r"^(?:use|even)\s+", "", p.strip()) for p in parts[1:])
-    form = form_in(f"{name} {preparation}")
-    if (
-        sums
-        and not sums[0].size
-        and (size := re.search(r"\b(small|medium|large|extra[- ]large)\b", preparation + " " + name, re.I))
-    ):
-        sums[0] = replace(sums[0], size=size[1].lower().replace("-", " "))
+    if first := read_amount(body):
+        draft.sums.append(first[0])
+        at = _more_amounts(body, first[1], draft.sums, draft.also)
+    draft.take_name(_OF.sub("", body[at:], count=1))
+    draft.take_added()
+    draft.take_asides()
+    draft.take_restated()
+    name, alternatives = _alternatives(re.sub(r"\s+", " ", draft.name).strip(" -–:,.*"))
+    form = form_in(f"{name} {draft.preparation}")
+    draft.take_size(name)
     gross = next((kind for kind, words in _GROSS if words.search(text)), "")
     if gross:
         name = re.sub(r"\s+", " ", dict(_GROSS)[gross].sub(" ", name)).strip()
-    return ParsedLine(text, tuple(sums), tuple(also), name, preparation, is_optional, alternatives, form, gross)
+    return ParsedLine(
+        text,
+        tuple(draft.sums),
+        tuple(draft.also),
+        name,
+        draft.preparation,
+        is_optional,
+        alternatives,
+        form,
+        gross,
+    )
+
+
+def _alternatives(name: str) -> tuple[str, tuple[str, ...]]:
+    """Return the first of the foods that a name offers, and the others: "butter or margarine"."""
+    parts = re.split(r"\s+(?:or|/)\s+|\s*/\s*", name)
+    if len(parts) < 2 or any(len(p) < 2 for p in parts):
+        return name, ()
+    return parts[0].strip(), tuple(re.sub(r"^(?:use|even)\s+", "", p.strip()) for p in parts[1:])
+
+
+@dataclass(slots=True)
+class _Statement:
+    """An ingredient statement being taken apart."""
+
+    sums: list[Amount] = field(default_factory=list)
+    also: list[Amount] = field(default_factory=list)
+    name: str = ""
+    preparation: str = ""
+    asides: list[str] = field(default_factory=list)
+
+    def take_name(self, rest: str) -> None:
+        """Take name, preparation and asides of what stands after the amount; else the amount that stands behind them."""
+        self.asides = _PAREN.findall(rest)
+        plain = _PAREN.sub(" , ", rest) if self.asides else rest
+        plain = plain.replace("(", " ").replace(")", " ")
+        cut = _STOP.search(plain)
+        while cut and cut.start() == 0:
+            plain = plain[cut.end() :]
+            cut = _STOP.search(plain)
+        self.name, self.preparation = (plain[: cut.start()], plain[cut.end() :]) if cut else (plain, "")
+        if not self.sums:
+            self._take_pinch(rest)
+        if not self.sums:
+            self._take_trailing(rest)
+
+    def _take_pinch(self, rest: str) -> None:
+        last = _LAST_PINCH.search(rest)
+        found = read_amount(last["amount"]) if last else None
+        if last and found:
+            self.sums.append(found[0])
+            self.name, self.preparation = rest[: last.start()], ""
+
+    def _take_trailing(self, rest: str) -> None:
+        trailing = _TRAILING.search(rest)
+        found = read_amount(trailing["amount"]) if trailing else None
+        if not trailing or not found:
+            return
+        amount, end = found
+        left = trailing["amount"][end:]
+        if amount.unit or not left.strip():
+            self.sums.append(amount)
+            _more_amounts(trailing["amount"], end, self.sums, self.also)
+            self.name = re.split(r"[,(]", rest[: trailing.start()])[0]
+            self.preparation = left.strip(" ),;")
+            self.asides = []
+
+    def take_added(self) -> None:
+        """Take the amount that a name ends with: "flour plus 2 tbsp"."""
+        added = _ADDED.search(self.name) if self.sums else None
+        if added and (found := read_amount(added["amount"], words=False)) and found[0].unit:
+            self.sums.append(found[0])
+            self.name = self.name[: added.start()]
+
+    def take_asides(self) -> None:
+        """Take the amounts that stand in brackets; the other asides are preparation."""
+        kept = [aside for aside in self.asides if not self._takes_aside(aside)]
+        self.asides = kept
+
+    def _takes_aside(self, aside: str) -> bool:
+        if not ONE.search(aside) or _MADE_OF.search(aside):
+            return False
+        found = read_amount(_RESTATES.sub("", aside.strip()))
+        if not found or not (found[0].unit or found[0].size):
+            return False
+        self.also.append(with_form(found[0], aside))
+        return True
+
+    def take_restated(self) -> None:
+        """Take an amount that the preparation says again ("chopped, about 120 g"); join the asides to the preparation."""
+        if self.sums and not self.also:
+            inner = _SAID_AGAIN.search(self.preparation)
+            found = read_amount(inner.group(1), words=False) if inner else None
+            if found and found[0].unit and units()[found[0].unit].kind in ("mass", "volume"):
+                self.also.append(with_form(found[0], self.preparation))
+        parts = (p.strip(" ,;") for p in (*self.asides, self.preparation))
+        self.preparation = ", ".join(p for p in parts if p)
+
+    def take_size(self, name: str) -> None:
+        """Take the size that stands behind the food: "2 eggs, large"."""
+        if self.sums and not self.sums[0].size and (size := _SIZE_BEHIND.search(f"{self.preparation} {name}")):
+            self.sums[0] = replace(self.sums[0], size=size[1].lower().replace("-", " "))
+
+
+_RESTATES = re.compile(r"^(?:or|about|approx\.?|that'?s|total|weighing|=)\s*", re.I)
+_SAID_AGAIN = re.compile(r"(?:\babout|\bapprox\.?|\bapproximately|\baround|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", re.I)
+_SIZE_BEHIND = re.compile(r"\b(small|medium|large|extra[- ]large)\b", re.I)
 
 
 def _more_amounts(text: str, at: int, sums: list[Amount], also: list[Amount]) -> int:

@@ -171,30 +171,26 @@ class NameIndex:
         scores: dict[str, float] = {}
         for index, count in hits.items():
             entry = self.names[index]
-            wordset = entry.wordset
-            missing = len(wordset) - count
-            if missing > 1:
-                continue
-            last, covered = -1, 0
-            for position, word in enumerate(words):
-                if word in wordset:
-                    last, covered = position, covered + 1
-            if last < 0:
-                continue
-            cost = penalty + 0.35 * missing
-            for position, word in enumerate(words):
-                if word not in wordset:
-                    cost += prices[position][position > last]
-            for word in telling:
-                if word not in wordset:
-                    cost += 0.03
-            # Of two names that fit equally, the longer says more, and the one at the end names the food.
-            if covered < 4:
-                cost += 0.012 * (4 - covered)
-            score = 1.0 - cost - 0.02 * (len(words) - 1 - last) - (0.0 if entry.is_shown else 0.005)
-            if score > scores.get(entry.key, 0.0):
-                scores[entry.key] = score
-        return scores
+            missing = len(entry.wordset) - count
+            if missing <= 1:
+                score = self._fit(entry, words, prices) - penalty - 0.35 * missing
+                score -= 0.03 * sum(word not in entry.wordset for word in telling)
+                scores[entry.key] = max(score, scores.get(entry.key, 0.0))
+        return {key: score for key, score in scores.items() if score > 0}
+
+    def _fit(self, entry: _Name, words: list[str], prices: list[tuple[float, float]]) -> float:
+        """Return how well a name fits *words* (up to 1), by the words that it lacks; 0 where it shares none of them."""
+        held = [position for position, word in enumerate(words) if word in entry.wordset]
+        if not held:
+            return 0.0
+        last = held[-1]
+        cost = 0.0
+        for position, word in enumerate(words):
+            if word not in entry.wordset:
+                cost += prices[position][position > last]
+        # Of two names that fit equally, the longer says more, and the one at the end names the food.
+        cost += 0.012 * max(4 - len(held), 0) + 0.02 * (len(words) - 1 - last)
+        return 1.0 - cost - (0.0 if entry.is_shown else 0.005)
 
     def _prices(self, word: str) -> tuple[float, float]:
         if word in word_list("neutral"):

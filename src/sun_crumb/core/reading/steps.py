@@ -77,33 +77,50 @@ def read_oven(text: str) -> Oven | None:
     >>> read_oven("Heat the oven to 350 °F.")
     Oven(temperature_c=177.0, is_fan=False)
     """
-    plain: float | None = None
-    fan: float | None = None
-    for match in _CELSIUS.finditer(text):
-        value = float(match[1])
-        if not 70 <= value <= 300:
-            continue
-        before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 14]
-        if _FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1]):
-            fan = fan if fan is not None else value
-        else:
-            plain = plain if plain is not None else value
+    plain, fan = _celsius(text)
     if plain is None and fan is None:
-        for match in _FAHRENHEIT.finditer(text):
-            value = float(match[1])
-            if 170 <= value <= 550:
-                plain = float(round((value - 32) / 1.8))
-                if _FAN_AFTER.match(text[match.end() : match.end() + 14]):
-                    plain, fan = None, plain
-                break
-    if plain is None and fan is None and (gas := _GAS.search(text)) and gas[1] in GAS_MARK_C:
-        plain = float(GAS_MARK_C[gas[1]])
-    if plain is None and fan is None and (bare := _BARE.search(text)):
-        value = float(bare[1])
-        plain = float(round((value - 32) / 1.8)) if value >= 275 else value if value >= 100 else None
+        plain, fan = _fahrenheit(text)
+    if plain is None and fan is None:
+        plain = _gas_or_bare(text)
     if plain is not None:
         return Oven(plain, False)
     return Oven(fan, True) if fan is not None else None
+
+
+def _celsius(text: str) -> tuple[float | None, float | None]:
+    """Return the first plain and the first fan setting in °C."""
+    found: dict[bool, float] = {}
+    for match in _CELSIUS.finditer(text):
+        value = float(match[1])
+        if 70 <= value <= 300:
+            before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 14]
+            is_fan = bool(_FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1]))
+            found.setdefault(is_fan, value)
+    return found.get(False), found.get(True)
+
+
+def _fahrenheit(text: str) -> tuple[float | None, float | None]:
+    """Return the first setting in °F as plain or fan [°C]."""
+    for match in _FAHRENHEIT.finditer(text):
+        if 170 <= float(match[1]) <= 550:
+            value = _from_fahrenheit(float(match[1]))
+            is_fan = _FAN_AFTER.match(text[match.end() : match.end() + 14])
+            return (None, value) if is_fan else (value, None)
+    return None, None
+
+
+def _gas_or_bare(text: str) -> float | None:
+    """Return a gas mark, or a bare number beside the oven, in °C."""
+    if (gas := _GAS.search(text)) and gas[1] in GAS_MARK_C:
+        return float(GAS_MARK_C[gas[1]])
+    if bare := _BARE.search(text):
+        value = float(bare[1])
+        return _from_fahrenheit(value) if value >= 275 else value if value >= 100 else None
+    return None
+
+
+def _from_fahrenheit(degrees: float) -> float:
+    return float(round((degrees - 32) / 1.8))
 
 
 def read_bake_minutes(text: str) -> tuple[int, int] | None:

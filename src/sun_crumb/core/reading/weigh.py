@@ -210,24 +210,18 @@ def _conflict(
     """Return the conflict between a stated weight and the cups or pieces beside it, if nothing reconciles them."""
     if stated is None:
         return _volumes_conflict(line, ingredient, cup)
-    rivals = [a for a in (*line.sums, *line.also) if _mass(a) is None]
-    masses = [m for a in (*line.sums, *line.also) if (m := _mass(a)) is not None]
     if len(line.sums) > 1 and line.also and all(_mass(a) is None for a in line.sums):
         ranges = [possible_grams(a, ingredient, line.form) for a in line.sums]
         low, high = sum(r[0] for r in ranges), sum(r[1] for r in ranges)
         if high > 0 and not _agrees(low, high, stated) and first is not None:
             return _told(" + ".join(a.text for a in line.sums), first, stated, ingredient, cup)
         return None
-    if len(line.sums) <= 1:
-        for other in masses[1:]:
-            if abs(other / masses[0] - 1) > AGREE:
-                texts = [a.text for a in (*line.sums, *line.also) if _mass(a) is not None]
-                return Conflict(
-                    (Statement(texts[0], masses[0]), Statement(texts[1], other)),
-                    f"{grams_text(masses[0])} or {grams_text(other)}",
-                )
-    for amount in rivals:
-        if amount.unit is not None and units()[amount.unit].kind not in ("volume", "piece"):
+    if len(line.sums) <= 1 and (found := _masses_conflict(line)):
+        return found
+    for amount in (*line.sums, *line.also):
+        if _mass(amount) is not None or (
+            amount.unit is not None and units()[amount.unit].kind not in ("volume", "piece")
+        ):
             continue
         low, high = possible_grams(amount, ingredient, line.form)
         if high <= 0 or (
@@ -239,6 +233,17 @@ def _conflict(
         if not _agrees(low / wider, high * wider, stated):
             usual = one_amount(amount, ingredient, cup, line.form)
             return _told(amount.text, usual if usual is not None else low, stated, ingredient, cup)
+    return None
+
+
+def _masses_conflict(line: ParsedLine) -> Conflict | None:
+    """Return the conflict between two weights of a line ("200 g (9 oz)"), or None."""
+    masses = [(a.text, m) for a in (*line.sums, *line.also) if (m := _mass(a)) is not None]
+    for _, other in masses[1:]:
+        first = masses[0][1]
+        if abs(other / first - 1) > AGREE:
+            statements = (Statement(masses[0][0], first), Statement(masses[1][0], other))
+            return Conflict(statements, f"{grams_text(first)} or {grams_text(other)}")
     return None
 
 

@@ -9,6 +9,7 @@ from math import inf
 import numpy as np
 
 from sun_crumb.core.balance import QUANTITIES
+from sun_crumb.core.balance.verdicts import Gauge
 from sun_crumb.core.offers.addition import CAPPED_ROLES, Addition, capped_share
 from sun_crumb.core.offers.moves import Move
 from sun_crumb.core.reference import constant
@@ -161,51 +162,50 @@ class _Build:
 
     def _new(self) -> None:
         p, m = self.p, self.m
-        mass = p.before["mass"]
-        sweeteners: dict[int, float] = {}
         for n, row in enumerate(p.rows):
             addition = row.addition
             if addition is None:
                 continue
             if addition.set_g is not None or (addition.kind == "stand_in" and row.move is None):
                 self._stays(addition.base_g if addition.set_g is None else addition.set_g)
-                continue
-            if row.move is not None:
+            elif row.move is not None:
                 self._movable(n, row.untouched_g, row.move)
-                continue
-            if addition.kind == "swap":
+            elif addition.kind == "swap":
                 self._swap(n, addition)
-                continue
-            if addition.kind == "piece":
+            elif addition.kind == "piece":
                 self._pieces(n, addition)
-                continue
-            share = addition.most_share or 0.5
-            most = max(share * mass, addition.least_g)
-            for held, limit in p.sittings:
-                if held[n] > 0.5:
-                    most = max(min(most, limit / float(held[n])), addition.least_g)
-            amount = m.add(0.0, most)
-            least = addition.least_g
-            if addition.is_wished:
-                # Asked for by name: worth using, and then enough of it to be tasted.
-                least = min(max(least, WISHED_SHARE * p.cuttable_g * least_per_sugar(addition)), most)
-            most = max(min(most, fair_share(p, addition)), addition.least_g)
-            used = m.binary(addition.penalty - (WISHED_WORTH if addition.is_wished else 0.0))
-            if addition.is_required:
-                m.lower[used] = 1.0
-            m.require({amount: 1.0, used: -most}, upper=0.0)
-            m.require({amount: 1.0, used: -least}, lower=0.0)
-            if addition.is_sweetener:
-                sweeteners[used] = 1.0
-                self.choices.append(used)
-            elif addition.kind == "acid" and not addition.is_required:
-                self.acids.append(used)
-            self.base.append(0.0)
-            self.terms.append({amount: 1.0})
-        if sweeteners:
+            else:
+                self._by_weight(n, addition)
+        if self.choices:
+            sweeteners = dict.fromkeys(self.choices, 1.0)
             is_set = [a.set_g is not None for a in p.additions if a.is_sweetener and a.is_required]
             left = p.goals.new_at_most - sum(is_set)
             m.require(sweeteners, upper=float(max(left, len(is_set) - sum(is_set), 0)))
+
+    def _by_weight(self, row: int, addition: Addition) -> None:
+        """Between a least and a most, or none at all."""
+        p, m = self.p, self.m
+        most = max((addition.most_share or 0.5) * p.before["mass"], addition.least_g)
+        for held, limit in p.sittings:
+            if held[row] > 0.5:
+                most = max(min(most, limit / float(held[row])), addition.least_g)
+        amount = m.add(0.0, most)
+        least = addition.least_g
+        if addition.is_wished:
+            # Asked for by name: worth using, and then enough of it to be tasted.
+            least = min(max(least, WISHED_SHARE * p.cuttable_g * least_per_sugar(addition)), most)
+        most = max(min(most, fair_share(p, addition)), addition.least_g)
+        used = m.binary(addition.penalty - (WISHED_WORTH if addition.is_wished else 0.0))
+        if addition.is_required:
+            m.lower[used] = 1.0
+        m.require({amount: 1.0, used: -most}, upper=0.0)
+        m.require({amount: 1.0, used: -least}, lower=0.0)
+        if addition.is_sweetener:
+            self.choices.append(used)
+        elif addition.kind == "acid" and not addition.is_required:
+            self.acids.append(used)
+        self.base.append(0.0)
+        self.terms.append({amount: 1.0})
 
     def _swap(self, row: int, addition: Addition) -> None:
         """All of a chocolate for a darker one, or none."""
@@ -280,7 +280,6 @@ class _Build:
         short: list[int] = []
         for gauge in p.gauges:
             metric, key = gauge.metric, gauge.metric.key
-            low, high = gauge.band
             if gauge.below:
                 # A ratio is linear once both sides are times what it is divided by, at the original's amount of that.
                 scale = p.before["mass"] if key == "alkali" else gauge.scale * p.before[gauge.below]
@@ -292,29 +291,39 @@ class _Build:
             if key == "sweetness":
                 for k, f in self.sweet_terms.items():
                     terms[k] = terms.get(k, 0.0) + f / scale
-            for sign, band in ((1.0, high), (-1.0, low)):
-                parts, start, reach = [], 0.0, 0.0
-                along = stretches(gauge, sign)
-                for width, slope in along:
-                    if width == inf and self.hard and key != "sweetness":
-                        break
-                    # A little inside a band's edge, so that rounding finds room there too.
-                    end = (SAFE if not reach and len(along) > 2 else reach + width) * band
-                    parts.append(m.add(0.0, INFINITY if width == inf else end - start, slope * metric.weight / band))
-                    start, reach = end, reach + width
-                for part in parts:
-                    terms[part] = -sign
+            for sign in (1.0, -1.0):
+                parts = self._deviations(gauge, sign)
+                terms |= dict.fromkeys(parts, -sign)
                 if key == "sweetness" and sign < 0:
                     short = parts
             wanted = target / scale
             if key == "alkali" and self.acids:
-                m.require(dict.fromkeys(self.acids, 1.0), upper=1.0)
-                # What the baker has set may be sourer than that by itself.
-                far = FAR_SOUR + max(wanted - base, 0.0)
-                for used in self.acids:
-                    m.require({**free, used: -far}, lower=wanted - base - far - SOUR_ENOUGH * low)
+                self._sour_enough(free, wanted - base, gauge)
             m.require(terms, wanted - base, wanted - base)
         self._not_by_shrinking(short)
+
+    def _deviations(self, gauge: Gauge, sign: float) -> list[int]:
+        """Return the variables of a metric's deviation to one side, each stretch dearer than the one before."""
+        band = gauge.band[1] if sign > 0 else gauge.band[0]
+        parts, start, reach = [], 0.0, 0.0
+        along = stretches(gauge, sign)
+        for width, slope in along:
+            if width == inf and self.hard and gauge.metric.key != "sweetness":
+                break
+            # A little inside a band's edge, so that rounding finds room there too.
+            end = (SAFE if not reach and len(along) > 2 else reach + width) * band
+            most = INFINITY if width == inf else end - start
+            parts.append(self.m.add(0.0, most, slope * gauge.metric.weight / band))
+            start, reach = end, reach + width
+        return parts
+
+    def _sour_enough(self, terms: dict[int, float], left: float, gauge: Gauge) -> None:
+        """Take at most one acid, and only where the batter would be alkaline without it; *left* is what is wanted still."""
+        self.m.require(dict.fromkeys(self.acids, 1.0), upper=1.0)
+        # What the baker has set may be sourer than that by itself.
+        far = FAR_SOUR + max(left, 0.0)
+        for used in self.acids:
+            self.m.require({**terms, used: -far}, lower=left - far - SOUR_ENOUGH * gauge.band[0])
 
     def _not_by_shrinking(self, short: list[int]) -> None:
         """Ask for the whole batch's sweetness too: a smaller batch is no way to be sweet enough."""

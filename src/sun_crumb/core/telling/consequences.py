@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from math import ceil, floor
 
 from sun_crumb.core.balance import Family, Verdict
@@ -27,57 +27,70 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     """Return what to do otherwise with one component at these amounts, in sentences; the main one makes the pieces."""
     family, formula = problem.family, problem.formula
     after, before, lines = problem.quantities_at(grams), problem.before, problem.lines_at(grams)
-    found = []
-    baked = family.is_baked
-    if baked and (oven := _oven(verdicts, formula)):
-        found.append(oven)
-    wetter = after["water"] / after["mass"] - before["water"] / before["mass"]
-    if baked and wetter > TOLD_WATER:
-        found.append(
-            f"{100 * wetter:.0f} g more water in every 100 g of batter: allow {_longer(formula)}, and trust the skewer."
-        )
     added = [r.line.ingredient for r, g in zip(problem.rows, grams, strict=True) if r.addition is not None and g > 0]
-    if baked and any("thirsty" in a.traits for a in added):
-        found.append("Let the batter rest 10 minutes before the tin: what was added drinks slowly.")
+    found = list(_in_the_oven(problem, after, verdicts, added)) if family.is_baked else []
     erythritol = _held(lines, "erythritol_g")
     if "ground" in family.traits and erythritol > MOST_DISSOLVED * after["water"]:
         found.append(
             "Grind the erythritol as fine as icing sugar first: it doesn't dissolve here and would stay gritty."
         )
-    half = next(
-        (
-            x
-            for x in lines
-            if x.ingredient.key == "egg"
-            and (each := x.ingredient.measure("each"))
-            and x.grams % each.grams > 0.2 * each.grams
-        ),
-        None,
-    )
-    if half is not None and all(x.grams != half.grams for x in formula.lines if x.ingredient.key == "egg"):
-        found.append(f"{grams_text(half.grams)} of egg: beat one, and weigh its part.")
+    found += _half_eggs(lines, formula)
     rises = any(x.ingredient.has_role("leaven") and x.ingredient.key.endswith("yeast") for x in formula.lines)
     if rises and _held(lines, "total_sugars_g") < TOLD_SUGAR * _held(formula.lines, "total_sugars_g"):
         found.append("Less sugar, and yeast works sooner: go by the dough's size, not by the clock.")
     if "boiled" in family.traits:
         found += _stage(before, after, added)
-    ratio = after["mass"] / before["mass"]
+    found += _in_the_tin(after["mass"] / before["mass"], formula, is_main=is_main)
+    found += _keeping(lines, formula, family)
+    return found
+
+
+def _in_the_oven(
+    problem: Problem, after: dict[str, float], verdicts: list[Verdict], added: list[Ingredient]
+) -> Iterator[str]:
+    """Give what the oven needs to know: colour, water, what drinks slowly."""
+    formula, before = problem.formula, problem.before
+    if oven := _oven(verdicts, formula):
+        yield oven
+    wetter = after["water"] / after["mass"] - before["water"] / before["mass"]
+    if wetter > TOLD_WATER:
+        yield f"{100 * wetter:.0f} g more water in every 100 g of batter: allow {_longer(formula)}, and trust the skewer."
+    if any("thirsty" in a.traits for a in added):
+        yield "Let the batter rest 10 minutes before the tin: what was added drinks slowly."
+
+
+def _half_eggs(lines: Iterable[FormulaLine], formula: Formula) -> Iterator[str]:
+    """Give how a part of an egg is weighed, where the original has none."""
+    old = {x.grams for x in formula.lines if x.ingredient.key == "egg"}
+    for line in lines:
+        each = line.ingredient.measure("each") if line.ingredient.key == "egg" else None
+        if each and line.grams % each.grams > 0.2 * each.grams:
+            if line.grams not in old:
+                yield f"{grams_text(line.grams)} of egg: beat one, and weigh its part."
+            return
+
+
+def _in_the_tin(ratio: float, formula: Formula, *, is_main: bool) -> Iterator[str]:
+    """Give what more or less of a component means for tin and pieces; *ratio* is of its masses."""
+    if abs(ratio - 1) <= TOLD_MASS:
+        return
     pieces = floor(formula.servings * ratio + 0.5)
     much = f"{100 * abs(ratio - 1):.0f} % {'more' if ratio > 1 else 'less'}"
-    if abs(ratio - 1) > TOLD_MASS and is_main and pieces != formula.servings:
-        found.append(
-            f"{much} in the tin or bowl: {pieces} {plural(formula.unit)} of the old size instead of {formula.servings}."
-        )
-    elif abs(ratio - 1) > TOLD_MASS and not is_main:
-        found.append(f"{much} of it for the same {formula.servings} {plural(formula.unit, formula.servings)}.")
+    if not is_main:
+        yield f"{much} of it for the same {formula.servings} {plural(formula.unit, formula.servings)}."
+    elif pieces != formula.servings:
+        yield f"{much} in the tin or bowl: {pieces} {plural(formula.unit)} of the old size instead of {formula.servings}."
+
+
+def _keeping(lines: list[FormulaLine], formula: Formula, family: Family) -> Iterator[str]:
+    """Give how keeping changes with the freedom of the crumb's water."""
     old_activity = None if "keeps" in family.traits else crumb_activity(formula.lines)
     new_activity = crumb_activity(lines) if old_activity else None
     if old_activity and new_activity and new_activity - old_activity > TOLD_ACTIVITY:
-        found.append(
+        yield (
             f"Keeps less long than the original: its water is freer (activity about {old_activity:.3f} before, "
             f"{new_activity:.3f} after, an estimate). Fridge or freezer sooner."
         )
-    return found
 
 
 def _stage(before: dict[str, float], after: dict[str, float], added: list[Ingredient]) -> list[str]:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from typing import Literal
 
@@ -66,7 +67,6 @@ def unmet_goals(
 
     *passed* is what passed_caps told of each component.
     """
-    servings = formula.servings
     found = []
     old = getattr(before, goals.counted)
     reached = 1 - getattr(after, goals.counted) / old if old else 0.0
@@ -75,18 +75,7 @@ def unmet_goals(
         found.append(
             Unmet("cut", goals.wanted_cut, round(reached, 4), f"{told}: {_why_short(goals, original, formula)}")
         )
-    for goal, most, key, unit in (
-        ("energy", goals.most_energy_kcal, "energy_kcal", "kcal"),
-        ("free_sugar", goals.most_free_sugar_g, "free_sugars_who_g", "g of free sugar"),
-    ):
-        held = getattr(after, key) / servings
-        if most is not None and held > most * 1.01 + 0.05:
-            told = f"a portion holds {held:.0f} {unit}; at most {most:g} was asked"
-            found.append(Unmet(goal, most, round(held, 2), told))
-    cost = (cost_of(formula.lines, goals.prices) or 0.0) / servings
-    if goals.most_cost is not None and cost > goals.most_cost * 1.01 + 0.005:
-        told = f"what is priced of a portion costs {cost:.2f}; at most {goals.most_cost:.2f} was asked"
-        found.append(Unmet("cost", goals.most_cost, round(cost, 4), told))
+    found += _over_limits(goals, formula, after)
     held_keys = {line.ingredient.key for line in formula.lines}
     for key in goals.including:
         if key not in held_keys:
@@ -95,6 +84,29 @@ def unmet_goals(
             )
     found += _ruled_out(goals, original, formula)
     found += passed
+    found += _out_of_balance(goals, balances)
+    return found
+
+
+def _over_limits(goals: Goals, formula: Formula, after: Totals) -> Iterator[Unmet]:
+    """Give what a portion holds or costs more of than was asked."""
+    servings = formula.servings
+    for goal, most, key, unit in (
+        ("energy", goals.most_energy_kcal, "energy_kcal", "kcal"),
+        ("free_sugar", goals.most_free_sugar_g, "free_sugars_who_g", "g of free sugar"),
+    ):
+        held = getattr(after, key) / servings
+        if most is not None and held > most * 1.01 + 0.05:
+            told = f"a portion holds {held:.0f} {unit}; at most {most:g} was asked"
+            yield Unmet(goal, most, round(held, 2), told)
+    cost = (cost_of(formula.lines, goals.prices) or 0.0) / servings
+    if goals.most_cost is not None and cost > goals.most_cost * 1.01 + 0.005:
+        told = f"what is priced of a portion costs {cost:.2f}; at most {goals.most_cost:.2f} was asked"
+        yield Unmet("cost", goals.most_cost, round(cost, 4), told)
+
+
+def _out_of_balance(goals: Goals, balances: Iterable[ComponentBalance]) -> Iterator[Unmet]:
+    """Give the metrics that lie outside their band."""
     for balance in balances:
         for verdict in balance.verdicts:
             if verdict.key == "browning" or verdict.level == "balanced":
@@ -104,8 +116,7 @@ def unmet_goals(
                 told = f"tastes {verdict.words}{where and f' ({balance.component})'}; {100 * goals.wanted_sweetness:.0f} % was asked"
             else:
                 told = f"{verdict.name.lower()}{where} {verdict.told} against the original: {verdict.words}"
-            found.append(Unmet(verdict.key, 0.0, round(verdict.deviation, 4), told))
-    return found
+            yield Unmet(verdict.key, 0.0, round(verdict.deviation, 4), told)
 
 
 def passed_caps(problem: Problem, grams: list[float]) -> list[Unmet]:

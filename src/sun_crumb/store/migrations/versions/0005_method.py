@@ -14,10 +14,9 @@ depends_on = None
 def upgrade() -> None:
     if has_column(op.get_bind(), "recipes", "method"):
         return
-    with op.batch_alter_table("recipes") as batch:
-        batch.add_column(sa.Column("method", sa.JSON(), nullable=True))
+    op.add_column("recipes", sa.Column("method", sa.JSON(), nullable=True))
 
 
 def downgrade() -> None:
-    with op.batch_alter_table("recipes") as batch:
-        batch.drop_column("method")
+    # Not in a batch, which would make the table anew and lose its triggers.
+    op.drop_column("recipes", "method")

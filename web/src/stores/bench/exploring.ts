@@ -1,0 +1,69 @@
+import { computed, ref, type Ref } from 'vue'
+import { api, ask } from '../../api/client'
+import type {
+  BenchGoals,
+  FrontierPoint,
+  Goals,
+  PathGlance,
+  PathSide,
+  Recipe,
+  Relaxation,
+} from '../../api/types'
+
+const WORDS = { balanced: 'balanced', strained: 'at its edge', unmet: 'falls short' }
+
+/** What lies around the wish: the other paths, bigger cuts, the smallest changes. */
+export function exploring(recipe: Ref<Recipe | undefined>, goals: Ref<BenchGoals | undefined>) {
+  const glances = ref<Record<string, PathGlance>>({})
+  const relaxed = ref<Relaxation[]>()
+  const eaters = computed(() => JSON.stringify([goals.value?.diets, goals.value?.avoid, goals.value?.eaters]))
+  const at = () => ({ path: { recipe_id: recipe.value?.id ?? 0 } })
+
+  async function sides(body: Goals): Promise<PathSide[]> {
+    if (!recipe.value) return []
+    return (await ask(api.POST('/api/recipes/{recipe_id}/paths', { params: at(), body }))).paths
+  }
+
+  /** Solves every path with its own preset for who eats it, for the small suns. */
+  async function glance(): Promise<void> {
+    const id = recipe.value?.id
+    const wish = eaters.value
+    const { diets, avoid, eaters: table } = goals.value ?? {}
+    const found = await sides({ diets, avoid, eaters: table })
+    if (recipe.value?.id !== id || wish !== eaters.value) return
+    glances.value = Object.fromEntries(
+      found.map((side) => [
+        side.path,
+        {
+          status: side.status ?? 'none',
+          freeSugar: side.per_serving?.free_sugars_who_g ?? 0,
+          words: side.status ? WORDS[side.status] : 'nothing to cut',
+        },
+      ]),
+    )
+  }
+
+  /** What each sugar cut costs, all other wishes as they are. */
+  async function frontier(): Promise<FrontierPoint[]> {
+    if (!recipe.value || !goals.value) return []
+    const body = goals.value
+    return (await ask(api.POST('/api/recipes/{recipe_id}/frontier', { params: at(), body }))).points
+  }
+
+  /** What a little more sweetness and a bigger cut cost in the other goals. */
+  async function nudges(): Promise<Relaxation[]> {
+    if (!recipe.value || !goals.value) return []
+    const body = goals.value
+    return (await ask(api.POST('/api/recipes/{recipe_id}/sensitivity', { params: at(), body }))).nudges
+  }
+
+  /** Finds the smallest changes that would bring the wish into balance. */
+  async function relax(): Promise<void> {
+    if (!recipe.value || !goals.value) return
+    const wish = goals.value
+    const found = await ask(api.POST('/api/recipes/{recipe_id}/relaxations', { params: at(), body: wish }))
+    if (goals.value === wish) relaxed.value = found.relaxations
+  }
+
+  return { glances, relaxed, eaters, sides, glance, frontier, nudges, relax }
+}
