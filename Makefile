@@ -36,11 +36,12 @@ check: develop web/node_modules/.stamp
 		|| { echo "web/gen/contract.d.ts is out of date: make gen"; exit 1; }
 	$(NPM) run check
 
-bench: develop
+bench: develop build chromium
 	$(PY) -m bench.run
 	$(PY) -m bench.reading
 	$(PY) -m bench.golden
 	$(PY) -m bench.shelf
+	$(PY) -m bench.screens
 
 fuzz: develop
 	$(PY) -m tests.fuzz

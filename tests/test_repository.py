@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+import importlib
+import inspect
 import json
+import pkgutil
 import re
 import tomllib
 import unittest
@@ -11,6 +14,8 @@ from pathlib import Path
 
 from packaging.requirements import Requirement
 from packaging.utils import canonicalize_name
+
+import sun_crumb.core
 
 ROOT = Path(__file__).resolve().parent.parent
 
@@ -76,3 +81,12 @@ class Repository(unittest.TestCase):
                 with self.subTest(source.name):
                     text = source.read_text(encoding="utf-8").replace("http://www.w3.org", "")
                     self.assertNotRegex(text, r"https?://(?!127\.0\.0\.1)")
+
+    def test_what_the_core_hands_out_tells_its_arguments(self) -> None:
+        for found in pkgutil.walk_packages(sun_crumb.core.__path__, "sun_crumb.core."):
+            module = importlib.import_module(found.name)
+            for name in getattr(module, "__all__", ()) if found.ispkg else ():
+                function = getattr(module, name)
+                if inspect.isfunction(function) and inspect.signature(function).parameters:
+                    with self.subTest(f"{found.name}.{name}"):
+                        self.assertIn("\nParameters\n", inspect.getdoc(function) or "")

@@ -82,7 +82,7 @@ def choices(database: Database) -> Choices:
     pantry = [i for i in pantry_of(database) if i.key not in hidden]
     return Choices(
         paths=tuple(_path(path, pantry) for path in paths().values()),
-        definitions=_named(DEFINITIONS),
+        definitions=tuple(Named(key, name) for key, name in DEFINITIONS.items()),
         families=tuple(FamilyChoice(f.key, f.name, f.caps) for f in families().values()),
         caps=_named(CAPS),
         diets=_named({d.key: d.name for d in diets().values()}),

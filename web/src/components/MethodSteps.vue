@@ -26,7 +26,7 @@ const facts = computed(() =>
 )
 
 function edit(): void {
-  steps.value = props.method.steps.map((step) => step.text).join('\n\n')
+  steps.value = props.method.steps.map((step) => step.text).join('\n')
   oven.value = props.method.oven?.temperature_c ?? null
   isFan.value = props.method.oven?.is_fan ?? false
   low.value = props.method.bake_minutes?.[0] ?? null
@@ -64,7 +64,7 @@ function settle(): void {
       >
     </header>
     <form v-if="isEditing" @submit.prevent="settle">
-      <v-textarea v-model="steps" label="Steps, one on each line" auto-grow rows="4" />
+      <v-textarea v-model="steps" label="Steps, one on each line" variant="underlined" auto-grow rows="4" />
       <p class="facts">
         <NumberField v-model="oven" label="Oven, °C" :min="40" :max="350" :step="5" is-optional />
         <label><input v-model="isFan" type="checkbox" /> fan</label>
@@ -85,6 +85,8 @@ function settle(): void {
 
 <style scoped>
 .method {
+  content-visibility: auto;
+  contain-intrinsic-height: auto 260px;
   margin-top: 26px;
   border-top: 1px solid var(--hair);
   padding-top: 14px;
@@ -101,6 +103,10 @@ ol {
 }
 li {
   padding: 3px 0;
+}
+.actions {
+  display: block;
+  margin-top: 12px;
 }
 .facts {
   display: flex;

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { Plan } from '../api/types'
 import { grams } from '../logic/format'
 import FiguresTable from './FiguresTable.vue'
 
 defineProps<{ plan: Plan }>()
+const isOpen = ref(false)
 const emit = defineEmits<{ season: [flavour: string] }>()
 </script>
 
@@ -40,9 +42,9 @@ const emit = defineEmits<{ season: [flavour: string] }>()
       <b>By the book</b> {{ rule.rule }}: that is {{ grams(rule.rule_g) }} here, the plan takes
       {{ grams(rule.plan_g) }}; {{ rule.why }}.
     </p>
-    <details>
+    <details @toggle="isOpen = ($event.target as HTMLDetailsElement).open">
       <summary><b>All the figures</b> of one {{ plan.after.unit }} and of the whole</summary>
-      <FiguresTable :before="plan.before" :after="plan.after" />
+      <FiguresTable v-if="isOpen" :before="plan.before" :after="plan.after" />
     </details>
     <details>
       <summary>
@@ -72,7 +74,10 @@ const emit = defineEmits<{ season: [flavour: string] }>()
 </template>
 
 <style scoped>
+/* Below the fold: laid out and painted when it comes near, so that a slider's figures need not wait for it. */
 .notes {
+  content-visibility: auto;
+  contain-intrinsic-height: auto 420px;
   margin-top: 16px;
   display: grid;
   gap: 7px;

@@ -322,7 +322,7 @@ watch(
           @set="setAmount"
           @leave-out="leaveOut"
         />
-        <PlanNotes :plan="bench.plan" @season="season" />
+        <PlanNotes v-if="bench.settled" :plan="bench.settled" @season="season" />
         <MethodSteps v-if="bench.recipe" :method="bench.recipe.method" @change="setMethod" />
       </div>
       <BalancePanel
@@ -362,6 +362,10 @@ watch(
   gap: 34px;
   margin-top: 16px;
   align-items: start;
+}
+/* What a slider moves lays out by itself. */
+.work > * {
+  contain: layout style;
 }
 @media (max-width: 980px) {
   .work {

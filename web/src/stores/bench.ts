@@ -16,6 +16,8 @@ export const useBench = defineStore('bench', () => {
   const recipe = shallowRef<Recipe>()
   const goals = shallowRef<BenchGoals>()
   const plan = shallowRef<Plan>()
+  /** The last plan proper, with its words: what a preview moves meanwhile is not in it. */
+  const settled = shallowRef<Plan>()
   const problem = ref('')
   const isWorking = ref(false)
   const isPreview = ref(false)
@@ -34,6 +36,7 @@ export const useBench = defineStore('bench', () => {
     if (recipe.value?.id !== id) {
       recipe.value = undefined
       plan.value = undefined
+      settled.value = undefined
       around.glances.value = {}
     }
     problem.value = ''
@@ -93,6 +96,7 @@ export const useBench = defineStore('bench', () => {
       )
       if (!answer) return
       plan.value = answer
+      settled.value = answer
       support = supportOf(answer)
       isPreview.value = false
       problem.value = ''
@@ -128,6 +132,7 @@ export const useBench = defineStore('bench', () => {
     recipe,
     goals,
     plan,
+    settled,
     problem,
     isWorking,
     isPreview,

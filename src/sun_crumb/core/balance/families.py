@@ -161,7 +161,21 @@ def makeup(lines: Iterable[FormulaLine]) -> Makeup:
 
 
 def guess_family(title: str, component: str, lines: Iterable[FormulaLine]) -> Family:
-    """Return the family that a component most likely belongs to: by its name, the title, then what it is made of."""
+    """Return the family that a component most likely belongs to: by its name, the title, then what it is made of.
+
+    Parameters
+    ----------
+    title
+        The dessert's name.
+    component
+        The component's name, empty for the base.
+    lines
+        The component's weighed lines [g].
+
+    References
+    ----------
+    families.csv (words and ``fits``)
+    """
     lines = list(lines)
     made = makeup(lines)
     if made.flour > 0.3 and made.is_raised:

@@ -116,7 +116,22 @@ def contribution_row(ingredient: Ingredient, is_inclusion: bool = False) -> tupl
 
 
 def measure(lines: Iterable[FormulaLine]) -> dict[str, float]:
-    """Return the QUANTITIES of *lines* together, intense sweetness included in sweetness."""
+    """Return the QUANTITIES of *lines* together, intense sweetness included in sweetness.
+
+    Parameters
+    ----------
+    lines
+        Weighed lines [g]; an inclusion counts for mass and sweetness alone.
+
+    Examples
+    --------
+    >>> measure([])["mass"]
+    0.0
+
+    References
+    ----------
+    contribution; docs/method.md
+    """
     sums = dict.fromkeys(QUANTITIES, 0.0)
     for line in lines:
         for name, value in contribution(line.ingredient, line.is_inclusion).items():
@@ -125,6 +140,12 @@ def measure(lines: Iterable[FormulaLine]) -> dict[str, float]:
 
 
 def sweetened(sums: dict[str, float]) -> dict[str, float]:
-    """Return QUANTITIES added up line by line with what the intense sweetness of the whole comes to, which is not additive."""
+    """Return QUANTITIES added up line by line with what the intense sweetness of the whole comes to, which is not additive.
+
+    Parameters
+    ----------
+    sums
+        Sums by the names of QUANTITIES [g, mL, meq]; ``sweetness`` without the intense. Changed in place.
+    """
     sums["sweetness"] += intense_equivalent(sums["glycosides"], sums["mass"])
     return sums

@@ -79,7 +79,21 @@ class Gauge:
 
 
 def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0) -> list[Gauge]:
-    """Return a gauge for every metric that *family* minds and the original has."""
+    """Return a gauge for every metric that *family* minds and the original has.
+
+    Parameters
+    ----------
+    family
+        The kind of dessert: its bands, as parts of what is wanted, or meq/g for alkali.
+    before
+        The original by the names of QUANTITIES [g, mL, meq].
+    keep_sweet
+        Sweetness wanted, as a share of the original's.
+
+    References
+    ----------
+    families.csv
+    """
     found = []
     for key, band in family.bands.items():
         metric = METRICS[key]
@@ -96,14 +110,34 @@ def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0) ->
 
 
 def judge(family: Family, before: dict[str, float], after: dict[str, float], keep_sweet: float = 1.0) -> list[Verdict]:
-    """Return the verdict on every metric that *family* minds and the original has, and browning as advice."""
+    """Return the verdict on every metric that *family* minds and the original has, and browning as advice.
+
+    Parameters
+    ----------
+    family
+        The kind of dessert.
+    before, after
+        Original and rework by the names of QUANTITIES [g, mL, meq].
+    keep_sweet
+        Sweetness wanted, as a share of the original's.
+    """
     return verdicts(gauges(family, before, keep_sweet), before, after, is_baked=family.is_baked)
 
 
 def verdicts(
     by: list[Gauge], before: dict[str, float], after: dict[str, float], *, is_baked: bool = True
 ) -> list[Verdict]:
-    """Return the verdict *by* each gauge, and on browning as advice where something is baked."""
+    """Return the verdict *by* each gauge, and on browning as advice where something is baked.
+
+    Parameters
+    ----------
+    by
+        What gauges made of the original.
+    before, after
+        Original and rework by the names of QUANTITIES [g, mL, meq].
+    is_baked
+        Whether it sees an oven; else browning is not judged.
+    """
     found = []
     for gauge in by:
         off, new = gauge.deviation(after), gauge.ratio(after)

@@ -38,7 +38,13 @@ class PathSide:
 
 
 def effort_of(plan: Plan) -> tuple[int, int]:
-    """Return how many lines change, and the effort that is."""
+    """Return how many lines change, and the effort that is: lines, and what must be prepared of what comes in.
+
+    Parameters
+    ----------
+    plan
+        A plan; the pantry says what a food costs of effort (0 to 3).
+    """
     changed = [line for line in plan.lines if abs(line.after_g - line.before_g) > 1e-9]
     efforts = {line.ingredient.key: line.ingredient.effort for line in plan.after.lines}
     made = sum(efforts.get(line.ingredient, 0) for line in changed if line.before_g == 0)
@@ -46,7 +52,18 @@ def effort_of(plan: Plan) -> tuple[int, int]:
 
 
 def side_by_side(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | None = None) -> list[PathSide]:
-    """Return every path's plan for the same wishes; what *goals* leaves open each path fills with its own preset."""
+    """Return every path's plan for the same wishes; what *goals* leaves open each path fills with its own preset.
+
+    Parameters
+    ----------
+    formula, goals, pantry, cup
+        As for rework; the goals' own path is left aside.
+
+    Raises
+    ------
+    OutOfDomainError
+        A lock names a line that does not exist.
+    """
     # The solver lets other threads run while it searches: two paths at a time take about two thirds of the time.
     with ThreadPoolExecutor(2) as pool:
         sides = list(pool.map(lambda path: _side(path, formula, goals, pantry, cup), paths().values()))
@@ -148,7 +165,20 @@ def frontier(
     cup: CupStandard | None = None,
     cuts: Iterable[float] = (0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1.0),
 ) -> list[FrontierPoint]:
-    """Return what each of *cuts* costs, all other wishes as they are."""
+    """Return what each of *cuts* costs, all other wishes as they are.
+
+    Parameters
+    ----------
+    formula, goals, pantry, cup
+        As for rework.
+    cuts
+        Shares of the sugar to take out, 0 to 1.
+
+    Raises
+    ------
+    NothingToReworkError, OutOfDomainError
+        As rework does.
+    """
 
     def point(cut: float) -> FrontierPoint:
         wish = replace(goals, cut=cut)

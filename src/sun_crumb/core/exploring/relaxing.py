@@ -40,6 +40,16 @@ def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard
 
     Tried are a smaller cut, less sweetness, one more sweetener, each lock or limit let go, and another sugar to count.
     Diets and allergens are never let go.
+
+    Parameters
+    ----------
+    formula, goals, pantry, cup
+        As for rework.
+
+    Raises
+    ------
+    NothingToReworkError, OutOfDomainError
+        As rework does.
     """
     plan = rework(formula, goals, pantry, cup)
     if plan.status == "balanced":

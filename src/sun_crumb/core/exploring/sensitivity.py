@@ -32,7 +32,18 @@ class Nudge:
 
 
 def sensitivity(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | None = None) -> list[Nudge]:
-    """Return what a little more sweetness and a bigger cut cost beside the plan for *goals*; what can go no further is left out."""
+    """Return what a little more sweetness and a bigger cut cost beside the plan for *goals*; what can go no further is left out.
+
+    Parameters
+    ----------
+    formula, goals, pantry, cup
+        As for rework.
+
+    Raises
+    ------
+    NothingToReworkError, OutOfDomainError
+        As rework does.
+    """
     trials: list[tuple[str, float, str]] = []
     if (keep := round(goals.wanted_sweetness + MORE_SWEET, 2)) <= MOST_SWEET:
         trials.append(("keep_sweet", keep, f"{100 * keep:.0f} % as sweet"))

@@ -35,7 +35,12 @@ class Analysis:
 
 
 def analyse(formula: Formula) -> Analysis:
-    """Return what *formula* holds: masses [g], energy [kcal].
+    """Return what *formula* holds: masses [g], energy [kcal], whole, per serving and per 100 g, and for each component.
+
+    Parameters
+    ----------
+    formula
+        Weighed lines; none give zeros.
 
     Examples
     --------

@@ -20,7 +20,27 @@ class PortionKind:
 
 
 def check_portions(formula: Formula, kinds: Sequence[PortionKind]) -> None:
-    """Raise OutOfDomainError unless the kinds count up to the servings and use every component."""
+    """Raise OutOfDomainError unless the kinds count up to the servings and use every component.
+
+    Parameters
+    ----------
+    formula
+        The recipe.
+    kinds
+        Kinds of portion, each of at least one, with names of their own.
+
+    Raises
+    ------
+    OutOfDomainError
+        Names the field ``portions`` and says what does not add up.
+
+    Examples
+    --------
+    >>> check_portions(Formula("cake", (), 8), [PortionKind("", 7, ())])
+    Traceback (most recent call last):
+    ...
+    sun_crumb.core.errors.OutOfDomainError: 7 portions do not make 8
+    """
     if sum(kind.count for kind in kinds) != formula.servings or any(kind.count < 1 for kind in kinds):
         counts = " + ".join(str(kind.count) for kind in kinds)
         raise OutOfDomainError(f"{counts} portions do not make {formula.servings}", field="portions")
@@ -37,8 +57,19 @@ def check_portions(formula: Formula, kinds: Sequence[PortionKind]) -> None:
 def portion_totals(formula: Formula, kinds: Sequence[PortionKind]) -> dict[str, Totals]:
     """Return what one portion of each kind holds: every component is shared equally among the portions that get it.
 
-    A component made for more portions than get it leaves some over. Without kinds there is one, named by an empty
-    string, with its share of everything.
+    A component made for more portions than get it leaves some over.
+
+    Parameters
+    ----------
+    formula
+        The recipe, with at least one portion.
+    kinds
+        Kinds of portion; none stand for one kind, named by an empty string, with its share of everything.
+
+    Raises
+    ------
+    OutOfDomainError
+        The kinds don't count up to the servings, or leave a component out.
     """
     kinds = kinds or [PortionKind("", formula.servings, formula.components)]
     check_portions(formula, kinds)
@@ -49,14 +80,26 @@ def portion_totals(formula: Formula, kinds: Sequence[PortionKind]) -> dict[str, 
 
 
 def served(formula: Formula) -> Totals:
-    """Return what all portions together hold: the batch without what a component's own yield leaves over."""
+    """Return what all portions together hold: the batch without what a component's own yield leaves over.
+
+    Parameters
+    ----------
+    formula
+        The recipe; masses [g], energy [kcal].
+    """
     if not formula.own_yields:
         return total(formula.lines)
     return added(kind.scaled(formula.servings) for kind in portion_totals(formula, ()).values())
 
 
 def suggested_kinds(formula: Formula) -> tuple[PortionKind, ...]:
-    """Return the kinds of portion that own yields ask for: with and without a component made for fewer; else none."""
+    """Return the kinds of portion that own yields ask for: with and without a component made for fewer; else none.
+
+    Parameters
+    ----------
+    formula
+        The recipe; only one component made for fewer than the whole suggests kinds.
+    """
     fewer = [(c, n) for c, n in formula.own_yields if n < formula.servings]
     if len(fewer) != 1:
         return ()

@@ -132,6 +132,18 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
     """Return the formula of a reading, and the positions of its lines that are left out for want of food or grams.
 
     Lines still asked or in conflict go in as their likeliest reading; whoever shows the result says so.
+
+    Parameters
+    ----------
+    reading
+        A text as read.
+    pantry
+        The pantry that it was read with.
+
+    Raises
+    ------
+    OutOfDomainError
+        A line weighs more than 100 kg.
     """
     lines, left_out = [], []
     for position, line in enumerate(reading.lines):

@@ -56,6 +56,20 @@ def total(lines: Iterable[FormulaLine]) -> Totals:
     """Return the totals of *lines* together: masses [g], energy [kcal].
 
     Sweetness of intense sweeteners saturates, so ``sucrose_equivalent_g`` is computed for the whole, not added up.
+
+    Parameters
+    ----------
+    lines
+        Weighed lines [g]; none give zeros.
+
+    Examples
+    --------
+    >>> total([]).energy_kcal
+    0.0
+
+    References
+    ----------
+    pantry.csv (FoodData Central, and what its columns say)
     """
     lines = list(lines)
     if not lines:
@@ -93,5 +107,13 @@ def _held(ingredient: Ingredient, free_uk: float) -> tuple[float, ...]:
 
 
 def portion(whole: Totals, servings: int) -> Totals:
-    """Return one of *servings* equal portions."""
+    """Return one of *servings* equal portions.
+
+    Parameters
+    ----------
+    whole
+        Totals of the batch.
+    servings
+        How many, >= 1.
+    """
     return whole.scaled(1 / servings)

@@ -63,7 +63,13 @@ def read_step(text: str) -> Step:
 
 
 def method_of(reading: Reading) -> Method:
-    """Return what a reading says of the method."""
+    """Return what a reading says of the method: steps with their times [min], oven [°C], tin [cm].
+
+    Parameters
+    ----------
+    reading
+        A text as read.
+    """
     return Method(tuple(map(read_step, reading.steps)), reading.oven, reading.bake_minutes, reading.tin)
 
 

@@ -100,12 +100,27 @@ def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | No
 
     Every component with sugar to cut is solved by itself, in its own dessert family; the others stay as they are.
 
+    Parameters
+    ----------
+    formula
+        The recipe in grams.
+    goals
+        What is wanted; what is left open comes from its path.
+    pantry
+        What may come in.
+    cup
+        The cup standard that amounts are told in; US by default.
+
     Raises
     ------
     NothingToReworkError
         There is no sugar of the kind to cut, or nothing besides sugar.
     OutOfDomainError
         A lock names a line that does not exist.
+
+    References
+    ----------
+    docs/method.md
     """
     cup = cup or cup_standard("us")
     made = _Made(formula, goals, cup)

@@ -26,7 +26,15 @@ class Preview:
 
 
 def frame_of(goals: Goals, formula: Formula) -> Goals:
-    """Return *goals* without what moves in a drag: cut and sweetness at the path's own, locked amounts as they were."""
+    """Return *goals* without what moves in a drag: cut and sweetness at the path's own, locked amounts as they were.
+
+    Parameters
+    ----------
+    goals
+        The wish at one position of a slider.
+    formula
+        The recipe; a lock beyond its lines stays as it is, and rework tells.
+    """
     locks = {n: formula.lines[n].grams if 0 <= n < len(formula.lines) else g for n, g in goals.locks.items()}
     return replace(goals, cut=None, keep_sweet=None, locks=locks)
 
@@ -108,7 +116,20 @@ class Drag:
 
 
 def preview(formula: Formula, goals: Goals, pantry: Pantry, support: Iterable[tuple[str, str, float]]) -> Preview:
-    """Return *formula* rebalanced with only what *support* brought in, not rounded: one position of a Drag."""
+    """Return *formula* rebalanced with only what *support* brought in, not rounded: one position of a Drag.
+
+    Parameters
+    ----------
+    formula, goals, pantry
+        As for rework.
+    support
+        What the last plan brought in: (component, pantry key, grams).
+
+    Raises
+    ------
+    NothingToReworkError, OutOfDomainError
+        As rework does.
+    """
     return Drag(formula, goals, pantry, support).at(goals)
 
 

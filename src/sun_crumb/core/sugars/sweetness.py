@@ -81,7 +81,24 @@ def intense_equivalent(glycosides_g: float, batter_g: float) -> float:
 
 
 def intense_dose(sucrose_g: float, batter_g: float) -> float:
-    """Return the glycosides [g] that taste as sweet as *sucrose_g* in *batter_g*; infinite beyond the ceiling."""
+    """Return the glycosides that taste as sweet as *sucrose_g* in *batter_g*; infinite beyond the ceiling [g].
+
+    Parameters
+    ----------
+    sucrose_g
+        Sucrose to match, >= 0 [g]
+    batter_g
+        The batter that holds it, > 0 [g]
+
+    References
+    ----------
+    constants.csv, reb_a_maximum, reb_a_half, mouth_dilution
+
+    Examples
+    --------
+    >>> round(intense_equivalent(intense_dose(60.0, 850.0), 850.0), 6)
+    60.0
+    """
     litres = batter_g / 1000 * constant("mouth_dilution")
     response = sucrose_g / (litres * 10)
     top, half = constant("reb_a_maximum"), constant("reb_a_half")
@@ -97,7 +114,26 @@ def glycosides_like_sugar(composition: Composition, cup_g: float) -> float:
 
 
 def sucrose_equivalent(parts: Iterable[tuple[Composition, float]]) -> float:
-    """Return the mass of sucrose that tastes as sweet as a mixture of (composition, grams) [g]."""
+    """Return the mass of sucrose that tastes as sweet as a mixture [g].
+
+    Parameters
+    ----------
+    parts
+        Compositions per 100 g, and how many grams of each, >= 0.
+
+    Notes
+    -----
+    Additive but for intense sweeteners, which saturate over the whole; ignores synergy.
+
+    References
+    ----------
+    relative_sweetness.csv, constants.csv
+
+    Examples
+    --------
+    >>> sucrose_equivalent([])
+    0.0
+    """
     linear = glycosides = mass = 0.0
     for composition, grams in parts:
         linear += linear_sweetness(composition) * grams / 100

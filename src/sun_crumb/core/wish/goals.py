@@ -6,6 +6,7 @@ from collections.abc import Iterable, Iterator
 from dataclasses import dataclass, field
 from functools import cache, cached_property
 from math import isfinite
+from typing import Literal, cast
 
 from sun_crumb.core.balance import families
 from sun_crumb.core.errors import OutOfDomainError, require_choice
@@ -14,7 +15,8 @@ from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.reference import table
 from sun_crumb.core.wish.eaters import eaters
 
-DEFINITIONS = {
+Definition = Literal["free_sugars_who_g", "free_sugars_uk_g", "added_sugars_us_g", "refined_sugar_g", "total_sugars_g"]
+DEFINITIONS: dict[Definition, str] = {
     "free_sugars_who_g": "free sugar",
     "free_sugars_uk_g": "free sugar (UK)",
     "added_sugars_us_g": "added sugar",
@@ -37,7 +39,7 @@ class Path:
 
     key: str
     name: str
-    definition: str
+    definition: Definition
     usual: tuple[str, ...]
     most_new: int
     cut: float
@@ -74,7 +76,7 @@ def paths() -> dict[str, Path]:
         row["key"]: Path(
             row["key"],
             row["name"],
-            row["definition"],
+            cast(Definition, row["definition"]),
             tuple(filter(None, row["usual"].split(";"))),
             int(row["most_new"]),
             float(row["cut"]),
@@ -131,7 +133,7 @@ class Goals:
     path: str = "blend"
     cut: float | None = None
     keep_sweet: float | None = None
-    definition: str | None = None
+    definition: Definition | None = None
     diets: tuple[str, ...] = ()
     cupboard: tuple[str, ...] | None = None
     avoid: tuple[str, ...] = ()
@@ -231,7 +233,7 @@ class Goals:
         return own if self.preset.most_new else max(0.3, min(own, 1 - self.wanted_cut))
 
     @property
-    def counted(self) -> str:
+    def counted(self) -> Definition:
         """The definition of sugar that is cut."""
         return self.definition or self.preset.definition
 
