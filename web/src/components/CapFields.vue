@@ -65,13 +65,7 @@ function shareOf(kind: string): number | null {
 
 <style scoped>
 fieldset {
-  border: 0;
-  padding: 0;
   margin-top: 12px;
-}
-legend {
-  font-weight: 700;
-  margin-bottom: 6px;
 }
 .row {
   display: flex;

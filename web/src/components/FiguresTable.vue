@@ -61,22 +61,13 @@ function shown(totals: Totals, key: keyof Totals): string {
 
 <style scoped>
 table {
-  width: 100%;
   margin-top: 8px;
-  border-collapse: collapse;
 }
 th,
 td {
-  padding: 4px 6px 4px 0;
   text-align: right;
-  border-bottom: 1px solid var(--hair);
-  font-weight: 400;
 }
 th:first-child {
   text-align: left;
-}
-small {
-  display: block;
-  line-height: 1.2;
 }
 </style>

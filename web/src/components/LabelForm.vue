@@ -167,18 +167,9 @@ function keep(): void {
   gap: 20px 18px;
 }
 fieldset {
-  border: 0;
-  padding: 0;
   display: flex;
   flex-wrap: wrap;
   gap: 6px 20px;
-}
-input[type='radio'],
-input[type='checkbox'] {
-  accent-color: #8a5a10;
-  width: 18px;
-  height: 18px;
-  vertical-align: -3px;
 }
 .form .v-btn {
   justify-self: start;

@@ -104,8 +104,6 @@ defineExpose({ logged })
   background: color-mix(in srgb, var(--sun) 12%, var(--paper));
 }
 fieldset {
-  border: 0;
-  padding: 0;
   margin: 8px 0;
 }
 label {
@@ -116,9 +114,6 @@ label {
   line-height: 1.3;
 }
 input[type='radio'] {
-  accent-color: #8a5a10;
-  width: 18px;
-  height: 18px;
   margin-top: 3px;
   flex: none;
 }

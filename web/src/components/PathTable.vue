@@ -119,24 +119,14 @@ p {
   flex-wrap: wrap;
   gap: 4px 20px;
 }
-input {
-  accent-color: #8a5a10;
-}
 .scroll {
   overflow-x: auto;
 }
 table {
-  width: 100%;
-  border-collapse: collapse;
   font-size: 0.9rem;
 }
 th,
 td {
-  text-align: left;
-  vertical-align: top;
-  padding: 4px 10px 4px 0;
-  border-bottom: 1px solid var(--hair);
-  font-weight: 400;
   min-width: 104px;
 }
 thead button {
@@ -147,11 +137,6 @@ thead button {
 }
 thead button[aria-pressed='true'] {
   background: color-mix(in srgb, var(--sun) 22%, transparent);
-}
-small {
-  display: block;
-  font-weight: 400;
-  line-height: 1.25;
 }
 tbody th,
 thead td {

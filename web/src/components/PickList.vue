@@ -25,26 +25,13 @@ const emit = defineEmits<{ toggle: [key: string] }>()
 </template>
 
 <style scoped>
-fieldset {
-  border: 0;
-  padding: 0;
-}
 fieldset + fieldset {
   margin-top: 12px;
-}
-legend {
-  font-weight: 700;
-  margin-bottom: 6px;
 }
 .pick {
   display: flex;
   gap: 10px;
   padding: 5px 0;
   cursor: pointer;
-}
-input {
-  accent-color: #8a5a10;
-  width: 18px;
-  height: 18px;
 }
 </style>

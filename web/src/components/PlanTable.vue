@@ -123,12 +123,7 @@ const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
 </template>
 
 <style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
 thead th {
-  text-align: left;
   font-weight: 500;
   font-size: 0.85rem;
   color: var(--quiet);
@@ -137,10 +132,7 @@ thead th {
 }
 tbody th,
 td {
-  text-align: left;
-  vertical-align: top;
   padding: 6px 8px 6px 0;
-  border-bottom: 1px solid var(--hair);
 }
 tbody th {
   width: 25%;
@@ -171,7 +163,6 @@ tbody th {
   left: 2px;
 }
 small {
-  display: block;
   font-size: 0.82rem;
   color: var(--quiet);
 }

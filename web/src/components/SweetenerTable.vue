@@ -106,16 +106,13 @@ onMounted(compare)
   overflow-x: auto;
 }
 table {
-  width: 100%;
-  border-collapse: collapse;
   white-space: nowrap;
 }
 th,
 td {
   text-align: right;
-  font-weight: 400;
+  vertical-align: middle;
   padding: 5px 8px;
-  border-bottom: 1px solid var(--hair);
 }
 th:first-child,
 td:nth-child(3),

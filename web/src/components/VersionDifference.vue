@@ -96,16 +96,10 @@ function figure(totals: Schemas['TotalsOut'], key: (typeof FIGURES)[number]['key
   overflow: auto;
 }
 table {
-  width: 100%;
-  border-collapse: collapse;
   margin: 10px 0 16px;
 }
-th,
-td {
-  text-align: left;
-  vertical-align: top;
-  padding: 4px 10px 4px 0;
-  border-bottom: 1px solid var(--hair);
+tbody th {
+  font-weight: 650;
 }
 select {
   max-width: 180px;
@@ -114,11 +108,9 @@ select {
   border-bottom: 2px solid var(--sun);
 }
 small {
-  display: block;
-  font-weight: 400;
   color: var(--quiet);
 }
-.same {
+tbody .same {
   font-weight: 400;
   color: var(--quiet);
 }
