@@ -151,7 +151,12 @@ class Limits(CloseTo):
         cost = butter * 100 / 1000 / 8
         for share, is_missed in ((0.97, True), (0.995, False), (1.2, False)):
             again = plan(
-                CAKE, path="less", cut=0.3, prices={"butter": 100.0}, most_cost=round(cost * share, 4), locks={2: butter}
+                CAKE,
+                path="less",
+                cut=0.3,
+                prices={"butter": 100.0},
+                most_cost=round(cost * share, 4),
+                locks={2: butter},
             )
             with self.subTest(share):
                 self.assertEqual("cost" in {u.goal for u in again.unmet}, is_missed)
