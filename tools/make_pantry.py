@@ -40,6 +40,7 @@ OTHERS = {
     "all": "allulose_g",
     "inu": "inulin_g",
     "pdx": "polydextrose_g",
+    "dex": "dextrin_g",
     "alc": "alcohol_g",
     "reb": "glycosides_g",
     "acid": "acid_meq",
@@ -226,7 +227,20 @@ STARCHY = (
     "sponge_fingers",
     "drinking_chocolate",
     "banana_powder",
+    "sago",
+    "vermicelli",
+    "white_bread",
+    "couscous",
+    "millet",
+    "quinoa",
+    "quinoa_cooked",
+    "sponge_cake",
+    "soft_cookies",
 )
+# Syrups made from starch, or boiled down, whose longer chains are left.
+WITH_DEXTRINS = ("corn_syrup", "brown_rice_syrup", "barley_malt_syrup", "molasses", "blackstrap_molasses")
+# Acids and the like that stand among the leavens and binders: no starch.
+NO_STARCH = ("citric_acid", "cream_of_tartar")
 SHARES = ("refined_share", "added_us_share", "free_who_share", "free_uk_share")
 
 
@@ -281,7 +295,11 @@ def _plain(entry: Entry, c: dict[str, float], given: dict[str, float], notes: li
     starch = c["carbohydrate_g"] - c["fibre_g"] - c["total_sugars_g"] - other
     if starch < -1.5:
         notes.append(f"{entry.key}: fibre and sugars exceed carbohydrate by {-starch:.1f} g")
-    c["starch_g"] = max(starch, 0.0) if entry.group in STARCHY_GROUPS or entry.key in STARCHY else 0.0
+    is_starchy = (entry.group in STARCHY_GROUPS or entry.key in STARCHY) and entry.key not in NO_STARCH
+    c["starch_g"] = max(starch, 0.0) if is_starchy else 0.0
+    if entry.key in WITH_DEXTRINS and "dextrin_g" not in given:
+        # What a syrup holds beside its sugars is their longer chains: they dissolve, and sweeten little.
+        c["dextrin_g"] = max(starch, 0.0)
     if "energy_kcal" not in found | given:
         c["energy_kcal"] = energy_by_law(c)
         entry.locator = entry.locator or "energy by calculation"

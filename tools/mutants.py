@@ -108,7 +108,7 @@ def is_seen(change: Change) -> bool:
             ROOT / "src", copy / "src", ignore=shutil.ignore_patterns("webroot", "__pycache__", "*.egg-info")
         )
         (copy / "src" / change.path.relative_to(ROOT / "src")).write_text(change.content, encoding="utf-8")
-        for part in ("bench", "tests", "tools"):
+        for part in ("bench", "docs", "tests", "tools"):
             (copy / part).symlink_to(ROOT / part)
         try:
             done = subprocess.run(

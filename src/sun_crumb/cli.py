@@ -71,9 +71,13 @@ def _plain(shape: type[BaseModel], record: object) -> dict[str, Any]:
 
 def _read(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.reading import ReadingOut
+    from sun_crumb.core.errors import EmptyRecipeError
     from sun_crumb.services import kitchen
 
-    return _plain(ReadingOut, kitchen.read(_text(arguments.file), arguments.cup))
+    found = kitchen.read(_text(arguments.file), arguments.cup)
+    if not any(line.ingredient for line in found.lines):
+        raise EmptyRecipeError("this text names no food", field="text")
+    return _plain(ReadingOut, found)
 
 
 def _analyse(arguments: argparse.Namespace) -> Any:

@@ -33,12 +33,18 @@ class Numbers(CloseTo):
 
     def test_number_words(self) -> None:
         """Common practice, no published source: a couple is two, a few three, several four."""
-        counted = ["one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten", "eleven", "twelve"]
-        wanted = {word: n for n, word in enumerate(counted, start=1)} | {
-            "a": 1, "an": 1, "fifteen": 15, "sixteen": 16, "twenty": 20, "half": 0.5, "quarter": 0.25, "dozen": 12, "couple": 2, "few": 3, "several": 4,
-        }  # fmt: skip
-        self.assertEqual(WORDS, wanted)
-        for words, value in (("half a cup", 0.5), ("a quarter cup", 0.25), ("two cups", 2)):
+        for word, value in (
+            ("a", 1), ("one", 1), ("seven", 7), ("twelve", 12), ("thirteen", 13), ("fifteen", 15), ("nineteen", 19), ("twenty", 20), ("fifty", 50),
+            ("ninety", 90), ("hundred", 100), ("half", 0.5), ("quarter", 0.25), ("dozen", 12), ("couple", 2), ("few", 3), ("several", 4),
+        ):  # fmt: skip
+            self.assertEqual(WORDS[word], value)
+        for words, value in (
+            ("half a cup", 0.5),
+            ("a quarter cup", 0.25),
+            ("two cups", 2),
+            ("two hundred and fifty grams", 250),
+            ("twenty-five ml", 25),
+        ):
             found = read_quantity(words)
             assert found is not None
             self.assertEqual(found.low, value, words)

@@ -84,7 +84,7 @@ class WaterActivity(CloseTo):
         formulas = {
             "sucrose_g": "C12H22O11", "glucose_g": "C6H12O6", "fructose_g": "C6H12O6", "lactose_g": "C12H22O11",
             "maltose_g": "C12H22O11", "galactose_g": "C6H12O6", "erythritol_g": "C4H10O4", "xylitol_g": "C5H12O5",
-            "sorbitol_g": "C6H14O6", "maltitol_g": "C12H24O11", "allulose_g": "C6H12O6",
+            "sorbitol_g": "C6H14O6", "maltitol_g": "C12H24O11", "allulose_g": "C6H12O6", "dextrin_g": "C30H52O26",
         }  # fmt: skip
         self.assertEqual(set(formulas), set(SOLUTES))
         for name, formula in formulas.items():

@@ -4,7 +4,8 @@ from __future__ import annotations
 
 import unittest
 
-from sun_crumb.core.reading.document import pieces
+from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.reading import Reading, read_recipe
 from sun_crumb.core.reading.line import clean, parse_line, split_line
 
 # line: (amounts added up, amounts restated, name, preparation)
@@ -45,28 +46,28 @@ CLEANED = {
     "2\u00a0eggs": "2 eggs", "  2   eggs ": "2 eggs", "2 eggs\u200b": "2 eggs", "1. 2 eggs": "2 eggs",
 }  # fmt: skip
 DOCUMENTS = (
-    ("Cake\n200 g flour\n2 eggs", ["title", "ingredient", "ingredient"]),
+    ("Cake\n200 g flour\n2 eggs", ["title", "food", "food"]),
     (
         "Cake\nServes 8\nIngredients:\n200 g flour\nMethod\nMix it all.",
-        ["title", "meta", "heading", "ingredient", "heading", "step"],
+        ["title", "portions", "heading", "food", "heading", "step"],
     ),
     (
         "Cake\nPrep time: 10 min\n200 g flour\nPreheat the oven to 180 C and grease a tin.",
-        ["title", "meta", "ingredient", "step"],
+        ["title", "time", "food", "step"],
     ),
     (
         "Cake\nFor the base:\n200 g flour\nFor the topping\n50 g sugar",
-        ["title", "heading", "ingredient", "heading", "ingredient"],
+        ["title", "heading", "food", "heading", "food"],
     ),
-    ("Cake\nDRY\n200 g flour\nWET INGREDIENTS\n2 eggs", ["title", "heading", "ingredient", "heading", "ingredient"]),
-    ("Cake\nNote: use ripe fruit\n2 bananas", ["title", "note", "ingredient"]),
+    ("Cake\nDRY\n200 g flour\nWET INGREDIENTS\n2 eggs", ["title", "heading", "food", "heading", "food"]),
+    ("Cake\nNote: use ripe fruit\n2 bananas", ["title", "note", "food"]),
     (
         "Cake\n2 eggs\nDirections:\n1. Beat 2 eggs.\n2. Bake 20 minutes.",
-        ["title", "ingredient", "heading", "step", "step"],
+        ["title", "food", "heading", "step", "step"],
     ),
-    ("200 g flour\n2 eggs", ["ingredient", "ingredient"]),
-    ("Cake\r\n200 g flour\r\n\r\n2 eggs", ["title", "ingredient", "ingredient"]),
-    ("# Cake\n## Ingredients\n* 200 g flour\n* 2 eggs", ["title", "heading", "ingredient", "ingredient"]),
+    ("200 g flour\n2 eggs", ["food", "food"]),
+    ("Cake\r\n200 g flour\r\n\r\n2 eggs", ["title", "food", "food"]),
+    ("# Cake\n## Ingredients\n* 200 g flour\n* 2 eggs", ["title", "heading", "food", "food"]),
 )
 
 
@@ -89,15 +90,20 @@ class Grammar(unittest.TestCase):
             with self.subTest(repr(text)):
                 self.assertEqual(clean(text), wanted)
 
-    def test_kinds_of_lines_in_a_document(self) -> None:
-        for text, kinds in DOCUMENTS:
+    def read(self, text: str) -> Reading:
+        return read_recipe(text, shipped_pantry())
+
+    def test_each_line_of_a_document_has_its_role_and_together_they_are_the_text(self) -> None:
+        for text, roles in DOCUMENTS:
             with self.subTest(text):
-                self.assertEqual([p.kind for p in pieces(text)], kinds)
+                lines = self.read(text).text_lines
+                self.assertEqual([line.role for line in lines if line.role], roles)
+                self.assertEqual("\n".join(line.text for line in lines), text.replace("\r\n", "\n"))
 
     def test_components_follow_their_headings(self) -> None:
-        found = pieces("Tart\nPastry:\n200 g flour\nFor the filling\n3 eggs\nGlaze\n50 g jam")
-        self.assertEqual([p.component for p in found if p.kind == "ingredient"], ["pastry", "filling", "glaze"])
+        found = self.read("Tart\nPastry:\n200 g flour\nFor the filling\n3 eggs\nGlaze\n50 g jam").lines
+        self.assertEqual([x.component for x in found if x.role == "food"], ["pastry", "filling", "glaze"])
 
     def test_one_line_pastes_are_cut_at_their_bullets(self) -> None:
-        found = pieces("Cake • 200 g flour • 100 g sugar • 2 eggs")
-        self.assertEqual([p.kind for p in found], ["title", "ingredient", "ingredient", "ingredient"])
+        found = self.read("Cake • 200 g flour • 100 g sugar • 2 eggs").lines
+        self.assertEqual([x.ingredient for x in found if x.role == "food"], ["plain_flour", "white_sugar", "egg"])

@@ -15,7 +15,7 @@ class Mishaps(Screens):
     def test_bad_text_is_answered_and_kept(self) -> None:
         page = self.open("/bring-in")
         source = page.get_by_label("The recipe, as it is written")
-        source.fill("qwerty asdf\nzxcv")
+        source.fill("qwerty asdf\nIngredients\nzxcv")
         expect(page.get_by_text("not understood").first).to_be_attached()
         page.evaluate(
             "text => { const t = document.querySelector('#source'); t.value = text; t.dispatchEvent(new Event('input')) }",

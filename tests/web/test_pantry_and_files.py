@@ -77,7 +77,7 @@ class PantryAndFiles(Screens):
             "Method\nBake 20 minutes, then dust with 1 tbsp cocoa."
         )
         expect(page.get_by_text("1 line to decide")).to_be_visible()
-        expect(page.get_by_text("named only in the method")).to_be_visible()
+        expect(page.locator(".problem", has_text="named only in the method")).to_be_visible()
         enough = page.get_by_label("frosting: enough for how many")
         expect(enough).to_have_value("8")
         page.get_by_role("button", name="Yes, two kinds").click()

@@ -862,6 +862,8 @@ export interface components {
             inulin_g: number;
             /** Polydextrose G */
             polydextrose_g: number;
+            /** Dextrin G */
+            dextrin_g: number;
             /** Alcohol G */
             alcohol_g: number;
             /** Glycosides G */
@@ -1498,6 +1500,18 @@ export interface components {
             /** Servings */
             servings: number;
         };
+        /**
+         * LeftOutOut
+         * @description A line that is in no total, and why; ``position`` counts the lines from 0.
+         */
+        LeftOutOut: {
+            /** Text */
+            text: string;
+            /** Why */
+            why: string;
+            /** Position */
+            position: number;
+        };
         /** LimitOut */
         LimitOut: {
             /** Grams */
@@ -1781,6 +1795,26 @@ export interface components {
             holds: components["schemas"]["TotalsOut"];
         };
         /**
+         * PortionsOut
+         * @description How many it makes, from low to high; what they are cut from; whether that is a guess; the words it was read from.
+         */
+        PortionsOut: {
+            /** Count */
+            count: number | null;
+            /** Low */
+            low: number | null;
+            /** High */
+            high: number | null;
+            /** Unit */
+            unit: string;
+            /** Whole */
+            whole: string;
+            /** Is Assumed */
+            is_assumed: boolean;
+            /** Text */
+            text: string;
+        };
+        /**
          * PreviewIn
          * @description Goals, and what the last plan brought in or moved by pieces.
          */
@@ -2017,7 +2051,7 @@ export interface components {
         };
         /**
          * ReadIn
-         * @description A pasted recipe.
+         * @description A pasted recipe; ``roles`` are what the baker says that lines of the text are, by their number, from 0.
          */
         ReadIn: {
             /** Text */
@@ -2027,6 +2061,13 @@ export interface components {
              * @default null
              */
             cup?: string | null;
+            /**
+             * Roles
+             * @default {}
+             */
+            roles?: {
+                [key: string]: "title" | "chatter" | "portions" | "time" | "heading" | "food" | "continuation" | "step" | "note" | "junk";
+            };
         };
         /** ReadLineOut */
         ReadLineOut: {
@@ -2072,6 +2113,15 @@ export interface components {
             conflict: components["schemas"]["ConflictOut"] | null;
             /** Problem */
             problem: string;
+            /** Changed */
+            changed: string;
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "title" | "chatter" | "portions" | "time" | "heading" | "food" | "continuation" | "step" | "note" | "junk";
+            /** Line */
+            line: number;
         };
         /** ReadingOut */
         ReadingOut: {
@@ -2097,7 +2147,12 @@ export interface components {
             component_yields: components["schemas"]["ComponentYieldOut"][];
             analysis: components["schemas"]["AnalysisOut"] | null;
             /** Left Out */
-            left_out: number[];
+            left_out: components["schemas"]["LeftOutOut"][];
+            portions: components["schemas"]["PortionsOut"] | null;
+            /** Text Lines */
+            text_lines: components["schemas"]["TextLineOut"][];
+            /** Source */
+            source: string;
             yield: components["schemas"]["YieldOut"] | null;
         };
         /**
@@ -2517,6 +2572,16 @@ export interface components {
         SweetenersOut: {
             /** Sweeteners */
             sweeteners: components["schemas"]["SweetenerOut"][];
+        };
+        /**
+         * TextLineOut
+         * @description One line of the text as it stands, and what it was taken for; an empty line is nothing.
+         */
+        TextLineOut: {
+            /** Text */
+            text: string;
+            /** Role */
+            role: ("title" | "chatter" | "portions" | "time" | "heading" | "food" | "continuation" | "step" | "note" | "junk") | null;
         };
         /**
          * TinIn

@@ -34,7 +34,7 @@ def _pack(body: LabelIn) -> PackIn:
 @endpoint(blueprint, "POST", "/read", body=ReadIn, returns=ReadingOut)
 def read(body: ReadIn) -> kitchen.ReadText:
     """Read a pasted recipe into weighed lines."""
-    return kitchen.read(body.text, body.cup, pantry.pantry_of(database()))
+    return kitchen.read(body.text, body.cup, pantry.pantry_of(database()), body.roles)
 
 
 @endpoint(blueprint, "POST", "/analyse", body=AnalyseIn, returns=AnalysisOut)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, fields, replace
 from time import perf_counter
@@ -15,10 +16,12 @@ from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.reading import Reading, read_recipe
+from sun_crumb.core.reading import Reading, ReadLine, read_recipe
 from sun_crumb.core.reading.match import name_index
+from sun_crumb.core.reading.records import LeftOut, Role
 from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.wish import Goals
+from sun_crumb.formats.incoming import UnreadableFileError, read_file
 
 
 @dataclass(frozen=True, slots=True)
@@ -34,10 +37,11 @@ class PlainLine:
 
 @dataclass(frozen=True, slots=True)
 class ReadText(Reading):
-    """A reading, with what its weighed lines hold and the positions of the lines that are left out for want of food or grams."""
+    """A reading, with what its weighed lines hold and what is in no total until it is decided."""
 
     analysis: Analysis | None = None
-    left_out: tuple[int, ...] = ()
+    left_out: tuple[LeftOut, ...] = ()
+    source: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,14 +51,38 @@ class TimedPlan(Plan):
     solve_ms: float
 
 
-def read(text: str, cup: str | None = None, pantry: Pantry | None = None) -> ReadText:
-    """Return *text* as read, with the analysis of what could be weighed."""
+def read(
+    text: str, cup: str | None = None, pantry: Pantry | None = None, roles: Mapping[int, Role] | None = None
+) -> ReadText:
+    """Return *text* as read, with the analysis of what could be weighed; *roles* are what the baker says that lines are."""
     pantry = pantry or shipped_pantry()
-    reading = read_recipe(text, pantry, cup)
-    formula, left_out = from_reading(reading, pantry)
+    source = page_as_text(text)
+    reading = read_recipe(source or text, pantry, cup, roles)
+    formula, positions = from_reading(reading, pantry)
+    left_out = [LeftOut(line.text, _why(line), n) for n, line in enumerate(reading.lines) if n in set(positions)]
     return ReadText(
-        **_fields_of(reading), analysis=analyse_formula(formula) if formula.lines else None, left_out=tuple(left_out)
+        **_fields_of(reading),
+        analysis=analyse_formula(formula) if formula.lines else None,
+        left_out=tuple(left_out),
+        source=source,
     )
+
+
+def page_as_text(text: str) -> str:
+    """Return the recipe of a whole page pasted as HTML as text, or an empty string where *text* is no page or holds none."""
+    if not _PAGE.search(text[:4000]):
+        return ""
+    try:
+        return read_file("pasted.html", text).text
+    except UnreadableFileError:
+        return ""
+
+
+_PAGE = re.compile(r"<!doctype html|<html[\s>]|<(?:body|script|div|article|ul|li|p|h1)\b[^>]*>", re.I)
+
+
+def _why(line: ReadLine) -> str:
+    return line.problem or ("no weight is known for it" if line.ingredient else "no food is found in it")
 
 
 def _fields_of(record: Any) -> dict[str, Any]:

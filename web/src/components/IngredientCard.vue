@@ -36,6 +36,7 @@ const NAMES: [keyof Detail['composition'], string][] = [
   ['allulose_g', 'allulose'],
   ['inulin_g', 'inulin'],
   ['polydextrose_g', 'polydextrose'],
+  ['dextrin_g', 'dextrins of syrup'],
   ['alcohol_g', 'alcohol'],
   ['glycosides_g', 'sweet glycosides'],
   ['ash_g', 'ash'],

@@ -41,9 +41,15 @@ const typed = ref<number | null>(props.modelValue)
 // All of the screen is made anew when the household changes its sign.
 const { decimal, grouping } = signs()
 
+/** What was last settled here, or came from outside: what is typed since then is not written over. */
+let settled = props.modelValue
+
 watch(
   () => props.modelValue,
-  (value) => (typed.value = value),
+  (value) => {
+    if (typed.value === settled) typed.value = value
+    settled = value
+  },
 )
 
 /** What is typed that can't be taken; it stays as typed, and nothing is changed. */
@@ -56,7 +62,9 @@ const wrong = computed(() => {
 watch(typed, () => props.isLive && settle())
 
 function settle(): void {
-  if (!wrong.value && typed.value !== props.modelValue) emit('update:modelValue', typed.value)
+  if (wrong.value) return
+  settled = typed.value
+  if (typed.value !== props.modelValue) emit('update:modelValue', typed.value)
 }
 
 /** What is there is chosen, so that typing takes its place. */

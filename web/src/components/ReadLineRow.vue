@@ -56,6 +56,7 @@ const shownGrams = computed(() => props.line.decision?.grams ?? props.line.grams
         >
       </button>
     </div>
+    <p v-if="line.changed" class="small changed">{{ line.changed }}</p>
     <LineDecision
       v-if="line.isOpen || isEditing"
       :line="line"
@@ -78,6 +79,10 @@ const shownGrams = computed(() => props.line.decision?.grams ?? props.line.grams
 </template>
 
 <style scoped>
+.changed {
+  padding-left: 30px;
+  color: var(--leaf);
+}
 .heading {
   padding: 14px 0 4px;
   font-size: 1.05rem;

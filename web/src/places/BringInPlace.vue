@@ -3,6 +3,7 @@ import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import FileButtons from '../components/FileButtons.vue'
 import PortionKinds from '../components/PortionKinds.vue'
+import RecipeText from '../components/RecipeText.vue'
 import ReadLineRow from '../components/ReadLineRow.vue'
 import { useKeys } from '../composables/useKeys'
 import { grams, kcal, plural } from '../logic/format'
@@ -33,6 +34,15 @@ const method = computed(() => {
     .filter(Boolean)
     .join(' · ')
 })
+const told = computed(() => (store.kept.servings ? null : store.reading?.portions))
+const isGuess = computed(() => !store.kept.servings && (!told.value?.count || told.value.is_assumed))
+/** What the number of portions was read from, and what they are cut from. */
+const toldWords = computed(() => {
+  if (!told.value) return ''
+  const range = told.value.high !== told.value.low ? `, up to ${told.value.high}` : ''
+  return `${told.value.whole ? `of ${told.value.whole}` : 'as it says'}${range}`
+})
+const leftOut = computed(() => (store.reading?.left_out ?? []).filter((out) => store.isOpenAt(out.position)))
 const portion = computed(() => store.analysis?.per_serving)
 const EXAMPLE = `Lemon yoghurt loaf
 Makes 10 slices
@@ -160,12 +170,11 @@ onMounted(() => void store.read())
     <div class="sides">
       <div class="source">
         <label for="source" class="quiet small">The recipe, as it is written</label>
-        <textarea
-          id="source"
+        <RecipeText
           v-model="store.kept.text"
-          spellcheck="false"
-          placeholder="Paste a recipe here: title, portions, ingredients, method."
-          @input="changed"
+          :lines="store.reading?.text_lines ?? []"
+          @typed="changed"
+          @role="(line, role) => store.setRole(line, role).catch(notices.complain)"
         />
       </div>
 
@@ -189,7 +198,8 @@ onMounted(() => void store.read())
                 @change="setServings(($event.target as HTMLInputElement).value)"
               />
               {{ plural(store.servings, store.unit) }}
-              <span v-if="!store.reading.yield && !store.kept.servings" class="guess">a guess: set it</span>
+              <span v-if="isGuess" class="guess">a guess: set it</span>
+              <span v-else-if="told" class="quiet small" :title="told.text">{{ toldWords }}</span>
             </label>
             <label :title="store.reading.cup_reason">
               <span class="quiet small">cup</span>
@@ -203,11 +213,17 @@ onMounted(() => void store.read())
               </select>
             </label>
             <span v-if="portion" class="sum">
-              <template v-if="store.open.length">so far </template
+              <template v-if="store.open.length">without what is asked </template
               ><b>{{ grams(portion.free_sugars_who_g) }}</b> free sugar,
               <b>{{ kcal(portion.energy_kcal) }}</b> in one {{ store.unit }}
             </span>
           </div>
+          <details v-if="leftOut.length" class="small left-out">
+            <summary>{{ leftOut.length }} {{ plural(leftOut.length, 'line') }} in no total yet</summary>
+            <ul>
+              <li v-for="out in leftOut" :key="out.position">{{ out.text }}: {{ out.why }}</li>
+            </ul>
+          </details>
           <p v-if="method" class="small quiet method">{{ method }}</p>
           <PortionKinds
             v-model="store.kept.portions"
@@ -247,18 +263,13 @@ onMounted(() => void store.read())
   position: sticky;
   top: 16px;
 }
-textarea {
-  width: 100%;
-  height: min(68vh, 620px);
-  margin-top: 4px;
-  padding: 14px 16px;
-  border-radius: 14px;
-  background: var(--card);
-  border: 1px solid var(--hair);
-  font: inherit;
-  line-height: 1.7;
-  color: inherit;
-  resize: vertical;
+.left-out {
+  margin: 4px 0;
+  color: var(--ember);
+}
+.left-out li {
+  padding: 0;
+  border: 0;
 }
 ul {
   list-style: none;
@@ -309,9 +320,6 @@ ul {
   }
   .source {
     position: static;
-  }
-  textarea {
-    height: 220px;
   }
 }
 </style>

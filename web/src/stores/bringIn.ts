@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { api, ApiError, ask } from '../api/client'
-import type { Decision, PortionKind, Reading, Recipe, Schemas, ShownLine } from '../api/types'
+import type { Decision, PortionKind, Reading, Recipe, Role, Schemas, ShownLine } from '../api/types'
 import { useLatest } from '../composables/useLatest'
 import { clientKey, draft, keepDraft } from '../logic/draft'
 
@@ -13,6 +13,8 @@ interface Kept {
   portions: PortionKind[]
   /** For how many portions a component is enough, where the user said so. */
   ownYields: Record<string, number>
+  /** What the baker says that a line of the text is, by its words. */
+  roles: Record<string, Role>
   clientKey: string
 }
 
@@ -25,6 +27,7 @@ const EMPTY: Kept = {
   decisions: {},
   portions: [],
   ownYields: {},
+  roles: {},
   clientKey: '',
 }
 
@@ -49,10 +52,11 @@ export const useBringIn = defineStore('bringIn', () => {
     }),
   )
   const open = computed(() => lines.value.filter((line) => line.isOpen))
+  const isOpenAt = (position: number): boolean => lines.value[position]?.isOpen ?? false
   const servings = computed(
-    () => kept.value.servings ?? reading.value?.yield?.count ?? analysis.value?.servings ?? 8,
+    () => kept.value.servings ?? reading.value?.portions?.count ?? analysis.value?.servings ?? 8,
   )
-  const unit = computed(() => reading.value?.yield?.unit ?? 'serving')
+  const unit = computed(() => reading.value?.portions?.unit || 'serving')
 
   const weighed = computed<Schemas['LineIn'][]>(() =>
     lines.value.flatMap((line) => {
@@ -97,9 +101,16 @@ export const useBringIn = defineStore('bringIn', () => {
     isReading.value = true
     try {
       const answer = await latestRead((signal) =>
-        ask(api.POST('/api/read', { body: { text: kept.value.text, cup: kept.value.cup }, signal })),
+        ask(
+          api.POST('/api/read', {
+            body: { text: kept.value.text, cup: kept.value.cup, roles: said() },
+            signal,
+          }),
+        ),
       )
       if (!answer) return
+      // A page pasted as HTML becomes the recipe that it holds.
+      if (answer.source) kept.value.text = answer.source
       reading.value = answer
       problem.value = ''
       await total()
@@ -108,6 +119,22 @@ export const useBringIn = defineStore('bringIn', () => {
     } finally {
       isReading.value = false
     }
+  }
+
+  /** What the baker says of lines, by their number in the text as it is now. */
+  function said(): Record<number, Role> {
+    const found: Record<number, Role> = {}
+    kept.value.text.split(/\r\n|[\n\r]/).forEach((line, number) => {
+      const role = kept.value.roles[line.trim()]
+      if (role) found[number] = role
+    })
+    return found
+  }
+
+  async function setRole(line: string, role: Role | undefined): Promise<void> {
+    const others = Object.fromEntries(Object.entries(kept.value.roles).filter(([key]) => key !== line.trim()))
+    kept.value.roles = role ? { ...others, [line.trim()]: role } : others
+    await read()
   }
 
   async function total(): Promise<void> {
@@ -173,6 +200,8 @@ export const useBringIn = defineStore('bringIn', () => {
 
   return {
     bringFile,
+    setRole,
+    isOpenAt,
     kept,
     reading,
     analysis,

@@ -2,19 +2,22 @@
 
 from __future__ import annotations
 
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
 
 from pydantic import Field, create_model
 
 from sun_crumb.api.schemas.base import Out, To1, TotalsOut
 from sun_crumb.schemas.fields import In, Key
 
+RoleName = Literal["title", "chatter", "portions", "time", "heading", "food", "continuation", "step", "note", "junk"]
+
 
 class ReadIn(In):
-    """A pasted recipe."""
+    """A pasted recipe; ``roles`` are what the baker says that lines of the text are, by their number, from 0."""
 
     text: str
     cup: Key | None = None
+    roles: Annotated[dict[Annotated[int, Field(ge=0, le=100_000)], RoleName], Field(max_length=2500)] = {}
 
 
 class CandidateOut(Out):
@@ -56,11 +59,41 @@ class ReadLineOut(Out):
     candidates: list[CandidateOut]
     conflict: ConflictOut | None
     problem: str
+    changed: str
+    role: RoleName
+    line: int
 
 
 class YieldOut(Out):
     count: int
     unit: str
+
+
+class PortionsOut(Out):
+    """How many it makes, from low to high; what they are cut from; whether that is a guess; the words it was read from."""
+
+    count: int | None
+    low: int | None
+    high: int | None
+    unit: str
+    whole: str
+    is_assumed: bool
+    text: str
+
+
+class TextLineOut(Out):
+    """One line of the text as it stands, and what it was taken for; an empty line is nothing."""
+
+    text: str
+    role: RoleName | None
+
+
+class LeftOutOut(Out):
+    """A line that is in no total, and why; ``position`` counts the lines from 0."""
+
+    text: str
+    why: str
+    position: int
 
 
 class OvenOut(Out):
@@ -123,7 +156,10 @@ class _ReadingOut(Out):
     times: list[StepTimeOut]
     component_yields: list[ComponentYieldOut]
     analysis: AnalysisOut | None
-    left_out: list[int]
+    left_out: list[LeftOutOut]
+    portions: PortionsOut | None
+    text_lines: list[TextLineOut]
+    source: str
 
 
 # "yield" is a word of Python, so the field can't be declared in a class body.

@@ -71,7 +71,7 @@ def contribution(ingredient: Ingredient, is_inclusion: bool = False) -> dict[str
     [g]. An inclusion keeps its water, sugar and fat to itself: it counts for mass and sweetness only.
     """
     c = ingredient.per_100g
-    soluble = c.total_sugars_g + c.polyols_g + c.allulose_g + c.inulin_g + c.polydextrose_g
+    soluble = c.total_sugars_g + c.polyols_g + c.allulose_g + c.inulin_g + c.polydextrose_g + c.dextrin_g
     found = dict.fromkeys(QUANTITIES, 0.0)
     found["mass"] = 1.0
     found["sweetness"] = linear_sweetness(c) / 100

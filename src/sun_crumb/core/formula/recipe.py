@@ -129,9 +129,10 @@ def is_crushed(text: str, preparation: str = "") -> bool:
 
 
 def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
-    """Return the formula of a reading, and the positions of its lines that are left out for want of food or grams.
+    """Return the formula of a reading, and the positions of its lines that are in no total.
 
-    Lines still asked or in conflict go in as their likeliest reading; whoever shows the result says so.
+    What is asked still (no food, no grams, or a doubt) stays out until it is decided. A line in conflict is in with the weight that
+    is trusted more. Where nothing says how many portions it makes, their number is guessed by weight and said to be assumed.
 
     Parameters
     ----------
@@ -149,7 +150,7 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
     for position, line in enumerate(reading.lines):
         if line.status in ("heading", "note"):
             continue
-        if line.ingredient is None or line.grams is None:
+        if line.status not in ("ok", "conflict") or line.ingredient is None or line.grams is None:
             left_out.append(position)
             continue
         lines.append(
@@ -158,8 +159,9 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
             )
         )
     mass = sum(line.grams for line in lines)
-    if reading.yields:
-        servings, unit, assumed = min(reading.yields.count, MOST_SERVINGS), reading.yields.unit, False
+    told = reading.portions
+    if told is not None and told.count is not None:
+        servings, unit, assumed = min(told.count, MOST_SERVINGS), told.unit, told.is_assumed
     else:
         servings, unit, assumed = min(max(round(mass / PORTION_GUESS_G), 1), MOST_SERVINGS), "serving", True
     held = {line.component for line in lines}

@@ -39,6 +39,7 @@ class Composition:
     allulose_g: float
     inulin_g: float
     polydextrose_g: float
+    dextrin_g: float
     alcohol_g: float
     glycosides_g: float
     acid_meq: float

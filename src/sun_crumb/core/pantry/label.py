@@ -220,7 +220,7 @@ def _with_sugars(made: Composition, old: Composition, stated: dict[str, float]) 
         if known
         else dict.fromkeys(SUGARS, 0.0) | {"sucrose_g": total}
     )
-    other = made.polyols_g + made.allulose_g + made.inulin_g + made.polydextrose_g
+    other = made.polyols_g + made.allulose_g + made.inulin_g + made.polydextrose_g + made.dextrin_g
     starch = made.carbohydrate_g - made.fibre_g - total - other if old.starch_g > 0 else 0.0
     return replace(made, **split, starch_g=max(starch, 0.0))
 

@@ -42,7 +42,20 @@ WORDS = {
     "twelve": 12.0,
     "fifteen": 15.0,
     "sixteen": 16.0,
+    "thirteen": 13.0,
+    "fourteen": 14.0,
+    "seventeen": 17.0,
+    "eighteen": 18.0,
+    "nineteen": 19.0,
     "twenty": 20.0,
+    "thirty": 30.0,
+    "forty": 40.0,
+    "fifty": 50.0,
+    "sixty": 60.0,
+    "seventy": 70.0,
+    "eighty": 80.0,
+    "ninety": 90.0,
+    "hundred": 100.0,
     "half": 0.5,
     "quarter": 0.25,
     "dozen": 12.0,
@@ -57,13 +70,15 @@ ONE = re.compile(
     rf"|(?P<mixed>\d+)\s*(?:\s|-|&|and)\s*(?P<mt>\d+)\s*[/⁄]\s*(?P<mb>\d+)"
     rf"|(?P<top>\d+)\s*[/⁄]\s*(?P<bottom>\d+)"
     rf"|(?P<lone>[{_GLYPHS}])"
-    rf"|(?P<thousands>\d{{1,3}}(?:[ ,]\d{{3}})+(?:\.\d+)?)(?!\d)"
+    rf"|(?P<thousands>[1-9]\d{{0,2}}(?:[ ,]\d{{3}})+(?:\.\d+)?)(?!\d)"
     rf"|(?P<plain>{_PLAIN}|\.\d+))"
 )
 _WORD = re.compile(
     r"(?P<word>(?:one|a)\s+and\s+a\s+half|(?:an?|one|two|three)[\s-]+(?:quarter|third|half)s?(?=\s)|half\s+an?\s+dozen|half\s+an?|half\s+dozen|an?\s+half|one\s+and\s+a\s+half|an?\s+quarter|three\s+quarters"
-    r"|a\s+dozen|a\s+couple|a\s+few|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|sixteen"
-    r"|twenty|half|quarter|dozen|couple|few|several)(?:\s+of)?(?=\s|$)",
+    r"|(?:an?|one|two|three|four|five|six|seven|eight|nine)\s+hundred(?:\s+and)?(?:\s+(?:ten|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety))?"
+    r"|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)[\s-](?:one|two|three|four|five|six|seven|eight|nine)"
+    r"|a\s+dozen|a\s+couple|a\s+few|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen"
+    r"|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|half|quarter|dozen|couple|few|several)(?:\s+of)?(?=\s|$)",
     re.IGNORECASE,
 )
 _PHRASES = {
@@ -121,6 +136,19 @@ def _ratio(top: str, bottom: str) -> float:
     return float(top) / float(bottom) if float(bottom) else float("inf")
 
 
+def _spelt_out(phrase: str) -> float | None:
+    """Return "two hundred and fifty" or "twenty-five" as a number."""
+    total = 0.0
+    for word in re.findall(r"[a-z]+", phrase):
+        if word == "hundred":
+            total = max(total, 1.0) * 100
+        elif word in WORDS:
+            total += WORDS[word]
+        elif word != "and":
+            return None
+    return total or None
+
+
 def read_quantity(text: str, start: int = 0, *, words: bool = True) -> Span | None:
     """Return the quantity that stands at *start* in *text*, or None where there is none.
 
@@ -144,7 +172,7 @@ def read_quantity(text: str, start: int = 0, *, words: bool = True) -> Span | No
         if word is None:
             return None
         phrase = re.sub(r"\s+", " ", word["word"].lower())
-        value = _PHRASES.get(phrase.replace("-", " ")) or WORDS.get(phrase)
+        value = _PHRASES.get(phrase.replace("-", " ")) or WORDS.get(phrase) or _spelt_out(phrase)
         if value is None:
             return None
         return Span(value, value, word.end(), is_word=True)

@@ -4,18 +4,25 @@ from __future__ import annotations
 
 import re
 from dataclasses import dataclass, replace
+from functools import cache
+
+from rapidfuzz.distance import DamerauLevenshtein
 
 from sun_crumb.core.quantities.measures import unit_words, units
 from sun_crumb.core.quantities.numbers import read_quantity
 from sun_crumb.core.reading.records import Amount
 from sun_crumb.core.reading.words import FORMS, HEAPS
+from sun_crumb.core.reference import table
 
 _ABOUT = re.compile(
     r"(?:about|approx(?:\.|imately)?|around|roughly|circa|ca\.?|c\.|~|≈|up to|at least|a good|a)\s+(?=[\d½⅓⅔¼¾⅛])", re.I
 )
 _WORD = re.compile(r"\s*-?\s*(fl\.?\s?oz\.?|fluid\s+ounces?|[A-Za-zé]+)\.?", re.I)
 _TIMES = re.compile(r"\s*[x×*]\s*(?=[\d½])", re.I)
-_SIZE = re.compile(r"\s*\b(extra[ -]large|small|medium|large|jumbo|big|xl)(?:[ -]sized?)?\b,?", re.I)
+_SIZE = re.compile(
+    r"\s*\b(extra[ -]large|x-?large|small|medium|large|jumbo|big|xl|lge|lrg|lg|smal?|sm|med|md)(?:[ -]sized?)?\b\.?,?",
+    re.I,
+)
 _PACK = re.compile(
     r"\s*\(?\b((?:lightly|firmly|loosely|well|tightly)\s+)?(" + "|".join([*HEAPS, *FORMS]) + r")\b\)?", re.I
 )
@@ -27,13 +34,27 @@ _FORM = re.compile(r"\b(" + "|".join(FORMS) + r")\b", re.I)
 _HEAP_FIRST = re.compile(r"\b(" + "|".join(HEAPS) + r")\s+(?=[\d½⅓⅔¼¾⅛]|[A-Za-z]+)", re.I)
 _AND_A_HALF = re.compile(r"\s+and\s+(?:a\s+(half|quarter|third)|three\s+(quarters))\b(?:\s+of\b)?", re.I)
 _HALVES = {"half": 0.5, "quarter": 0.25, "third": 1 / 3, "quarters": 0.75}
+_OF_A = re.compile(r"\s+(?:of\s+)?an?\s+", re.I)
 _SIZED_PIECE = re.compile(r"[- ]?(?:sized?|length)\s*(?:piece|knob|chunk)?(?:\s+of\b)?", re.I)
 _FOND = re.compile(r"\s*\b(?:good|generous|tiny|little|nice|hearty|brimming|flat)\b(?=\s)", re.I)
 
 
+_SIZES = {
+    "big": "large",
+    "xl": "extra large",
+    "xlarge": "extra large",
+    "x large": "extra large",
+    "jumbo": "extra large",
+} | {
+    **dict.fromkeys(("lg", "lge", "lrg"), "large"),
+    **dict.fromkeys(("sm", "smal"), "small"),
+    **dict.fromkeys(("med", "md"), "medium"),
+}
+
+
 def _size(word: str) -> str:
     word = word.lower().replace("-", " ")
-    return {"big": "large", "xl": "extra large"}.get(word, word)
+    return _SIZES.get(word, word)
 
 
 def read_unit(text: str, start: int) -> tuple[str, int] | None:
@@ -49,9 +70,29 @@ def read_unit(text: str, start: int) -> tuple[str, int] | None:
     if key is None and re.match(r"fl\.?\s?oz", word, re.I):
         key = "fl oz"
     if key is None:
+        key = _misspelt_unit(word.lower())
+    if key is None:
         return None
     # "1 c" is a cup, but "1 C of butter" too; a lone g, l or c glued to letters was already refused by the pattern.
     return key, match.end()
+
+
+@cache
+def _misspelt_unit(word: str) -> str | None:
+    """Return the unit that a word of five letters or more misses by one slip ("tablspoon"), unless it is part of a food's name."""
+    if len(word) < 5 or word in _food_words():
+        return None
+    found = [
+        key
+        for name, key in unit_words().items()
+        if len(name) >= 5 and DamerauLevenshtein.distance(word, name, score_cutoff=1) <= 1
+    ]
+    return found[0] if len(set(found)) == 1 else None
+
+
+@cache
+def _food_words() -> frozenset[str]:
+    return frozenset(word for row in table("pantry_names") for word in re.findall(r"[a-z]+", row["name"]))
 
 
 def read_amount(
@@ -76,9 +117,13 @@ def read_amount(
         return Amount(1.0, 1.0, found[0], text[start : found[1]].strip(), factor=factor), found[1]
     if span is None:
         return _unit_alone(text, at) if words and not heap else None
+    if re.match(r"\s*%", text[span.end :]):
+        return None  # "70% dark chocolate" says which, not how much
     if inner := _packed_inside(text, span.end, span.low, span.high):
         return inner
-    spoken = _unit_and_manner(text, span.end, factor)
+    of_a = _OF_A.match(text, span.end) if span.is_word or span.low < 1 else None
+    end = of_a.end() if of_a and read_unit(text, of_a.end()) else span.end
+    spoken = _unit_and_manner(text, end, factor)
     if needs_unit and spoken.unit is None:
         return None
     low, high, at = span.low, span.high, spoken.end

@@ -1,200 +1,196 @@
-"""Which line of a pasted text is what: title, headings, ingredient lines, method, notes."""
+"""A pasted text taken into its pieces: title, headings, foods, steps, notes, each with its role and its component."""
 
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
-from typing import Literal
+from collections.abc import Callable, Iterable, Mapping
+from dataclasses import dataclass, replace
 
-from sun_crumb.core.quantities.numbers import read_quantity
-from sun_crumb.core.reading.amounts import read_amount
-from sun_crumb.core.reading.line import clean
-from sun_crumb.core.reading.steps import read_yield
-from sun_crumb.core.reading.words import word_list
+from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
+from sun_crumb.core.reading.portions import Stated, bare_count, of_step, of_title, statements
+from sun_crumb.core.reading.records import Role
+from sun_crumb.core.reading.roles import Known, heading_kind, roles_of
 
 _FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([\w' -]{2,40}?)\s*:?$", re.I)
-_META = re.compile(
-    r"^(?:(?:serves|feeds|makes?|yields?|servings?|portions?|ready in|difficulty|course|cuisine|author|source|recipe by|"
-    r"rating|calories|equipment)\b|(?:prep(?:aration)?|cook(?:ing)?|bake|baking|total)(?: time)?\s*:|"
-    r"(?:prep(?:aration)?|cook(?:ing)?|bake|baking|total) time\b|(?:oven|temperature|by|from)\b)",
-    re.I,
-)
 # What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
 _HEAD_YIELD = re.compile(
     r"[\s,–-]*[(\[]?\s*\b(?:(?:makes?|yields?|covers|serves|fills|tops)(?:\s+enough)?(?:\s+(?:for|to \w+))?|enough\s+(?:for|to\s+\w+)|for)"
     r"\s+(?:about\s+|up to\s+)?(?P<count>\d{1,3})\b(?!\s*(?:min|h\b|hour|g\b|ml|cm))[^)\]:]{0,30}[)\]]?(?=\s*:?\s*$)",
     re.I,
 )
-_WORDED_AMOUNT = re.compile(
-    r"\b(?:a|an|one|two|three|four|half|quarter)\s+(?:a\s+)?(?:cups?|tbsps?|tsps?|tablespoons?|teaspoons?|sticks?)\b",
-    re.I,
-)
-_STEP_NUMBER = re.compile(r"^(?:step\s*)?\d{1,2}\s*[.):]\s*", re.I)
-
-
-PieceKind = Literal["title", "heading", "ingredient", "step", "note", "meta"]
+_STEP_NUMBER = re.compile(r"^(?:step\s*)?\d{1,2}\s*[.):\-–]\s*(?=\D)|^step\s+\w+\s*[:.\-–]\s*", re.I)
+_SENTENCE = re.compile(r"(?<=[.!?])\s+(?=[^\W\d_]|[(“\"])")
 
 
 @dataclass(frozen=True, slots=True)
 class Piece:
-    """One line of the text and what it is: title, heading, ingredient, step, note or meta."""
+    """One statement of the text: what it says, its role, its component, and the number of the line that it begins on."""
 
     text: str
-    kind: PieceKind
+    role: Role
     component: str
+    number: int = 0
 
 
-def _is_sentence(text: str) -> bool:
-    words = text.split()
-    if len(words) < 4:
-        return False
-    first = re.sub(r"[^a-z]", "", words[0].lower())
-    verb = first in word_list("verb")
-    return (verb and (len(words) >= 5 or text.endswith("."))) or (len(words) > 14 and ". " in text)
+@dataclass(frozen=True, slots=True)
+class Document:
+    """A text in pieces, and the role of each of its lines; an empty line has none."""
+
+    title: str
+    pieces: tuple[Piece, ...]
+    lines: tuple[tuple[Physical, Role | None], ...]
+    stated: tuple[Stated, ...]
 
 
-def _is_method_heading(text: str) -> bool:
-    words = re.findall(r"[a-z]+", text.lower())
-    return (
-        0 < len(words) <= 5
-        and not any(c.isdigit() for c in text)
-        and words[0]
-        in (
-            "method",
-            "methods",
-            "directions",
-            "direction",
-            "instructions",
-            "instruction",
-            "steps",
-            "preparation",
-            "procedure",
-            "how",
-        )
-        and set(words) <= word_list("method") | {"the", "a", "and", "to"}
+def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role] | None = None) -> Document:
+    """Return *text* in pieces.
+
+    Parameters
+    ----------
+    text
+        A pasted recipe.
+    known
+        What the pantry says of a statement.
+    forced
+        Roles that the baker has given, by the number of the line, from 0.
+    """
+    lines = physical_lines(text)
+    found = [statement for line in lines for statement in statements_of(line)]
+    roles = roles_of(found, [known(s.text) for s in found], forced)
+    pieces = _joined(found, roles)
+    by_line: dict[int, Role] = {}
+    for statement, role in zip(found, roles, strict=True):
+        by_line.setdefault(statement.line.number, role)
+    title, stated = _title(pieces)
+    pieces = _with_components(pieces)
+    return Document(
+        title,
+        tuple(pieces),
+        tuple((line, by_line.get(line.number, "junk" if line.raw.strip() else None)) for line in lines),
+        (*stated, *_stated(pieces)),
     )
 
 
-def _heading(text: str) -> str | None:
-    """Return the component that a heading names ("" for a plain "Ingredients"), or None if it is no heading."""
-    bare = text.strip("*#_= :–-").strip()
-    if not bare or len(bare) > 48 or read_quantity(bare, words=False):
-        return None
-    if re.search(
-        r"\d\s*(?:g|gms?|grams?|kg|ml|l|oz|lbs?|cups?|tbsps?|tsps?)\.?$", bare, re.I
-    ) and not text.rstrip().endswith(":"):
-        return None
+def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
+    """Return the pieces, broken lines joined to what they go on from."""
+    pieces: list[Piece] = []
+    for statement, role in zip(found, roles, strict=True):
+        text = statement.text
+        if role == "step":
+            text = _STEP_NUMBER.sub("", statement.raw.strip()) or text
+        elif role in ("title", "heading", "chatter", "portions", "note"):
+            text = statement.raw.strip() if role != "heading" else text
+        if role == "continuation" and pieces:
+            pieces[-1] = replace(pieces[-1], text=f"{pieces[-1].text} {statement.raw.strip()}")
+        elif _completes(pieces, role, text):
+            pieces[-1] = replace(pieces[-1], text=f"{pieces[-1].text} {text}")
+        else:
+            pieces.append(Piece(text, "food" if role == "continuation" else role, "", statement.line.number))
+    return pieces
+
+
+def _completes(pieces: list[Piece], role: Role, text: str) -> bool:
+    """Return whether a food's name stands on the line after its amount."""
+    if role != "food" or not pieces or pieces[-1].role != "food":
+        return False
+    return not re.search(
+        r"[^\W\d_]{3,}",
+        re.sub(r"\b(?:cups?|tbsps?|tsps?|grams?|tablespoons?|teaspoons?|large|small|medium)\b", "", pieces[-1].text),
+    ) and not re.match(r"\d", text)
+
+
+def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
+    first = next((p for p in pieces if p.role == "title"), None)
+    if first is None:
+        return "", []
+    title, said = of_title(first.text.strip(" *#_=|·•"))
+    return title.strip(" *#_=|:–—-"), [said] if said else []
+
+
+def _with_components(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with the component that the heading above each names; stages of one mixture name none."""
+    found: list[Piece] = []
+    component, outer = "", ""
+    for n, piece in enumerate(pieces):
+        if piece.role == "heading":
+            kind = heading_kind(piece.text)
+            if kind in ("ingredients", "method", "notes"):
+                if kind == "ingredients":
+                    component = outer = ""
+            elif kind == "stage":
+                component = outer
+            elif _is_followed_by_food(pieces, n):
+                named = component_of(piece.text)
+                if named is not None:
+                    component = outer = named
+        found.append(replace(piece, component=component))
+    return found
+
+
+def _is_followed_by_food(pieces: list[Piece], n: int) -> bool:
+    """Return whether a food stands under a heading before the next heading or step."""
+    for piece in pieces[n + 1 :]:
+        if piece.role == "food":
+            return True
+        if piece.role in ("heading", "step"):
+            return False
+    return False
+
+
+def component_of(text: str) -> str | None:
+    """Return the component that a heading names, in small letters; empty for the base, None where it names none."""
+    bare = _HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
+    bare = re.sub(r"\([^)]*\)", "", bare).strip(" *#_=:–—-")
     found = _FOR_THE.match(bare)
-    uses = r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying)\b"
-    if found and (text.rstrip().endswith(":") or not re.search(uses, bare, re.I)):
-        return found[1].strip().lower()
-    words = re.findall(r"[a-z]+", bare.lower())
-    if not words or len(words) > 5:
-        return None
-    if words[0] in ("ingredients", "ingredient"):
-        return ""
-    if words[-1] in ("ingredients", "ingredient"):
-        return " ".join(words[:-1])
-    if text.rstrip().endswith(":") or text.startswith("#"):
-        return " ".join(words)
-    if bare.isupper() and len(words) <= 4 and not _WORDED_AMOUNT.search(bare):
-        return " ".join(words)
-    component = word_list("component")
-    if words[-1] in component and len(words) <= 3 and ((text[:1].isupper() and len(words) == 1) or text.istitle()):
-        return " ".join(words)
-    return None
-
-
-_NUMBERED_TITLE = re.compile(r"^\w+[- ](?:ingredients?|minutes?|min|bowl|pan|pot|step|layer|tier|way|hour|day)\b", re.I)
-
-
-def _is_numbered_title(line: str, following: str) -> bool:
-    """Return whether a first line that begins with a count is a title: "A simple loaf", "3-ingredient cookies"."""
-    if _NUMBERED_TITLE.match(line):
-        return True
-    begins_list = _heading(following) is not None or _META.match(following) is not None
-    capitals = sum(word[:1].isupper() for word in line.split())
-    return begins_list or (not line[:1].isdigit() and capitals >= 3)
+    words = (found[1] if found else bare).strip().lower()
+    words = re.sub(r"^(?:step\s+)?\d+\s*[.)]\s*", "", words)
+    if words.endswith((" ingredients", " ingredient")):
+        words = words.rsplit(" ", 1)[0]
+        if heading_kind(words) == "stage":
+            return ""
+    return words if re.search(r"[^\W\d_]", words) else None
 
 
 def own_yield(piece: Piece) -> int | None:
-    """Return how many portions the component of a heading or meta line is enough for, or None where it does not say."""
-    if not piece.component or piece.kind not in ("heading", "meta"):
-        return None
-    if piece.kind == "heading":
+    """Return for how many portions the component of a heading or a line under it is said to be enough, or None."""
+    if piece.role == "heading":
         found = _HEAD_YIELD.search(piece.text)
         return int(found["count"]) if found and 1 <= int(found["count"]) <= 400 else None
-    stated = read_yield(piece.text)
-    return stated.count if stated else None
+    if piece.role != "portions":
+        return None
+    stated = next((s for s in statements(piece.text) if s.count), None)
+    return stated.count.low if stated and stated.count else None
 
 
-def pieces(text: str) -> list[Piece]:
-    """Return every non-empty line of *text* with its kind and component, in order.
-
-    The first line that is neither an amount nor a heading is the title. After a heading such as "Method", lines are
-    steps until a heading names ingredients again.
-    """
-    lines = [line for line in (part.strip() for part in re.split(r"\r\n|\r|\n|\u2028", text)) if line]
-    # Some pages paste as one line with bullets or semicolons.
-    if len(lines) == 1 and len(re.findall(r"[;•]", lines[0])) >= 2:
-        lines = [p.strip() for p in re.split(r"[;•]", lines[0]) if p.strip()]
-    walk = _Walk()
-    for number, raw in enumerate(lines):
-        if line := clean(raw):
-            walk.take(raw, line, lines[number + 1] if number + 1 < len(lines) else "")
-    return walk.found
+def _told(text: str) -> list[Stated]:
+    bare = bare_count(text)
+    return [*statements(text), *([bare] if bare else [])]
 
 
-class _Walk:
-    """A text being walked through line by line."""
-
-    def __init__(self) -> None:
-        self.found: list[Piece] = []
-        self.component, self.section, self.has_title = "", "", False
-
-    def take(self, raw: str, line: str, following: str) -> None:
-        """Take one line, *raw* and cleaned, with the one that follows it."""
-        if _is_method_heading(line.strip("*#_:= ")):
-            self.section = "method"
-            self._put(line, "heading")
-            return
-        heading = _heading(_HEAD_YIELD.sub("", re.sub(r"^[-*•\s]+(?=\S+.*:$)", "", raw))) if len(raw) < 100 else None
-        if heading is not None and (self.has_title or heading == "" or raw.rstrip().endswith(":")):
-            self._begin(heading)
-            self._put(line, "heading")
-        elif self.section == "method":
-            self._put(_STEP_NUMBER.sub("", raw.strip()), "step")
-        else:
-            kind = self._kind(raw, line, following)
-            self.has_title = self.has_title or kind in ("title", "ingredient")
-            self._put(line, kind)
-
-    def _put(self, text: str, kind: PieceKind) -> None:
-        self.found.append(Piece(text, kind, self.component))
-
-    def _begin(self, heading: str) -> None:
-        """Go into the section that a heading names."""
-        if heading == "" or self.section != "method" or heading.split()[-1:] == ["ingredients"]:
-            self.section = "ingredients"
-        if self.section == "ingredients":
-            self.component = heading
-
-    def _kind(self, raw: str, line: str, following: str) -> PieceKind:
-        """Return what a line outside the method is."""
-        amount = read_amount(line)
-        has_unit = bool(amount and amount[0].unit)
-        is_first = not self.has_title and not self.found
-        if is_first and (amount is None or (amount[0].unit is None and _is_numbered_title(line, following))):
-            return "title"
-        if _is_meta(line, has_amount=amount is not None, has_unit=has_unit):
-            return "meta"
-        if _is_sentence(line) and not (has_unit and _STEP_NUMBER.match(raw.strip()) is None):
-            return "step"
-        return "note" if re.match(r"^(?:note|tip|nb|n\.b\.)\b", line, re.I) else "ingredient"
-
-
-def _is_meta(line: str, *, has_amount: bool, has_unit: bool) -> bool:
-    """Return whether a line speaks of the recipe itself: portions, times."""
-    if _META.match(line) and not has_unit:
-        return True
-    return not has_amount and bool(read_yield(line)) and len(line.split()) <= 8
+def _stated(pieces: Iterable[Piece]) -> list[Stated]:
+    """Return all that the text says of portions outside its title, each with how far its place is trusted."""
+    pieces = list(pieces)
+    first = next((p.component for p in pieces if p.role == "food"), "")
+    sentences = sum(len(_SENTENCE.split(p.text)) for p in pieces if p.role == "step")
+    found: list[Stated] = []
+    at = 0
+    for piece in pieces:
+        # What stands behind the method speaks of the whole again.
+        is_whole = piece.component in ("", first) or at > 0
+        match piece.role:
+            case "portions":
+                told = _told(piece.text)
+                found += told if is_whole else [replace(s, trust=0.5 * s.trust) for s in told]
+            case "chatter" | "time" | "junk" | "note":
+                for sentence in _SENTENCE.split(piece.text):
+                    found += [replace(s, trust=0.85 * s.trust) for s in _told(sentence) if is_whole]
+            case "step":
+                for sentence in _SENTENCE.split(piece.text):
+                    at += 1
+                    if said := of_step(sentence, is_late=at > 0.6 * sentences):
+                        found.append(said)
+            case "heading" if heading_kind(piece.text) == "ingredients" and is_whole:
+                found += statements(piece.text)
+                if (inside := re.search(r"\(([^)]*)\)", piece.text)) and (bare := bare_count(inside[1])):
+                    found.append(bare)
+    return found

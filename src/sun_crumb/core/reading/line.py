@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 from dataclasses import dataclass, field, replace
+from functools import lru_cache
 
 from sun_crumb.core.quantities.measures import units
 from sun_crumb.core.quantities.numbers import ONE
@@ -37,7 +38,7 @@ _PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I)
 _TRAILING = re.compile(
-    r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b).*)$",
+    r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b|(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve)\s*$).*)$",
     re.I,
 )
 _LAST_PINCH = re.compile(
@@ -92,7 +93,20 @@ def clean(text: str) -> str:
 
 def split_line(text: str) -> list[str]:
     """Return the ingredient statements in one line: two where it names two foods ("2 eggs plus 1 yolk")."""
-    return _of_eggs(text) or _parts_of_a_fruit(text) or _shared(text) or _summed(text) or [text]
+    return _from_a_tin(text) or _of_eggs(text) or _parts_of_a_fruit(text) or _shared(text) or _summed(text) or [text]
+
+
+def _from_a_tin(text: str) -> list[str] | None:
+    """Read "aquafaba from 1 tin chickpeas": a tin's worth of what is in it."""
+    if found := _FROM_A_TIN.match(text):
+        return [f"{found['count'] or 1} tin {found['food']}"]
+    return None
+
+
+_FROM_A_TIN = re.compile(
+    r"^(?:the\s+)?(?P<food>aquafaba|liquid|brine|cream|juice)\s+(?:from|of)\s+(?:(?P<count>\d|one|two|an?)\s+)?(?:\([^)]*\)\s*|\d+\s*g\s+)?(?:tins?|cans?|jars?)\b(?:\s+(?:of\s+)?chick\s?peas)",
+    re.I,
+)
 
 
 def _of_eggs(text: str) -> list[str] | None:
@@ -159,6 +173,7 @@ def _part(word: str) -> str:
     return {"juiced": "juice", "zested": "zest", "rind": "zest", "peel": "zest"}.get(word.lower(), word.lower())
 
 
+@lru_cache(maxsize=4096)
 def parse_line(text: str) -> ParsedLine:
     """Return *text*, one cleaned ingredient statement, taken apart.
 
@@ -270,7 +285,10 @@ class _Statement:
         found = read_amount(_RESTATES.sub("", aside.strip()))
         if not found or not (found[0].unit or found[0].size):
             return False
-        self.also.append(with_form(found[0], aside))
+        amount = with_form(found[0], aside)
+        if self.sums and self.sums[0].middle > 1 and _EACH_OF_THEM.search(aside):
+            amount = replace(amount, low=amount.low * self.sums[0].low, high=amount.high * self.sums[0].high)
+        self.also.append(amount)
         return True
 
     def take_restated(self) -> None:
@@ -289,6 +307,7 @@ class _Statement:
             self.sums[0] = replace(self.sums[0], size=size[1].lower().replace("-", " "))
 
 
+_EACH_OF_THEM = re.compile(r"\b(?:each|apiece|a piece)\b", re.I)
 _RESTATES = re.compile(r"^(?:or|about|approx\.?|that'?s|total|weighing|=)\s*", re.I)
 _SAID_AGAIN = re.compile(r"(?:\babout|\bapprox\.?|\bapproximately|\baround|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", re.I)
 _SIZE_BEHIND = re.compile(r"\b(small|medium|large|extra[- ]large)\b", re.I)

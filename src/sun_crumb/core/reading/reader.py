@@ -3,19 +3,36 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.errors import EmptyRecipeError, TextTooLongError
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.pantry.names import words_of
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard, units
+from sun_crumb.core.quantities.nouns import singular
+from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.cups import infer_cup
-from sun_crumb.core.reading.document import Piece, own_yield, pieces
+from sun_crumb.core.reading.document import Document, Piece, document, own_yield
 from sun_crumb.core.reading.line import parse_line, split_line
 from sun_crumb.core.reading.match import is_sure, name_index
 from sun_crumb.core.reading.mentions import mentions
-from sun_crumb.core.reading.records import Amount, Candidate, ComponentYield, LineStatus, ParsedLine, Reading, ReadLine
-from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin, read_yield
+from sun_crumb.core.reading.portions import portions
+from sun_crumb.core.reading.records import (
+    Amount,
+    Candidate,
+    ComponentYield,
+    LineStatus,
+    ParsedLine,
+    Portions,
+    Reading,
+    ReadLine,
+    Role,
+    TextLine,
+    Yield,
+)
+from sun_crumb.core.reading.roles import Known
+from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin
 from sun_crumb.core.reading.weigh import is_absurd, weigh
 from sun_crumb.core.reading.words import word_list
 
@@ -37,7 +54,7 @@ class _Draft:
     is_mention: bool = False
 
 
-def read_recipe(text: str, pantry: Pantry, cup: str | None = None) -> Reading:
+def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mapping[int, Role] | None = None) -> Reading:
     """Return *text* as a recipe in grams.
 
     Parameters
@@ -48,6 +65,8 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None) -> Reading:
         Where names are looked up.
     cup
         The cup standard to use; by default it is inferred from the text.
+    roles
+        What the baker says that lines are, by their number, from 0; the rest follows.
 
     Raises
     ------
@@ -63,61 +82,86 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None) -> Reading:
         )
     if not text.strip():
         raise EmptyRecipeError("there is no text to read: paste a recipe, one ingredient on each line", field="text")
-    found = pieces(text)
-    if len(found) > MOST_LINES:
+    if (count := len(_LINE_END.findall(text)) + 1) > MOST_LINES:
         raise TextTooLongError(
-            f"the text has {len(found):,} lines; at most {MOST_LINES:,} are read", field="text", most=MOST_LINES
+            f"the text has {count:,} lines; at most {MOST_LINES:,} are read", field="text", most=MOST_LINES
         )
-    title = next((p.text for p in found if p.kind == "title"), "")
-    drafts = [draft for piece in found if piece.kind != "title" for draft in _drafts(piece, pantry)]
+    read = document(text, lambda statement: _known(statement, pantry), roles)
+    found = read.pieces
+    drafts = [draft for piece in found if piece.role != "title" for draft in _drafts(piece, pantry)]
     drafts += _mentioned(found, drafts, pantry)
     pairs = [(d.parsed, d.ingredient) for d in drafts if d.parsed is not None]
     if cup is None:
         standard, reason = infer_cup(text, pairs)
     else:
         standard, reason = cup_standard(cup), "chosen"
-    method = "\n".join(p.text for p in found if p.kind in ("step", "note", "meta"))
-    first = next((p.component for p in found if p.kind == "ingredient"), "")
-    whole = [p for p in found if p.kind in ("meta", "title") and p.component in ("", first)]
+    steps = tuple(p.text for p in found if p.role == "step")
+    method = "\n".join(p.text for p in found if p.role not in ("food", "heading", "junk"))
+    first = next((p.component for p in found if p.role == "food"), "")
     own = {p.component: n for p in found if p.component != first and (n := own_yield(p)) is not None}
+    told = portions(read.stated)
     return Reading(
-        title=dessert_of(title)[:200],
-        yields=read_yield("\n".join(p.text for p in whole))
-        or read_yield("\n".join(p.text for p in found if p.kind in ("step", "note"))),
+        title=read.title[:200],
+        yields=_yield_of(told),
         cup=standard.key,
         cup_ml=standard.cup_ml,
         cup_reason=reason,
-        oven=read_oven(method),
-        bake_minutes=read_bake_minutes(method),
+        oven=read_oven("\n".join(steps)) or read_oven(method),
+        bake_minutes=read_bake_minutes("\n".join(steps)) or read_bake_minutes(method),
         lines=tuple(_finish(draft, pantry, standard) for draft in drafts),
-        steps=tuple(p.text for p in found if p.kind == "step"),
-        tin=read_tin(f"{method}\n{title}"),
+        steps=steps,
+        tin=read_tin(f"{method}\n{_heading_text(read)}"),
         component_yields=tuple(ComponentYield(component, count) for component, count in own.items()),
-        times=read_times("\n".join(p.text for p in found if p.kind == "step")),
+        times=read_times("\n".join(steps)),
+        portions=told,
+        text_lines=tuple(TextLine(line.raw, role) for line, role in read.lines),
     )
 
 
-# What a title's last parenthesis says of the yield or the time, not of the dessert.
-_ASIDE = re.compile(
-    r"\s*[(\[](?=[^()\[\]]*\d)(?=[^()\[\]]*\b(?:makes?|serves?|yields?|for|about|slices?|pieces?|servings?|portions?|loaf|loaves|"
-    r"squares?|cookies|muffins|bars|people|min(?:ute)?s?|hours?)\b)[^()\[\]]*[)\]]\s*$",
-    re.I,
-)
+_LINE_END = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
 
 
-def dessert_of(title: str) -> str:
-    """Return a title without what its last parenthesis says of the yield; one that is all parenthesis stays.
+def _heading_text(read: Document) -> str:
+    return "\n".join(line.raw for line, role in read.lines if role == "title")
 
-    Examples
-    --------
-    >>> dessert_of("Fig loaf (makes 1 loaf, 10 slices)"), dessert_of("Brownies (the fudgy ones)")
-    ('Fig loaf', 'Brownies (the fudgy ones)')
-    """
-    return _ASIDE.sub("", title) or title
+
+def _yield_of(told: Portions | None) -> Yield | None:
+    """Return what the text states that it makes: portions, or else what they would be cut from."""
+    if told is not None and told.count is not None and (not told.is_assumed or told.whole):
+        return Yield(told.count, told.unit)
+    if told is None or not told.whole:
+        return None
+    number, noun = told.whole.split(" ", 1)
+    return Yield(int(number), singular(noun))
+
+
+def _known(text: str, pantry: Pantry) -> Known:
+    """Return what the pantry says of a statement; a long one is no ingredient line."""
+    if len(text) > LONGEST_LINE:
+        return Known(False, False, False, False, False)
+    statement = split_line(text)[0] if len(text) < 160 else text
+    parsed = parse_line(statement)
+    amount = parsed.sums[0] if parsed.sums else None
+    name = parsed.name
+    has_food = False
+    if name and len(name.split()) <= 9 and _LETTERS.search(name):
+        candidates = name_index(pantry).match(name, parsed.preparation)
+        has_food = bool(candidates) and candidates[0].confidence >= KNOWN
+    return Known(
+        has_food=has_food,
+        has_amount=amount is not None,
+        has_unit=amount is not None and amount.unit is not None,
+        is_behind=amount is not None and read_amount(statement) is None,
+        is_only_amount=amount is not None and not _LETTERS.search(name) and not parsed.preparation,
+    )
+
+
+# How well a name must fit for its line to be taken for a food's, before anything is weighed.
+KNOWN = 0.6
 
 
 def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:
-    if piece.kind != "ingredient":
+    if piece.role != "food":
         return [_Draft(piece, None, [], None)]
     if len(piece.text) > LONGEST_LINE:
         return [_Draft(piece, None, [], None, "too long for an ingredient line")]
@@ -146,7 +190,7 @@ def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:
     return drafts
 
 
-def _mentioned(found: list[Piece], drafts: list[_Draft], pantry: Pantry) -> list[_Draft]:
+def _mentioned(found: Sequence[Piece], drafts: list[_Draft], pantry: Pantry) -> list[_Draft]:
     """Return drafts of the foods that only the method names with an amount; what the list holds is not repeated."""
     index = name_index(pantry)
     listed = {d.ingredient.key for d in drafts if d.ingredient}
@@ -154,7 +198,7 @@ def _mentioned(found: list[Piece], drafts: list[_Draft], pantry: Pantry) -> list
     components = list(dict.fromkeys(d.piece.component for d in drafts if d.parsed))
     extra: list[_Draft] = []
     for piece in found:
-        for statement in mentions(piece.text) if piece.kind == "step" else ():
+        for statement in mentions(piece.text) if piece.role == "step" else ():
             parsed = parse_line(statement)
             if not parsed.name or not parsed.sums:
                 continue
@@ -173,7 +217,9 @@ def _mentioned(found: list[Piece], drafts: list[_Draft], pantry: Pantry) -> list
             food = pantry[candidates[0].ingredient]
             # A method often stands after the last component's list; the component that the step names is meant.
             where = next((c for c in components if c and c in piece.text.lower()), components[0] if components else "")
-            extra.append(_Draft(Piece(statement, "ingredient", where), parsed, candidates, food, is_mention=True))
+            extra.append(
+                _Draft(Piece(statement, "food", where, piece.number), parsed, candidates, food, is_mention=True)
+            )
     return extra
 
 
@@ -200,8 +246,8 @@ def _told_apart(
 def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
     piece, parsed = draft.piece, draft.parsed
     if parsed is None:
-        told: LineStatus = "heading" if piece.kind == "heading" else "unreadable" if draft.problem else "note"
-        return ReadLine(piece.text, piece.component, told, problem=draft.problem)
+        told: LineStatus = "heading" if piece.role == "heading" else "unreadable" if draft.problem else "note"
+        return ReadLine(piece.text, piece.component, told, problem=draft.problem, role=piece.role, line=piece.number)
     first: Amount | None = parsed.sums[0] if parsed.sums else None
     low, high, unit = _in_contract_unit(first)
     base = ReadLine(
@@ -216,6 +262,7 @@ def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
         preparation=parsed.preparation,
         is_optional=parsed.is_optional,
         alternatives=parsed.alternatives,
+        line=piece.number,
     )
     absurd = next((a for a in (*parsed.sums, *parsed.also) if is_absurd(a)), None)
     if absurd is not None:
@@ -288,6 +335,7 @@ def _weighed(
         candidates=candidates,
         conflict=weight.conflict if weight else None,
         problem=problem,
+        changed=weight.changed if weight else "",
     )
 
 

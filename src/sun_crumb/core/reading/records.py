@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from typing import Literal
 
+Role = Literal["title", "chatter", "portions", "time", "heading", "food", "continuation", "step", "note", "junk"]
 LineStatus = Literal["ok", "ask", "conflict", "heading", "note", "unreadable"]
 
 
@@ -95,6 +96,26 @@ class ReadLine:
     candidates: tuple[Candidate, ...] = ()
     conflict: Conflict | None = None
     problem: str = ""
+    changed: str = ""
+    role: Role = "food"
+    line: int = 0
+
+
+@dataclass(frozen=True, slots=True)
+class TextLine:
+    """One line of the text as it stands, and its role; an empty line has none. All of them, joined by line ends, are the text."""
+
+    text: str
+    role: Role | None
+
+
+@dataclass(frozen=True, slots=True)
+class LeftOut:
+    """A line that is in no total, and why."""
+
+    text: str
+    why: str
+    position: int
 
 
 @dataclass(frozen=True, slots=True)
@@ -103,6 +124,21 @@ class Yield:
 
     count: int
     unit: str
+
+
+@dataclass(frozen=True, slots=True)
+class Portions:
+    """What a recipe says of portions: how many (from ``low`` to ``high``; the cautious one is ``count``), what one is called, what they
+    are cut from ("1 loaf"), whether the number is a guess, and the words it was read from. Without a count only the whole is told.
+    """
+
+    count: int | None
+    low: int | None
+    high: int | None
+    unit: str
+    whole: str
+    is_assumed: bool
+    text: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -173,3 +209,5 @@ class Reading:
     tin: Tin | None = None
     times: tuple[StepTime, ...] = ()
     component_yields: tuple[ComponentYield, ...] = ()
+    portions: Portions | None = None
+    text_lines: tuple[TextLine, ...] = ()

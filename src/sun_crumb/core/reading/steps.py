@@ -13,7 +13,10 @@ _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenh
 _BARE = re.compile(r"\b(?:oven|preheat|bake)\b[^.\n]{0,40}?\b(\d{3})\s*(?:°|º|degrees)?", re.I)
 _GAS = re.compile(r"\bgas(?:\s*mark)?\s*(\d{1,2}|¼|½)", re.I)
 _FAN = re.compile(r"\b(?:fan|convection|fan[- ]forced)\b", re.I)
-_FAN_AFTER = re.compile(r"^\s*\(?\s*(?:fan|convection)", re.I)
+_FAN_AFTER = re.compile(r"^\s*\(?\s*(?:fan|convection)(?!\s*(?:oven)?\s*:?\s*\d)", re.I)
+_PLAIN_NAMED = re.compile(
+    r"(\d{3})\s*(?:°|º)?\s*(?:C\b)?\s*(?:conventional|static|regular|without fan|no fan|top and bottom)", re.I
+)
 GAS_MARK_C = {
     "¼": 110,
     "½": 120,
@@ -83,14 +86,41 @@ def read_oven(text: str) -> Oven | None:
     >>> read_oven("Heat the oven to 350 °F.")
     Oven(temperature_c=177.0, is_fan=False)
     """
+    for is_oven in (True, False):
+        for sentence in _SENTENCES.split(text):
+            if bool(_OVEN_WORDS.search(sentence)) == is_oven and (found := _setting(sentence, is_oven=is_oven)):
+                return found
+    return None
+
+
+# A sentence that heats an oven, and one whose temperature is that of a pan, a syrup, a custard, of oil or of the thing itself.
+_SENTENCES = re.compile(r"(?<=[.;!?])\s+(?=\D)|\n")
+_OVEN_WORDS = re.compile(r"\boven\b|\bpre-?heat|\bbak(?:e|ed|ing)\b|\broast|\bgas(?:\s*mark)?\s*[\d¼½]|\bshelf\b", re.I)
+_NO_OVEN = re.compile(
+    r"thermometer|soft[- ]ball|hard[- ]ball|soft[- ]crack|hard[- ]crack|\bsyrup\b|\bcaramel|\bcustard\b|\bfry|\boil\b|\bsimmer|\bboil|\bpan\b|\binternal\b|"
+    r"\bcore\b|\bcentre\b|\bcenter\b|\bregisters?\b|\breaches\b|\btemper(?:ed|ing)?\b|\bwater bath\b|\bmilk\b|\bcream\b|\bfridge\b|\bfreezer\b|\blukewarm\b",
+    re.I,
+)
+
+
+def _setting(text: str, *, is_oven: bool) -> Oven | None:
+    """Return the setting that one sentence tells, unless it is the temperature of something else."""
     plain, fan = _celsius(text)
     if plain is None and fan is None:
         plain, fan = _fahrenheit(text)
-    if plain is None and fan is None:
+    if plain is None and fan is None and is_oven:
         plain = _gas_or_bare(text)
-    if plain is not None:
-        return Oven(plain, False)
-    return Oven(fan, True) if fan is not None else None
+    if plain is None and fan is None:
+        return None
+    if not is_oven and (_NO_OVEN.search(text) or not 120 <= (plain or fan or 0) <= 260):
+        return None
+    if (
+        is_oven
+        and not re.search(r"\boven\b|pre-?heat|\bgas", text, re.I)
+        and _NO_OVEN.search(text.split(str(int(plain or fan or 0)))[0])
+    ):
+        return None
+    return Oven(plain, False) if plain is not None else Oven(fan or 0.0, True)
 
 
 def _celsius(text: str) -> tuple[float | None, float | None]:
@@ -102,6 +132,8 @@ def _celsius(text: str) -> tuple[float | None, float | None]:
             before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 14]
             is_fan = bool(_FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1]))
             found.setdefault(is_fan, value)
+    if False not in found and (named := _PLAIN_NAMED.search(text)):
+        found[False] = float(named[1])
     return found.get(False), found.get(True)
 
 

@@ -2,13 +2,16 @@
 
 from __future__ import annotations
 
+import re
 from dataclasses import dataclass, replace
+from functools import cache
 from math import isfinite
 
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.household import grams_text, spoon_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard, cup_standards, units, volume_ml
 from sun_crumb.core.reading.records import Amount, Conflict, ParsedLine, Statement
+from sun_crumb.core.reference import table
 
 AGREE = 0.20
 MOST_GRAMS = 50_000.0
@@ -29,6 +32,7 @@ class Weight:
     high: float
     stated: float | None
     conflict: Conflict | None
+    changed: str = ""
 
 
 def one_amount(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: str = "") -> float | None:
@@ -131,7 +135,65 @@ def is_absurd(amount: Amount) -> bool:
     return grams > MOST_GRAMS
 
 
+@dataclass(frozen=True, slots=True)
+class Factor:
+    """Words that change what goes in: of tins, or of raw food, *factor* of it is left."""
+
+    words: re.Pattern[str]
+    unless: re.Pattern[str] | None
+    needs_tin: bool
+    roles: tuple[str, ...]
+    keys: frozenset[str]
+    factor: float
+    does: str
+
+    def holds(self, line: ParsedLine, ingredient: Ingredient) -> bool:
+        """Return whether the words of a line change this food's weight."""
+        if not (ingredient.key in self.keys or (self.roles and ingredient.has_role(*self.roles))):
+            return False
+        if not self.words.search(line.text) or (self.unless and self.unless.search(line.text)):
+            return False
+        return not self.needs_tin or bool(_TINNED.search(line.text))
+
+
+_TINNED = re.compile(r"\b(?:tins?|cans?|jars?|tinned|canned)\b", re.I)
+
+
+@cache
+def _factors() -> tuple[Factor, ...]:
+    return tuple(
+        Factor(
+            re.compile(rf"\b(?:{row['words']})\b", re.I),
+            re.compile(row["unless"], re.I) if row["unless"] else None,
+            row["needs"] == "tin",
+            tuple(row["roles"].split()),
+            frozenset(row["keys"].split()),
+            float(row["factor"]),
+            row["does"],
+        )
+        for row in table("line_factors")
+    )
+
+
 def weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight | None:
+    """Return the grams of a parsed line as *ingredient*, with what its words take off: drained, squeezed, only the cream."""
+    found = _weigh(line, ingredient, cup)
+    if found is None:
+        return None
+    for factor in _factors():
+        if factor.holds(line, ingredient):
+            # A tin by its measure in the pantry is weighed without its liquid already.
+            if factor.needs_tin and ingredient.measure("tin") and found.stated is None and factor.does == "drained":
+                return found
+            less = found.grams * factor.factor
+            words = f"{factor.does}: {grams_text(found.grams)} becomes {grams_text(less)}"
+            return replace(
+                found, grams=less, low=found.low * factor.factor, high=found.high * factor.factor, changed=words
+            )
+    return found
+
+
+def _weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight | None:
     """Return the grams of a parsed line as *ingredient*, or None where nothing stated can be turned into grams.
 
     A stated weight wins over a cup or a count, unless no standard cup, packing or size comes within 20 % of it:

@@ -1,0 +1,184 @@
+"""The lines of a pasted text taken into statements: cells of tables and columns, foods that run on in one line."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import dataclass
+
+from sun_crumb.core.quantities.numbers import WORDS
+from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.line import clean
+from sun_crumb.core.reading.words import word_list
+
+_BREAK = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
+_BAR = re.compile(r"\s*[|\t\u2502\u00a6]\s*")
+_GAP = re.compile(r"\s{3,}")
+_RULE = re.compile(r"[-=_*~+·•.\s|:]{3,}$")
+_HEADS = frozenset(
+    [
+        "ingredient",
+        "ingredients",
+        "amount",
+        "amounts",
+        "quantity",
+        "qty",
+        "unit",
+        "units",
+        "measure",
+        "notes",
+        "note",
+        "item",
+        "weight",
+        "weights",
+        "food",
+        "grams",
+        "us",
+        "metric",
+        "volume",
+    ]
+)
+_EMOJI = re.compile("[\U0001f000-\U0001faff\u2600-\u27bf\u2b00-\u2bff\ufe0f\u200d\u2190-\u21ff\u25a0-\u25ff\u20e3]+")
+_RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=\d))\s*(?:and\s+|&\s+|plus\s+)?")
+MOST_CELLS = 6
+# How far an amount and the beginning of a food may reach.
+LOOK_AHEAD = 60
+
+
+@dataclass(frozen=True, slots=True)
+class Physical:
+    """One line of the text as it stands; ``number`` counts from 0, ``gap`` says that an empty line stands before it."""
+
+    number: int
+    raw: str
+    gap: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Statement:
+    """What one line, or one cell or part of it, says; ``raw`` with its marks, ``text`` without."""
+
+    line: Physical
+    raw: str
+    text: str
+
+
+def physical_lines(text: str) -> list[Physical]:
+    """Return every line of *text*, empty ones too, in order: joined by line ends they are the text."""
+    found: list[Physical] = []
+    gap = False
+    for number, raw in enumerate(_BREAK.split(text)):
+        found.append(Physical(number, raw, gap))
+        gap = not raw.strip()
+    return found
+
+
+def statements_of(line: Physical) -> list[Statement]:
+    """Return what a line says: one statement, or one for each food where it holds several."""
+    raw = _bare(line.raw)
+    if not raw:
+        return []
+    cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(raw)
+    parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else _run_on(cells[0] if cells else raw)
+    return [Statement(line, part, text) for part in parts if (text := clean(part))]
+
+
+def _bare(raw: str) -> str:
+    """Return a line without emoji and marks of emphasis."""
+    text = _EMOJI.sub(" ", raw)
+    if whole := re.match(r"^\s*(\*\*|__)([^*_]{2,50})\1\s*:?\s*$", text):
+        # A line that is all emphasis is a heading.
+        return f"# {whole[2].strip()}"
+    text = re.sub(r"(?<!\w)(\*\*|__|`)(.+?)\1(?!\w)", r"\2", text)
+    return text.strip()
+
+
+def _columns(raw: str) -> list[str]:
+    """Return the columns of a line that wide gaps divide, where each column tells a food or an amount."""
+    cells = [c.strip() for c in _GAP.split(raw.strip()) if c.strip()]
+    if len(cells) < 2 or not any(read_amount(clean(c)) for c in cells):
+        return [raw]
+    return cells
+
+
+def _of_cells(cells: list[str]) -> list[str]:
+    """Return the statements in the cells of one row: foods side by side, or one food over several cells."""
+    texts = [clean(c) for c in cells]
+    if all(not t or _RULE.fullmatch(t) for t in texts):
+        return []
+    if all(set(re.findall(r"[a-z]+", t.lower())) <= _HEADS for t in texts):
+        return []  # what the columns of a table are called
+    if sum(_is_food_with_amount(t) for t in texts) >= 2:
+        return [part for cell in cells for part in _run_on(cell)]
+    amounts = [t for t in texts if _is_amount(t)]
+    names = [t for t in texts if t not in amounts]
+    # A quantity and its unit may stand in two cells; what else there is says more of the food.
+    return [" ".join([*amounts, *names[:1]]) + "".join(f", {t}" for t in names[1:] if re.search(r"\w", t))]
+
+
+def _is_amount(text: str) -> bool:
+    """Return whether a cell is an amount, or the unit or size of one, and nothing else."""
+    found = read_amount(text)
+    if found is None:
+        return bool(
+            re.fullmatch(r"(?:g|kg|ml|l|dl|cups?|tbsps?|tsps?|oz|lbs?|pcs?|pinch|large|small|medium)\.?", text, re.I)
+        )
+    rest = text[found[1] :].strip(" .()")
+    return not rest or rest.lower() in ("large", "small", "medium", "ripe")
+
+
+def _is_food_with_amount(text: str) -> bool:
+    found = read_amount(text)
+    return bool(found and re.search(r"[^\W\d_]{3,}", text[found[1] :]))
+
+
+def _run_on(raw: str) -> list[str]:
+    """Return the foods of a line that holds several, each with its amount, or the line as it is."""
+    text = raw.strip()
+    if len(text) < 12 or _first_word(text) in word_list("verb"):
+        return [raw]
+    prefix = ""
+    if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
+        prefix, rest = named[1], text[named.end() :]
+        if len(_split(rest)) < 2:
+            return [raw]
+        return [f"{prefix}:", *_split(rest)]
+    return _split(text)
+
+
+def _split(text: str) -> list[str]:
+    parts, start, depth = [], 0, 0
+    for match in _RUN_ON.finditer(text):
+        depth = text.count("(", 0, match.start()) - text.count(")", 0, match.start())
+        if depth <= 0 and _begins_food(text[match.end() :]):
+            parts.append(text[start : match.start()])
+            start = match.end()
+    parts.append(text[start:])
+    # "Cake • 200 g flour • 2 eggs": what stands first names what the foods make.
+    is_titled = len(parts) >= 3 and bool(re.match(r"[;•·●▪]", text[len(parts[0]) :].strip()))
+    if len(parts) < 2 or not (is_titled or _begins_food(parts[0])):
+        return [text]
+    return [p.strip() for p in parts if p.strip()]
+
+
+def _begins_food(text: str) -> bool:
+    """Return whether *text* begins with an amount that has a unit or a count, and a food behind it."""
+    text = clean(text[:LOOK_AHEAD])
+    found = read_amount(text)
+    if found is None:
+        return False
+    amount, end = found
+    rest = text[end:]
+    if amount.unit is None and not re.match(r"\d|a\b|an\b|" + "|".join(rf"{w}\b" for w in WORDS), text, re.I):
+        return False
+    # "for dusting", "about 120 g": the same food still.
+    return bool(
+        re.match(
+            r"\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b)[^\W\d_]{2,}",
+            rest,
+        )
+    ) and not re.match(r"\s*(?:min|hour|cm|inch|°|%|x\b)", rest)
+
+
+def _first_word(text: str) -> str:
+    found = re.search(r"[^\W\d_]+", text)
+    return found[0].lower() if found else ""

@@ -1,0 +1,424 @@
+"""How many a recipe makes: what it is cut into and what it is cut from, told apart from times, weights and keeping.
+
+A number of portions is taken only from words that speak of portions. Where they speak only of what pieces are cut from (a jar,
+a loaf), or where the method alone lets it be guessed, it is said to be a guess.
+"""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable
+from dataclasses import dataclass
+from functools import cache
+
+from sun_crumb.core.quantities.nouns import plural, singular
+from sun_crumb.core.reading.records import Portions
+from sun_crumb.core.reference import table
+
+MOST = 400
+_ONES = {
+    "a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9, "ten": 10,
+    "eleven": 11, "twelve": 12, "thirteen": 13, "fourteen": 14, "fifteen": 15, "sixteen": 16, "seventeen": 17, "eighteen": 18,
+    "nineteen": 19, "twenty": 20, "thirty": 30, "forty": 40, "fifty": 50, "sixty": 60, "couple": 2,
+}  # fmt: skip
+_WORD = r"(?:" + "|".join(sorted(_ONES, key=len, reverse=True)) + r")"
+_TENS = r"(?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)"
+_ONE_NUMBER = rf"(?:\d{{1,3}}(?![\d.,/°]\d|\s*[½⅓¼¾]|/)|{_TENS}|\b{_WORD}\b)"
+_NUMBER = re.compile(
+    rf"(?<![\w.,/½⅓⅔¼¾-])(?P<low>{_ONE_NUMBER})(?:\s*(?:-|–|—|to|or)\s*(?P<high>{_ONE_NUMBER}))?"
+    rf"(?:\s+(?:a\s+)?(?P<half>half\s+))?(?P<dozen>\s*(?:a\s+)?dozen\b(?:\s+of)?)?"
+    rf"|(?P<lone>\b(?:half\s+a|a\s+half|a)?\s*dozen\b(?:\s+of)?)",
+    re.I,
+)
+# What introduces a number of portions, and how strong it is: *sure* takes a bare number, *made* a number with or without a noun.
+_CUES = (
+    (
+        "sure",
+        r"\b(?:serv(?:es|e|ings?)(?!\s+size)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|sufficient\s+for|"
+        r"(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry)\b))",
+    ),
+    (
+        "made",
+        r"\b(?:makes?|mak(?:ing)|yields?|yielding|gives?|produces?|quantity|turns?\s+out|comes?\s+to|bakes?\s+up\s+(?:to|into))\b",
+    ),
+    (
+        "cut",
+        r"\b(?:cuts?|cutting|slices?|slicing|portions?|divides?|divided|dividing)\s+(?:it\s+|them\s+|up\s+|this\s+|nicely\s+|neatly\s+|easily\s+|out\s+)*(?:into|in)\b",
+    ),
+)
+_CUE = re.compile("|".join(f"(?P<{name}>{pattern})" for name, pattern in _CUES), re.I)
+# What may stand between a cue and its number.
+_BETWEEN = re.compile(r"^\s*(?:[:=\-–—|]|is|are|up|out|you|of)?\s*(?:an?\s+(?:batch|lot|total)\s+of\s+)?", re.I)
+_JOIN = re.compile(
+    r"^(?:\s*(?:[,;(\[/=–—-]|(?:or|and|i\.e\.|that is|of|in(?:to)?|cut\s+in(?:to)?|cuts\s+in(?:to)?|sliced\s+in(?:to)?|each|which|serves|makes|gives|enough\s+for)\b))+\s*",
+    re.I,
+)
+_MEASURE_AFTER = re.compile(
+    r"^\s*[-–]?\s*(?:(?:x|×|by)\s*\d+(?:\s*(?:cm|inch(?:es)?|in\b|\"))?|°|º|%|(?:g|gr|gms?|grams?|kg|kilos?|mg|lbs?|pounds?|oz|ounces?|ml|cl|dl|l|litres?|liters?|pints?|quarts?|"
+    r"cups?|tbsps?|tsps?|tablespoons?|teaspoons?|cm|mm|inch(?:es)?|in\b|\"|″|”|min(?:ute)?s?|hours?|hrs?|h|secs?|seconds?|days?|weeks?|months?|years?|"
+    r"degrees?|deg|c|f|kcal|cal(?:orie)?s?|times?)\b(?!\w))",
+    re.I,
+)
+
+
+@cache
+def _words(kind: str) -> frozenset[str]:
+    return frozenset(next(row["words"] for row in table("portion_words") if row["kind"] == kind).split())
+
+
+@dataclass(frozen=True, slots=True)
+class Count:
+    """A number as written, with the noun it counts and what that noun is: piece, person, whole, other, or empty for none."""
+
+    low: int
+    high: int
+    noun: str
+    kind: str
+    end: int
+    is_small: bool = False
+
+
+def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None:
+    """Return the number at *at* with what it counts, or None where none stands there or it counts a quantity.
+
+    Where nothing introduces the number (*is_bare*) only words for size may stand before the noun: "12 sponge fingers" are food.
+
+    Examples
+    --------
+    >>> c = read_count("about two dozen small cookies")
+    >>> c.low, c.noun, c.kind
+    (24, 'cookie', 'piece')
+    >>> read_count("40 minutes") is None
+    True
+    """
+    at = _skip(text, at, _words("about") | {"~", "≈", "c."})
+    found = _NUMBER.match(text, at)
+    if not found:
+        return None
+    low, high = _value(found)
+    if not 1 <= low <= MOST or (_MEASURE_AFTER.match(text[found.end() :]) and not _ARTICLE.match(found[0])):
+        return None
+    count = _with_noun(text, found.end(), low, max(high, low), is_bare=is_bare)
+    # "a crowd" is no number.
+    return None if _ARTICLE.fullmatch(found[0]) and not count.kind else count
+
+
+_ARTICLE = re.compile(r"(?:an?|one|1)\b", re.I)
+
+
+def _value(found: re.Match[str]) -> tuple[int, int]:
+    if found["lone"]:
+        count = 6 if "half" in found["lone"].lower() else 12
+        return count, count
+    low, high = _number(found["low"]), _number(found["high"] or found["low"])
+    if found["dozen"]:
+        low, high = 12 * low, 12 * high
+        if found["half"]:
+            low, high = low // 2, high // 2
+    return low, high
+
+
+def _number(text: str) -> int:
+    text = text.lower().strip()
+    if text.isdigit():
+        return int(text)
+    return sum(_ONES[part] for part in re.split(r"[- ]", text))
+
+
+def _skip(text: str, at: int, words: Iterable[str]) -> int:
+    """Return where *text* goes on behind blanks and any of *words*."""
+    known = set(words)
+    while match := re.compile(r"\s*([\w.~≈-]+)\s*").match(text, at):
+        if match[1].lower().rstrip(".") not in known:
+            break
+        at = match.end()
+    return at + len(text[at:]) - len(text[at:].lstrip())
+
+
+def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False) -> Count:
+    """Return a count with the noun behind it, through words for size ("12 generous slices", "10-inch cake")."""
+    start, is_small = at, False
+    for _ in range(6):
+        if size := _SIZE.match(text, at):
+            at = size.end()
+        match = re.compile(r"[\s-]*([^\W\d_][\w'’éèêâ-]*)", re.I).match(text, at)
+        if not match:
+            break
+        word = match[1].lower().replace("’", "'")
+        kind = kind_of(word)
+        if kind in ("piece", "person", "whole"):
+            one = singular(word)
+            if kind == "whole" and (is_small or (low >= 4 and one in _EATEN_WHOLE)):
+                # Twelve cakes are eaten one by one; two are cut.
+                kind = "piece"
+            return Count(low, high, one, kind, match.end(), is_small)
+        if word in _STOPS or (is_bare and word not in _words("small")):
+            break
+        is_small = is_small or word in ("mini", "individual", "small", "little", "tiny")
+        at = match.end()
+    last = re.compile(r"\s*([^\W\d_][\w'’-]+s)\b", re.I).match(text, start)
+    if not is_bare and last and last[1].lower() not in _STOPS and low >= 4 and kind_of(last[1].lower()) != "measure":
+        return Count(low, high, singular(last[1].lower()), "other", last.end())
+    return Count(low, high, "", "", start)
+
+
+# How large the thing is that is counted: "one 10-inch cake", "a 2-lb loaf".
+_SIZE = re.compile(
+    r"[\s-]*\d+(?:[.,/]\d+)?\s*(?:(?:x|×|by)\s*\d+\s*)?[- ]?(?:cm|inch(?:es)?|in\b|\"|″|lbs?|pound|g|kg|oz)\.?(?=[\s-])",
+    re.I,
+)
+# What is eaten one by one where there are many of them, and cut where there are few.
+_EATEN_WHOLE = frozenset(["cake", "tart", "pie", "cheesecake", "galette", "dish", "flan", "crumble", "cobbler"])
+_HOLDERS = frozenset(
+    [
+        "jar",
+        "bottle",
+        "bag",
+        "box",
+        "tub",
+        "tin",
+        "pan",
+        "batch",
+        "tray",
+        "sheet",
+        "mould",
+        "mold",
+        "ring",
+        "crust",
+        "shell",
+    ]
+)
+_STOPS = frozenset(
+    [
+        "and",
+        "or",
+        "with",
+        "to",
+        "for",
+        "in",
+        "of",
+        "from",
+        "at",
+        "on",
+        "per",
+        "the",
+        "if",
+        "when",
+        "then",
+        "depending",
+        "plus",
+        "each",
+        "but",
+        "as",
+        "so",
+        "is",
+        "are",
+        "by",
+        "until",
+        "minutes",
+        "hours",
+        "days",
+        "weeks",
+        "it",
+        "this",
+        "you",
+        "your",
+        "that",
+        "which",
+        "before",
+        "after",
+    ]
+)
+
+
+def kind_of(word: str) -> str:
+    """Return what a word counts: piece, person, whole, measure, or empty."""
+    one = singular(word)
+    for kind in ("piece", "person", "whole", "measure"):
+        if word in _words(kind) or one in _words(kind):
+            return kind
+    return ""
+
+
+@dataclass(frozen=True, slots=True)
+class Stated:
+    """What one place of the text says of portions: a count, what it is cut from, and how far it can be trusted (0 to 1)."""
+
+    count: Count | None
+    whole: str
+    trust: float
+    text: str
+
+
+def statements(text: str, *, base: float = 1.0) -> list[Stated]:
+    """Return what a line or sentence says of portions; *base* is how far its place in the recipe is trusted."""
+    found = []
+    for cue in _CUE.finditer(text):
+        kind = cue.lastgroup or ""
+        counts, end = _counts_after(text, cue.end())
+        if kind == "sure" and not counts and (before := _count_before(text, cue.start(), cue[0])):
+            counts, end = [before], cue.end()
+        if counts and (stated := _stated(kind, counts, text[cue.start() : end].strip(" ,;(["), base)):
+            found.append(stated)
+    return found
+
+
+def _count_before(text: str, start: int, cue: str) -> Count | None:
+    """Return the number in front of a noun that is a cue itself: "12 servings"."""
+    if not re.match(r"(?:servings?|portions?|helpings?)$", cue, re.I):
+        return None
+    numbers = list(_NUMBER.finditer(text, 0, start))
+    if not numbers or text[numbers[-1].end() : start].strip(" -").lower() not in {"", *_words("small")}:
+        return None
+    low, high = _value(numbers[-1])
+    return Count(low, max(low, high), "serving", "person", start) if 1 <= low <= MOST else None
+
+
+def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Count], int]:
+    """Return the counts that follow a cue: "one 10-inch cake (14 portions)"."""
+    counts: list[Count] = []
+    at += _BETWEEN.match(text[at:]).end()  # type: ignore[union-attr]
+    for _ in range(3):
+        measured = _measured(text, at)
+        if measured:
+            at = measured
+        elif count := read_count(text, at, is_bare=is_bare and not counts):
+            counts.append(count)
+            at = count.end
+        else:
+            break
+        join = _JOIN.match(text[at:])
+        if not join:
+            break
+        at += join.end()
+    return counts, at
+
+
+def _measured(text: str, at: int) -> int:
+    """Return where a quantity that is no number of portions ends ("about 350 ml", "a 20 cm"), or 0."""
+    at = _skip(text, at, _words("about") | {"a", "an"})
+    found = re.compile(r"\d+(?:[.,]\d+)?").match(text, at)
+    if not found:
+        return 0
+    unit = _MEASURE_AFTER.match(text[found.end() :])
+    if not unit:
+        return 0
+    end = found.end() + unit.end()
+    noun = re.compile(r"\s*([^\W\d_]+)").match(text, end)
+    return noun.end() if noun and kind_of(noun[1].lower()) == "whole" else end
+
+
+def _stated(kind: str, counts: list[Count], text: str, base: float) -> Stated | None:
+    pieces = [c for c in counts if c.kind in ("piece", "person")]
+    wholes = [c for c in counts if c.kind == "whole"]
+    others = [c for c in counts if c.kind == "other"]
+    bare = [c for c in counts if not c.kind]
+    whole = f"{wholes[0].low} {plural(wholes[0].noun, wholes[0].low)}" if wholes else ""
+    if pieces:
+        return Stated(pieces[0], whole, base, text)
+    if others and kind != "cut":
+        return Stated(others[0], whole, base, text)
+    if bare and kind == "sure":
+        return Stated(bare[0], whole, base, text)
+    if bare and not wholes:
+        # "cut into 20" and "makes 12" tell a number, whatever it is of.
+        return Stated(bare[0], whole, base if bare[0].low >= 2 else 0.0, text)
+    if bare and kind == "cut":
+        return Stated(bare[0], whole, base, text)
+    return Stated(None, whole, base, text) if wholes else None
+
+
+_BARE = re.compile(r"^\W*(?:approx\w*\.?\s*|about\s*)?", re.I)
+
+
+def bare_count(text: str) -> Stated | None:
+    """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
+    start = _BARE.match(text).end()  # type: ignore[union-attr]
+    counts, end = _counts_after(text, start, is_bare=True)
+    if not counts or re.search(r"\w", text[end:].replace(")", "")):
+        return None
+    if all(c.kind not in ("piece", "person", "whole") for c in counts):
+        return None
+    return _stated("bare", counts, text.strip(), 1.0)
+
+
+_ASIDE = re.compile(r"[(\[]([^()\[\]]+)[)\]]|\s[–—-]\s+(.+?)$|,\s*(.+?)$|:\s*(.+?)$")
+
+
+def of_title(title: str) -> tuple[str, Stated | None]:
+    """Return a title without what it says of portions, and that.
+
+    Examples
+    --------
+    >>> name, said = of_title("Fig loaf (makes 1 loaf, 10 slices)")
+    >>> name, said.count.low, said.whole
+    ('Fig loaf', 10, '1 loaf')
+    """
+    for aside in _ASIDE.finditer(title):
+        inside = next(part for part in aside.groups() if part)
+        said = next(iter(statements(inside)), None) or bare_count(inside)
+        if said is None and (match := re.match(r"^\W*for\s+", inside, re.I)) and (c := read_count(inside, match.end())):
+            said = Stated(c, "", 1.0, inside.strip()) if not re.search(r"\w", inside[c.end :]) else None
+        if said is not None and (said.count or said.whole):
+            rest = f"{title[: aside.start()]} {title[aside.end() :]}"
+            return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
+    return title, None
+
+
+_SHARED_OUT = re.compile(
+    r"\b(?:divide|spoon|pour|share|portion|scoop|ladle|distribute|pipe|split)\w*\b[^.;]{0,60}?\b(?:between|among(?:st)?|into|in)\s+(?P<rest>.{1,60})",
+    re.I,
+)
+_CUT_WHOLE = re.compile(
+    r"\b(?:cut|slice|divide|portion|mark|score)\s+(?:it|them|the\s+(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread)\s+)?\s*"
+    r"(?:up\s+)?(?:into|in)\s+(?P<rest>.{1,60})",
+    re.I,
+)
+_SHAPED = re.compile(r"\b(?:roll|shape|form|make)\w*\b[^.;]{0,30}?\b(?:into|in)\s+(?P<rest>.{1,50})", re.I)
+
+
+def of_step(sentence: str, *, is_late: bool) -> Stated | None:
+    """Return what a sentence of the method says of portions: surest where the finished thing is cut or served.
+
+    ``is_late`` for the last part of the method, where the thing itself is cut and not what goes into it.
+    """
+    for stated in statements(sentence):
+        cue = stated.text.lower()
+        if (
+            re.match(r"(?:serve|feed|enough|makes|yield|sufficient|gives)", cue)
+            and stated.count
+            and stated.count.kind != "whole"
+        ):
+            return Stated(stated.count, stated.whole, 0.9, stated.text)
+    for pattern, trust in ((_CUT_WHOLE, 0.85 if is_late else 0.0), (_SHARED_OUT, 0.4), (_SHAPED, 0.4)):
+        found = pattern.search(sentence)
+        count = read_count(found["rest"]) if found else None
+        if found and count and count.kind == "piece" and count.low >= 4 and trust:
+            return Stated(count, "", trust, found[0].strip()[:80])
+    return None
+
+
+SURE = 0.8
+
+
+def portions(found: Iterable[Stated]) -> Portions | None:
+    """Return the portions that all places together tell, the most trusted first; None where none of them does.
+
+    What is only guessed from the method, or only the whole that would be cut, is assumed.
+    """
+    found = list(found)
+    counted = [s for s in found if s.count is not None and s.trust > 0]
+    whole = next((s.whole for s in found if s.whole), "")
+    if not counted:
+        said = next((s for s in found if s.whole), None)
+        if said is None:
+            return None
+        number, noun = said.whole.split(" ", 1)
+        # Two loaves may go to two households; a jar is no portion of anything.
+        count = int(number) if int(number) > 1 and singular(noun) not in _HOLDERS else None
+        return Portions(count, count, count, singular(noun) if count else "", whole, True, said.text)
+    best = max(counted, key=lambda s: s.trust)
+    assert best.count is not None
+    noun = best.count.noun
+    unit = "serving" if best.count.kind in ("person", "") else noun if best.count.kind == "piece" else "piece"
+    return Portions(best.count.low, best.count.low, best.count.high, unit, whole, best.trust < SURE, best.text)

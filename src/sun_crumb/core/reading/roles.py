@@ -1,0 +1,304 @@
+"""What each statement of a text is: the likeliest roles over the whole of it, by marks of its own and of its neighbours.
+
+Every mark adds to the score of every role (line_marks.csv), and so does the order in which roles follow each other
+(line_order.csv); the path with the highest sum over the whole text is taken.
+"""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+from functools import cache
+from typing import Any, Literal, get_args
+
+import numpy as np
+
+from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.physical import Statement
+from sun_crumb.core.reading.portions import bare_count, of_title, statements
+from sun_crumb.core.reading.records import Role
+from sun_crumb.core.reading.words import word_list
+from sun_crumb.core.reference import table
+
+ROLES: tuple[Role, ...] = get_args(Role)
+Section = Literal["", "ingredients", "method", "notes"]
+FORCED = 1000.0
+Matrix = np.ndarray[Any, np.dtype[np.float64]]
+
+_STEP_NUMBER = re.compile(
+    r"^\s*(?:step\s*)?(?:\d{1,2}|[ivx]{1,4})\s*[.):\-–]\s*(?=\D)|^\s*step\s+\w+\s*[:.\-–]?\s*", re.I
+)
+_DURATION = re.compile(
+    r"\b(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|chill(?:ing)?|rest(?:ing)?|active|hands[- ]on|ready|inactive|cooling|freez(?:e|ing)|setting|proving)"
+    r"(?:\s+time)?\s*(?:in\b)?\s*[:=\-–]?\s*(?:about\s+|overnight|\d)",
+    re.I,
+)
+_SENTENCE_END = re.compile(r"[.!?]\s+(?=[^\W\d_])")
+# How a line ends that goes on below.
+_HANGS = re.compile(
+    r"(?:[,(–&+-]|\b(?:at|of|and|or|the|with|in|for|to|from|into|very|until|room|plus|a|an|extra))\s*$", re.I
+)
+_TIME_ONLY = re.compile(
+    r"^\W*(?:about\s+)?\d+[\s\d–-]*(?:min(?:ute)?s?|h(?:ou)?rs?|h)\b(?:\s*(?:and\s+)?\d+\s*min\w*)?\W*$", re.I
+)
+_FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([^\W\d_][\w' -]{1,40}?)\s*:?$", re.I)
+_USES = re.compile(r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying|decorating|garnish)\b", re.I)
+
+
+@dataclass(frozen=True, slots=True)
+class Known:
+    """What the pantry says of a statement: whether it holds an amount, with a unit or a bare count, and a food."""
+
+    has_food: bool
+    has_amount: bool
+    has_unit: bool
+    is_behind: bool
+    is_only_amount: bool
+
+
+@cache
+def _scores() -> tuple[dict[str, int], Matrix]:
+    rows = table("line_marks")
+    return {row["mark"]: n for n, row in enumerate(rows)}, np.array(
+        [[float(row[role]) for role in ROLES] for row in rows]
+    )
+
+
+@cache
+def _order() -> tuple[Matrix, Matrix]:
+    start, between = np.zeros(len(ROLES)), np.zeros((len(ROLES), len(ROLES)))
+    for row in table("line_order"):
+        after = ROLES.index(row["after"])
+        if row["before"] == "start":
+            start[after] = float(row["score"])
+        else:
+            between[ROLES.index(row["before"]), after] = float(row["score"])
+    return start, between
+
+
+@cache
+def _phrases(kind: str) -> frozenset[str]:
+    return frozenset(next(row["words"] for row in table("heading_words") if row["kind"] == kind).split(";"))
+
+
+@cache
+def _page(kind: str) -> re.Pattern[str]:
+    words = next(row["words"] for row in table("page_words") if row["kind"] == kind).split(";")
+    parts = (re.escape(w) if re.search(r"\W$|^\W", w) else rf"\b{re.escape(w)}\b" for w in words)
+    return re.compile("|".join(parts), re.I)
+
+
+def heading_kind(text: str) -> Section | Literal["stage"]:
+    """Return what a line announces by its words alone: the list, the method, notes, a stage; or nothing."""
+    bare = re.sub(r"\([^)]*\)", "", text).strip(" *#_=:–—-.!>").lower().replace("’", "'")
+    bare = re.sub(r"^(?:step\s+)?\d+\s*[.)]\s*", "", bare).strip()
+    for kind in ("ingredients", "method", "notes", "stage"):
+        if bare in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
+            return kind
+    words = re.findall(r"[^\W\d_]+", bare)
+    if (
+        2 <= len(words) <= 5
+        and set(words) <= word_list("method") | _LITTLE
+        and set(words) & _METHOD
+        and not re.search(r"\d", bare)
+    ):
+        return "method"
+    return ""
+
+
+# "Now make it", "How we do it": a heading made of such words alone begins the method.
+_LITTLE = frozenset(["the", "a", "and", "to", "now", "we", "you", "it", "this", "let", "s", "then", "for"])
+_METHOD = frozenset(
+    ["method", "make", "making", "directions", "instructions", "steps", "procedure", "preparation", "do", "how"]
+)
+
+
+def is_heading_form(raw: str, text: str) -> bool:
+    """Return whether a line has the form of a heading: few words, and a colon, capitals or marks around them."""
+    words = re.findall(r"[^\W\d_]+", text)
+    if not 1 <= len(words) <= 7 or len(text) > 60:
+        return False
+    stripped = raw.strip()
+    if found := _FOR_THE.match(text.strip(" :")):
+        return stripped.endswith(":") or not _USES.search(found[1])
+    if stripped.endswith((":", " -", " –", " —")) or stripped.startswith(("#", "==", "--", "~")):
+        return True
+    return text.isupper() and len(words) <= 5 and not re.search(r"\d", text)
+
+
+def marks_of(statement: Statement, known: Known) -> set[str]:
+    """Return the marks of a statement by itself."""
+    raw, text = statement.raw, statement.text
+    words = re.findall(r"[^\W\d_]+(?:['’][^\W\d_]+)?", text)
+    if not words:
+        return {"amount_only"} if known.has_amount else {"wordless"}
+    method = _method_marks(raw, text, words, known)
+    found = (
+        _heading_marks(raw, text, words, known) | method | _amount_marks(known, words, is_step="imperative" in method)
+    )
+    found |= _kinds_of_words(raw, text, words)
+    if known.has_food and (known.has_amount or not found & {"tool"}):
+        found -= {"tool", "personal", "junk_word", "works"}
+    is_heading = bool(found & {"heading_form", "heading_ingredients"})
+    found |= _portion_marks(text, words, is_heading=is_heading, has_food=known.has_food)
+    found.add("long" if len(words) >= 15 else "short" if len(words) <= 4 else "plain")
+    return found - {"plain"}
+
+
+def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
+    kind = heading_kind(text)
+    found: set[str] = {f"heading_{kind}"} if kind and kind != "stage" else set()
+    if kind == "stage":
+        found |= {"heading_word", "heading_form"}
+    if is_heading_form(raw, text) and not (known.has_amount and known.has_unit):
+        found.add("heading_form")
+    if len(words) <= 4 and not known.has_amount and words[-1].lower() in word_list("component"):
+        found.add("heading_word")
+    return found
+
+
+def _amount_marks(known: Known, words: Sequence[str], *, is_step: bool) -> set[str]:
+    if known.is_only_amount:
+        return {"amount_only"}
+    if not known.has_amount:
+        return {"plain_food"} if known.has_food and len(words) <= 6 else set()
+    if known.is_behind:
+        return set() if is_step or len(words) > 8 else {"weighed_behind" if known.has_food else "weighed_unknown"}
+    name = "weighed" if known.has_unit else "counted"
+    return {name if known.has_food else f"{name}_unknown"}
+
+
+# Foods that are also what a cook does with them.
+_FOODS_AND_DEEDS = frozenset(
+    ["butter", "flour", "cream", "oil", "ice", "sugar", "salt", "crush", "whip", "top", "dust", "glaze", "caramel"]
+)
+
+
+def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
+    found: set[str] = set()
+    numbered = _STEP_NUMBER.match(raw.strip())
+    rest = raw.strip()[numbered.end() :] if numbered else text
+    if numbered and not read_amount(rest):
+        found.add("numbered")
+    first = re.search(r"[^\W\d_]+", rest)
+    if first and first[0].lower() in _FOODS_AND_DEEDS and (len(words) <= 4 or known.is_behind):
+        first = None
+    begins_amount = known.has_amount and known.has_unit and not known.is_behind
+    if first and first[0].lower() in word_list("verb") and len(words) >= 3 and not begins_amount:
+        found.add("imperative")
+    if _SENTENCE_END.search(text):
+        found.add("sentences")
+    return found
+
+
+def _portion_marks(text: str, words: Sequence[str], *, is_heading: bool, has_food: bool) -> set[str]:
+    if bare_count(text) and not is_heading:
+        return {"portions_bare" if has_food else "portions"}
+    if not statements(text):
+        return set()
+    is_alone = len(words) <= 9 and not is_heading and not _SENTENCE_END.search(text)
+    return {"portions" if is_alone else "portions_within"}
+
+
+def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
+    kinds = (("junk_word", "junk"), ("keeping", "keeping"), ("works", "works"), ("personal", "personal"))
+    found = {mark for mark, kind in kinds if _page(kind).search(text)}
+    if _page("tool").search(re.split(r"[,(]|\bfor\b", text)[0]):
+        found.add("tool")
+    if _TIME_ONLY.match(text) or (_DURATION.search(text) and len(words) <= 14):
+        found.add("time")
+    if len(words) <= 8 and _page("credit").match(text):
+        found.add("credit")
+    if _page("note").match(raw.strip()):
+        found.add("note_word")
+    if raw.lstrip()[:1].islower() or raw.lstrip()[:1] in "(&":
+        found.add("lower_start")
+    return found
+
+
+def roles_of(
+    found: Sequence[Statement], known: Sequence[Known], forced: Mapping[int, Role] | None = None
+) -> list[Role]:
+    """Return the role of each statement: the best path over the whole text.
+
+    Parameters
+    ----------
+    found, known
+        The statements in order, and what the pantry says of each.
+    forced
+        Roles that the baker has given, by the number of the line.
+    """
+    if not found:
+        return []
+    own = [marks_of(s, k) for s, k in zip(found, known, strict=True)]
+    if _tells_more_than_portions(found[0].text):
+        own[0] -= {"portions", "portions_bare", "weighed_behind"}
+    first_food = next((n for n, marks in enumerate(own) if marks & {"weighed", "weighed_behind"}), None)
+    if first_food is None:
+        first_food = next((n for n, marks in enumerate(own) if "counted" in marks), len(own))
+    index, scores = _scores()
+    emission = np.zeros((len(found), len(ROLES)))
+    section: Section = ""
+    for n, statement in enumerate(found):
+        marks = _place_marks(n, first_food, section, found, own) | own[n]
+        for kind in ("ingredients", "method", "notes"):
+            if f"heading_{kind}" in marks:
+                section = kind
+        if section == "method" and "heading_form" in marks and n + 1 < len(own) and own[n + 1] & {"weighed", "counted"}:
+            section = "ingredients"
+        for mark in marks:
+            emission[n] += scores[index[mark]]
+        if forced and (role := forced.get(statement.line.number)):
+            emission[n, ROLES.index(role)] += FORCED
+    return _best_path(emission)
+
+
+def _place_marks(
+    n: int, first_food: int, section: Section, found: Sequence[Statement], own: list[set[str]]
+) -> set[str]:
+    """Return the marks that a statement has by where it stands."""
+    marks = {"any", "opening" if n < first_food else "not_opening"}
+    if "portions_bare" in own[n] and n < first_food and section != "ingredients":
+        marks.add("portions")
+    if n == 0:
+        marks.add("first")
+    if section:
+        marks.add(f"under_{section}")
+    if n:
+        before = found[n - 1]
+        is_stop = bool(re.search(r"[.!?:;]\s*$", before.raw)) or found[n].line.gap or found[n].line == before.line
+        is_heading = bool(
+            own[n - 1] & {"heading_form", "heading_ingredients", "heading_method", "heading_notes", "portions", "time"}
+        )
+        marks.add("after_stop" if is_stop or is_heading else "after_open")
+        if not is_stop and _HANGS.search(before.raw) and not own[n] & {"weighed", "counted", "amount_only"}:
+            marks.add("hanging")
+    return marks
+
+
+def _tells_more_than_portions(text: str) -> bool:
+    """Return whether a line names something beside its portions, as a title may: "Fig loaf (makes 12 slices)"."""
+    rest, said = of_title(text)
+    return (
+        said is not None
+        and bool(re.search(r"[^\W\d_]{3,}", rest))
+        and not statements(f"{rest} 4")
+        and not bare_count(rest)
+    )
+
+
+def _best_path(emission: Matrix) -> list[Role]:
+    start, between = _order()
+    best = start + emission[0]
+    came = np.zeros(emission.shape, dtype=int)
+    for n in range(1, len(emission)):
+        through = best[:, None] + between
+        came[n] = through.argmax(axis=0)
+        best = through.max(axis=0) + emission[n]
+    at = int(best.argmax())
+    path = [at]
+    for n in range(len(emission) - 1, 0, -1):
+        at = int(came[n, at])
+        path.append(at)
+    return [ROLES[k] for k in reversed(path)]

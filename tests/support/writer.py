@@ -1,0 +1,524 @@
+"""A writer of recipes in many hands: what each text holds is known because it was put there.
+
+It shares no word list and no pattern with the reader: foods, weights and ways of writing are its own (weights from memory,
+common practice). ``write(seed)`` gives one recipe, always the same for the same seed.
+"""
+
+from __future__ import annotations
+
+import random
+from dataclasses import dataclass, field
+
+# pantry key: (names, grams of a US cup or None, grams of a tablespoon or None, grams of one piece or None with its words)
+FOODS: dict[str, tuple[tuple[str, ...], float | None, float | None, tuple[float, str, str] | None]] = {
+    "plain_flour": (("plain flour", "all-purpose flour", "AP flour"), 125, 8, None),
+    "wholemeal_flour": (("wholemeal flour", "whole wheat flour"), 120, 7.5, None),
+    "almond_flour": (("ground almonds", "almond flour"), 98, 6, None),
+    "cornflour": (("cornflour", "cornstarch"), 125, 8, None),
+    "rolled_oats": (("rolled oats", "old-fashioned oats"), 92, 6, None),
+    "white_sugar": (("granulated sugar", "sugar", "white sugar"), 200, 12.5, None),
+    "caster_sugar": (("caster sugar", "superfine sugar"), 200, 12.5, None),
+    "light_brown_sugar": (("light brown sugar", "soft light brown sugar"), 200, 12.5, None),
+    "icing_sugar": (("icing sugar", "powdered sugar", "confectioners' sugar"), 120, 7.5, None),
+    "honey": (("honey", "runny honey"), 340, 21, None),
+    "maple_syrup": (("maple syrup", "pure maple syrup"), 315, 20, None),
+    "butter": (("butter", "unsalted butter", "butter, softened", "butter, melted"), 227, 14.2, None),
+    "neutral_oil": (("sunflower oil", "vegetable oil"), 218, 13.6, None),
+    "milk": (("milk", "whole milk"), 244, 15.2, None),
+    "buttermilk": (("buttermilk",), 245, 15.3, None),
+    "yoghurt": (("plain yoghurt", "natural yogurt"), 245, 15.3, None),
+    "double_cream": (("double cream", "heavy cream"), 238, 15, None),
+    "cream_cheese": (("cream cheese",), 232, 14.5, None),
+    "egg": (("eggs",), None, None, (50, "egg", "eggs")),
+    "cocoa": (("cocoa powder", "unsweetened cocoa"), 85, 5.4, None),
+    "dark_chocolate_70": (("dark chocolate, chopped", "70% dark chocolate"), 165, None, None),
+    "chocolate_chips": (("chocolate chips", "semisweet chocolate chips"), 170, 10.6, None),
+    "walnuts": (("walnuts", "walnuts, chopped"), 110, 7, None),
+    "raisin": (("raisins",), 150, 9.5, None),
+    "banana": (("bananas", "ripe bananas"), None, None, (115, "ripe banana", "ripe bananas")),
+    "apple": (("apples",), None, None, (150, "apple", "apples")),
+    "carrot": (("carrots, grated", "grated carrot"), 110, None, None),
+    "blueberry": (("blueberries",), 148, 9, None),
+    "lemon_zest": (("lemon zest",), None, 6, None),
+    "vanilla": (("vanilla extract", "vanilla"), None, 13, None),
+    "cinnamon": (("ground cinnamon", "cinnamon"), None, 7.8, None),
+    "baking_powder": (("baking powder",), None, 13.8, None),
+    "baking_soda": (("baking soda", "bicarbonate of soda"), None, 13.8, None),
+    "salt": (("salt", "fine salt"), None, 18, None),
+}
+SMALL = ("vanilla", "cinnamon", "baking_powder", "baking_soda", "salt", "lemon_zest")
+DESSERTS: tuple[tuple[str, str, str, dict[str, tuple[str, ...]]], ...] = (
+    ("Walnut coffee-time cake", "slice", "cake", {"": ("plain_flour", "caster_sugar", "butter", "egg", "milk", "walnuts", "baking_powder", "vanilla")}),
+    ("Porridge oat biscuits", "biscuit", "", {"": ("rolled_oats", "wholemeal_flour", "light_brown_sugar", "butter", "honey", "baking_soda")}),
+    ("Cocoa squares", "square", "tray", {"": ("dark_chocolate_70", "butter", "light_brown_sugar", "egg", "plain_flour", "cocoa", "salt")}),
+    ("Blueberry breakfast muffins", "muffin", "", {"": ("plain_flour", "white_sugar", "buttermilk", "neutral_oil", "egg", "blueberry", "baking_powder", "lemon_zest")}),
+    ("Garden carrot loaf", "slice", "loaf", {"": ("wholemeal_flour", "light_brown_sugar", "neutral_oil", "egg", "carrot", "raisin", "cinnamon", "baking_soda"), "icing": ("cream_cheese", "icing_sugar", "vanilla")}),
+    ("Banana tea bread", "slice", "loaf", {"": ("plain_flour", "banana", "white_sugar", "butter", "egg", "walnuts", "baking_soda", "salt")}),
+    ("Almond orchard tart", "wedge", "tart", {"pastry": ("plain_flour", "butter", "icing_sugar", "egg"), "filling": ("almond_flour", "caster_sugar", "butter", "egg", "apple")}),
+    ("Chip cookies of the harbour", "cookie", "", {"": ("plain_flour", "light_brown_sugar", "white_sugar", "butter", "egg", "chocolate_chips", "vanilla", "baking_soda", "salt")}),
+    ("Set cream of summer", "glass", "", {"": ("double_cream", "milk", "caster_sugar", "vanilla", "yoghurt")}),
+    ("Maple oat bars", "bar", "tin", {"": ("rolled_oats", "maple_syrup", "butter", "raisin", "cinnamon", "salt"), "topping": ("dark_chocolate_70", "double_cream")}),
+)  # fmt: skip
+PLURAL = {"glass": "glasses", "loaf": "loaves"}
+WORDS = [
+    "zero",
+    "one",
+    "two",
+    "three",
+    "four",
+    "five",
+    "six",
+    "seven",
+    "eight",
+    "nine",
+    "ten",
+    "eleven",
+    "twelve",
+    "thirteen",
+    "fourteen",
+    "fifteen",
+    "sixteen",
+]
+GLYPHS = {0.25: "¼", 0.5: "½", 0.75: "¾", 1 / 3: "⅓", 2 / 3: "⅔", 0.125: "⅛"}
+SLASHES = {0.25: "1/4", 0.5: "1/2", 0.75: "3/4", 1 / 3: "1/3", 2 / 3: "2/3", 0.125: "1/8"}
+
+
+@dataclass
+class Truth:
+    """What a written recipe holds: grams from least to most by pantry key, and what is said of portions and oven."""
+
+    title: str
+    portions: int | None
+    components: int
+    oven: tuple[float, bool] | None
+    foods: dict[str, tuple[float, float]] = field(default_factory=dict)
+    features: list[str] = field(default_factory=list)
+
+
+@dataclass
+class Hand:
+    """How one writer writes."""
+
+    chance: random.Random
+    units: str
+    glyphs: bool
+    comma: bool
+    bullet: str
+    case: str
+
+    def number(self, value: float) -> str:
+        """Write a number as this hand does."""
+        whole, rest = int(value), value - int(value)
+        near = min(GLYPHS, key=lambda f: abs(f - rest))
+        if rest > 0.02 and abs(near - rest) < 0.02:
+            if self.comma and abs(rest - 0.5) < 0.01:
+                return f"{whole},5"
+            text = GLYPHS[near] if self.glyphs else SLASHES[near]
+            joint = "" if self.glyphs else " "
+            return f"{whole}{joint}{text}" if whole else text
+        return str(whole) if rest < 0.02 else f"{value:g}"
+
+
+def write(seed: int) -> tuple[str, Truth]:
+    """Return a recipe text and what it holds."""
+    chance = random.Random(seed)
+    title, piece, whole, parts = chance.choice(DESSERTS)
+    hand = Hand(
+        chance,
+        chance.choice(("us", "us", "metric", "metric", "both", "mixed")),
+        chance.random() < 0.5,
+        chance.random() < 0.12,
+        chance.choice(("", "", "", "- ", "* ", "• ", "▢ ", "– ", "· ", "✓ ", "☐ ")),
+        chance.choice(("title", "title", "upper", "plain")),
+    )
+    truth = Truth(title, None, len(parts), None)
+    head = _head(hand, truth, piece, whole)
+    body = _ingredients(hand, truth, parts)
+    method = _method(hand, truth, parts, piece)
+    return "\n".join([*head, *body, *method]) + chance.choice(("", "\n", "\n\n")), truth
+
+
+def _many(piece: str, count: int) -> str:
+    return piece if count == 1 else PLURAL.get(piece, f"{piece}s")
+
+
+def _head(hand: Hand, truth: Truth, piece: str, whole: str) -> list[str]:
+    c = hand.chance
+    count = c.choice((4, 6, 8, 9, 10, 12, 14, 15, 16, 18, 20, 24))
+    many = _many(piece, count)
+    said = {"title": truth.title, "upper": truth.title.upper(), "plain": truth.title}[hand.case]
+    truth.title = said
+    forms = [
+        f"Serves {count}", f"Serves: {count}", f"SERVES {count}", f"Makes {count} {many}", f"Makes about {count} {many}", f"makes approx. {count} {many}",
+        f"Yield: {count} {many}", f"Yields {count} {many}", f"{count} servings", f"Servings: {count}", f"{count} {many}", f"Makes {count}", f"Gives {count} {many}",
+        f"Enough for {count} people", f"For {count} people", f"Portions: {count}", f"Quantity: {count} {many}", f"Feeds {count}", f"🍽 Serves {count}", f"👥 {count} portions",
+        f"Cuts into {count} {many}", f"Makes {count} small {many}", f"Makes {count} generous {many}", f"Serving size: 1 {piece}. Servings: {count}",
+        f"Prep 20 min | Cook 35 min | Serves {count}", f"Serves {count}-{count + 2}", f"Makes {count} to {count + 4} {many}", f"Serves roughly {count}", f"Yield: approximately {count} {many}",
+        f"Makes: {count} {many} (about 60 g each)", f"{count} {many} (45 g each)", f"Serves {count} generously", f"(Makes {count})", f"Servings {count} | Calories 240", f"Makes a batch of {count}",
+        f"Produces {count} {many}", f"Recipe makes {count} {many}.", f"This makes {count} {many}", f"Enough for {count} hungry people", f"SERVES: {count} | PREP: 15 MIN", f"Yield {count} {many}, keeps 3 days", f"Yield – {count} {many}", f"Number of servings: {count}", f"* Makes: {count} {many} *",
+    ]  # fmt: skip
+    if count <= 16:
+        word = WORDS[count]
+        forms += [f"Serves {word}", f"Makes {word} {many}", f"Enough for {word}"]
+    if count % 12 == 0:
+        dozen = {12: "a dozen", 24: "two dozen"}[count]
+        forms += [f"Makes {dozen} {many}", f"Makes {dozen}", f"Yield: {count // 12} dozen"]
+    if whole:
+        forms += [
+            f"1 {whole}, cut in {count}", f"Makes one {whole} ({count} {many})", f"Makes 1 {whole}, {count} {many}", f"One 20 cm {whole}, {count} {many}",
+            f"Makes 1 {whole}; serves {count}", f"Makes one 9-inch {whole}, about {count} {many}",
+        ]  # fmt: skip
+    c.shuffle(forms)
+    where = c.choice(("line", "line", "line", "line", "title", "last", "none"))
+    truth.portions = count
+    lines = [said]
+    if where == "title":
+        aside = c.choice(
+            (f"(makes {count})", f"({count} {many})", f"(serves {count})", f"– {count} {many}", f"(cuts into {count})")
+        )
+        lines = [f"{said} {aside}"]
+        truth.features.append("portions in title")
+    elif where == "none":
+        truth.portions = None
+    elif where == "last":
+        truth.features.append("portions last")
+        truth.features.append(
+            c.choice(
+                (
+                    f"LAST:Serves {count}.",
+                    f"LAST:Cut into {count} {many}."
+                    if piece in ("square", "bar", "slice")
+                    else f"LAST:Makes {count} {many}.",
+                )
+            )
+        )
+    if c.random() < 0.3:
+        lines = [*lines, "", c.choice(CHATTER)]
+        truth.features.append("chatter")
+    if where == "line":
+        lines.insert(c.choice((1, len(lines))), forms[0])
+    if c.random() < 0.3:
+        lines.append(
+            c.choice(
+                (
+                    "Prep time: 15 minutes",
+                    "Cook: 40 min",
+                    "Prep: 20 mins · Bake: 35 mins",
+                    "Total time 1 hr 10 min",
+                    "Ready in 50 minutes",
+                    "Prep Time: 10 mins  Cook Time: 30 mins",
+                )
+            )
+        )
+    if hand.chance.random() < 0.12:
+        lines = [c.choice(("🧁 ", "⭐ ", "✨ ")) + lines[0], *lines[1:]]
+        truth.features.append("emoji")
+    return lines
+
+
+CHATTER = (
+    "My aunt baked this every Sunday, and it never lasted beyond Monday.",
+    "This is the one we make when the garden gives us too much! It keeps for up to 5 days in a tin.",
+    "I have been making this for 20 years and I still love it.",
+    "You'll love how quick this is. Perfect with a cup of tea for two.",
+    "The trick is to leave the batter for 10 minutes before it goes in.",
+    "Freezes well for up to 3 months, so we always double it.",
+)
+STORAGE = (
+    "Keeps 4 days in an airtight tin.", "Store in the fridge for up to 1 week.", "These freeze well for up to 2 months.", "They keep for 3 days, if you let them.",
+    "Note: tastes best on the second day.", "Tip: use a serrated knife.",
+)  # fmt: skip
+
+
+def _ingredients(hand: Hand, truth: Truth, parts: dict[str, tuple[str, ...]]) -> list[str]:
+    c = hand.chance
+    lines: list[str] = [""] if c.random() < 0.7 else []
+    if c.random() < 0.08:
+        truth.features.append("other kitchens")
+    heading = (
+        c.choice(
+            (
+                "Zutaten",
+                "Ingrédients",
+                "Ingredientes:",
+                "Ingredienser",
+                "Shopping list",
+                "What goes in",
+                "THE INGREDIENTS",
+            )
+        )
+        if "other kitchens" in truth.features
+        else c.choice(
+            (
+                "Ingredients",
+                "INGREDIENTS",
+                "Ingredients:",
+                "**Ingredients**",
+                "You will need",
+                "What you need:",
+                "## Ingredients",
+                "Ingredients -",
+                "",
+            )
+        )
+    )
+    if not heading and not lines:
+        lines = [""]
+    if heading:
+        lines.append(heading)
+    shape = c.choice(("plain",) * 6 + ("pipe", "behind", "columns", "run-on", "broken", "numbered"))
+    for name, foods in parts.items():
+        if name:
+            lines += [
+                c.choice(
+                    (
+                        f"For the {name}",
+                        f"For the {name}:",
+                        f"{name.title()}:",
+                        name.upper(),
+                        f"**{name.title()}**",
+                        f"{name.title()} -",
+                    )
+                )
+            ]
+        rows = [_food(hand, truth, key) for key in foods]
+        truth.features.append(shape)
+        if not name and shape == "plain" and c.random() < 0.1:
+            # Stages of one mixture are no components.
+            truth.features.append("stages")
+            first, second = c.choice(
+                (("Dry", "Wet"), ("Dry ingredients:", "Wet ingredients:"), ("DRY", "WET"), ("Bowl 1", "Bowl 2"))
+            )
+            lines += [first, *_shaped(hand, rows[:4], shape), second, *_shaped(hand, rows[4:], shape)]
+            continue
+        lines += _shaped(hand, rows, shape)
+    return lines
+
+
+def _food(hand: Hand, truth: Truth, key: str) -> tuple[str, str]:
+    """Return one food as its amount and its name, and note what it weighs."""
+    c = hand.chance
+    names, cup, spoon, piece = FOODS[key]
+    name = c.choice(names)
+    system = hand.units if hand.units != "mixed" else c.choice(("us", "metric"))
+    if piece:
+        count = c.choice((1, 2, 3, 4))
+        one, many = piece[1], piece[2]
+        truth_add(truth, key, count * piece[0] * 0.72, count * piece[0] * 1.35)
+        word = one if count == 1 else many
+        size = c.choice(("", "", "large ", "medium ")) if key == "egg" else ""
+        number = WORDS[count] if c.random() < 0.1 else str(count)
+        return number, f"{size}{word}"
+    if key in SMALL:
+        assert spoon is not None
+        amount = c.choice((0.25, 0.5, 1.0, 1.5, 2.0))
+        grams = amount * spoon / 3
+        truth_add(truth, key, grams * 0.6, grams * 1.6)
+        unit = c.choice(
+            ("tsp", "teaspoon", "tsp.", "tsps", "teaspoons") if amount != 1 else ("tsp", "teaspoon", "tsp.")
+        )
+        return f"{hand.number(amount)} {unit}", name
+    if system == "us" and cup:
+        amount = c.choice((0.25, 1 / 3, 0.5, 2 / 3, 0.75, 1.0, 1.25, 1.5, 2.0, 2.5))
+        truth_add(truth, key, amount * cup * 0.8, amount * cup * 1.22)
+        unit = c.choice(("cup", "c.", "C", "cup") if amount <= 1 else ("cups", "c.", "cups", "cup"))
+        return f"{hand.number(amount)} {unit}", name
+    grams = float(c.choice((30, 50, 60, 75, 80, 100, 115, 120, 125, 150, 175, 180, 200, 225, 250, 300)))
+    is_liquid = key in ("milk", "buttermilk", "double_cream", "neutral_oil") and c.random() < 0.6
+    if is_liquid and cup:
+        truth_add(truth, key, grams * cup / 236.6 * 0.93, grams * cup / 236.6 * 1.07)
+        return f"{grams:.0f}{c.choice((' ml', 'ml', ' mL', ' millilitres'))}", name
+    if system == "both" and cup:
+        truth_add(truth, key, grams * 0.98, grams * 1.02)
+        near = max(0.25, round(grams / cup * 4) / 4)
+        if abs(near * cup / grams - 1) < 0.12:
+            unit = "cup" if near <= 1 else "cups"
+            return c.choice(
+                (f"{grams:.0f} g ({hand.number(near)} {unit})", f"{hand.number(near)} {unit} ({grams:.0f}g)")
+            ), name
+        return f"{grams:.0f} g", name
+    truth_add(truth, key, grams * 0.98, grams * 1.02)
+    if c.random() < 0.06:
+        return f"{grams / 1000:g} kg".replace(".", "," if hand.comma else "."), name
+    return f"{grams:.0f}{c.choice((' g', 'g', 'g', ' grams', ' gr', ' gms'))}", name
+
+
+def truth_add(truth: Truth, key: str, low: float, high: float) -> None:
+    """Add so much of a food to what a recipe holds."""
+    was = truth.foods.get(key, (0.0, 0.0))
+    truth.foods[key] = (was[0] + low, was[1] + high)
+
+
+def _shaped(hand: Hand, rows: list[tuple[str, str]], shape: str) -> list[str]:
+    c = hand.chance
+    if c.random() < 0.15:
+        rows = [(_slip(c, amount, units=True), _slip(c, name, units=False)) for amount, name in rows]
+    plain = [f"{amount} {'of ' if c.random() < 0.05 else ''}{name}" for amount, name in rows]
+    if shape == "pipe":
+        if c.random() < 0.5:
+            return ["| Ingredient | Amount |", "|---|---|", *(f"| {name} | {amount} |" for amount, name in rows)]
+        return [f"{name} | {amount}" for amount, name in rows]
+    if shape == "behind":
+        joint = c.choice((": ", " - ", " … ", ", ", " – "))
+        return [f"{name.split(',')[0]}{joint}{amount}" for amount, name in rows]
+    if shape == "columns":
+        pairs = [plain[i : i + 2] for i in range(0, len(plain), 2)]
+        return ["     ".join(pair) for pair in pairs]
+    if shape == "run-on" and len(plain) >= 3:
+        return [c.choice((", ", "; ", " • ")).join(p.replace(", ", " ") for p in plain)]
+    if shape == "broken":
+        found = []
+        for amount, name in rows:
+            if "," in name and c.random() < 0.8:
+                first, rest = name.split(", ", 1)
+                found += [f"{hand.bullet}{amount} {first},", rest]
+            else:
+                found.append(f"{hand.bullet}{amount} {name}")
+        return found
+    if shape == "numbered":
+        return [f"{n}) {p}" for n, p in enumerate(plain, start=1)]
+    return [f"{hand.bullet}{p}" for p in plain]
+
+
+def _slip(c: random.Random, text: str, *, units: bool) -> str:
+    """Return a text with one slip of the finger in its longest word: two letters swapped, one doubled or one left out."""
+    word = max(text.split(), key=len)
+    if len(word) < (7 if units else 8) or not word.isalpha() or c.random() < 0.5:
+        return text
+    at = c.randrange(2, len(word) - 2)
+    wrong = c.choice(
+        (
+            word[:at] + word[at + 1] + word[at] + word[at + 2 :],
+            word[:at] + word[at] + word[at:],
+            word[:at] + word[at + 1 :],
+        )
+    )
+    return text.replace(word, wrong, 1)
+
+
+def _method(hand: Hand, truth: Truth, parts: dict[str, tuple[str, ...]], piece: str) -> list[str]:
+    c = hand.chance
+    lines = [""] if c.random() < 0.8 else []
+    lines.append(
+        c.choice(("Zubereitung", "Préparation", "Preparación", "Fremgangsmåde", "Now make it", "THE METHOD"))
+        if "other kitchens" in truth.features
+        else c.choice(
+            (
+                "Method",
+                "METHOD",
+                "Method:",
+                "Directions",
+                "Instructions:",
+                "**Method**",
+                "How to make it",
+                "Preparation",
+                "Steps",
+                "## Instructions",
+                "What to do",
+            )
+        )
+    )
+    steps = []
+    if piece != "glass":
+        celsius = c.choice((160, 170, 175, 180, 190, 200))
+        truth.oven = (float(celsius), False)
+        form = c.choice(("plain", "plain", "f", "both", "gas", "fan"))
+        if form == "f":
+            fahrenheit = {160: 325, 170: 340, 175: 350, 180: 355, 190: 375, 200: 400}[celsius]
+            truth.oven = (float(round((fahrenheit - 32) / 1.8)), False)
+            steps.append(
+                c.choice(
+                    (
+                        f"Preheat the oven to {fahrenheit}°F.",
+                        f"Heat oven to {fahrenheit} F and grease a tin.",
+                        f"Oven at {fahrenheit} degrees F.",
+                    )
+                )
+            )
+        elif form == "both":
+            steps.append(
+                c.choice(
+                    (
+                        f"Heat the oven to {celsius} °C ({celsius - 20} °C fan).",
+                        f"Preheat oven to {celsius}C/{celsius - 20}C fan/gas 4.",
+                        f"Oven to {celsius - 20} °C fan / {celsius} °C conventional.",
+                    )
+                )
+            )
+        elif form == "fan":
+            truth.oven = (float(celsius), True)
+            steps.append(f"Set the oven to {celsius} °C fan.")
+        else:
+            steps.append(
+                c.choice(
+                    (
+                        f"Preheat the oven to {celsius} °C.",
+                        f"Heat the oven to {celsius}C and line a 20 cm tin.",
+                        f"Turn the oven on at {celsius} degrees Celsius.",
+                    )
+                )
+            )
+    else:
+        steps.append(
+            c.choice(
+                (
+                    "Warm the cream with the sugar to 80 °C, but do not let it boil.",
+                    "Heat the milk to 85C, stirring for 3 to 4 minutes.",
+                )
+            )
+        )
+    steps.append(
+        c.choice(
+            (
+                "Mix the dry things in a large bowl.",
+                "Cream the butter and sugar for 5 minutes until pale.",
+                "Whisk everything together until smooth, about 2 minutes.",
+            )
+        )
+    )
+    steps.append(
+        c.choice(
+            (
+                "Fold in the rest and let the mixture stand for 10 minutes.",
+                "Stir in what is left, a third at a time.",
+                "Pour into the prepared tin and level the top.",
+            )
+        )
+    )
+    if piece == "glass":
+        steps.append("Chill for at least 4 hours, overnight is better.")
+    else:
+        steps.append(
+            c.choice(
+                (
+                    "Bake for 30 to 35 minutes until a skewer comes out clean.",
+                    "Bake 25-30 min. Cool in the tin for 15 minutes.",
+                    "Bake for about 1 hour, then leave on a rack.",
+                )
+            )
+        )
+    if c.random() < 0.15 and piece != "glass":
+        steps.append(
+            c.choice(
+                (
+                    "Boil the sugar with a little water to 118 °C on a thermometer and brush it over.",
+                    "Turn the oven down to 150 °C and give it 10 minutes more.",
+                    "Warm the cream to 80 °C for the sauce.",
+                    "Cool for 20 minutes, then dust for the look of it.",
+                )
+            )
+        )
+        truth.features.append("second temperature")
+    last = next((f[5:] for f in truth.features if f.startswith("LAST:")), None)
+    if c.random() < 0.35 and not last:
+        steps.append(c.choice(STORAGE))
+    if last:
+        steps.append(last)
+    style = c.choice(("plain", "numbers", "step", "paragraph"))
+    if style == "numbers":
+        return [*lines, *(f"{n}. {s}" for n, s in enumerate(steps, start=1))]
+    if style == "step":
+        return [*lines, *(f"Step {n}: {s}" for n, s in enumerate(steps, start=1))]
+    if style == "paragraph":
+        return [*lines, " ".join(steps)]
+    return [*lines, *steps]

@@ -1,0 +1,53 @@
+"""Write docs/figures.md: every figure of judgement that plans and readings hang on, in one place to be read and argued with.
+
+Run by ``make gen``. A test holds the document against the tables, so that no figure changes without being seen to.
+"""
+
+from __future__ import annotations
+
+import sys
+from pathlib import Path
+
+from sun_crumb.core.reference import table
+
+TARGET = Path(__file__).resolve().parent.parent / "docs" / "figures.md"
+TABLES = {
+    "families": "Kinds of dessert: how far each measure may stray (as a part of what is wanted, alkali in meq/g), and the most of each sweetener a batter takes",
+    "moves": "How far a line may move, and what moving it costs",
+    "additions": "What may come in: least and most, what it costs, and where it belongs",
+    "stand_ins": "What stands in for what a diet rules out",
+    "paths": "The five paths",
+    "sittings": "What a sitting bears",
+    "eaters": "Who is at the table",
+    "rules_of_thumb": "Rules of thumb that bakers go by",
+    "claims": "Limits of what may be claimed",
+    "constants": "Constants",
+    "solutes": "Solutes: molar mass and Norrish's constant",
+    "cups": "Cups and spoons",
+    "units": "Units",
+    "line_factors": "Words that change what goes in",
+    "line_marks": "What a line's marks say of its role",
+    "line_order": "How roles follow each other",
+}
+
+
+def document() -> str:
+    """Return the document's text."""
+    parts = [
+        "# The figures\n",
+        "Written from the tables in `src/sun_crumb/core/reference` by `make gen`; the last column says where a row is from.\n",
+    ]
+    for name, words in TABLES.items():
+        rows = table(name)
+        columns = list(rows[0])
+        parts.append(f"## {words}\n\n`{name}.csv`\n")
+        parts.append(f"| {' | '.join(columns)} |\n|{'---|' * len(columns)}")
+        parts += [f"| {' | '.join(row[c].replace('|', '/') for c in columns)} |" for row in rows]
+        parts.append("")
+    return "\n".join(parts)
+
+
+if __name__ == "__main__":
+    if "--check" in sys.argv:
+        sys.exit(0 if TARGET.read_text(encoding="utf-8") == document() else f"{TARGET.name} is out of date: make gen")
+    TARGET.write_text(document(), encoding="utf-8")
