@@ -8,10 +8,11 @@ from __future__ import annotations
 import sys
 from collections import defaultdict
 
-from sun_crumb.core.pantry import shipped_pantry
-from sun_crumb.core.reading import read_recipe
 from tests.support.measured import Score, score
 from tests.support.writer import write
+
+from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.reading import read_recipe
 
 FEATURES = ("title", "portions", "components", "oven", "grams", "is_whole")
 

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Callable, Iterable, Mapping
+from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
+from itertools import pairwise
 
 from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
 from sun_crumb.core.reading.portions import Stated, bare_count, of_step, of_title, statements
@@ -56,7 +57,8 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     """
     lines = physical_lines(text)
     found = [statement for line in lines for statement in statements_of(line)]
-    roles = roles_of(found, [known(s.text) for s in found], forced)
+    told = {text: known(text) for text in {s.text for s in found}}
+    roles = roles_of(found, [told[s.text] for s in found], forced)
     pieces = _joined(found, roles)
     by_line: dict[int, Role] = {}
     for statement, role in zip(found, roles, strict=True):
@@ -151,7 +153,18 @@ def component_of(text: str) -> str | None:
     return words if re.search(r"[^\W\d_]", words) else None
 
 
-def own_yield(piece: Piece) -> int | None:
+def own_yields(pieces: Sequence[Piece]) -> dict[str, int]:
+    """Return for how many portions each component but the first is said to be enough, in its heading or right under it."""
+    first = next((p.component for p in pieces if p.role == "food"), "")
+    found: dict[str, int] = {}
+    for before, piece in pairwise(pieces):
+        for told in (before, piece if before.role == "heading" and piece.role == "portions" else before):
+            if told.component != first and (count := _own_yield(told)) is not None:
+                found[told.component] = count
+    return found
+
+
+def _own_yield(piece: Piece) -> int | None:
     """Return for how many portions the component of a heading or a line under it is said to be enough, or None."""
     if piece.role == "heading":
         found = _HEAD_YIELD.search(piece.text)
@@ -174,9 +187,9 @@ def _stated(pieces: Iterable[Piece]) -> list[Stated]:
     sentences = sum(len(_SENTENCE.split(p.text)) for p in pieces if p.role == "step")
     found: list[Stated] = []
     at = 0
-    for piece in pieces:
-        # What stands behind the method speaks of the whole again.
-        is_whole = piece.component in ("", first) or at > 0
+    for before, piece in zip((None, *pieces), pieces, strict=False):
+        # Only right under its heading is a component's own yield told.
+        is_whole = piece.component in ("", first) or before is None or before.role != "heading"
         match piece.role:
             case "portions":
                 told = _told(piece.text)

@@ -15,7 +15,7 @@ _BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣>+]+|\
 _PART_OF = re.compile(
     r"^(?P<prep>(?:(?:finely|freshly|grated|squeezed|the|fresh|strained)\s+)*)"
     r"(?P<part>juice|zest|rind|peel)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated|the)\s+)*(?P<second>juice|zest|rind|peel))?"
-    r"\s+(?:of|from)\s+(?P<rest>.+)$",
+    r"\s+(?:(?:of|from)\s+|(?=\d|[½¼]|an?\s|half\s|one\s|two\s|three\s))(?P<rest>.+)$",
     re.I,
 )
 _OF_EGGS = re.compile(
@@ -32,7 +32,8 @@ _AFTER_PART = re.compile(
     re.I,
 )
 _OPTIONAL = re.compile(
-    r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted)|or to taste)\b\s*\)?", re.I
+    r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted)|or to taste)\b\s*\)?",
+    re.I,
 )
 _PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)

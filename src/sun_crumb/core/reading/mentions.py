@@ -26,6 +26,7 @@ _TIN = re.compile(
 )
 MOST_WORDS = 4
 MOST_MENTIONS = 30
+MOST_TRIED = 60
 LONGEST = 90
 
 
@@ -43,11 +44,11 @@ def mentions(step: str) -> list[str]:
     []
     """
     found: list[str] = []
-    at = 0
-    while len(found) < MOST_MENTIONS and (start := _NUMBER.search(step, at)):
+    at = tried = 0
+    while len(found) < MOST_MENTIONS and tried < MOST_TRIED and (start := _NUMBER.search(step, at)):
         window = step[start.start() : start.start() + LONGEST]
         amount = read_amount(window)
-        at = start.end()
+        at, tried = start.end(), tried + 1
         if amount is None:
             continue
         at = max(start.start() + amount[1], at)

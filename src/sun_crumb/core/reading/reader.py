@@ -13,7 +13,7 @@ from sun_crumb.core.quantities.measures import CupStandard, cup_standard, units
 from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.cups import infer_cup
-from sun_crumb.core.reading.document import Document, Piece, document, own_yield
+from sun_crumb.core.reading.document import Document, Piece, document, own_yields
 from sun_crumb.core.reading.line import parse_line, split_line
 from sun_crumb.core.reading.match import is_sure, name_index
 from sun_crumb.core.reading.mentions import mentions
@@ -97,8 +97,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         standard, reason = cup_standard(cup), "chosen"
     steps = tuple(p.text for p in found if p.role == "step")
     method = "\n".join(p.text for p in found if p.role not in ("food", "heading", "junk"))
-    first = next((p.component for p in found if p.role == "food"), "")
-    own = {p.component: n for p in found if p.component != first and (n := own_yield(p)) is not None}
+    own = own_yields(found)
     told = portions(read.stated)
     return Reading(
         title=read.title[:200],

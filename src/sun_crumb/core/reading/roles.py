@@ -8,7 +8,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cache
 from typing import Any, Literal, get_args
 
@@ -35,6 +35,12 @@ _DURATION = re.compile(
     re.I,
 )
 _SENTENCE_END = re.compile(r"[.!?]\s+(?=[^\W\d_])")
+_WITH_AMOUNT = frozenset(
+    ["weighed", "counted", "weighed_behind", "weighed_unknown", "counted_unknown", "amount_only", "portions"]
+)
+_TEMPERATURE = re.compile(
+    r"\b\d{3}\s*(?:°|º|deg(?:rees)?\.?)\s*[CF]?\b|\b\d{3}\s?[CF]\b|\bgas\s*(?:mark\s*)?\d\b", re.I
+)
 # How a line ends that goes on below.
 _HANGS = re.compile(
     r"(?:[,(–&+-]|\b(?:at|of|and|or|the|with|in|for|to|from|into|very|until|room|plus|a|an|extra))\s*$", re.I
@@ -133,6 +139,9 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
     words = re.findall(r"[^\W\d_]+(?:['’][^\W\d_]+)?", text)
     if not words:
         return {"amount_only"} if known.has_amount else {"wordless"}
+    if len(words) == 1 and not re.search(r"\d", text):
+        # "Drizzle" alone is a part of a dessert, and no amount of anything.
+        known = replace(known, has_amount=False, has_unit=False, is_behind=False, is_only_amount=False)
     method = _method_marks(raw, text, words, known)
     found = (
         _heading_marks(raw, text, words, known) | method | _amount_marks(known, words, is_step="imperative" in method)
@@ -189,6 +198,8 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
         found.add("imperative")
     if _SENTENCE_END.search(text):
         found.add("sentences")
+    if _TEMPERATURE.search(text):
+        found.add("temperature")
     return found
 
 
@@ -231,9 +242,16 @@ def roles_of(
     """
     if not found:
         return []
-    own = [marks_of(s, k) for s, k in zip(found, known, strict=True)]
-    if _tells_more_than_portions(found[0].text):
-        own[0] -= {"portions", "portions_bare", "weighed_behind"}
+    # The same words have the same marks wherever they stand.
+    seen: dict[str, set[str]] = {}
+    for statement, held in zip(found, known, strict=True):
+        if statement.raw not in seen:
+            seen[statement.raw] = marks_of(statement, held)
+    own = [set(seen[statement.raw]) for statement in found]
+    begin = next((n for n, marks in enumerate(own) if not marks & {"junk_word", "wordless", "credit"}), 0)
+    if _tells_more_than_portions(found[begin].text):
+        own[begin] -= {"portions", "portions_bare", "weighed_behind"}
+    own[begin].add("first")
     first_food = next((n for n, marks in enumerate(own) if marks & {"weighed", "weighed_behind"}), None)
     if first_food is None:
         first_food = next((n for n, marks in enumerate(own) if "counted" in marks), len(own))
@@ -261,10 +279,15 @@ def _place_marks(
     marks = {"any", "opening" if n < first_food else "not_opening"}
     if "portions_bare" in own[n] and n < first_food and section != "ingredients":
         marks.add("portions")
-    if n == 0:
-        marks.add("first")
     if section:
         marks.add(f"under_{section}")
+    if (
+        found[n].line.gap
+        and "short" in own[n]
+        and not own[n] & _WITH_AMOUNT
+        and not re.search(r"[.!?,]$", found[n].raw)
+    ):
+        marks.add("set_apart")
     if n:
         before = found[n - 1]
         is_stop = bool(re.search(r"[.!?:;]\s*$", before.raw)) or found[n].line.gap or found[n].line == before.line
