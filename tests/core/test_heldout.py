@@ -4,9 +4,21 @@ from __future__ import annotations
 
 import unittest
 
+from sun_crumb.core.formula import from_reading
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import ReadLine, read_recipe
-from tests.core.heldout_lines import AGREEING, CONFLICTS, FIRST, FOURTH, NONSENSE, SECOND, THIRD
+from tests.core.heldout_lines import (
+    AGREEING,
+    CONFLICTS,
+    FIFTH,
+    FIRST,
+    FOURTH,
+    NO_FOOD,
+    NONSENSE,
+    SECOND,
+    SIXTH,
+    THIRD,
+)
 
 
 def read_all(text: str) -> list[ReadLine]:
@@ -20,7 +32,14 @@ def read(text: str) -> ReadLine:
 
 class HeldOut(unittest.TestCase):
     def test_grams_are_in_a_careful_bakers_range(self) -> None:
-        for name, lines in (("first", FIRST), ("second", SECOND), ("third", THIRD), ("fourth", FOURTH)):
+        for name, lines in (
+            ("first", FIRST),
+            ("second", SECOND),
+            ("third", THIRD),
+            ("fourth", FOURTH),
+            ("fifth", FIFTH),
+            ("sixth", SIXTH),
+        ):
             right = 0
             for text, keys, low, high in lines:
                 line = read(text)
@@ -29,10 +48,17 @@ class HeldOut(unittest.TestCase):
                 self.assertGreaterEqual(right / len(lines), 0.97)
 
     def test_no_line_is_taken_for_another_food_in_silence(self) -> None:
-        for text, keys, _, _ in (*FIRST, *SECOND, *THIRD, *FOURTH):
+        for text, keys, _, _ in (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH):
             with self.subTest(text):
                 line = read(text)
                 self.assertTrue(line.status != "ok" or line.ingredient in keys.split("|"), line)
+
+    def test_what_is_no_food_is_weighed_nowhere(self) -> None:
+        for text in NO_FOOD:
+            reading = read_recipe(f"A dessert\n\nIngredients\n100 g sugar\n{text}", shipped_pantry())
+            with self.subTest(text):
+                formula, _ = from_reading(reading, shipped_pantry())
+                self.assertEqual([line.ingredient.key for line in formula.lines], ["white_sugar"])
 
     def test_conflicts_are_found_and_agreement_is_left_alone(self) -> None:
         found = [text for text in CONFLICTS if read(text).status == "conflict"]

@@ -7,6 +7,7 @@ import unittest
 from sun_crumb.core.formula import from_reading
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import Reading, read_recipe
+from tests.core.heldout_recipes import RECIPES
 from tests.support.measured import score
 from tests.support.writer import write
 
@@ -23,6 +24,12 @@ class Written(unittest.TestCase):
         self.assertGreaterEqual(sum(s.foods_right for s in scores) / sum(s.foods for s in scores), 0.98)
         self.assertGreaterEqual(sum(s.is_whole for s in scores) / len(scores), 0.95)
         self.assertEqual([n for n, s in enumerate(scores) if s.is_surely_wrong], [])
+
+    def test_whole_recipes_that_were_written_first(self) -> None:
+        for text, truth in RECIPES:
+            scored = score(read_recipe(text, PANTRY), truth, trifle_g=12.0)
+            with self.subTest(truth.title):
+                self.assertTrue(scored.is_whole, scored)
 
     def test_nothing_vanishes_and_nothing_appears(self) -> None:
         for seed in range(200, 260):

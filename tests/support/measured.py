@@ -29,8 +29,8 @@ class Score:
         return self.title and self.portions and self.components and self.oven and self.grams
 
 
-def score(reading: Reading, truth: Truth) -> Score:
-    """Return how a reading compares with what was written; what is asked counts as not read."""
+def score(reading: Reading, truth: Truth, trifle_g: float = 0.0) -> Score:
+    """Return how a reading compares with what was written; what is asked counts as not read, and trifles need not be told."""
     held: dict[str, float] = {}
     for line in reading.lines:
         if line.status in ("ok", "conflict") and line.ingredient and line.grams is not None:
@@ -49,6 +49,7 @@ def score(reading: Reading, truth: Truth) -> Score:
         portions=sure == truth.portions,
         components=len(counted) == truth.components,
         oven=oven == truth.oven,
-        grams=len(right) == len(truth.foods) and set(held) <= set(truth.foods),
+        grams=len(right) == len(truth.foods)
+        and all(key in truth.foods or grams <= trifle_g for key, grams in held.items()),
         is_surely_wrong=sure is not None and sure != truth.portions,
     )

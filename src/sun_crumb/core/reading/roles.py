@@ -7,7 +7,7 @@ Every mark adds to the score of every role (line_marks.csv), and so does the ord
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping, Sequence
+from collections.abc import Mapping, Sequence, Set
 from dataclasses import dataclass, replace
 from functools import cache
 from typing import Any, Literal, get_args
@@ -242,6 +242,22 @@ def roles_of(
     """
     if not found:
         return []
+    own = _own_marks(found, known)
+    first_food = _first_food(own)
+    index, scores = _scores()
+    emission = np.zeros((len(found), len(ROLES)))
+    section: Section = ""
+    for n, statement in enumerate(found):
+        marks = _place_marks(n, first_food, section, found, own) | own[n]
+        section = _section_after(section, marks, own[n + 1] if n + 1 < len(own) else set())
+        emission[n] = scores[[index[mark] for mark in marks]].sum(axis=0)
+        if forced and (role := forced.get(statement.line.number)):
+            emission[n, ROLES.index(role)] += FORCED
+    return _best_path(emission)
+
+
+def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[str]]:
+    """Return the marks that each statement has by itself, and which of them begins the recipe."""
     # The same words have the same marks wherever they stand.
     seen: dict[str, set[str]] = {}
     for statement, held in zip(found, known, strict=True):
@@ -252,24 +268,26 @@ def roles_of(
     if _tells_more_than_portions(found[begin].text):
         own[begin] -= {"portions", "portions_bare", "weighed_behind"}
     own[begin].add("first")
-    first_food = next((n for n, marks in enumerate(own) if marks & {"weighed", "weighed_behind"}), None)
-    if first_food is None:
-        first_food = next((n for n, marks in enumerate(own) if "counted" in marks), len(own))
-    index, scores = _scores()
-    emission = np.zeros((len(found), len(ROLES)))
-    section: Section = ""
-    for n, statement in enumerate(found):
-        marks = _place_marks(n, first_food, section, found, own) | own[n]
-        for kind in ("ingredients", "method", "notes"):
-            if f"heading_{kind}" in marks:
-                section = kind
-        if section == "method" and "heading_form" in marks and n + 1 < len(own) and own[n + 1] & {"weighed", "counted"}:
-            section = "ingredients"
-        for mark in marks:
-            emission[n] += scores[index[mark]]
-        if forced and (role := forced.get(statement.line.number)):
-            emission[n, ROLES.index(role)] += FORCED
-    return _best_path(emission)
+    return own
+
+
+def _first_food(own: Sequence[set[str]]) -> int:
+    """Return where the first weighed food stands, else the first counted one, else the end."""
+    for wanted in ({"weighed", "weighed_behind"}, {"counted"}):
+        for n, marks in enumerate(own):
+            if marks & wanted:
+                return n
+    return len(own)
+
+
+def _section_after(section: Section, marks: Set[str], following: Set[str]) -> Section:
+    """Return the section that a statement leaves the text in: what its heading announces, or the one before."""
+    for kind in ("ingredients", "method", "notes"):
+        if f"heading_{kind}" in marks:
+            return kind
+    if section == "method" and "heading_form" in marks and following & {"weighed", "counted"}:
+        return "ingredients"
+    return section
 
 
 def _place_marks(
