@@ -86,6 +86,22 @@ class PantryAndFiles(Screens):
         enough.press("Tab")
         expect(page.get_by_text("the rest is left over")).to_be_visible()
 
+    def test_what_a_line_was_taken_for_stands_beside_it_and_is_changed_with_one_touch(self) -> None:
+        page = self.open("/bring-in")
+        page.get_by_label("The recipe, as it is written").fill(
+            "Fig bake\n1 tray, cut in 20\n\n200 g plain flour\n150 g sugar\n300 g courgette, grated and squeezed dry"
+        )
+        expect(page.get_by_label("Line 2, 1 tray, cut in 20, is")).to_have_value("portions")
+        expect(page.get_by_label("Portions", exact=True)).to_have_value("20")
+        expect(page.get_by_text("of 1 tray")).to_be_visible()
+        expect(page.get_by_text("squeezed: 300 g becomes 210 g")).to_be_visible()
+        page.get_by_label("Line 5, 150 g sugar, is").select_option("note")
+        expect(page.get_by_role("button", name="Change: 150 g sugar")).to_have_count(0)
+        page.reload()
+        expect(page.get_by_label("Line 5, 150 g sugar, is")).to_have_value("note")
+        page.get_by_label("Line 5, 150 g sugar, is").select_option("food")
+        expect(page.get_by_role("button", name="Change: 150 g sugar")).to_be_visible()
+
 
 if __name__ == "__main__":
     unittest.main()
