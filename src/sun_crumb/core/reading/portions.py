@@ -35,7 +35,7 @@ _CUES = (
     (
         "sure",
         r"\b(?:serv(?:es|e|ings?)(?!\s+size)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|sufficient\s+for|"
-        r"(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry)\b))",
+        r"(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|osoby|os[oó]b)\b))",
     ),
     (
         "made",
@@ -91,7 +91,8 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
     >>> read_count("40 minutes") is None
     True
     """
-    at = _skip(text, at, _words("about") | {"~", "≈", "c."})
+    at = _skip(text, at, _words("about"))
+    at += len(re.match(r"[~≈\s]*", text[at:])[0])  # type: ignore[index]
     found = _NUMBER.match(text, at)
     if not found:
         return None
@@ -100,7 +101,8 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
         return None
     count = _with_noun(text, found.end(), low, max(high, low), is_bare=is_bare)
     # "a crowd" is no number.
-    return None if _ARTICLE.fullmatch(found[0]) and not count.kind else count
+    is_article = re.fullmatch(r"an?", found[0], re.I) is not None
+    return None if is_article and count.kind != "whole" else count
 
 
 _ARTICLE = re.compile(r"(?:an?|one|1)\b", re.I)
@@ -137,7 +139,8 @@ def _skip(text: str, at: int, words: Iterable[str]) -> int:
 
 def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False) -> Count:
     """Return a count with the noun behind it, through words for size ("12 generous slices", "10-inch cake")."""
-    start, is_small = at, False
+    sized = _SIZE.match(text, at)
+    start, is_small = sized.end() if sized else at, False
     for _ in range(6):
         if size := _SIZE.match(text, at):
             at = size.end()
@@ -146,6 +149,9 @@ def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False
             break
         word = match[1].lower().replace("’", "'")
         kind = kind_of(word)
+        if kind in ("piece", "whole") and (holder := _HOLDER_AFTER.match(text, match.end())):
+            # "a square pan", "a loaf tin": what it is baked in, not what is eaten.
+            word, kind, match = holder[1].lower(), "whole", holder
         if kind in ("piece", "person", "whole"):
             one = singular(word)
             if kind == "whole" and (is_small or (low >= 4 and one in _EATEN_WHOLE)):
@@ -159,9 +165,12 @@ def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False
     last = re.compile(r"\s*([^\W\d_][\w'’-]+s)\b", re.I).match(text, start)
     if not is_bare and last and last[1].lower() not in _STOPS and low >= 4 and kind_of(last[1].lower()) != "measure":
         return Count(low, high, singular(last[1].lower()), "other", last.end())
+    if last and not is_bare and last[1].lower() not in _STOPS and kind_of(last[1].lower()) != "measure":
+        return Count(low, high, singular(last[1].lower()), "thing", last.end())  # two layers, two sheets: no portions
     return Count(low, high, "", "", start)
 
 
+_HOLDER_AFTER = re.compile(r"[\s-]+(pans?|tins?|trays?|dish(?:es)?|moulds?|molds?|sheets?)\b", re.I)
 # How large the thing is that is counted: "one 10-inch cake", "a 2-lb loaf".
 _SIZE = re.compile(
     r"[\s-]*\d+(?:[.,/]\d+)?\s*(?:(?:x|×|by)\s*\d+\s*)?[- ]?(?:cm|inch(?:es)?|in\b|\"|″|lbs?|pound|g|kg|oz)\.?(?=[\s-])",
@@ -290,6 +299,14 @@ def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Co
         join = _JOIN.match(text[at:])
         if not join:
             break
+        if counts and counts[-1].kind == "whole" and counts[-1].low > 1 and re.search(r"\bof\b", join[0]):
+            each = read_count(text, at + join.end())
+            if each and each.kind in ("piece", "person"):
+                # "2 trays of 12 cookies"
+                many = counts[-1].low
+                counts.append(Count(many * each.low, many * each.high, each.noun, each.kind, each.end))
+                at = each.end
+                break
         at += join.end()
     return counts, at
 
@@ -314,6 +331,8 @@ def _stated(kind: str, counts: list[Count], text: str, base: float) -> Stated | 
     others = [c for c in counts if c.kind == "other"]
     bare = [c for c in counts if not c.kind]
     whole = f"{wholes[0].low} {plural(wholes[0].noun, wholes[0].low)}" if wholes else ""
+    if not pieces and any(c.kind == "thing" for c in counts):
+        return Stated(None, whole, base, text) if whole else None
     if pieces:
         return Stated(pieces[0], whole, base, text)
     if others and kind != "cut":
@@ -335,9 +354,10 @@ def bare_count(text: str) -> Stated | None:
     """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
     start = _BARE.match(text).end()  # type: ignore[union-attr]
     counts, end = _counts_after(text, start, is_bare=True)
-    if not counts or re.search(r"\w", text[end:].replace(")", "")):
+    rest = re.sub(r"[^\w\s]", " ", text[end:]).lower().split()
+    if not counts or not set(rest) <= _words("about"):
         return None
-    if all(c.kind not in ("piece", "person", "whole") for c in counts):
+    if all(c.kind not in ("piece", "person", "whole") for c in counts) and "dozen" not in text.lower():
         return None
     return _stated("bare", counts, text.strip(), 1.0)
 
