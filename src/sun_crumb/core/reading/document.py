@@ -105,8 +105,10 @@ def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     first = next((p for p in pieces if p.role == "title"), None)
     if first is None:
         return "", []
-    title, said = of_title(first.text.strip(" *#_=|·•"))
-    return title.strip(" *#_=|:–—-"), [said] if said else []
+    # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
+    named, *more = re.split(r"\s+[•|·]\s+", first.text.strip(" *#_=|·•"))
+    title, said = of_title(named)
+    return title.strip(" *#_=|:–—-"), [*([said] if said else []), *(told for part in more for told in _told(part))]
 
 
 def _with_components(pieces: list[Piece]) -> list[Piece]:
@@ -143,7 +145,7 @@ def component_of(text: str) -> str | None:
     """Return the component that a heading names, in small letters; empty for the base, None where it names none."""
     bare = _HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
     bare = re.sub(r"\([^)]*\)", "", bare).strip(" *#_=:–—-")
-    found = _FOR_THE.match(bare)
+    found = _FOR_THE.match(bare) or re.search(r"\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$", bare, re.I)
     words = (found[1] if found else bare).strip().lower()
     words = re.sub(r"^(?:step\s+)?\d+\s*[.)]\s*", "", words)
     if words.endswith((" ingredients", " ingredient")):

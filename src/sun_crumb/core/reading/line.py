@@ -185,7 +185,7 @@ def parse_line(text: str) -> ParsedLine:
     (['cup', 'tbsp'], 140.0, 'flour', 'sifted')
     """
     is_optional = bool(_OPTIONAL.search(text))
-    body = _OPTIONAL.sub(" ", text).strip() if is_optional else text
+    body = _OPTIONAL.sub(" ", text).strip(" :–-") if is_optional else text
     draft = _Statement()
     at = 0
     if first := read_amount(body):

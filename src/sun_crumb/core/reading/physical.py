@@ -139,7 +139,7 @@ def _run_on(raw: str) -> list[str]:
     prefix = ""
     if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
         prefix, rest = named[1], text[named.end() :]
-        if len(_split(rest)) < 2:
+        if len(_split(rest)) < 2 and not (prefix.lower() in word_list("component") and _begins_food(rest)):
             return [raw]
         return [f"{prefix}:", *_split(rest)]
     return _split(text)

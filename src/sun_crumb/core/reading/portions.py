@@ -413,7 +413,11 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     for pattern, trust in ((_CUT_WHOLE, 0.85 if is_late else 0.0), (_SHARED_OUT, 0.4), (_SHAPED, 0.4)):
         found = pattern.search(sentence)
         count = read_count(found["rest"]) if found else None
-        if found and count and count.kind == "piece" and count.low >= 4 and trust:
+        if not (found and count and trust and count.low >= 4):
+            continue
+        # "cut into 24." tells a number, and nothing follows it.
+        is_number = pattern is _CUT_WHOLE and not count.kind and not re.search(r"\w", found["rest"][count.end :])
+        if count.kind == "piece" or is_number:
             return Stated(count, "", trust, found[0].strip()[:80])
     return None
 

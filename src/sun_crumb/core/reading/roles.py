@@ -49,6 +49,8 @@ _TIME_ONLY = re.compile(
     r"^\W*(?:about\s+)?\d+[\s\d–-]*(?:min(?:ute)?s?|h(?:ou)?rs?|h)\b(?:\s*(?:and\s+)?\d+\s*min\w*)?\W*$", re.I
 )
 _FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([^\W\d_][\w' -]{1,40}?)\s*:?$", re.I)
+# "What you need for the base", "And for the lemon layer".
+_FOR_THE_LATER = re.compile(r"^[A-Z].*\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$")
 _USES = re.compile(r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying|decorating|garnish)\b", re.I)
 
 
@@ -114,7 +116,30 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
 
 
 # "Now make it", "How we do it": a heading made of such words alone begins the method.
-_LITTLE = frozenset(["the", "a", "and", "to", "now", "we", "you", "it", "this", "let", "s", "then", "for"])
+_LITTLE = frozenset(
+    [
+        "the",
+        "a",
+        "and",
+        "to",
+        "now",
+        "we",
+        "you",
+        "it",
+        "this",
+        "let",
+        "s",
+        "then",
+        "for",
+        "i",
+        "my",
+        "them",
+        "our",
+        "us",
+        "these",
+        "those",
+    ]
+)
 _METHOD = frozenset(
     ["method", "make", "making", "directions", "instructions", "steps", "procedure", "preparation", "do", "how"]
 )
@@ -126,6 +151,10 @@ def is_heading_form(raw: str, text: str) -> bool:
     if not 1 <= len(words) <= 7 or len(text) > 60:
         return False
     stripped = raw.strip()
+    if len(words) == 1 and words[0][:1].isupper() and words[0].lower() in word_list("component") - _FOODS_AND_DEEDS:
+        return True
+    if len(words) <= 8 and (named := _FOR_THE_LATER.search(text.strip(" :"))) and not re.search(r"\d", text):
+        return not _USES.search(named[1])
     if found := _FOR_THE.match(text.strip(" :")):
         return stripped.endswith(":") or not _USES.search(found[1])
     if stripped.endswith((":", " -", " –", " —")) or stripped.startswith(("#", "==", "--", "~")):
@@ -150,6 +179,8 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
     if known.has_food and (known.has_amount or not found & {"tool"}):
         found -= {"tool", "personal", "junk_word", "works"}
     is_heading = bool(found & {"heading_form", "heading_ingredients"})
+    if "heading_form" in found:
+        found.discard("personal")  # "What you'll need for the base"
     found |= _portion_marks(text, words, is_heading=is_heading, has_food=known.has_food)
     found.add("long" if len(words) >= 15 else "short" if len(words) <= 4 else "plain")
     return found - {"plain"}
