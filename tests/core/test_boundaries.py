@@ -6,8 +6,8 @@ import unicodedata
 
 from sun_crumb.core.balance import measure, verdicts
 from sun_crumb.core.balance.families import families
-from sun_crumb.core.exploring import side_by_side
-from sun_crumb.core.formula import FormulaLine
+from sun_crumb.core.exploring import relaxations, side_by_side
+from sun_crumb.core.formula import FormulaLine, total
 from sun_crumb.core.offers.candidates import additions
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.household import household
@@ -16,6 +16,7 @@ from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.quantities.numbers import FRACTIONS, WORDS, read_quantity
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.line import parse_line
+from sun_crumb.core.sugars.claims import claims
 from sun_crumb.core.wish import Goals
 from tests.support import CloseTo, formula_of
 from tests.support.plans import plan
@@ -166,3 +167,52 @@ class Limits(CloseTo):
             )
             with self.subTest(share):
                 self.assertEqual("cost" in {u.goal for u in again.unmet}, is_missed)
+
+    def test_a_limit_of_cost_holds_over_several_components(self) -> None:
+        text = CAKE + "\nIcing:\n200 g icing sugar\n80 g butter"
+        free = plan(text, path="less", cut=0.4, prices={"white_sugar": 20.0, "icing_sugar": 30.0})
+        cost = (
+            sum(
+                x.after_g * {"white_sugar": 20.0, "icing_sugar": 30.0}.get(x.ingredient, 0.0) / 1000 for x in free.lines
+            )
+            / 8
+        )
+        tight = plan(
+            text,
+            path="less",
+            cut=0.4,
+            prices={"white_sugar": 20.0, "icing_sugar": 30.0},
+            most_cost=round(cost * 0.8, 3),
+        )
+        held = (
+            sum(
+                x.after_g * {"white_sugar": 20.0, "icing_sugar": 30.0}.get(x.ingredient, 0.0) / 1000
+                for x in tight.lines
+            )
+            / 8
+        )
+        self.assertTrue(held <= cost * 0.81 + 0.005 or "cost" in {u.goal for u in tight.unmet})
+
+    def test_a_taste_that_is_asked_for_is_a_spoon_at_most(self) -> None:
+        """Common practice, no published source: a teaspoon of a spice, never more than 5 g of anything so strong."""
+        for key, grams in (("cinnamon", 2.6), ("salt", 5.0), ("vanilla", 4.3)):
+            found = additions(formula_of(CAKE), families()["butter_cake"], Goals(including=(key,)), PANTRY)
+            (asked,) = [a for a in found if a.ingredient.key == key]
+            with self.subTest(key):
+                self.assertClose(asked.least_g, grams, absolute=0.15)
+
+    def test_what_was_not_set_is_not_offered_to_be_let_go(self) -> None:
+        found = relaxations(formula_of(CAKE), Goals(path="fruit", cut=0.95, keep_sweet=0.95), PANTRY)
+        self.assertTrue(found)
+        self.assertFalse(
+            {r.goal for r in found} & {"caps", "most_new", "most_cost", "most_energy_kcal", "most_free_sugar_g"}
+        )
+        self.assertEqual([r.size for r in found], sorted(r.size for r in found))
+
+    def test_claims_speak_of_one_and_of_several(self) -> None:
+        def said(text: str) -> str:
+            one = formula_of(text)
+            return " ".join(c.why for c in claims(total(one.lines), total(one.lines), one.lines, 8))
+
+        self.assertIn("counts as added sugar", said("Cake\n200 g flour\n100 g honey"))
+        self.assertIn("count as added sugar", said("Cake\n200 g flour\n100 g honey\n50 g maple syrup"))

@@ -94,16 +94,31 @@ def clean(text: str) -> str:
 
 def split_line(text: str) -> list[str]:
     """Return the ingredient statements in one line: two where it names two foods ("2 eggs plus 1 yolk")."""
+    text = _LARGE_EGGS.sub(lambda m: f"{m[1]} {_EGG_SIZES[m[2].upper()]} {m[3]}", text)
     return _from_a_tin(text) or _of_eggs(text) or _parts_of_a_fruit(text) or _shared(text) or _summed(text) or [text]
+
+
+# "2 L eggs" are large ones, and no litres.
+_LARGE_EGGS = re.compile(
+    r"^(\d+|one|two|three|four|five|six)\s+(XL|L|M|S)\.?\s+((?:free[- ]range\s+|organic\s+)?eggs?\b)", re.I
+)
+_EGG_SIZES = {"XL": "extra large", "L": "large", "M": "medium", "S": "small"}
 
 
 def _from_a_tin(text: str) -> list[str] | None:
     """Read "aquafaba from 1 tin chickpeas": a tin's worth of what is in it."""
     if found := _FROM_A_TIN.match(text):
         return [f"{found['count'] or 1} tin {found['food']}"]
+    if _LIQUID_OF_A_TIN.search(text) and (amount := read_amount(text)):
+        inside = re.search(r"\d+\s*ml", text)
+        return [f"{inside[0] if inside else text[: amount[1]]} aquafaba"]
     return None
 
 
+_LIQUID_OF_A_TIN = re.compile(
+    r"\bchick\s?peas?\b.*\b(?:just|only)\s+the\s+(?:liquid|brine|water)\b|\bchick\s?peas?\b.*\b(?:liquid|brine)\s+only\b",
+    re.I,
+)
 _FROM_A_TIN = re.compile(
     r"^(?:the\s+)?(?P<food>aquafaba|liquid|brine|cream|juice)\s+(?:from|of)\s+(?:(?P<count>\d|one|two|an?)\s+)?(?:\([^)]*\)\s*|\d+\s*g\s+)?(?:tins?|cans?|jars?)\b(?:\s+(?:of\s+)?chick\s?peas)",
     re.I,

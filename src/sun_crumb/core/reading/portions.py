@@ -405,7 +405,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     for stated in statements(sentence):
         cue = stated.text.lower()
         if (
-            re.match(r"(?:serve|feed|enough|makes|yield|sufficient|gives)", cue)
+            re.match(r"(?:serv|feed|enough|makes|yield|sufficient|gives|portion)", cue)
             and stated.count
             and stated.count.kind != "whole"
         ):

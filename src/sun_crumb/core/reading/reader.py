@@ -15,7 +15,7 @@ from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.cups import infer_cup
 from sun_crumb.core.reading.document import Document, Piece, document, own_yields
 from sun_crumb.core.reading.line import parse_line, split_line
-from sun_crumb.core.reading.match import is_sure, name_index
+from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
 from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.portions import portions
 from sun_crumb.core.reading.records import (
@@ -184,9 +184,24 @@ def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:
         if candidates and parsed.sums and not is_sure(candidates):
             # Of two that the name may mean, an inch or a leaf may fit only one.
             candidates.sort(key=lambda c: weigh(parsed, pantry[c.ingredient], cup_standard("us")) is None)
+        if not is_sure(candidates) and (named := _named_aside(parsed, index)):
+            candidates = named
         ingredient = pantry[candidates[0].ingredient] if candidates else None
         drafts.append(_Draft(piece, parsed, candidates, ingredient))
     return drafts
+
+
+def _named_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
+    """Return the food that a bracket names in other words ("150 g Zucker (sugar)"), where that is sure; else none."""
+    words = parsed.preparation.split(",")[0].strip()
+    if not 1 <= len(words.split()) <= 3 or set(words_of(words)) <= word_list("neutral"):
+        return []
+    found = index.match(words)
+    return found if is_sure(found) and found[0].confidence >= SURE_ASIDE else []
+
+
+# How sure the words in a bracket must be before they are taken instead of the name.
+SURE_ASIDE = 0.95
 
 
 def _mentioned(found: Sequence[Piece], drafts: list[_Draft], pantry: Pantry) -> list[_Draft]:

@@ -10,7 +10,7 @@ from sun_crumb.core.reading.records import Method, Oven, Reading, Step, StepTime
 
 _CELSIUS = re.compile(r"(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|centigrade)", re.I)
 _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
-_BARE = re.compile(r"\b(?:oven|preheat|bake)\b[^.\n]{0,40}?\b(\d{3})\s*(?:°|º|degrees)?", re.I)
+_BARE = re.compile(r"\b(?:oven|preheat|bake)\b[^\n]{0,40}?\b(\d{3})\s*(?:°|º|degrees)?", re.I)
 _GAS = re.compile(r"\bgas(?:\s*mark)?\s*(\d{1,2}|¼|½)", re.I)
 _FAN = re.compile(r"\b(?:fan|convection|fan[- ]forced)\b", re.I)
 _FAN_AFTER = re.compile(r"^\s*\(?\s*(?:fan|convection)(?!\s*(?:oven)?\s*:?\s*\d)", re.I)
@@ -94,11 +94,11 @@ def read_oven(text: str) -> Oven | None:
 
 
 # A sentence that heats an oven, and one whose temperature is that of a pan, a syrup, a custard, of oil or of the thing itself.
-_SENTENCES = re.compile(r"(?<=[.;!?])\s+(?=\D)|\n")
+_SENTENCES = re.compile(r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|\n")
 _OVEN_WORDS = re.compile(r"\boven\b|\bpre-?heat|\bbak(?:e|ed|ing)\b|\broast|\bgas(?:\s*mark)?\s*[\d¼½]|\bshelf\b", re.I)
 _NO_OVEN = re.compile(
     r"thermometer|soft[- ]ball|hard[- ]ball|soft[- ]crack|hard[- ]crack|\bsyrup\b|\bcaramel|\bcustard\b|\bfry|\boil\b|\bsimmer|\bboil|\bpan\b|\binternal\b|"
-    r"\bcore\b|\bcentre\b|\bcenter\b|\bregisters?\b|\breaches\b|\btemper(?:ed|ing)?\b|\bwater bath\b|\bmilk\b|\bcream\b|\bfridge\b|\bfreezer\b|\blukewarm\b",
+    r"\bcore\b|\bcentre\b|\bcenter\b|\bregisters?\b|\breaches\b|\btemper(?:ed|ing)?\b|\bmilk\b|\bcream\b|\bfridge\b|\bfreezer\b|\blukewarm\b",
     re.I,
 )
 
