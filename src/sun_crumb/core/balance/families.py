@@ -50,10 +50,12 @@ class Family:
 # What a dessert of a family is or goes through, and who asks.
 TRAITS = {
     "no_oven": "sees no oven, or one too mild to brown it",
-    "pale": "light to look at: date paste would show",
+    "pale": "light to look at: a dark sweetener or a paste would show",
+    "smooth": "thin and clear: a paste stays lumpy in it",
     "ground": "a sweetener goes in as fine as icing sugar and need not dissolve",
     "keeps": "dry, or frozen: its water tells nothing about keeping",
     "boiled": "sugar is boiled to a stage",
+    "unheated": "no heat reaches it: nothing raw may come in",
     "body": "its fruit is the thing itself, not pieces in a crumb",
     "by_make": "told apart further by what it is made of: foam, oil or butter",
 }

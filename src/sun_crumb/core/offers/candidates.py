@@ -18,11 +18,27 @@ ASKED_SHARE = 0.03
 
 
 def additions(
-    formula: Formula, family: Family, goals: Goals, pantry: Pantry, kept: Collection[int] = ()
+    formula: Formula,
+    family: Family,
+    goals: Goals,
+    pantry: Pantry,
+    kept: Collection[int] = (),
+    around: Set[str] = frozenset(),
 ) -> list[Addition]:
     """Return what may come into one component: sweeteners of the path, the cupboard and the diets, and adjusters.
 
-    Of *goals*, ``including`` and ``amounts`` are those of this component; *kept* are the lines there that the baker has set.
+    Parameters
+    ----------
+    formula, family
+        The component, and the kind of dessert it is.
+    goals
+        The wish; ``including`` and ``amounts`` are those of this component.
+    pantry
+        What may come in.
+    kept
+        The lines that the baker has set.
+    around
+        The tags of the whole recipe's foods: an adjuster brings no allergen and no animal food that is not among them.
     """
     present = {line.ingredient.key for line in formula.lines}
     instead = stood_in(formula, family, goals, pantry, kept)
@@ -35,7 +51,22 @@ def additions(
     for key, grams in set_to.items():
         found = _with_amount(found, pantry[key], grams)
     taken = {a.ingredient.key for a in found} | set(set_to)
-    return found + _adjusters(formula, family, goals, pantry, kept, taken)
+    own = frozenset(around).union(*(line.ingredient.tags for line in formula.lines))
+    return found + [a for a in _adjusters(formula, family, goals, pantry, kept, taken) if _belongs(a, family, own)]
+
+
+def _belongs(addition: Addition, family: Family, own: Set[str]) -> bool:
+    """Return whether an adjuster brings nothing foreign: no allergen, no animal food, nothing raw into what no heat reaches."""
+    tags = addition.ingredient.tags
+    if tags & _foreign() - own:
+        return False
+    return not ("raw" in tags and "unheated" in family.traits)
+
+
+@cache
+def _foreign() -> frozenset[str]:
+    """Return the tags that must be in a recipe already: allergens, and what comes from animals."""
+    return frozenset(row["tag"] for row in table("allergens")) | {"animal", "meat"}
 
 
 @cache
@@ -58,8 +89,10 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
         if row and row["families"] and not is_wished and family.key not in row["families"].split():
             # Ground dates stay grainy where nothing is baked into a crumb; banana is no part of a custard.
             continue
-        if ingredient.has_role("paste") and "pale" in family.traits and not is_wished and not _is_dark(formula):
-            # Date paste makes an icing or a drizzle brown and lumpy where nothing dark hides it.
+        shows = "pale" in family.traits and ("dark" in ingredient.traits or ingredient.has_role("paste"))
+        is_lumpy = "smooth" in family.traits and ingredient.has_role("paste")
+        if (shows or is_lumpy) and not is_wished and not _is_dark(formula):
+            # Coconut sugar makes what is pale brown, date paste an icing or a drizzle lumpy, where nothing dark hides it.
             continue
         yield _addition(ingredient, row, is_wished=is_wished)
 
@@ -111,11 +144,12 @@ def _is_of_use(row: dict[str, str], family: Family, goals: Goals, formula: Formu
                 row["ingredient"] == "milk_powder"
                 and family.caps["filler"] > 0
                 and "fruit_only" not in goals.preset.traits
+                and family.key in row["families"].split()
             )
         case "soda":
             return any("lifts" in line.ingredient.traits for line in formula.lines)
         case "acid":
-            return "baking_soda" in present
+            return "baking_soda" in present and "boiled" not in family.traits
         case "moist":
             return family.key in row["families"].split() and not any(
                 line.ingredient.has_role("liquid") for line in formula.lines

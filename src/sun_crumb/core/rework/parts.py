@@ -57,6 +57,7 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
     held = _held(parts, goals)
     burden = _burden(held, solved)
     own = sum(held[c] for c in solved)
+    around = frozenset[str]().union(*(line.ingredient.tags for _, part, _ in parts for line in part.lines))
     for component, part, positions in parts:
         if component not in solved:
             yield Part(component, part, positions, None)
@@ -73,7 +74,7 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
             amounts=tuple(a for a in goals.amounts if a[0] == component),
         )
         kept = {n for n, i in enumerate(positions) if i in goals.locks}
-        extra = additions(part, family, own_goals, pantry, kept)
+        extra = additions(part, family, own_goals, pantry, kept, around)
         told = tuple(flavours(part, family, mine, pantry)) if component == heaviest else ()
         seasoned = _seasoned(told, locks, extra, len(part.lines), pantry)
         allowed = _allowed(parts, solved, component, goals)
