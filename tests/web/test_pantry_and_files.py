@@ -102,6 +102,14 @@ class PantryAndFiles(Screens):
         page.get_by_label("Line 5, 150 g sugar, is").select_option("food")
         expect(page.get_by_role("button", name="Change: 150 g sugar")).to_be_visible()
 
+    def test_a_line_in_conflict_is_in_the_sum_and_a_line_asked_is_not(self) -> None:
+        page = self.open("/bring-in")
+        page.get_by_label("The recipe, as it is written").fill(
+            "Fig bake\nServes 10\n\n200 g plain flour\n1/3 cup (130 g) white sugar\n½ cup stevia"
+        )
+        expect(page.get_by_text("1 line in no total yet")).to_be_visible()
+        expect(page.locator(".sum")).to_contain_text("without what is asked 13 g free sugar")
+
 
 if __name__ == "__main__":
     unittest.main()

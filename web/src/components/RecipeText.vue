@@ -66,7 +66,7 @@ function follow(event: Event): void {
 }
 .page:focus-within {
   outline: 3px solid var(--water);
-  outline-offset: 2px;
+  outline-offset: -1px;
 }
 .margin {
   overflow: hidden;

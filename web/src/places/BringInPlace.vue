@@ -42,7 +42,6 @@ const toldWords = computed(() => {
   const range = told.value.high !== told.value.low ? `, up to ${told.value.high}` : ''
   return `${told.value.whole ? `of ${told.value.whole}` : 'as it says'}${range}`
 })
-const leftOut = computed(() => (store.reading?.left_out ?? []).filter((out) => store.isOpenAt(out.position)))
 const portion = computed(() => store.analysis?.per_serving)
 const EXAMPLE = `Lemon yoghurt loaf
 Makes 10 slices
@@ -213,15 +212,17 @@ onMounted(() => void store.read())
               </select>
             </label>
             <span v-if="portion" class="sum">
-              <template v-if="store.open.length">without what is asked </template
+              <template v-if="store.leftOut.length">without what is asked </template
               ><b>{{ grams(portion.free_sugars_who_g) }}</b> free sugar,
               <b>{{ kcal(portion.energy_kcal) }}</b> in one {{ store.unit }}
             </span>
           </div>
-          <details v-if="leftOut.length" class="small left-out">
-            <summary>{{ leftOut.length }} {{ plural(leftOut.length, 'line') }} in no total yet</summary>
+          <details v-if="store.leftOut.length" class="small left-out">
+            <summary>
+              {{ store.leftOut.length }} {{ plural(store.leftOut.length, 'line') }} in no total yet
+            </summary>
             <ul>
-              <li v-for="out in leftOut" :key="out.position">{{ out.text }}: {{ out.why }}</li>
+              <li v-for="out in store.leftOut" :key="out.position">{{ out.text }}: {{ out.why }}</li>
             </ul>
           </details>
           <p v-if="method" class="small quiet method">{{ method }}</p>

@@ -52,21 +52,25 @@ export const useBringIn = defineStore('bringIn', () => {
     }),
   )
   const open = computed(() => lines.value.filter((line) => line.isOpen))
-  const isOpenAt = (position: number): boolean => lines.value[position]?.isOpen ?? false
+  /** The lines that are in no total until they are decided, as the reading says: a line in conflict is in. */
+  const leftOut = computed(() =>
+    (reading.value?.left_out ?? []).filter((out) => lines.value[out.position]?.isOpen),
+  )
   const servings = computed(
     () => kept.value.servings ?? reading.value?.portions?.count ?? analysis.value?.servings ?? 8,
   )
   const unit = computed(() => reading.value?.portions?.unit || 'serving')
 
-  const weighed = computed<Schemas['LineIn'][]>(() =>
-    lines.value.flatMap((line) => {
+  const weighed = computed<Schemas['LineIn'][]>(() => {
+    const out = new Set(leftOut.value.map((line) => line.position))
+    return lines.value.flatMap((line) => {
       if (line.decision?.isLeftOut) return []
       const ingredient = line.decision?.ingredient ?? line.ingredient
       const grams = line.decision?.grams ?? line.grams
-      if (!ingredient || grams === null || line.isOpen) return []
+      if (!ingredient || grams === null || out.has(line.index)) return []
       return [{ ingredient, grams, component: line.component, text: line.text }]
-    }),
-  )
+    })
+  })
 
   const components = computed(() => [...new Set(weighed.value.map((line) => line.component ?? ''))])
 
@@ -201,7 +205,7 @@ export const useBringIn = defineStore('bringIn', () => {
   return {
     bringFile,
     setRole,
-    isOpenAt,
+    leftOut,
     kept,
     reading,
     analysis,
