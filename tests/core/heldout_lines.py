@@ -526,7 +526,7 @@ FIFTH: tuple[tuple[str, str, float, float], ...] = (
     ("100 g cashews, soaked overnight", "cashews", 99, 101),
     ("1½ cups pitted Medjool dates, packed", "medjool_date", 210, 300),
     ("200 g dates (weighed with stones)", "deglet_date|medjool_date", 172, 188),
-    ("2 green bananas", "banana_firm", 180, 260),
+    ("2 green bananas", "banana_green", 180, 260),
     ("3 spotty overripe bananas", "banana", 290, 400),
     ("350 g roasted pumpkin flesh", "pumpkin_puree|butternut_squash", 340, 360),
     ("½ cup melted coconut oil", "coconut_oil", 104, 114),

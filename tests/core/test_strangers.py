@@ -139,6 +139,24 @@ class Words(unittest.TestCase):
             with self.subTest(text):
                 self.assertEqual((line.grams, line.changed), (grams, words))
 
+    def test_a_banana_is_as_sweet_as_it_is_ripe(self) -> None:
+        """Starch turns to sugar as it ripens: common practice; firm and overripe are FoodData Central's rows, green from memory."""
+        sugar = {}
+        for text, key in (
+            ("2 green bananas", "banana_green"), ("2 unripe bananas", "banana_green"), ("2 firm bananas", "banana_firm"),
+            ("2 ripe bananas", "banana"), ("2 spotty bananas", "banana"), ("2 black bananas", "banana"),
+            ("2 overripe bananas", "banana"), ("2 frozen bananas, thawed", "banana"),
+        ):  # fmt: skip
+            line = next(x for x in read(f"Fig bake\n{text}").lines if x.status != "heading")
+            with self.subTest(text):
+                self.assertEqual((line.ingredient, line.status), (key, "ok"))
+                self.assertEqual(bool(line.changed), key != "banana")
+            sugar[key] = PANTRY[key].per_100g
+        self.assertLess(sugar["banana_green"].total_sugars_g, sugar["banana_firm"].total_sugars_g)
+        self.assertLess(sugar["banana_firm"].total_sugars_g, sugar["banana"].total_sugars_g)
+        self.assertGreater(sugar["banana_green"].starch_g, sugar["banana_firm"].starch_g)
+        self.assertGreater(sugar["banana_firm"].starch_g, sugar["banana"].starch_g)
+
     def test_odd_spellings_of_units_and_sizes(self) -> None:
         for text, key, low, high in (
             ("2 lg. eggs", "egg", 94, 125), ("1 sm. banana", "banana", 75, 110), ("3 Tabs. honey", "honey", 55, 66), ("2 tablespons honey", "honey", 38, 45),

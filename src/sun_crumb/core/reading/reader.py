@@ -202,6 +202,8 @@ def _named_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
 
 # How sure the words in a bracket must be before they are taken instead of the name.
 SURE_ASIDE = 0.95
+# Less sugar than this in 100 g is not worth a word about ripeness [g] (judgement).
+LESS_SWEET_G = 2.0
 
 
 def _mentioned(found: Sequence[Piece], drafts: list[_Draft], pantry: Pantry) -> list[_Draft]:
@@ -349,8 +351,19 @@ def _weighed(
         candidates=candidates,
         conflict=weight.conflict if weight else None,
         problem=problem,
-        changed=weight.changed if weight else "",
+        changed=weight.changed if weight and weight.changed else _unripe(ingredient, pantry),
     )
+
+
+def _unripe(ingredient: Ingredient, pantry: Pantry) -> str:
+    """Return by how much a fruit named unripe is less sweet than the ripe one that a bake takes, or nothing."""
+    if ingredient.becomes not in pantry or not ingredient.has_role("puree"):
+        return ""
+    ripe = pantry[ingredient.becomes]
+    mine, its = ingredient.per_100g.total_sugars_g, ripe.per_100g.total_sugars_g
+    if its - mine < LESS_SWEET_G:
+        return ""
+    return f"{ingredient.name}: {mine:.0f} g of sugar in 100 g; {ripe.name} holds {its:.0f} g"
 
 
 def _at(candidate: Candidate, grams: float | None, pantry: Pantry) -> Candidate:
