@@ -5,6 +5,7 @@ from __future__ import annotations
 import unittest
 
 import chemicals
+from bench.desserts import DESSERTS
 
 from sun_crumb.core.balance.water_activity import SOLUTES, WATER_MOLAR, crumb_activity, solution_activity
 from sun_crumb.core.errors import OutOfDomainError
@@ -20,7 +21,7 @@ PANTRY = shipped_pantry()
 
 def said(before: str, after: str, servings: int = 10) -> dict[str, Claim]:
     one, two = formula_of(f"Before\n{before}"), formula_of(f"After\n{after}")
-    return {c.key: c for c in claims(total(one.lines), total(two.lines), two.lines, servings)}
+    return {c.key: c for c in claims(total(one.lines), total(two.lines), two.lines, servings, one.lines)}
 
 
 BASE = "200 g plain flour\n200 g sugar\n100 g butter\n200 ml milk"
@@ -48,9 +49,10 @@ class Claims(unittest.TestCase):
         self.assertFalse(found["eu_reduced"].is_allowed)
         self.assertIn("holds more", found["eu_reduced"].why)
 
-    def test_honey_and_dates_sweeten_under_eu_law_but_whole_dates_are_no_added_sugar_in_the_us(self) -> None:
+    def test_honey_and_dates_put_in_for_sugar_bar_no_added_sugar_under_both_laws(self) -> None:
         dates = said(BASE, "200 g plain flour\n200 g date paste\n100 g butter\n100 ml milk")
-        self.assertTrue(dates["us_no_added"].is_allowed)
+        self.assertFalse(dates["us_no_added"].is_allowed)
+        self.assertIn("date paste takes the place", dates["us_no_added"].why)
         self.assertFalse(dates["eu_no_added"].is_allowed)
         honey = said(BASE, "200 g plain flour\n100 g honey\n100 g butter\n100 ml milk")
         self.assertFalse(honey["us_no_added"].is_allowed)
@@ -63,9 +65,39 @@ class Claims(unittest.TestCase):
         self.assertFalse(found["us_low"].is_allowed)
 
     def test_sugar_of_the_fruit_must_be_told(self) -> None:
-        found = said(BASE, "200 g plain flour\n300 g mashed banana\n100 g butter\n100 ml water")
-        self.assertTrue(found["eu_no_added"].is_allowed)
-        self.assertIn("naturally occurring", found["eu_no_added"].why)
+        banana = "200 g plain flour\n300 g mashed banana\n100 g butter\n100 ml water"
+        kept = said(f"{banana}\n100 g sugar", banana)
+        self.assertTrue(kept["eu_no_added"].is_allowed)
+        self.assertTrue(kept["us_no_added"].is_allowed)
+        self.assertIn("naturally occurring", kept["eu_no_added"].why)
+        raised = said(f"{banana.replace('300', '200')}\n100 g sugar", banana)
+        self.assertFalse(raised["eu_no_added"].is_allowed)
+        self.assertFalse(raised["us_no_added"].is_allowed)
+
+    def test_milk_and_nuts_are_not_put_in_for_sugar(self) -> None:
+        found = said(BASE, "220 g plain flour\n250 ml milk\n100 g butter\n60 g almonds")
+        self.assertTrue(found["us_no_added"].is_allowed, found)
+        self.assertTrue(found["eu_no_added"].is_allowed, found)
+
+    def test_sugar_free_holds_in_the_reference_amount_too(self) -> None:
+        """21 CFR 101.60(c)(1): under 0.5 g in the reference amount and in the portion; from memory of the text."""
+        text = "100 g almond flour\n200 g cornflour\n100 g ghee"
+        found = said(BASE, text, servings=100)["us_sugar_free"]
+        self.assertFalse(found.is_allowed, found)
+        self.assertIn("low in calories", found.why)
+
+    def test_no_plan_that_brings_fruit_is_said_to_be_without_added_sugar(self) -> None:
+        for path in ("fruit", "blend"):
+            for text in (CAKE, DESSERTS["muffin"], DESSERTS["quick bread"]):
+                made = rework(formula_of(text), Goals(path=path, cut=1.0), PANTRY)
+                more = {
+                    x.ingredient
+                    for x in made.lines
+                    if x.after_g > x.before_g and PANTRY[x.ingredient].has_role("puree", "paste")
+                }
+                allowed = {c.key for c in made.claims if c.is_allowed}
+                with self.subTest(path):
+                    self.assertFalse(more and {"us_no_added", "eu_no_added"} & allowed)
 
     def test_every_plan_carries_them(self) -> None:
         made = rework(formula_of(CAKE), Goals(path="zero", cut=0.5), PANTRY)

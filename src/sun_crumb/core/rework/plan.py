@@ -225,7 +225,7 @@ class _Made:
             instead=tuple(
                 instead(before_totals, after_totals, after.lines, formula.servings, goals, unmet, self.families)
             ),
-            claims=tuple(claims(before_totals, after_totals, after.lines, after.servings)),
+            claims=tuple(claims(before_totals, after_totals, after.lines, after.servings, formula.lines)),
             words=_words(goals, before_totals, after_totals, formula.unit, formula.servings),
             is_proven=self.is_proven,
         )

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Protocol
 
 from sun_crumb.core.pantry import Ingredient
-from sun_crumb.core.reference import table
+from sun_crumb.core.reference import constant, table
 
 # A weight below which the law's limits count a sugar as none [g in 100 g] is the limit itself; this is rounding.
 SLACK = 1e-9
@@ -44,7 +44,9 @@ class Claim:
     why: str
 
 
-def claims(before: Held, after: Held, lines: Iterable[Line], servings: int = 1) -> list[Claim]:
+def claims(
+    before: Held, after: Held, lines: Iterable[Line], servings: int = 1, was: Iterable[Line] = ()
+) -> list[Claim]:
     """Return every claim of claims.csv for *after*, compared with *before* at equal mass.
 
     Parameters
@@ -55,12 +57,15 @@ def claims(before: Held, after: Held, lines: Iterable[Line], servings: int = 1) 
         The reworked lines; what sweetens among them decides on "no added sugar".
     servings
         Portions of the batch.
+    was
+        The original's lines: fruit, juice, paste or purée of which there is more now is put in for its sweetness.
 
     References
     ----------
-    21 CFR 101.60(c) and Regulation (EC) 1924/2006, annex; both from memory of the text.
+    21 CFR 101.60(c) and 101.12(b) and Regulation (EC) 1924/2006, annex; all from memory of the text.
     """
     lines = [line for line in lines if line.grams > 0]
+    most = constant("us_reference_amount_g")
     sugars = 100 * after.total_sugars_g / after.mass_g
     a_serving = after.total_sugars_g / servings
     less = 1 - sugars / (100 * before.total_sugars_g / before.mass_g) if before.total_sugars_g > 0 else 0.0
@@ -70,24 +75,28 @@ def claims(before: Held, after: Held, lines: Iterable[Line], servings: int = 1) 
         for x in lines
         if x.ingredient.per_100g.total_sugars_g * x.ingredient.per_100g.added_us_share > 0.5
     ]
+    raised = [name for name in _raised(was, lines) if name not in added]
     juice = [x.ingredient.name for x in lines if x.ingredient.sugar_kind == "concentrate"]
-    sweetening = [x.ingredient.name for x in lines if _sweetens(x.ingredient)]
+    sweetening = list(dict.fromkeys([*(x.ingredient.name for x in lines if _sweetens(x.ingredient)), *raised]))
     holds = f"it holds {sugars:.1f} g of sugars in 100 g"
     limits = {row["key"]: float(row["limit"]) for row in table("claims") if row["limit"]}
     us_free, us_less = limits["us_sugar_free"], limits["us_reduced"]
     eu_free, eu_low, eu_less = limits["eu_sugar_free"], limits["eu_low"], limits["eu_reduced"]
     verdicts = {
         "us_sugar_free": (
-            a_serving < us_free - SLACK and not added,
-            f"a portion holds {a_serving:.1f} g of sugars; under {us_free:g} g is asked"
-            + (f", and {added[0]} is a sugar to the law" if added else "")
+            max(a_serving, sugars * most / 100) < us_free - SLACK and not added,
+            f"a portion holds {a_serving:.1f} g of sugars; under {us_free:g} g is asked, and in {most:g} g of it too, the most that the law"
+            + " takes for a portion of dessert; unless it is low in calories, the pack must say so beside the claim"
+            + (f"; {added[0]} is a sugar to the law" if added else "")
             + (f": {juice[0]} sweetens with the fruit's sugar" if juice else ""),
         ),
         "us_no_added": (
-            not added,
+            not added and not raised,
             f"{_some(added)} {'counts' if len(added) == 1 else 'count'} as added sugar"
             if added
-            else "no sugar, syrup, honey or concentrate is put in; unless it is low in calories, the pack must say so",
+            else f"{_some(raised)} {'takes' if len(raised) == 1 else 'take'} the place of sugar, which the law bars"
+            if raised
+            else "nothing with sugar is put in for it; the usual kind must hold added sugar, and unless it is low in calories, the pack must say so",
         ),
         "us_reduced": (
             less >= us_less - SLACK,
@@ -117,6 +126,28 @@ def _sweetens(ingredient: Ingredient) -> bool:
     if c.total_sugars_g < 5:
         return False
     return c.free_who_share > 0.1 or ingredient.has_role("sugar", "syrup", "paste")
+
+
+def _raised(was: Iterable[Line], lines: Iterable[Line]) -> list[str]:
+    """Return the foods with sugar of their own of which there is more than there was: they sweeten in its place.
+
+    Milk does not, nor do nuts, nor what only flavours.
+    """
+    grams: dict[str, float] = {}
+    for line in was:
+        grams[line.ingredient.key] = grams.get(line.ingredient.key, 0.0) - line.grams
+    now: dict[str, Ingredient] = {}
+    for line in lines:
+        grams[line.ingredient.key] = grams.get(line.ingredient.key, 0.0) + line.grams
+        now[line.ingredient.key] = line.ingredient
+    return [food.name for key, food in now.items() if grams[key] > SLACK and _has_own_sugar(food)]
+
+
+def _has_own_sugar(ingredient: Ingredient) -> bool:
+    sugars = ingredient.per_100g.total_sugars_g
+    if ingredient.has_role("fruit", "puree", "paste", "syrup", "sugar"):
+        return sugars >= 2
+    return sugars >= 5 and "milk" not in ingredient.tags and not ingredient.has_role("flavour", "nut")
 
 
 def _some(names: list[str]) -> str:
