@@ -11,6 +11,7 @@ from sun_crumb.core.formula import FormulaLine, total
 from sun_crumb.core.offers.candidates import additions
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.household import household
+from sun_crumb.core.pantry.label import Label, contradictions
 from sun_crumb.core.quantities.household import SpoonWeights, spoon_text
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.quantities.numbers import FRACTIONS, WORDS, read_quantity
@@ -148,7 +149,9 @@ class Adjusters(CloseTo):
 
     def test_an_egg_comes_only_where_eggs_are(self) -> None:
         self.assertIn("egg_yolk", self.kinds("butter_cake", CAKE))
-        self.assertNotIn("egg_yolk", self.kinds("butter_cake", CAKE.replace("3 eggs\n", "")))
+        eggless = self.kinds("butter_cake", CAKE.replace("3 eggs\n", ""))
+        self.assertNotIn("egg_yolk", eggless)
+        self.assertIn("yoghurt", eggless)
 
 
 class Limits(CloseTo):
@@ -208,6 +211,19 @@ class Limits(CloseTo):
             {r.goal for r in found} & {"caps", "most_new", "most_cost", "most_energy_kcal", "most_free_sugar_g"}
         )
         self.assertEqual([r.size for r in found], sorted(r.size for r in found))
+
+    def test_a_pack_may_round_its_energy_and_no_more(self) -> None:
+        """10 g of carbohydrate are 40 kcal (Regulation (EU) 1169/2011, annex XIV): 15 kcal either way are let pass."""
+        for energy, is_told in ((26, False), (24, True), (54, False), (57, True)):
+            pack = Label("Syrup", energy_kcal=energy, fat_g=0.0, carbohydrate_g=10.0, sugars_g=8.0, protein_g=0.0)
+            with self.subTest(energy):
+                self.assertEqual(bool(contradictions(pack)), is_told)
+
+    def test_what_stays_is_told_as_its_share_of_what_was(self) -> None:
+        text = "Biscuits\nMakes 30\n300 g plain flour\n200 g caster sugar\n150 g butter\n1 egg\n1 tsp baking soda"
+        made = plan(text, path="zero", cut=0.6, keep_sweet=0.8)
+        line = next(x for x in made.lines if x.ingredient == "caster_sugar")
+        self.assertIn(f"{100 * line.after_g / line.before_g:.0f} % stays", line.reason)
 
     def test_claims_speak_of_one_and_of_several(self) -> None:
         def said(text: str) -> str:
