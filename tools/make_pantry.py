@@ -216,6 +216,7 @@ STARCHY_GROUPS = ("flour", "starch", "binder", "nut", "leaven", "vegetable")
 STARCHY = (
     "banana",
     "banana_firm",
+    "banana_green",
     "cocoa",
     "digestive_biscuit",
     "gingersnap",
