@@ -178,6 +178,10 @@ class Words(unittest.TestCase):
             ("Preheat your oven to 160C fan (180 conventional).", (180, False)),
             ("Bake at 200 °C for 10 minutes, then turn it down to 160 °C.", (200, False)),
             ("Set the oven to 150 °C fan.", (150, True)),
+            ("Mix. Pour in 2 greased loaf pans. 350 for 1 hr. Cool 10 min.", (177, False)),
+            ("Press half in the pan. 175C, 30 min or so.", (175, False)),
+            ("Boil the syrup. 118C, 15 min.", None),
+            ("Hot oil. 180C, 5 min.", None),
         ):
             oven = read(f"Fig bake\n200 g flour\nMethod\n{method}").oven
             with self.subTest(method):

@@ -127,7 +127,9 @@ class Bench(Screens):
     def test_a_diet_swaps_what_it_rules_out_and_says_so(self) -> None:
         page = self.open("/recipes/3/bench")
         page.get_by_role("button", name=re.compile("^Who eats it")).click()
-        page.get_by_label("vegan", exact=True).check()
+        vegan = page.get_by_label("vegan", exact=True)
+        vegan.click()
+        expect(vegan).to_be_checked()
         page.keyboard.press("Escape")
         # The small suns follow who eats it, not the wish.
         expect(page.get_by_role("radio", name=re.compile("^Less of everything.*at its edge"))).to_be_visible()

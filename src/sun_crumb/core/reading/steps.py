@@ -90,9 +90,17 @@ def read_oven(text: str) -> Oven | None:
         for sentence in _SENTENCES.split(text):
             if bool(_OVEN_WORDS.search(sentence)) == is_oven and (found := _setting(sentence, is_oven=is_oven)):
                 return found
-    return None
+    timed = _TIMED.search(text)
+    found = _setting(f"oven {timed[1]} {timed[2] or ''}", is_oven=True) if timed else None
+    return found if found and found.temperature_c >= 130 else None
 
 
+# A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
+_TIMED = re.compile(
+    r"(?:^|[.;!?\n])\s*(\d{3})\s*(?:°|º)?\s*([CF]\b)?\s*(?:,|for\b)\s*(?:about |around |approx\.? )?(?:\d\s*h|\d{2,3}\s*"
+    r"(?:(?:-|–|to)\s*\d+\s*)?m)",
+    re.I,
+)
 # A sentence that heats an oven, and one whose temperature is that of a pan, a syrup, a custard, of oil or of the thing itself.
 _SENTENCES = re.compile(r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|\n")
 _OVEN_WORDS = re.compile(r"\boven\b|\bpre-?heat|\bbak(?:e|ed|ing)\b|\broast|\bgas(?:\s*mark)?\s*[\d¼½]|\bshelf\b", re.I)
