@@ -12,6 +12,7 @@ from sun_crumb.core.wish import Goals
 from sun_crumb.schemas.days import SettingsIn
 from sun_crumb.services import choices, kitchen, ledger, preferences, recipes
 from sun_crumb.services.errors import ConflictError, NotFoundError
+from sun_crumb.services.kept import KeptRecipe
 from sun_crumb.store import Database
 
 MONDAY = date(2026, 3, 9)
@@ -28,11 +29,11 @@ class Days(unittest.TestCase):
         self.database.migrate()
         self.recipe = self.keep("Plain cake", white_sugar=200.0, plain_flour=600.0)
 
-    def keep(self, title: str, **grams: float) -> recipes.KeptRecipe:
+    def keep(self, title: str, **grams: float) -> KeptRecipe:
         lines = [kitchen.PlainLine(key, amount) for key, amount in grams.items()]
         return recipes.keep_recipe(self.database, recipes.NewRecipe(title, lines, 8, "slice"))
 
-    def bake(self, recipe: recipes.KeptRecipe, on: date = MONDAY, number: int = 0) -> int:
+    def bake(self, recipe: KeptRecipe, on: date = MONDAY, number: int = 0) -> int:
         return ledger.bake(self.database, recipe.versions[number].id, on)[0].id
 
     def test_a_week_by_hand(self) -> None:
@@ -105,7 +106,7 @@ class Days(unittest.TestCase):
         with self.assertRaises(ConflictError) as caught:
             recipes.change_recipe(self.database, number, 1, {"title": "Second"})
         stored = caught.exception.details["stored"]
-        assert isinstance(stored, recipes.KeptRecipe)
+        assert isinstance(stored, KeptRecipe)
         self.assertEqual((stored.title, stored.revision), ("First", 2))
 
     def test_settings_and_choices(self) -> None:

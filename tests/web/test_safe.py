@@ -16,7 +16,7 @@ from sun_crumb.app import create_app
 from sun_crumb.core.formula import total
 from sun_crumb.formats.outgoing import Sheet, json_ld, page
 from sun_crumb.services import kitchen, recipes
-from sun_crumb.services.recipes import KeptLine
+from sun_crumb.services.kept import KeptLine
 from tests.web.browser import Screens
 
 MARKUP = "<img src=x onerror=\"document.title='run'\"><script>document.title='run'</script></script>'\"><!--{{7*7}}]]>&"

@@ -27,11 +27,12 @@ from sun_crumb.formats.outgoing import FileContent
 from sun_crumb.schemas.recipes import KeepIn, PortionKindIn, PreviewIn, RecipeChangeIn, RecipeIn, WishIn
 from sun_crumb.services import backup, exchange, recipes, shelf, whatif
 from sun_crumb.services.figures import ShelfRow
+from sun_crumb.services.kept import KeptRecipe
 from sun_crumb.services.kitchen import TimedPlan
 from sun_crumb.services.methods import given_method
 from sun_crumb.services.pantry import pantry_of
 from sun_crumb.services.preferences import prices_in
-from sun_crumb.services.recipes import KeptRecipe, NewRecipe
+from sun_crumb.services.recipes import NewRecipe
 from sun_crumb.services.wishes import goals_of
 
 blueprint = Blueprint("shelf", __name__)

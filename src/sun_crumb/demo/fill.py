@@ -9,6 +9,7 @@ from sqlalchemy import delete
 
 from sun_crumb.core.wish import Goals
 from sun_crumb.services import kitchen, ledger, recipes, shelf
+from sun_crumb.services.kept import KeptRecipe
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Base
 
@@ -54,7 +55,7 @@ def fill(database: Database, today: date | None = None) -> None:
     if shelf.list_recipes(database).total:
         return
     today = today or database.clock.today()
-    kept: dict[str, recipes.KeptRecipe] = {}
+    kept: dict[str, KeptRecipe] = {}
     for name in DESSERTS:
         text = files("sun_crumb.demo").joinpath("recipes", f"{name}.txt").read_text(encoding="utf-8")
         read = kitchen.read(text)

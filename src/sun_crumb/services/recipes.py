@@ -1,41 +1,36 @@
-"""The shelf: recipes and their versions."""
+"""What is done with a recipe of the shelf: kept, changed, put away, reworked, kept again as a version."""
 
 from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass, replace
-from datetime import datetime
 from typing import Any
 
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.errors import OutOfDomainError
-from sun_crumb.core.formula import Formula, PortionKind, Totals, check_portions, portion, portion_totals, served, total
-from sun_crumb.core.pantry import Ingredient, Pantry
-from sun_crumb.core.quantities.household import grams_text
+from sun_crumb.core.formula import Formula, PortionKind, check_portions
+from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reading import Method
 from sun_crumb.core.rework import PlanLine
-from sun_crumb.core.sugars.savings import Savings, savings
 from sun_crumb.core.wish import Goals
-from sun_crumb.schemas.recipes import GoalsIn
 from sun_crumb.services.clock import now
 from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import ConflictError, NotFoundError
 from sun_crumb.services.figures import ShelfRow, keep_figures, rows_of
-from sun_crumb.services.kitchen import PlainLine, TimedPlan, formula_of, household_text, plan
+from sun_crumb.services.kept import KeptRecipe, kept_recipe
+from sun_crumb.services.kitchen import PlainLine, TimedPlan, formula_of, plan
 from sun_crumb.services.methods import read_method, stored_method
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.soundness import (
-    SoundVersion,
     checked,
     original_of,
     require_weight,
     sound_method,
-    sound_recipe,
     sound_version,
 )
-from sun_crumb.services.wishes import filled, goals_of
+from sun_crumb.services.wishes import filled
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Line, Recipe, Version
 
@@ -53,64 +48,6 @@ class NewRecipe:
     portions: Sequence[PortionKind] = ()
     own_yields: dict[str, int] | None = None
     method: Method | None = None
-
-
-@dataclass(frozen=True, slots=True)
-class KeptLine:
-    """One line of a version: its food, its amount [g] in numbers and words, and the reason for it."""
-
-    component: str
-    ingredient: str
-    name: str
-    grams: float
-    amount: str
-    household: str
-    text: str
-    is_crushed: bool
-    reason: str
-
-
-@dataclass(frozen=True, slots=True)
-class KeptPortion:
-    """One kind of portion, and what one of it holds."""
-
-    name: str
-    count: int
-    components: tuple[str, ...]
-    holds: Totals
-
-
-@dataclass(frozen=True, slots=True)
-class KeptVersion:
-    """A version of a recipe: its wish, what it holds, and what a portion saves against the original."""
-
-    id: int
-    number: int
-    label: str
-    status: str
-    servings: int
-    unit: str
-    goals: GoalsIn | None
-    created_at: datetime
-    per_serving: Totals
-    batch: Totals
-    saved_per_serving: Savings
-    portions: tuple[KeptPortion, ...]
-    own_yields: dict[str, int]
-    lines: tuple[KeptLine, ...]
-
-
-@dataclass(frozen=True, slots=True)
-class KeptRecipe:
-    """A recipe of the shelf with every version, the original first."""
-
-    id: int
-    title: str
-    revision: int
-    cup: str
-    source_text: str
-    method: Method
-    versions: tuple[KeptVersion, ...]
 
 
 def keep_recipe(database: Database, new: NewRecipe, client_key: str | None = None) -> KeptRecipe:
@@ -132,7 +69,7 @@ def keep_recipe(database: Database, new: NewRecipe, client_key: str | None = Non
         method = new.method or read_method(new.source_text, pantry)
         recipe = new_recipe(session, formula, new.source_text, new.cup, method, new.portions)
         note(session, client_key, "recipe", content, [recipe.id])
-        return _kept_recipe(session, recipe.id)
+        return _told(session, recipe.id)
 
 
 def new_recipe(
@@ -184,7 +121,7 @@ def _made_recipe(session: Session, recipe_id: int) -> KeptRecipe:
     recipe = session.get(Recipe, recipe_id)
     if recipe is None or recipe.deleted_at is not None:
         raise taken_away("recipe")
-    return _kept_recipe(session, recipe_id)
+    return _told(session, recipe_id)
 
 
 def line_rows(formula: Formula) -> list[Line]:
@@ -212,7 +149,7 @@ def get_recipe(database: Database, recipe_id: int) -> KeptRecipe:
         What is stored can't be worked with; it can be exported as it is and put away.
     """
     with database.reading() as session:
-        return _kept_recipe(session, recipe_id)
+        return _told(session, recipe_id)
 
 
 def change_recipe(database: Database, recipe_id: int, revision: int, changes: dict[str, Any]) -> KeptRecipe:
@@ -229,14 +166,14 @@ def change_recipe(database: Database, recipe_id: int, revision: int, changes: di
             raise ConflictError(
                 "this recipe was changed elsewhere; both are kept: yours here, the other on the shelf",
                 field="revision",
-                stored=_kept_recipe(session, recipe_id),
+                stored=_told(session, recipe_id),
             )
         _apply(session, recipe, changes)
         recipe.revision += 1
         session.flush()
         sound = checked(recipe, pantry_in(session))
         keep_figures(session, {row: one.formula for row, one in zip(recipe.versions, sound, strict=True)})
-        return _kept_recipe(session, recipe_id)
+        return _told(session, recipe_id)
 
 
 def _apply(session: Session, recipe: Recipe, changes: dict[str, Any]) -> None:
@@ -302,6 +239,11 @@ def stored_formula(database: Database, recipe_id: int) -> tuple[Formula, str, Pa
         recipe = _recipe(session, recipe_id)
         pantry = pantry_in(session)
         return _original(recipe, pantry), recipe.cup, pantry
+
+
+def _told(session: Session, recipe_id: int) -> KeptRecipe:
+    recipe = _recipe(session, recipe_id)
+    return kept_recipe(recipe, pantry_in(session))
 
 
 def _original(recipe: Recipe, pantry: Pantry) -> Formula:
@@ -370,7 +312,7 @@ def keep_version(
         recipe.revision += 1
         keep_figures(session, {version: sound_version(recipe, version, pantry)})
         note(session, client_key, "version", content, [version.id])
-        return _kept_recipe(session, recipe_id)
+        return _told(session, recipe_id)
 
 
 def _line_row(n: int, line: PlanLine, original: Version) -> Line:
@@ -392,60 +334,3 @@ def _recipe(session: Session, recipe_id: int) -> Recipe:
     if recipe is None or recipe.deleted_at is not None:
         raise NotFoundError(f"no recipe {recipe_id} on the shelf", field="id")
     return recipe
-
-
-def _kept_recipe(session: Session, recipe_id: int) -> KeptRecipe:
-    recipe = _recipe(session, recipe_id)
-    pantry = pantry_in(session)
-    versions = sound_recipe(recipe, pantry)
-    return KeptRecipe(
-        id=recipe.id,
-        title=recipe.title,
-        revision=recipe.revision,
-        cup=recipe.cup,
-        source_text=recipe.source_text,
-        method=sound_method(recipe),
-        versions=tuple(
-            _kept_version(row, sound, versions[0].formula, pantry)
-            for row, sound in zip(recipe.versions, versions, strict=True)
-        ),
-    )
-
-
-def _kept_version(version: Version, sound: SoundVersion, original: Formula, pantry: Pantry) -> KeptVersion:
-    formula, kinds, goals = sound.formula, sound.kinds, sound.version.goals
-    return KeptVersion(
-        id=version.id,
-        number=version.number,
-        label=version.label,
-        status=version.status,
-        servings=version.servings,
-        unit=version.unit,
-        goals=None if goals is None else filled(goals_of(goals, pantry)),
-        created_at=version.created_at,
-        per_serving=portion(served(formula), formula.servings),
-        batch=total(formula.lines),
-        saved_per_serving=savings(served(original), served(formula), formula.servings),
-        portions=tuple(
-            KeptPortion(name, kind.count, kind.components, holds)
-            for kind, (name, holds) in zip(kinds, portion_totals(formula, kinds).items(), strict=True)
-        )
-        if kinds
-        else (),
-        own_yields=version.own_yields or {},
-        lines=tuple(_kept_line(line, pantry[line.ingredient], version.recipe.cup) for line in version.lines),
-    )
-
-
-def _kept_line(line: Line, food: Ingredient, cup: str) -> KeptLine:
-    return KeptLine(
-        component=line.component,
-        ingredient=line.ingredient,
-        name=food.name,
-        grams=line.grams,
-        amount=grams_text(line.grams),
-        household=household_text(food, line.grams, cup),
-        text=line.text,
-        is_crushed=line.is_crushed,
-        reason=line.reason,
-    )
