@@ -54,6 +54,10 @@ class Told(WithApplication):
         error = self.post("/api/read", {"text": TEXT, "roles": {"4": "nonsense"}}, 422)["error"]
         self.assertEqual(error["code"], "invalid_request")
 
+    def test_a_food_is_told_by_its_name_and_by_its_key(self) -> None:
+        line = self.post("/api/read", {"text": "Loaf\n200 g flour\n2 green bananas"})["lines"][-1]
+        self.assertEqual((line["ingredient"], line["food"]), ("banana_green", "green banana"))
+
     def test_a_whole_page_is_read_as_the_recipe_it_holds(self) -> None:
         read = self.post("/api/read", {"text": PAGE})
         self.assertIn("200 g flour", read["source"])

@@ -2098,6 +2098,8 @@ export interface components {
             alternatives: string[];
             /** Ingredient */
             ingredient: string | null;
+            /** Food */
+            food: string;
             /** Confidence */
             confidence: number;
             /** Grams */

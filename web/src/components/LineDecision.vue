@@ -13,7 +13,7 @@ const emit = defineEmits<{ decide: [decision: Decision] }>()
 const typed = ref<number | null>(null)
 const picked = ref<{ key: string; name: string }>()
 const current = computed(
-  () => picked.value ?? { key: props.line.ingredient ?? '', name: nameOf(props.line.ingredient) },
+  () => picked.value ?? { key: props.line.ingredient ?? '', name: props.line.food },
 )
 
 watch(
@@ -25,10 +25,6 @@ watch(
   },
   { immediate: true },
 )
-
-function nameOf(key: string | null | undefined): string {
-  return props.line.candidates.find((c) => c.ingredient === key)?.name ?? key?.replaceAll('_', ' ') ?? ''
-}
 
 function pick(ingredient: Ingredient): void {
   picked.value = { key: ingredient.key, name: ingredient.name }
@@ -52,7 +48,7 @@ function settle(): void {
         @click="
           emit('decide', {
             ingredient: line.ingredient ?? '',
-            name: nameOf(line.ingredient),
+            name: line.food,
             grams: statement.grams,
           })
         "

@@ -24,9 +24,7 @@ const state = computed(() => {
     }[props.line.status as string] ?? { mark: '', words: '' }
   )
 })
-const shownName = computed(
-  () => props.line.decision?.name || props.line.ingredient?.replaceAll('_', ' ') || '—',
-)
+const shownName = computed(() => props.line.decision?.name || props.line.food || '—')
 const shownGrams = computed(() => props.line.decision?.grams ?? props.line.grams)
 </script>
 

@@ -51,6 +51,7 @@ class ReadLineOut(Out):
     is_optional: bool
     alternatives: list[str]
     ingredient: str | None
+    food: str
     confidence: float
     grams: float | None
     grams_low: float | None

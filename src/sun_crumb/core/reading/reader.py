@@ -288,6 +288,7 @@ def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
             quantity_low=None,
             quantity_high=None,
             ingredient=draft.ingredient.key if draft.ingredient else None,
+            food=draft.ingredient.name if draft.ingredient else "",
             candidates=tuple(draft.candidates),
             problem=f"“{absurd.text}” is no amount for a kitchen",
         )
@@ -343,6 +344,7 @@ def _weighed(
         base,
         status=status,
         ingredient=ingredient.key,
+        food=ingredient.name,
         confidence=best.confidence,
         grams=_rounded(grams),
         grams_low=_rounded(weight.low if weight else grams),

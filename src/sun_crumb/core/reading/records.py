@@ -97,6 +97,7 @@ class ReadLine:
     conflict: Conflict | None = None
     problem: str = ""
     changed: str = ""
+    food: str = ""
     role: Role = "food"
     line: int = 0
 
