@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 from sun_crumb.core.errors import EmptyRecipeError, TextTooLongError
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import read_recipe
-from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin, read_yield
+from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin
 from tests.core.bakers_lines import ASKED as LOOSE
 from tests.core.bakers_lines import LINES
 from tests.support import CAKE, read_line
@@ -317,12 +317,11 @@ class Recipes(unittest.TestCase):
             "Cut into 16 squares": (16, "square"), "Makes about 18-20 biscuits": (18, "biscuit"), "Serves 4 people": (4, "serving"),
         }  # fmt: skip
         for text, (count, unit) in cases.items():
-            found = read_yield(text)
+            found = read_recipe(f"Fig bake\n{text}\n\n200 g flour", shipped_pantry()).portions
             with self.subTest(text):
                 assert found is not None
                 self.assertEqual((found.count, found.unit), (count, unit))
         self.assertEqual(read_bake_minutes("Cool for 10 minutes. Bake for 1 hour."), (60, 60))
-        self.assertIsNone(read_yield("200 g flour"))
 
     def test_bad_input_has_clear_errors(self) -> None:
         for text in ("", "   \n\t "):

@@ -7,19 +7,18 @@ from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from itertools import pairwise
 
+from sun_crumb.core.reading.counts import MOST
 from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
 from sun_crumb.core.reading.portions import Stated, bare_count, of_step, of_title, statements
 from sun_crumb.core.reading.records import Role
-from sun_crumb.core.reading.roles import Known, heading_kind, roles_of
+from sun_crumb.core.reading.roles import FOR_THE, FOR_THE_PART, STEP_NUMBER, Known, heading_kind, roles_of
 
-_FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([\w' -]{2,40}?)\s*:?$", re.I)
 # What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
 _HEAD_YIELD = re.compile(
     r"[\s,–-]*[(\[]?\s*\b(?:(?:makes?|yields?|covers|serves|fills|tops)(?:\s+enough)?(?:\s+(?:for|to \w+))?|enough\s+(?:for|to\s+\w+)|for)"
     r"\s+(?:about\s+|up to\s+)?(?P<count>\d{1,3})\b(?!\s*(?:min|h\b|hour|g\b|ml|cm))[^)\]:]{0,30}[)\]]?(?=\s*:?\s*$)",
     re.I,
 )
-_STEP_NUMBER = re.compile(r"^(?:step\s*)?\d{1,2}\s*[.):\-–]\s*(?=\D)|^step\s+\w+\s*[:.\-–]\s*", re.I)
 _SENTENCE = re.compile(r"(?<=[.!?])\s+(?=[^\W\d_]|[(“\"])")
 
 
@@ -57,7 +56,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     """
     lines = physical_lines(text)
     found = [statement for line in lines for statement in statements_of(line)]
-    told = {text: known(text) for text in {s.text for s in found}}
+    told = {said: known(said) for said in {s.text for s in found}}
     roles = roles_of(found, [told[s.text] for s in found], forced)
     pieces = _joined(found, roles)
     by_line: dict[int, Role] = {}
@@ -79,7 +78,7 @@ def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
     for statement, role in zip(found, roles, strict=True):
         text = statement.text
         if role == "step":
-            text = _STEP_NUMBER.sub("", statement.raw.strip()) or text
+            text = STEP_NUMBER.sub("", statement.raw.strip()) or text
         elif role in ("title", "heading", "chatter", "portions", "note"):
             text = statement.raw.strip() if role != "heading" else text
         if role == "continuation" and pieces:
@@ -145,7 +144,7 @@ def component_of(text: str) -> str | None:
     """Return the component that a heading names, in small letters; empty for the base, None where it names none."""
     bare = _HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
     bare = re.sub(r"\([^)]*\)", "", bare).strip(" *#_=:–—-")
-    found = _FOR_THE.match(bare) or re.search(r"\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$", bare, re.I)
+    found = FOR_THE.match(bare) or FOR_THE_PART.search(bare)
     words = (found[1] if found else bare).strip().lower()
     words = re.sub(r"^(?:step\s+)?\d+\s*[.)]\s*", "", words)
     if words.endswith((" ingredients", " ingredient")):
@@ -170,7 +169,7 @@ def _own_yield(piece: Piece) -> int | None:
     """Return for how many portions the component of a heading or a line under it is said to be enough, or None."""
     if piece.role == "heading":
         found = _HEAD_YIELD.search(piece.text)
-        return int(found["count"]) if found and 1 <= int(found["count"]) <= 400 else None
+        return int(found["count"]) if found and 1 <= int(found["count"]) <= MOST else None
     if piece.role != "portions":
         return None
     stated = next((s for s in statements(piece.text) if s.count), None)

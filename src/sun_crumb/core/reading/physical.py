@@ -14,29 +14,6 @@ _BREAK = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
 _BAR = re.compile(r"\s*[|\t\u2502\u00a6]\s*")
 _GAP = re.compile(r"\s{3,}")
 _RULE = re.compile(r"[-=_*~+·•.\s|:]{3,}$")
-_HEADS = frozenset(
-    [
-        "ingredient",
-        "ingredients",
-        "amount",
-        "amounts",
-        "quantity",
-        "qty",
-        "unit",
-        "units",
-        "measure",
-        "notes",
-        "note",
-        "item",
-        "weight",
-        "weights",
-        "food",
-        "grams",
-        "us",
-        "metric",
-        "volume",
-    ]
-)
 _EMOJI = re.compile("[\U0001f000-\U0001faff\u2600-\u27bf\u2b00-\u2bff\ufe0f\u200d\u2190-\u21ff\u25a0-\u25ff\u20e3]+")
 _RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=\d))\s*(?:and\s+|&\s+|plus\s+)?")
 MOST_CELLS = 6
@@ -105,7 +82,7 @@ def _of_cells(cells: list[str]) -> list[str]:
     texts = [clean(c) for c in cells]
     if all(not t or _RULE.fullmatch(t) for t in texts):
         return []
-    if all(set(re.findall(r"[a-z]+", t.lower())) <= _HEADS for t in texts):
+    if all(set(re.findall(r"[a-z]+", t.lower())) <= word_list("table_head") for t in texts):
         return []  # what the columns of a table are called
     if sum(_is_food_with_amount(t) for t in texts) >= 2:
         return [part for cell in cells for part in _run_on(cell)]

@@ -9,27 +9,21 @@ from __future__ import annotations
 import re
 from collections.abc import Iterable
 from dataclasses import dataclass
-from functools import cache
 
 from sun_crumb.core.quantities.nouns import plural, singular
-from sun_crumb.core.reading.records import Portions
-from sun_crumb.core.reference import table
-
-MOST = 400
-_ONES = {
-    "a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9, "ten": 10,
-    "eleven": 11, "twelve": 12, "thirteen": 13, "fourteen": 14, "fifteen": 15, "sixteen": 16, "seventeen": 17, "eighteen": 18,
-    "nineteen": 19, "twenty": 20, "thirty": 30, "forty": 40, "fifty": 50, "sixty": 60, "couple": 2,
-}  # fmt: skip
-_WORD = r"(?:" + "|".join(sorted(_ONES, key=len, reverse=True)) + r")"
-_TENS = r"(?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)"
-_ONE_NUMBER = rf"(?:\d{{1,3}}(?![\d.,/°]\d|\s*[½⅓¼¾]|/)|{_TENS}|\b{_WORD}\b)"
-_NUMBER = re.compile(
-    rf"(?<![\w.,/½⅓⅔¼¾-])(?P<low>{_ONE_NUMBER})(?:\s*(?:-|–|—|to|or)\s*(?P<high>{_ONE_NUMBER}))?"
-    rf"(?:\s+(?:a\s+)?(?P<half>half\s+))?(?P<dozen>\s*(?:a\s+)?dozen\b(?:\s+of)?)?"
-    rf"|(?P<lone>\b(?:half\s+a|a\s+half|a)?\s*dozen\b(?:\s+of)?)",
-    re.I,
+from sun_crumb.core.reading.counts import (
+    MEASURE_AFTER,
+    MOST,
+    NUMBER,
+    Count,
+    counting_words,
+    kind_of,
+    read_count,
+    skip,
+    value_of,
 )
+from sun_crumb.core.reading.records import Portions
+
 # What introduces a number of portions, and how strong it is: *sure* takes a bare number, *made* a number with or without a noun.
 _CUES = (
     (
@@ -53,200 +47,6 @@ _JOIN = re.compile(
     r"^(?:\s*(?:[,;(\[/=–—-]|(?:or|and|i\.e\.|that is|of|in(?:to)?|cut\s+in(?:to)?|cuts\s+in(?:to)?|sliced\s+in(?:to)?|each|which|serves|makes|gives|enough\s+for)\b))+\s*",
     re.I,
 )
-_MEASURE_AFTER = re.compile(
-    r"^\s*[-–]?\s*(?:(?:x|×|by)\s*\d+(?:\s*(?:cm|inch(?:es)?|in\b|\"))?|°|º|%|(?:g|gr|gms?|grams?|kg|kilos?|mg|lbs?|pounds?|oz|ounces?|ml|cl|dl|l|litres?|liters?|pints?|quarts?|"
-    r"cups?|tbsps?|tsps?|tablespoons?|teaspoons?|cm|mm|inch(?:es)?|in\b|\"|″|”|min(?:ute)?s?|hours?|hrs?|h|secs?|seconds?|days?|weeks?|months?|years?|"
-    r"degrees?|deg|c|f|kcal|cal(?:orie)?s?|times?)\b(?!\w))",
-    re.I,
-)
-
-
-@cache
-def _words(kind: str) -> frozenset[str]:
-    return frozenset(next(row["words"] for row in table("portion_words") if row["kind"] == kind).split())
-
-
-@dataclass(frozen=True, slots=True)
-class Count:
-    """A number as written, with the noun it counts and what that noun is: piece, person, whole, other, or empty for none."""
-
-    low: int
-    high: int
-    noun: str
-    kind: str
-    end: int
-    is_small: bool = False
-
-
-def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None:
-    """Return the number at *at* with what it counts, or None where none stands there or it counts a quantity.
-
-    Where nothing introduces the number (*is_bare*) only words for size may stand before the noun: "12 sponge fingers" are food.
-
-    Examples
-    --------
-    >>> c = read_count("about two dozen small cookies")
-    >>> c.low, c.noun, c.kind
-    (24, 'cookie', 'piece')
-    >>> read_count("40 minutes") is None
-    True
-    """
-    at = _skip(text, at, _words("about"))
-    at += len(re.match(r"[~≈\s]*", text[at:])[0])  # type: ignore[index]
-    found = _NUMBER.match(text, at)
-    if not found:
-        return None
-    low, high = _value(found)
-    if not 1 <= low <= MOST or (_MEASURE_AFTER.match(text[found.end() :]) and not _ARTICLE.match(found[0])):
-        return None
-    count = _with_noun(text, found.end(), low, max(high, low), is_bare=is_bare)
-    # "a crowd" is no number.
-    is_article = re.fullmatch(r"an?", found[0], re.I) is not None
-    return None if is_article and count.kind != "whole" else count
-
-
-_ARTICLE = re.compile(r"(?:an?|one|1)\b", re.I)
-
-
-def _value(found: re.Match[str]) -> tuple[int, int]:
-    if found["lone"]:
-        count = 6 if "half" in found["lone"].lower() else 12
-        return count, count
-    low, high = _number(found["low"]), _number(found["high"] or found["low"])
-    if found["dozen"]:
-        low, high = 12 * low, 12 * high
-        if found["half"]:
-            low, high = low // 2, high // 2
-    return low, high
-
-
-def _number(text: str) -> int:
-    text = text.lower().strip()
-    if text.isdigit():
-        return int(text)
-    return sum(_ONES[part] for part in re.split(r"[- ]", text))
-
-
-def _skip(text: str, at: int, words: Iterable[str]) -> int:
-    """Return where *text* goes on behind blanks and any of *words*."""
-    known = set(words)
-    while match := re.compile(r"\s*([\w.~≈-]+)\s*").match(text, at):
-        if match[1].lower().rstrip(".") not in known:
-            break
-        at = match.end()
-    return at + len(text[at:]) - len(text[at:].lstrip())
-
-
-def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False) -> Count:
-    """Return a count with the noun behind it, through words for size ("12 generous slices", "10-inch cake")."""
-    sized = _SIZE.match(text, at)
-    start, is_small = sized.end() if sized else at, False
-    for _ in range(6):
-        if size := _SIZE.match(text, at):
-            at = size.end()
-        match = re.compile(r"[\s-]*([^\W\d_][\w'’éèêâ-]*)", re.I).match(text, at)
-        if not match:
-            break
-        word = match[1].lower().replace("’", "'")
-        kind = kind_of(word)
-        if kind in ("piece", "whole") and (holder := _HOLDER_AFTER.match(text, match.end())):
-            # "a square pan", "a loaf tin": what it is baked in, not what is eaten.
-            word, kind, match = holder[1].lower(), "whole", holder
-        if kind in ("piece", "person", "whole"):
-            one = singular(word)
-            if kind == "whole" and (is_small or (low >= 4 and one in _EATEN_WHOLE)):
-                # Twelve cakes are eaten one by one; two are cut.
-                kind = "piece"
-            return Count(low, high, one, kind, match.end(), is_small)
-        if word in _STOPS or (is_bare and word not in _words("small")):
-            break
-        is_small = is_small or word in ("mini", "individual", "small", "little", "tiny")
-        at = match.end()
-    last = re.compile(r"\s*([^\W\d_][\w'’-]+s)\b", re.I).match(text, start)
-    if not is_bare and last and last[1].lower() not in _STOPS and low >= 4 and kind_of(last[1].lower()) != "measure":
-        return Count(low, high, singular(last[1].lower()), "other", last.end())
-    if last and not is_bare and last[1].lower() not in _STOPS and kind_of(last[1].lower()) != "measure":
-        return Count(low, high, singular(last[1].lower()), "thing", last.end())  # two layers, two sheets: no portions
-    return Count(low, high, "", "", start)
-
-
-_HOLDER_AFTER = re.compile(r"[\s-]+(pans?|tins?|trays?|dish(?:es)?|moulds?|molds?|sheets?)\b", re.I)
-# How large the thing is that is counted: "one 10-inch cake", "a 2-lb loaf".
-_SIZE = re.compile(
-    r"[\s-]*\d+(?:[.,/]\d+)?\s*(?:(?:x|×|by)\s*\d+\s*)?[- ]?(?:cm|inch(?:es)?|in\b|\"|″|lbs?|pound|g|kg|oz)\.?(?=[\s-])",
-    re.I,
-)
-# What is eaten one by one where there are many of them, and cut where there are few.
-_EATEN_WHOLE = frozenset(["cake", "tart", "pie", "cheesecake", "galette", "dish", "flan", "crumble", "cobbler"])
-_HOLDERS = frozenset(
-    [
-        "jar",
-        "bottle",
-        "bag",
-        "box",
-        "tub",
-        "tin",
-        "pan",
-        "batch",
-        "tray",
-        "sheet",
-        "mould",
-        "mold",
-        "ring",
-        "crust",
-        "shell",
-    ]
-)
-_STOPS = frozenset(
-    [
-        "and",
-        "or",
-        "with",
-        "to",
-        "for",
-        "in",
-        "of",
-        "from",
-        "at",
-        "on",
-        "per",
-        "the",
-        "if",
-        "when",
-        "then",
-        "depending",
-        "plus",
-        "each",
-        "but",
-        "as",
-        "so",
-        "is",
-        "are",
-        "by",
-        "until",
-        "minutes",
-        "hours",
-        "days",
-        "weeks",
-        "it",
-        "this",
-        "you",
-        "your",
-        "that",
-        "which",
-        "before",
-        "after",
-    ]
-)
-
-
-def kind_of(word: str) -> str:
-    """Return what a word counts: piece, person, whole, measure, or empty."""
-    one = singular(word)
-    for kind in ("piece", "person", "whole", "measure"):
-        if word in _words(kind) or one in _words(kind):
-            return kind
-    return ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -276,10 +76,10 @@ def _count_before(text: str, start: int, cue: str) -> Count | None:
     """Return the number in front of a noun that is a cue itself: "12 servings"."""
     if not re.match(r"(?:servings?|portions?|helpings?)$", cue, re.I):
         return None
-    numbers = list(_NUMBER.finditer(text, 0, start))
-    if not numbers or text[numbers[-1].end() : start].strip(" -").lower() not in {"", *_words("small")}:
+    numbers = list(NUMBER.finditer(text, 0, start))
+    if not numbers or text[numbers[-1].end() : start].strip(" -").lower() not in {"", *counting_words("small")}:
         return None
-    low, high = _value(numbers[-1])
+    low, high = value_of(numbers[-1])
     return Count(low, max(low, high), "serving", "person", start) if 1 <= low <= MOST else None
 
 
@@ -313,11 +113,11 @@ def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Co
 
 def _measured(text: str, at: int) -> int:
     """Return where a quantity that is no number of portions ends ("about 350 ml", "a 20 cm"), or 0."""
-    at = _skip(text, at, _words("about") | {"a", "an"})
+    at = skip(text, at, counting_words("about") | {"a", "an"})
     found = re.compile(r"\d+(?:[.,]\d+)?").match(text, at)
     if not found:
         return 0
-    unit = _MEASURE_AFTER.match(text[found.end() :])
+    unit = MEASURE_AFTER.match(text[found.end() :])
     if not unit:
         return 0
     end = found.end() + unit.end()
@@ -355,7 +155,7 @@ def bare_count(text: str) -> Stated | None:
     start = _BARE.match(text).end()  # type: ignore[union-attr]
     counts, end = _counts_after(text, start, is_bare=True)
     rest = re.sub(r"[^\w\s]", " ", text[end:]).lower().split()
-    if not counts or not set(rest) <= _words("about"):
+    if not counts or not set(rest) <= counting_words("about"):
         return None
     if all(c.kind not in ("piece", "person", "whole") for c in counts) and "dozen" not in text.lower():
         return None
@@ -439,7 +239,7 @@ def portions(found: Iterable[Stated]) -> Portions | None:
             return None
         number, noun = said.whole.split(" ", 1)
         # Two loaves may go to two households; a jar is no portion of anything.
-        count = int(number) if int(number) > 1 and singular(noun) not in _HOLDERS else None
+        count = int(number) if int(number) > 1 and singular(noun) not in counting_words("holder") else None
         return Portions(count, count, count, singular(noun) if count else "", whole, True, said.text)
     best = max(counted, key=lambda s: s.trust)
     assert best.count is not None

@@ -26,7 +26,7 @@ Section = Literal["", "ingredients", "method", "notes"]
 FORCED = 1000.0
 Matrix = np.ndarray[Any, np.dtype[np.float64]]
 
-_STEP_NUMBER = re.compile(
+STEP_NUMBER = re.compile(
     r"^\s*(?:step\s*)?(?:\d{1,2}|[ivx]{1,4})\s*[.):\-–]\s*(?=\D)|^\s*step\s+\w+\s*[:.\-–]?\s*", re.I
 )
 _DURATION = re.compile(
@@ -48,9 +48,9 @@ _HANGS = re.compile(
 _TIME_ONLY = re.compile(
     r"^\W*(?:about\s+)?\d+[\s\d–-]*(?:min(?:ute)?s?|h(?:ou)?rs?|h)\b(?:\s*(?:and\s+)?\d+\s*min\w*)?\W*$", re.I
 )
-_FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([^\W\d_][\w' -]{1,40}?)\s*:?$", re.I)
+FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([^\W\d_][\w' -]{1,40}?)\s*:?$", re.I)
 # "What you need for the base", "And for the lemon layer".
-_FOR_THE_LATER = re.compile(r"^[A-Z].*\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$")
+FOR_THE_PART = re.compile(r"\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$", re.I)
 _USES = re.compile(r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying|decorating|garnish)\b", re.I)
 
 
@@ -106,43 +106,14 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
             return kind
     words = re.findall(r"[^\W\d_]+", bare)
     if (
+        # "Now make it", "How we do it": a heading made of such words alone begins the method.
         2 <= len(words) <= 5
-        and set(words) <= word_list("method") | _LITTLE
-        and set(words) & _METHOD
+        and set(words) <= word_list("method") | word_list("little")
+        and set(words) & word_list("making")
         and not re.search(r"\d", bare)
     ):
         return "method"
     return ""
-
-
-# "Now make it", "How we do it": a heading made of such words alone begins the method.
-_LITTLE = frozenset(
-    [
-        "the",
-        "a",
-        "and",
-        "to",
-        "now",
-        "we",
-        "you",
-        "it",
-        "this",
-        "let",
-        "s",
-        "then",
-        "for",
-        "i",
-        "my",
-        "them",
-        "our",
-        "us",
-        "these",
-        "those",
-    ]
-)
-_METHOD = frozenset(
-    ["method", "make", "making", "directions", "instructions", "steps", "procedure", "preparation", "do", "how"]
-)
 
 
 def is_heading_form(raw: str, text: str) -> bool:
@@ -151,11 +122,16 @@ def is_heading_form(raw: str, text: str) -> bool:
     if not 1 <= len(words) <= 7 or len(text) > 60:
         return False
     stripped = raw.strip()
-    if len(words) == 1 and words[0][:1].isupper() and words[0].lower() in word_list("component") - _FOODS_AND_DEEDS:
+    if (
+        len(words) == 1
+        and words[0][:1].isupper()
+        and words[0].lower() in word_list("component") - word_list("deed_food")
+    ):
         return True
-    if len(words) <= 8 and (named := _FOR_THE_LATER.search(text.strip(" :"))) and not re.search(r"\d", text):
+    bare = text.strip(" :")
+    if bare[:1].isupper() and (named := FOR_THE_PART.search(bare)) and not re.search(r"\d", text):
         return not _USES.search(named[1])
-    if found := _FOR_THE.match(text.strip(" :")):
+    if found := FOR_THE.match(text.strip(" :")):
         return stripped.endswith(":") or not _USES.search(found[1])
     if stripped.endswith((":", " -", " –", " —")) or stripped.startswith(("#", "==", "--", "~")):
         return True
@@ -209,20 +185,14 @@ def _amount_marks(known: Known, words: Sequence[str], *, is_step: bool) -> set[s
     return {name if known.has_food else f"{name}_unknown"}
 
 
-# Foods that are also what a cook does with them.
-_FOODS_AND_DEEDS = frozenset(
-    ["butter", "flour", "cream", "oil", "ice", "sugar", "salt", "crush", "whip", "top", "dust", "glaze", "caramel"]
-)
-
-
 def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
     found: set[str] = set()
-    numbered = _STEP_NUMBER.match(raw.strip())
+    numbered = STEP_NUMBER.match(raw.strip())
     rest = raw.strip()[numbered.end() :] if numbered else text
     if numbered and not read_amount(rest):
         found.add("numbered")
     first = re.search(r"[^\W\d_]+", rest)
-    if first and first[0].lower() in _FOODS_AND_DEEDS and (len(words) <= 4 or known.is_behind):
+    if first and first[0].lower() in word_list("deed_food") and (len(words) <= 4 or known.is_behind):
         first = None
     begins_amount = known.has_amount and known.has_unit and not known.is_behind
     if first and first[0].lower() in word_list("verb") and len(words) >= 3 and not begins_amount:

@@ -1,12 +1,11 @@
-"""What the method part says: oven, baking time, tin, yield."""
+"""What the method part says: oven, baking time, tin."""
 
 from __future__ import annotations
 
 import re
 
-from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.quantities.numbers import read_quantity
-from sun_crumb.core.reading.records import Method, Oven, Reading, Step, StepTime, Tin, Yield
+from sun_crumb.core.reading.records import Method, Oven, Reading, Step, StepTime, Tin
 
 _CELSIUS = re.compile(r"(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|centigrade)", re.I)
 _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
@@ -30,25 +29,6 @@ GAS_MARK_C = {
     "8": 230,
     "9": 240,
 }
-_UNITS = (
-    r"(?:large |small |medium |mini |big |generous |thin |thick )?"
-    r"(servings?|portions?|people|slices?|squares?|bars?|muffins?|cupcakes?|cookies?|biscuits?|brownies?|pieces?|"
-    r"cakes?|loaf|loaves|tarts?|buns?|scones?|pancakes?|bowls?|glasses|pots?|ramekins?|truffles?|balls?|bites?|wedges?|"
-    r"puddings?|rounds?|fingers?|doughnuts?|donuts?|macaroons?|blondies?|flapjacks?|popsicles?)"
-)
-_NUMBER = r"(\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?|a dozen|one|two|three|four|five|six|eight|ten|twelve|sixteen|twenty)"
-_YIELDS = (
-    re.compile(
-        rf"(?:serves|feeds|enough for|for)\s*:?\s*(?:about\s+|up to\s+)?{_NUMBER}\b(?!\s*(?:min|hour|sec|°|cm|g\b|inch))(?:\s+{_UNITS})?",
-        re.I,
-    ),
-    re.compile(
-        rf"(?:makes?|yields?|yield|quantity|servings?|portions?|serving size|makes about)\s*[:=\-]?\s*(?:about\s+|approx\.?\s+|one\s+\d+\s*(?:cm|inch|in|\")\S*\s+\w+,?\s*)?{_NUMBER}\s*(?:\w+\s+)?{_UNITS}?\b",
-        re.I,
-    ),
-    re.compile(rf"\b(?:cut|slice|divide|portion)d?\s+(?:\w+\s+){{0,4}}?into\s+{_NUMBER}\s+(?:\w+\s+)?{_UNITS}", re.I),
-    re.compile(rf"^\W*{_NUMBER}\s+(?:\w+\s+)?{_UNITS}\W*$", re.I | re.M),
-)
 _TIME = re.compile(
     r"(?P<low>\d{1,3})(?:\s*(?:-|–|to)\s*(?P<high>\d{1,3}))?\s*(?P<unit>min(?:ute)?s?|hours?|hrs?)\b", re.I
 )
@@ -181,30 +161,6 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
         if re.search(r"\bbak(?:e|ing)\b|\bin the oven\b", sentence, re.I) and (times := read_times(sentence)):
             found = next((time for time in times if time.doing == "bake"), times[0])
             return found.low, found.high
-    return None
-
-
-def read_yield(text: str) -> Yield | None:
-    """Return how many the recipe makes, or None where it does not say.
-
-    A range gives its lower end: fewer, larger portions are the cautious reading of sugar per portion.
-
-    Examples
-    --------
-    >>> read_yield("Makes 12 muffins")
-    Yield(count=12, unit='muffin')
-    """
-    for pattern in _YIELDS:
-        for match in pattern.finditer(text):
-            span = read_quantity(match[1].lower())
-            if span is None or not 1 <= span.low <= 400:
-                continue
-            unit = match.group(2) if match.re.groups > 1 and match.group(2) else "serving"
-            unit = singular(unit.lower())
-            unit = {"person": "serving", "portion": "serving"}.get(unit, unit)
-            if unit in ("cake", "loaf") and span.low == 1:
-                continue
-            return Yield(int(span.low), unit)
     return None
 
 
