@@ -58,6 +58,7 @@ class Portions(unittest.TestCase):
             ("Makes 1 loaf, 14 slices", 14, "slice", "1 loaf"),
             ("Makes 1 9-inch pie; serves 8", 8, "serving", "1 pie"),
             ("Serves four to six", 4, "serving", ""),
+            ("Makes a 9x9 pan. I get 16 out of it.", 16, "serving", ""),
         ):
             told = read(f"Fig bake\n{said}\n\n200 g flour\n100 g sugar").portions
             with self.subTest(said):
@@ -114,6 +115,14 @@ class NoFood(unittest.TestCase):
         formula, left_out = from_reading(read("Fig bake\n200 g flour\n2 tsp frobnicated essence\n1 cup sugar"), PANTRY)
         self.assertEqual([x.ingredient.key for x in formula.lines], ["plain_flour", "white_sugar"])
         self.assertEqual(len(left_out), 1)
+
+    def test_a_part_says_for_how_many_it_is_enough_with_and_without_a_colon(self) -> None:
+        for heading in ("Frosting (enough for 6)", "Frosting (for 6 cupcakes):", "FROSTING (for 6)"):
+            found = read(f"Cupcakes\nMakes 12\n200 g flour\n150 g sugar\n\n{heading}\n80 g icing sugar")
+            with self.subTest(heading):
+                self.assertEqual([(y.component, y.count) for y in found.component_yields], [("frosting", 6)])
+                self.assertEqual(found.lines[-1].component, "frosting")
+        self.assertEqual(read("Cake\n200 g flour\n20 g butter (for the tin)").lines[-1].component, "")
 
     def test_a_page_with_columns_tables_and_broken_lines(self) -> None:
         text = (

@@ -33,7 +33,7 @@ _CUES = (
     ),
     (
         "made",
-        r"\b(?:makes?|mak(?:ing)|yields?|yielding|gives?|produces?|quantity|turns?\s+out|comes?\s+to|bakes?\s+up\s+(?:to|into))\b",
+        r"\b(?:makes?|mak(?:ing)|yields?|yielding|gives?|produces?|quantity|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:get|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b)|comes?\s+to|bakes?\s+up\s+(?:to|into))\b",
     ),
     (
         "cut",

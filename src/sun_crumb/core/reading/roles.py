@@ -51,6 +51,8 @@ _TIME_ONLY = re.compile(
 FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([^\W\d_][\w' -]{1,40}?)\s*:?$", re.I)
 # "What you need for the base", "And for the lemon layer".
 FOR_THE_PART = re.compile(r"\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$", re.I)
+# "Frosting (enough for 6)": a part of the dessert, and for how many it is enough.
+_PART_FOR = re.compile(r"^([^\W\d_][^\d()]{1,30})\s*[(\[](?:makes?\s+)?(?:enough\s+)?for\s+[^()]*[)\]]\s*:?$", re.I)
 _USES = re.compile(r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying|decorating|garnish)\b", re.I)
 
 
@@ -171,6 +173,8 @@ def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> s
         found.add("heading_form")
     if len(words) <= 4 and not known.has_amount and words[-1].lower() in word_list("component"):
         found.add("heading_word")
+    if (part := _PART_FOR.match(text)) and part[1].split()[-1].lower() in word_list("component"):
+        found |= {"heading_word", "heading_form"}
     return found
 
 
