@@ -110,6 +110,24 @@ class PantryAndFiles(Screens):
         expect(page.get_by_text("1 line in no total yet")).to_be_visible()
         expect(page.locator(".sum")).to_contain_text("without what is asked 13 g free sugar")
 
+    def test_a_number_of_portions_that_is_none_is_told_and_changes_nothing(self) -> None:
+        page = self.open("/bring-in")
+        page.get_by_label("The recipe, as it is written").fill(
+            "Fig bake\nServes 10\n200 g plain flour\n130 g white sugar"
+        )
+        portions = page.get_by_label("Portions", exact=True)
+        for wrong, told in (("-3", "1 to 1,000"), ("2.5", "a whole number")):
+            portions.fill(wrong)
+            page.keyboard.press("Tab")
+            expect(page.get_by_text(told)).to_be_visible()
+            expect(page.locator(".sum")).to_contain_text("13 g free sugar")
+        portions.fill("20")
+        page.keyboard.press("Tab")
+        expect(page.locator(".sum")).to_contain_text("6.5 g free sugar")
+        page.get_by_label("The recipe, as it is written").fill("hello there")
+        expect(page.get_by_text("No line of this text names a food")).to_be_visible()
+        expect(page.get_by_text("every line is decided")).to_have_count(0)
+
 
 if __name__ == "__main__":
     unittest.main()

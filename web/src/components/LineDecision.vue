@@ -12,9 +12,7 @@ const emit = defineEmits<{ decide: [decision: Decision] }>()
 
 const typed = ref<number | null>(null)
 const picked = ref<{ key: string; name: string }>()
-const current = computed(
-  () => picked.value ?? { key: props.line.ingredient ?? '', name: props.line.food },
-)
+const current = computed(() => picked.value ?? { key: props.line.ingredient ?? '', name: props.line.food })
 
 watch(
   () => [props.line.decisionKey, props.line.grams, props.line.decision],

@@ -16,6 +16,8 @@ const props = withDefaults(
     placeholder?: string
     /** Whether it stands within a sentence or a table, as a line to write on. */
     isInline?: boolean
+    /** Whether it counts things: portions, kinds, pieces. */
+    isWhole?: boolean
     /** Whether it may be empty. */
     isOptional?: boolean
     isFocused?: boolean
@@ -55,6 +57,7 @@ watch(
 /** What is typed that can't be taken; it stays as typed, and nothing is changed. */
 const wrong = computed(() => {
   if (typed.value === null) return props.isOptional ? '' : 'a number is missing'
+  if (props.isWhole && !Number.isInteger(typed.value)) return 'a whole number'
   if (typed.value >= props.min && typed.value <= props.max) return ''
   return `${number(props.min)} to ${number(props.max)}${props.unit ? ` ${props.unit}` : ''}`
 })
@@ -97,7 +100,7 @@ function leave(): void {
     :placeholder="placeholder"
     :autofocus="isFocused"
     :error-messages="wrong ? [wrong] : []"
-    :class="{ inline: isInline }"
+    :class="{ inline: isInline, whole: isInline && isWhole }"
     :single-line="isInline"
     grouping
     control-variant="hidden"
@@ -113,11 +116,15 @@ function leave(): void {
 <style scoped>
 .inline {
   display: inline-flex;
+  flex: none;
   flex-direction: column;
   width: 9.5ch;
   max-width: 100%;
   vertical-align: baseline;
   font: inherit;
+}
+.whole {
+  width: 6ch;
 }
 .inline :deep(.v-field) {
   --v-field-padding-start: 0;

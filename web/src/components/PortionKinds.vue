@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { PortionKind, Schemas } from '../api/types'
 import { grams, plural } from '../logic/format'
+import NumberField from './NumberField.vue'
 
 const props = defineProps<{
   /** The recipe's components by name; the base may be called "". */
@@ -17,11 +18,6 @@ const emit = defineEmits<{ enough: [component: string, count: number] }>()
 const kinds = defineModel<PortionKind[]>({ required: true })
 
 const left = computed(() => props.servings - kinds.value.reduce((sum, kind) => sum + kind.count, 0))
-
-function setEnough(component: string, value: string): void {
-  const count = Math.round(Number(value))
-  if (count >= 1 && count <= 1000) emit('enough', component, count)
-}
 
 function start(): void {
   if (props.suggested.length) {
@@ -53,13 +49,14 @@ function toggle(index: number, component: string): void {
     <ul class="made">
       <li v-for="part in amounts" :key="part.component">
         <b>{{ part.component || 'base' }}</b> {{ grams(part.batch.mass_g) }}, enough for
-        <input
-          type="number"
-          min="1"
-          max="1000"
-          :value="part.enough_for"
-          :aria-label="`${part.component || 'base'}: enough for how many`"
-          @change="setEnough(part.component, ($event.target as HTMLInputElement).value)"
+        <NumberField
+          :model-value="part.enough_for"
+          :name="`${part.component || 'base'}: enough for how many`"
+          :min="1"
+          :max="1000"
+          is-inline
+          is-whole
+          @update:model-value="(count) => count && emit('enough', part.component, count)"
         />
         · {{ grams(part.per_serving.mass_g) }} in one, {{ grams(part.per_serving.free_sugars_who_g) }} free
         sugar<span v-if="part.enough_for > servings">, the rest is left over</span>
@@ -75,15 +72,14 @@ function toggle(index: number, component: string): void {
     </p>
     <template v-else>
       <div v-for="(kind, n) in kinds" :key="n" class="kind">
-        <input
-          type="number"
-          min="1"
+        <NumberField
+          :model-value="kind.count"
+          :name="`How many of kind ${n + 1}`"
+          :min="1"
           :max="servings"
-          :value="kind.count"
-          :aria-label="`How many of kind ${n + 1}`"
-          @change="
-            change(n, { count: Math.max(1, Math.round(Number(($event.target as HTMLInputElement).value))) })
-          "
+          is-inline
+          is-whole
+          @update:model-value="(count) => count && change(n, { count })"
         />
         <input
           type="text"
@@ -145,14 +141,8 @@ function toggle(index: number, component: string): void {
   align-items: center;
   padding: 2px 0;
 }
-input[type='number'] {
-  width: 56px;
-}
 input[type='text'] {
   width: 110px;
-}
-input[type='number'],
-input[type='text'] {
   border-bottom: 2px solid var(--sun);
   font-weight: 650;
 }

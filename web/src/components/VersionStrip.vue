@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import type { Difference, Recipe } from '../api/types'
 import { grams, plural } from '../logic/format'
+import NumberField from './NumberField.vue'
 import VersionDifference from './VersionDifference.vue'
 
 defineProps<{ versions: Recipe['versions']; difference: Difference | undefined }>()
@@ -18,11 +19,6 @@ const FORMATS = [
   { key: 'csv', name: 'CSV' },
   { key: 'json', name: 'own file, all versions' },
 ]
-
-function cut(value: string): void {
-  const servings = Number(value)
-  if (Number.isInteger(servings) && servings >= 1 && servings <= 1000) emit('cut', servings)
-}
 </script>
 
 <template>
@@ -59,18 +55,19 @@ function cut(value: string): void {
         <v-btn size="small" @click="isComparing = true">Compare two versions</v-btn>
       </li>
       <li class="cut">
-        <label>
+        <span>
           Cut it into
-          <input
-            type="number"
-            min="1"
-            max="1000"
-            :value="versions[0]?.servings"
-            aria-label="Portions of the whole"
-            @change="cut(($event.target as HTMLInputElement).value)"
+          <NumberField
+            :model-value="versions[0]?.servings ?? null"
+            name="Portions of the whole"
+            :min="1"
+            :max="1000"
+            is-inline
+            is-whole
+            @update:model-value="(servings) => servings && emit('cut', servings)"
           />
           {{ plural(versions[0]?.servings ?? 1, versions[0]?.unit ?? '') }}
-        </label>
+        </span>
       </li>
       <li class="files">
         <span class="quiet small">Take it out as</span>

@@ -2,6 +2,7 @@
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import FileButtons from '../components/FileButtons.vue'
+import NumberField from '../components/NumberField.vue'
 import PortionKinds from '../components/PortionKinds.vue'
 import RecipeText from '../components/RecipeText.vue'
 import ReadLineRow from '../components/ReadLineRow.vue'
@@ -107,9 +108,7 @@ function take(n: number): void {
     void decide(line, { ingredient: candidate.ingredient, name: candidate.name, grams: candidate.grams })
 }
 
-async function setServings(value: string): Promise<void> {
-  const count = Number(value)
-  if (!Number.isInteger(count) || count < 1 || count > 1000) return
+async function setServings(count: number | null): Promise<void> {
   store.kept.servings = count
   await store.total().catch(notices.complain)
 }
@@ -145,7 +144,7 @@ onMounted(() => void store.read())
   <section class="place">
     <header class="head">
       <h1>{{ store.reading?.title || 'Bring in' }}</h1>
-      <span v-if="store.reading" class="quiet" aria-live="polite">
+      <span v-if="shown.length" class="quiet" aria-live="polite">
         {{
           store.open.length
             ? `${store.open.length} ${plural(store.open.length, 'line')} to decide`
@@ -186,20 +185,21 @@ onMounted(() => void store.read())
         </div>
         <template v-if="store.reading && !store.problem">
           <div class="facts">
-            <label>
+            <span>
               <span class="quiet small">makes</span>
-              <input
-                type="number"
-                min="1"
-                max="1000"
-                :value="store.servings"
-                aria-label="Portions"
-                @change="setServings(($event.target as HTMLInputElement).value)"
+              <NumberField
+                :model-value="store.servings"
+                name="Portions"
+                :min="1"
+                :max="1000"
+                is-inline
+                is-whole
+                @update:model-value="setServings"
               />
               {{ plural(store.servings, store.unit) }}
               <span v-if="isGuess" class="guess">a guess: set it</span>
               <span v-else-if="told" class="quiet small" :title="told.text">{{ toldWords }}</span>
-            </label>
+            </span>
             <label :title="store.reading.cup_reason">
               <span class="quiet small">cup</span>
               <select
@@ -284,10 +284,6 @@ ul {
   padding-bottom: 10px;
   border-bottom: 2px solid var(--ink);
 }
-.facts input {
-  width: 58px;
-}
-.facts input,
 .facts select {
   color: inherit;
   background: var(--paper);
