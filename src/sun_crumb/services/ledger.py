@@ -253,7 +253,7 @@ def _baked_portion(session: Session, row: BakePortion) -> BakedPortion:
         recipe_id=version.recipe_id,
         version_id=version.id,
         title=version.recipe.title,
-        label=f"{version.label}, {row.kind}" if row.kind else version.label,
+        label=_label(version, row),
         unit=version.unit,
         baked_on=baked.baked_on,
         servings=row.servings,
@@ -263,13 +263,17 @@ def _baked_portion(session: Session, row: BakePortion) -> BakedPortion:
     )
 
 
+def _label(version: Version, row: BakePortion) -> str:
+    return f"{version.label}, {row.kind}" if row.kind else version.label
+
+
 def _eaten(row: Serving) -> Eaten:
     portion, version = row.portion, row.portion.bake.version
     return Eaten(
         id=row.id,
         bake_id=row.portion_id,
         title=version.recipe.title,
-        label=f"{version.label}, {portion.kind}" if portion.kind else version.label,
+        label=_label(version, portion),
         unit=version.unit,
         eaten_on=row.eaten_on,
         count=row.count,

@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Any, Literal
+from typing import Annotated, Any
 
 from pydantic import Field, create_model
 
 from sun_crumb.api.schemas.base import Out, To1, TotalsOut
+from sun_crumb.core.reading.records import LineStatus, Role
 from sun_crumb.schemas.fields import In, Key
-
-RoleName = Literal["title", "chatter", "portions", "time", "heading", "food", "continuation", "step", "note", "junk"]
 
 
 class ReadIn(In):
@@ -17,7 +16,7 @@ class ReadIn(In):
 
     text: str
     cup: Key | None = None
-    roles: Annotated[dict[Annotated[int, Field(ge=0, le=100_000)], RoleName], Field(max_length=2500)] = {}
+    roles: Annotated[dict[Annotated[int, Field(ge=0, le=100_000)], Role], Field(max_length=2500)] = {}
 
 
 class CandidateOut(Out):
@@ -41,7 +40,7 @@ class ConflictOut(Out):
 class ReadLineOut(Out):
     text: str
     component: str
-    status: Literal["ok", "ask", "conflict", "heading", "note", "unreadable"]
+    status: LineStatus
     quantity_low: float | None
     quantity_high: float | None
     unit: str | None
@@ -61,7 +60,7 @@ class ReadLineOut(Out):
     conflict: ConflictOut | None
     problem: str
     changed: str
-    role: RoleName
+    role: Role
     line: int
 
 
@@ -86,7 +85,7 @@ class TextLineOut(Out):
     """One line of the text as it stands, and what it was taken for; an empty line is nothing."""
 
     text: str
-    role: RoleName | None
+    role: Role | None
 
 
 class LeftOutOut(Out):
