@@ -3,10 +3,14 @@
 from __future__ import annotations
 
 import unicodedata
+from dataclasses import replace
+
+from bench.desserts import DESSERTS
 
 from sun_crumb.core.balance import measure, verdicts
 from sun_crumb.core.balance.families import families
 from sun_crumb.core.exploring import relaxations, side_by_side
+from sun_crumb.core.exploring.compare import marks_of
 from sun_crumb.core.formula import FormulaLine, total
 from sun_crumb.core.offers.candidates import additions
 from sun_crumb.core.pantry import shipped_pantry
@@ -20,7 +24,7 @@ from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.sugars.claims import claims
 from sun_crumb.core.wish import Goals
 from tests.support import CloseTo, formula_of
-from tests.support.plans import plan
+from tests.support.plans import grams_of, plan
 
 PANTRY = shipped_pantry()
 CAKE = "Cake\nServes 8\n200 g plain flour\n200 g sugar\n150 g butter\n3 eggs\n120 ml milk\n2 tsp baking powder"
@@ -232,3 +236,27 @@ class Limits(CloseTo):
 
         self.assertIn("counts as added sugar", said("Cake\n200 g flour\n100 g honey"))
         self.assertIn("count as added sugar", said("Cake\n200 g flour\n100 g honey\n50 g maple syrup"))
+
+
+class Trade(CloseTo):
+    def test_sweeter_than_the_original_is_no_merit_of_a_path(self) -> None:
+        side = next(s for s in side_by_side(formula_of(CAKE), Goals(cut=0.3), PANTRY) if s.plan is not None)
+        as_sweet, sweeter, less = (marks_of(replace(side, sweetness=s)) for s in (1.0, 1.3, 0.8))
+        self.assertEqual(as_sweet, sweeter)
+        self.assertNotEqual(as_sweet, less)
+
+    def test_less_butter_is_no_way_to_be_sweet_enough(self) -> None:
+        """A smaller batch tastes sweeter by the same sugar: what gains nothing else is put back."""
+        for wish in ({"path": "fruit", "cut": 0.75}, {"path": "less", "cut": 1.0}):
+            made = plan(DESSERTS["butter cake"], **wish)
+            self.assertEqual(grams_of(made, "butter"), 225, wish)
+
+    def test_the_last_resort_gives_up_the_whole_wish(self) -> None:
+        locks = {0: 0.0, 2: 100.0, 3: 10.0, 5: 40.0}
+        goals = Goals(path="less", cut=0.9, keep_sweet=1.0, locks=locks, most_energy_kcal=30)
+        for way in relaxations(formula_of(CAKE), goals, PANTRY):
+            if way.goal == "locks" and len(way.changes) > 1:
+                self.assertEqual(way.size, 1.0)
+                break
+        else:
+            self.fail("nothing is let go")

@@ -93,7 +93,7 @@ def _from_sweeteners(plan: Plan) -> float:
     return 1 - total(natural).sucrose_equivalent_g / whole if whole > 0 else 0.0
 
 
-def _marks(side: PathSide) -> tuple[float, ...]:
+def marks_of(side: PathSide) -> tuple[float, ...]:
     """Return what a path is judged by, smaller is better, in steps that a household would notice."""
     assert side.plan is not None
     one = portion(served(side.plan.after), side.plan.after.servings)
@@ -110,10 +110,10 @@ def _marks(side: PathSide) -> tuple[float, ...]:
 def _beaten_by(side: PathSide, sides: Iterable[PathSide]) -> str:
     if side.plan is None:
         return ""
-    mine = _marks(side)
+    mine = marks_of(side)
     for other in sides:
         if other.path != side.path and other.plan is not None:
-            theirs = _marks(other)
+            theirs = marks_of(other)
             if theirs != mine and all(t <= m for t, m in zip(theirs, mine, strict=True)):
                 return other.path
     return ""
