@@ -9,9 +9,9 @@ from itertools import pairwise
 
 from sun_crumb.core.reading.counts import MOST
 from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
-from sun_crumb.core.reading.portions import Stated, bare_count, of_step, of_title, statements
+from sun_crumb.core.reading.portions import Stated, bare_count, of_step, of_title, said_in, statements
 from sun_crumb.core.reading.records import Role
-from sun_crumb.core.reading.roles import FOR_THE, FOR_THE_PART, STEP_NUMBER, Known, heading_kind, roles_of
+from sun_crumb.core.reading.roles import FOR_THE, FOR_THE_PART, STEP_NUMBER, Known, heading_kind, is_asking, roles_of
 
 # What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
 _HEAD_YIELD = re.compile(
@@ -83,7 +83,9 @@ def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
             text = statement.raw.strip() if role != "heading" else text
         if role == "continuation" and pieces:
             pieces[-1] = replace(pieces[-1], text=f"{pieces[-1].text} {statement.raw.strip()}")
-        elif _completes(pieces, role, text):
+        elif _completes(pieces, role, text) or (
+            role == "portions" and pieces and pieces[-1].role == "portions" and is_asking(pieces[-1].text)
+        ):
             pieces[-1] = replace(pieces[-1], text=f"{pieces[-1].text} {text}")
         else:
             pieces.append(Piece(text, "food" if role == "continuation" else role, "", statement.line.number))
@@ -177,8 +179,14 @@ def _own_yield(piece: Piece) -> int | None:
 
 
 def _told(text: str) -> list[Stated]:
-    bare = bare_count(text)
-    return [*statements(text), *([bare] if bare else [])]
+    # "For a 24 cm springform, 12 pieces": a count may stand behind a comma.
+    parts = re.split(r"[,;|•·]\s+", text) if len(text) < SHORT_LINE else [text]
+    bare = [said for part in dict.fromkeys([text, *parts]) if (said := bare_count(part))]
+    return [*statements(text), *bare]
+
+
+# A line that tells portions, tin and time in turn is no longer than this [characters].
+SHORT_LINE = 90
 
 
 def _stated(pieces: Iterable[Piece]) -> list[Stated]:
@@ -205,6 +213,6 @@ def _stated(pieces: Iterable[Piece]) -> list[Stated]:
                         found.append(said)
             case "heading" if heading_kind(piece.text) == "ingredients" and is_whole:
                 found += statements(piece.text)
-                if (inside := re.search(r"\(([^)]*)\)", piece.text)) and (bare := bare_count(inside[1])):
-                    found.append(bare)
+                if (inside := re.search(r"\(([^)]*)\)", piece.text)) and (said := said_in(inside[1])):
+                    found.append(said)
     return found

@@ -15,7 +15,7 @@ _BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣>+]+|\
 _PART_OF = re.compile(
     r"^(?P<prep>(?:(?:finely|freshly|grated|squeezed|the|fresh|strained)\s+)*)"
     r"(?P<part>juice|zest|rind|peel)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated|the)\s+)*(?P<second>juice|zest|rind|peel))?"
-    r"\s+(?:(?:of|from)\s+|(?=\d|[½¼]|an?\s|half\s|one\s|two\s|three\s))(?P<rest>.+)$",
+    r"\s+(?:(?:of|from)\s+(?:the\s+(?=\d|one|two|three))?|(?=\d|[½¼]|an?\s|half\s|one\s|two\s|three\s))(?P<rest>.+)$",
     re.I,
 )
 _OF_EGGS = re.compile(
@@ -28,7 +28,7 @@ _INSIDE_OF = re.compile(
 )
 _AFTER_PART = re.compile(
     r"[,(]\s*(?:(?:finely|freshly|grated|the)\s+)*(juice|zest|rind|juiced|zested)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated)\s+)*(juice|zest|rind|juiced|zested))?"
-    r"(?:\s+only|\s+grated)?\s*\)?\s*$",
+    r"(?:\s+only|\s+grated)?\s*(?:\((?:[^()\d]*)\)\s*)?\)?\s*$",
     re.I,
 )
 _OPTIONAL = re.compile(
@@ -39,7 +39,7 @@ _PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I)
 _TRAILING = re.compile(
-    r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b|(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve)\s*$).*)$",
+    r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b|(?<!for )(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve)\s*$).*)$",
     re.I,
 )
 _LAST_PINCH = re.compile(
@@ -109,9 +109,11 @@ def _from_a_tin(text: str) -> list[str] | None:
     """Read "aquafaba from 1 tin chickpeas": a tin's worth of what is in it."""
     if found := _FROM_A_TIN.match(text):
         return [f"{found['count'] or 1} tin {found['food']}"]
-    if _LIQUID_OF_A_TIN.search(text) and (amount := read_amount(text)):
-        inside = re.search(r"\d+\s*ml", text)
-        return [f"{inside[0] if inside else text[: amount[1]]} aquafaba"]
+    if _LIQUID_OF_A_TIN.search(text) and read_amount(text):
+        # What a bracket says of the liquid counts; the tin's own weight is its pulses'.
+        inside = re.search(r"(?:[\d½⅓⅔¼¾]|[\d.]+\s)[\d/.]*\s*(?:ml\b|cups?\b|tbsps?\b|tablespoons?\b)", text)
+        tins = re.match(r"\s*(\d+|an?|one|two)\b", text)
+        return [f"{inside[0] if inside else f'{tins[1] if tins else 1} tin'} aquafaba"]
     return None
 
 

@@ -19,6 +19,8 @@ _RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=\d))\s*(?
 MOST_CELLS = 6
 # How far an amount and the beginning of a food may reach.
 LOOK_AHEAD = 60
+# So many foods behind a name and a full stop are its list.
+LEAST_FOODS = 3
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,6 +56,8 @@ def statements_of(line: Physical) -> list[Statement]:
     raw = _bare(line.raw)
     if not raw:
         return []
+    if not line.number and (told := _named_then_told(raw)):
+        return [Statement(line, part, clean(part)) for part in told]
     cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(raw)
     parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else _run_on(cells[0] if cells else raw)
     return [Statement(line, part, text) for part in parts if (text := clean(part))]
@@ -89,7 +93,10 @@ def _of_cells(cells: list[str]) -> list[str]:
     amounts = [t for t in texts if _is_amount(t)]
     names = [t for t in texts if t not in amounts]
     # A quantity and its unit may stand in two cells; what else there is says more of the food.
-    return [" ".join([*amounts, *names[:1]]) + "".join(f", {t}" for t in names[1:] if re.search(r"\w", t))]
+    # "2 cups | 250 g flour": the same amount twice.
+    is_twice = len(amounts) == 1 and len(names) == 1 and _is_food_with_amount(names[0])
+    first = (" / " if is_twice else " ").join([*amounts, *names[:1]])
+    return [first + "".join(f", {t}" for t in names[1:] if re.search(r"\w", t))]
 
 
 def _is_amount(text: str) -> bool:
@@ -114,12 +121,30 @@ def _run_on(raw: str) -> list[str]:
     if len(text) < 12 or _first_word(text) in word_list("verb"):
         return [raw]
     prefix = ""
+    if (titled := re.match(r"^([^\W\d_][^.:,;\d]{2,60})\.\s+(?=[\d½¼¾⅓⅔])", text)) and len(
+        parts := _split(text[titled.end() :])
+    ) >= LEAST_FOODS:
+        # "Date slice. 200 g dates, 150 ml water, 1 egg": the name of what the foods make.
+        return [titled[1], *parts]
+    if (dashed := re.match(r"^([^\W\d_][^:,;\d]{1,30}?)\s+[–—-]\s+(?=[\d½¼¾⅓⅔])", text)) and len(
+        parts := _split(text[dashed.end() :])
+    ) > 1:
+        return [f"{dashed[1]}:", *parts]
     if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
         prefix, rest = named[1], text[named.end() :]
         if len(_split(rest)) < 2 and not (prefix.lower() in word_list("component") and _begins_food(rest)):
             return [raw]
         return [f"{prefix}:", *_split(rest)]
     return _split(text)
+
+
+def _named_then_told(raw: str) -> tuple[str, str] | None:
+    """Return the name and the method of a recipe that is told in one go: "Flapjacks, the easy way. Melt 175 g butter ..."."""
+    named = re.match(r"^([^\W\d_][^.:;\d]{2,60})\.\s+(?=\S)", raw)
+    if not named or _first_word(named[1]) in word_list("verb"):
+        return None
+    rest = raw[named.end() :]
+    return (named[1], rest) if _first_word(rest[:20]) in word_list("verb") and re.search(r"\d", rest) else None
 
 
 def _split(text: str) -> list[str]:
@@ -145,6 +170,12 @@ def _begins_food(text: str) -> bool:
         return False
     amount, end = found
     rest = text[end:]
+    if (
+        amount.unit is None
+        and re.match(r"[-\s]*\w+ed\b", rest)
+        and re.match(r"(?:two-|three-)?(?:half|thirds?|quarters?)", text)
+    ):
+        return False  # "two-thirds ground, the rest chopped"
     if amount.unit is None and not re.match(r"\d|a\b|an\b|" + "|".join(rf"{w}\b" for w in WORDS), text, re.I):
         return False
     # "for dusting", "about 120 g": the same food still.

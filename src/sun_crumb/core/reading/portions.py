@@ -162,7 +162,18 @@ def bare_count(text: str) -> Stated | None:
     return _stated("bare", counts, text.strip(), 1.0)
 
 
-_ASIDE = re.compile(r"[(\[]([^()\[\]]+)[)\]]|\s[–—-]\s+(.+?)$|,\s*(.+?)$|:\s*(.+?)$")
+def said_in(aside: str) -> Stated | None:
+    """Return what words beside a title or a heading say of portions: "makes 12", "14 wedges", "for about 40 biscuits"."""
+    said = next(iter(statements(aside)), None) or bare_count(aside)
+    if said is None and (match := re.match(r"^\W*for\s+", aside, re.I)) and (c := read_count(aside, match.end())):
+        said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", aside[c.end :]) else None
+    return said
+
+
+_ASIDE = re.compile(
+    r"[(\[]([^()\[\]]+)[)\]]|\s[–—-]{1,3}\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*(.+?)$|:\s*(.+?)$",
+    re.I,
+)
 
 
 def of_title(title: str) -> tuple[str, Stated | None]:
@@ -176,13 +187,17 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     """
     for aside in _ASIDE.finditer(title):
         inside = next(part for part in aside.groups() if part)
-        said = next(iter(statements(inside)), None) or bare_count(inside)
-        if said is None and (match := re.match(r"^\W*for\s+", inside, re.I)) and (c := read_count(inside, match.end())):
-            said = Stated(c, "", 1.0, inside.strip()) if not re.search(r"\w", inside[c.end :]) else None
+        said = said_in(inside)
         if said is not None and (said.count or said.whole):
             rest = f"{title[: aside.start()]} {title[aside.end() :]}"
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
+    if found := _FOR_SO_MANY.search(title):
+        # "Apple crumble for two": the name it goes by.
+        return title, Stated(read_count(found[1]), "", 0.9, found[0].strip())
     return title, None
+
+
+_FOR_SO_MANY = re.compile(r"\bfor\s+((?:[2-9]|1\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)$", re.I)
 
 
 _SHARED_OUT = re.compile(
@@ -216,7 +231,8 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         if not (found and count and trust and count.low >= 4):
             continue
         # "cut into 24." tells a number, and nothing follows it.
-        is_number = pattern is _CUT_WHOLE and not count.kind and not re.search(r"\w", found["rest"][count.end :])
+        rest = re.sub(r"^\W*(?:while|when|once|as soon as|before)\b.*$", "", found["rest"][count.end :], flags=re.I)
+        is_number = pattern is _CUT_WHOLE and not count.kind and not re.search(r"\w", rest)
         if count.kind == "piece" or is_number:
             return Stated(count, "", trust, found[0].strip()[:80])
     return None

@@ -17,7 +17,7 @@ from sun_crumb.core.reading.document import Document, Piece, document, own_yield
 from sun_crumb.core.reading.line import parse_line, split_line
 from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
 from sun_crumb.core.reading.mentions import mentions
-from sun_crumb.core.reading.portions import portions
+from sun_crumb.core.reading.portions import portions, statements
 from sun_crumb.core.reading.records import (
     Amount,
     Candidate,
@@ -215,6 +215,8 @@ def _mentioned(found: Sequence[Piece], drafts: list[_Draft], pantry: Pantry) -> 
     extra: list[_Draft] = []
     for piece in found:
         for statement in mentions(piece.text) if piece.role == "step" else ():
+            if any(statement.lower() in s.text.lower() for s in statements(piece.text)):
+                continue  # "yield 18 biscuits": what it makes
             parsed = parse_line(statement)
             if not parsed.name or not parsed.sums:
                 continue

@@ -53,6 +53,7 @@ FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([^\W\d_][\w' -]{
 FOR_THE_PART = re.compile(r"\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$", re.I)
 # "Frosting (enough for 6)": a part of the dessert, and for how many it is enough.
 _PART_FOR = re.compile(r"^([^\W\d_][^\d()]{1,30})\s*[(\[](?:makes?\s+)?(?:enough\s+)?for\s+[^()]*[)\]]\s*:?$", re.I)
+_OPTIONAL_PART = re.compile(r"^([^\W\d_][^\d()]{1,30}?)\s*[(\[](?:optional|if liked|if you like)[)\]]\s*:?$", re.I)
 _USES = re.compile(r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying|decorating|garnish)\b", re.I)
 
 
@@ -167,6 +168,10 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
 def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
     kind = heading_kind(text)
     found: set[str] = {f"heading_{kind}"} if kind and kind != "stage" else set()
+    if aside := _OPTIONAL_PART.match(text):
+        # "Glaze (optional)"
+        text = aside[1]
+        words = re.findall(r"[^\W\d_]+", text)
     if kind == "stage":
         found |= {"heading_word", "heading_form"}
     if is_heading_form(raw, text) and not (known.has_amount and known.has_unit):
@@ -269,11 +274,22 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
         if statement.raw not in seen:
             seen[statement.raw] = marks_of(statement, held)
     own = [set(seen[statement.raw]) for statement in found]
+    for n in range(len(found) - 1):
+        if is_asking(found[n].text) and bare_count(f"{found[n + 1].text} portions"):
+            # "Servings" on a line, and the number on the next.
+            own[n] = own[n + 1] = {"portions", "short"}
     begin = next((n for n, marks in enumerate(own) if not marks & {"junk_word", "wordless", "credit"}), 0)
     if _tells_more_than_portions(found[begin].text):
         own[begin] -= {"portions", "portions_bare", "weighed_behind"}
     own[begin].add("first")
     return own
+
+
+def is_asking(text: str) -> bool:
+    """Return whether a line is the word for portions alone, its number still to come."""
+    return bool(
+        re.fullmatch(r"\W*(?:servings?|serves|portions?|yields?|makes|number of (?:servings|portions))\W*", text, re.I)
+    )
 
 
 def _first_food(own: Sequence[set[str]]) -> int:

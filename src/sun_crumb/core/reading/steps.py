@@ -10,6 +10,7 @@ from sun_crumb.core.reading.records import Method, Oven, Reading, Step, StepTime
 _CELSIUS = re.compile(r"(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|centigrade)", re.I)
 _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
 _BARE = re.compile(r"\b(?:oven|preheat|bake)\b[^\n]{0,40}?\b(\d{3})\s*(?:°|º|degrees)?", re.I)
+_BARE_FAN = re.compile(r"\b\d{3}\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b", re.I)
 _GAS = re.compile(r"\bgas(?:\s*mark)?\s*(\d{1,2}|¼|½)", re.I)
 _FAN = re.compile(r"\b(?:fan|convection|fan[- ]forced)\b", re.I)
 _FAN_AFTER = re.compile(r"^\s*\(?\s*(?:fan|convection)(?!\s*(?:oven)?\s*:?\s*\d)", re.I)
@@ -70,7 +71,7 @@ def read_oven(text: str) -> Oven | None:
         for sentence in _SENTENCES.split(text):
             if bool(_OVEN_WORDS.search(sentence)) == is_oven and (found := _setting(sentence, is_oven=is_oven)):
                 return found
-    timed = _TIMED.search(text)
+    timed = _TIMED.search(text) or _BEGUN.search(text)
     found = _setting(f"oven {timed[1]} {timed[2] or ''}", is_oven=True) if timed else None
     return found if found and found.temperature_c >= 130 else None
 
@@ -80,6 +81,10 @@ _TIMED = re.compile(
     r"(?:^|[.;!?\n])\s*(\d{3})\s*(?:°|º)?\s*([CF]\b)?\s*(?:,|for\b)\s*(?:about |around |approx\.? )?(?:\d\s*h|\d{2,3}\s*"
     r"(?:(?:-|–|to)\s*\d+\s*)?m)",
     re.I,
+)
+# A step that begins with a bare heat and tells minutes further on: "325. Whip the whites ... 25-30 min till golden."
+_BEGUN = re.compile(
+    r"^\s*(?:\d\s*[.)]\s*)?(\d{3})\s*(?:°|º)?\s*([CF]\b)?\s*[.:;,](?=\s).{0,300}?\b\d{1,2}\s*(?:min|m\b)", re.I | re.M
 )
 # A sentence that heats an oven, and one whose temperature is that of a pan, a syrup, a custard, of oil or of the thing itself.
 _SENTENCES = re.compile(r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|\n")
@@ -98,6 +103,8 @@ def _setting(text: str, *, is_oven: bool) -> Oven | None:
         plain, fan = _fahrenheit(text)
     if plain is None and fan is None and is_oven:
         plain = _gas_or_bare(text)
+        if plain is not None and _BARE_FAN.search(text):
+            plain, fan = None, plain
     if plain is None and fan is None:
         return None
     if not is_oven and (_NO_OVEN.search(text) or not 120 <= (plain or fan or 0) <= 260):

@@ -222,8 +222,9 @@ def _weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight
         return None
     main = line.sums[0] if line.sums else line.also[0]
     kind = "mass" if stated is not None else _kind(main, ingredient)
-    if stated is None and line.sums and main.unit is None and others:
-        # "3 bananas (about 1 cup mashed)": the cup says more than the count.
+    is_splash = main.unit == "dash" and main.text.split()[-1].lower() in ("splash", "drizzle", "squeeze")
+    if stated is None and line.sums and (main.unit is None or is_splash) and others:
+        # "3 bananas (about 1 cup mashed)", "a splash of milk (30 ml)": the volume says more than the count.
         better = next((g for a, g in others if a.unit and units()[a.unit].kind == "volume" and g), None)
         if better:
             grams, kind = better, "volume"
@@ -314,6 +315,8 @@ def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard
     if len(line.sums) != 1 or not line.also:
         return None
     main = line.sums[0]
+    if main.unit == "dash":
+        return None  # a splash is as much as it says it is
     for other in line.also:
         one, two = (
             possible_grams(main, ingredient, line.form),
