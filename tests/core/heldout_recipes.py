@@ -155,6 +155,7 @@ RECIPES: tuple[tuple[str, Truth], ...] = (
                 "caster_sugar": (250.0, 250.0),
                 "egg": (185.0, 250.0),
                 "self_raising_flour": (250.0, 250.0),
+                "ready_custard": (80.0, 115.0),
                 "rhubarb": (300.0, 300.0),
                 "icing_sugar": (6.0, 10.0),
             },

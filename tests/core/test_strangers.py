@@ -7,6 +7,7 @@ import unittest
 from sun_crumb.core.formula import from_reading
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import Reading, read_recipe
+from tests.core.fresh_recipes import FRESH
 from tests.core.heldout_recipes import RECIPES
 from tests.support.measured import score
 from tests.support.writer import write
@@ -30,6 +31,21 @@ class Written(unittest.TestCase):
             scored = score(read_recipe(text, PANTRY), truth, trifle_g=12.0)
             with self.subTest(truth.title):
                 self.assertTrue(scored.is_whole, scored)
+
+    def test_three_fresh_sets_stay_as_they_were_mended(self) -> None:
+        for text, title, count, oven, foods in FRESH:
+            reading = read_recipe(text, PANTRY)
+            found: dict[str, float] = {}
+            for line in reading.lines:
+                if line.status == "ok" and line.grams:
+                    key = f"{line.component}/{line.ingredient}" if line.component else str(line.ingredient)
+                    found[key] = found.get(key, 0.0) + line.grams
+            with self.subTest(title):
+                self.assertEqual((reading.title, reading.portions and reading.portions.count), (title, count))
+                self.assertEqual(reading.oven and (reading.oven.temperature_c, reading.oven.is_fan), oven)
+                self.assertEqual(set(found), set(foods))
+                for key, grams in foods.items():
+                    self.assertAlmostEqual(found[key], grams, delta=0.03 * grams + 0.1, msg=key)
 
     def test_nothing_vanishes_and_nothing_appears(self) -> None:
         for seed in range(200, 260):

@@ -19,7 +19,7 @@ _HEAD_YIELD = re.compile(
     r"\s+(?:about\s+|up to\s+)?(?P<count>\d{1,3})\b(?!\s*(?:min|h\b|hour|g\b|ml|cm))[^)\]:]{0,30}[)\]]?(?=\s*:?\s*$)",
     re.I,
 )
-_SENTENCE = re.compile(r"(?<=[.!?])\s+(?=[^\W\d_]|[(“\"])")
+_SENTENCE = re.compile(r"(?<=[.!?])(?<!approx\.)(?<!ca\.)(?<!abt\.)\s+(?=[^\W\d_]|[(“\"]|\d{1,3}\s+[^\W\d_]{3,})")
 
 
 @dataclass(frozen=True, slots=True)
@@ -212,7 +212,7 @@ def _stated(pieces: Iterable[Piece]) -> list[Stated]:
                     if said := of_step(sentence, is_late=at > 0.6 * sentences):
                         found.append(said)
             case "heading" if heading_kind(piece.text) == "ingredients" and is_whole:
-                found += statements(piece.text)
+                found += _told(re.sub(r"\([^)]*\)", "", piece.text))
                 if (inside := re.search(r"\(([^)]*)\)", piece.text)) and (said := said_in(inside[1])):
                     found.append(said)
     return found

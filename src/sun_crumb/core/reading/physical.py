@@ -118,6 +118,10 @@ def _is_food_with_amount(text: str) -> bool:
 def _run_on(raw: str) -> list[str]:
     """Return the foods of a line that holds several, each with its amount, or the line as it is."""
     text = raw.strip()
+    if (
+        mixed := re.match(r"^(?:mix|combine|stir|whisk)(?: together)?:\s+(?=[\d½¼¾⅓⅔])", text, re.I)
+    ) and "." not in text[mixed.end() : -1]:
+        return _split(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
     if len(text) < 12 or _first_word(text) in word_list("verb"):
         return [raw]
     prefix = ""
@@ -165,6 +169,12 @@ def _split(text: str) -> list[str]:
 def _begins_food(text: str) -> bool:
     """Return whether *text* begins with an amount that has a unit or a count, and a food behind it."""
     text = clean(text[:LOOK_AHEAD])
+    if re.match(
+        r"(?:finely )?(?:grated )?(?:zest|juice|rind)(?: and (?:zest|juice))? (?:of|from) (?:\d|½|an?\b|one|two|half)",
+        text,
+        re.I,
+    ):
+        return True
     found = read_amount(text)
     if found is None:
         return False

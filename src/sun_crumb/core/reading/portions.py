@@ -167,6 +167,9 @@ def said_in(aside: str) -> Stated | None:
     said = next(iter(statements(aside)), None) or bare_count(aside)
     if said is None and (match := re.match(r"^\W*for\s+", aside, re.I)) and (c := read_count(aside, match.end())):
         said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", aside[c.end :]) else None
+    if said is None and re.fullmatch(r"\W*(?:[4-9]|[1-9]\d)\W*", aside) and (c := read_count(aside.strip(" ()[]~"))):
+        # "Oat biscuits — 24"
+        said = Stated(c, "", 0.9, aside.strip())
     return said
 
 
@@ -191,6 +194,8 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         if said is not None and (said.count or said.whole):
             rest = f"{title[: aside.start()]} {title[aside.end() :]}"
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
+    if re.search(r"\b(?:single[- ]serv(?:e|ing)|for one)\b", title, re.I):
+        return title, Stated(Count(1, 1, "serving", "person", 0), "", 0.9, title)
     if found := _FOR_SO_MANY.search(title):
         # "Apple crumble for two": the name it goes by.
         return title, Stated(read_count(found[1]), "", 0.9, found[0].strip())
@@ -205,8 +210,13 @@ _SHARED_OUT = re.compile(
     re.I,
 )
 _CUT_WHOLE = re.compile(
-    r"\b(?:cut|slice|divide|portion|mark|score)\s+(?:it|them|the\s+(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread)\s+)?\s*"
+    r"\b(?:cuts?|slices?|divides?|portion|mark|score)\s+(?:it|them|the\s+(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread)\s+)?\s*"
     r"(?:up\s+)?(?:into|in)\s+(?P<rest>.{1,60})",
+    re.I,
+)
+# "fill, roll up and cut 12 rolls": the pieces themselves are named.
+_CUT_OUT = re.compile(
+    r"\b(?:cut|slice|stamp out|cut out)\s+(?P<rest>(?:\d{1,2}|ten|twelve|sixteen|twenty)\s+(?!cm|inch|mm|in\b)\w+.{0,20})",
     re.I,
 )
 _SHAPED = re.compile(r"\b(?:roll|shape|form|make)\w*\b[^.;]{0,30}?\b(?:into|in)\s+(?P<rest>.{1,50})", re.I)
@@ -225,13 +235,32 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
             and stated.count.kind != "whole"
         ):
             return Stated(stated.count, stated.whole, 0.9, stated.text)
-    for pattern, trust in ((_CUT_WHOLE, 0.85 if is_late else 0.0), (_SHARED_OUT, 0.4), (_SHAPED, 0.4)):
+    if (
+        re.match(r"for\s", sentence, re.I)
+        and (said := said_in(sentence.rstrip(" .")))
+        and said.count
+        and said.count.kind
+    ):
+        return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
+    if (alone := bare_count(sentence)) and alone.count and alone.count.kind == "piece":
+        return Stated(alone.count, alone.whole, 0.9, alone.text)  # "10 bars."
+    for pattern, trust in (
+        (_CUT_WHOLE, 0.85 if is_late else 0.0),
+        (_CUT_OUT, 0.85),
+        (_SHARED_OUT, 0.4),
+        (_SHAPED, 0.4),
+    ):
         found = pattern.search(sentence)
         count = read_count(found["rest"]) if found else None
         if not (found and count and trust and count.low >= 4):
             continue
         # "cut into 24." tells a number, and nothing follows it.
-        rest = re.sub(r"^\W*(?:while|when|once|as soon as|before)\b.*$", "", found["rest"][count.end :], flags=re.I)
+        rest = re.sub(
+            r"^\W*(?:big|small|large|good|equal|even)?\W*(?:or\s+\d+\s*(?:small|large|little|big)\w*)?\W*(?:(?:while|when|once|as soon as|before)\b.*)?$",
+            "",
+            found["rest"][count.end :],
+            flags=re.I,
+        )
         is_number = pattern is _CUT_WHOLE and not count.kind and not re.search(r"\w", rest)
         if count.kind == "piece" or is_number:
             return Stated(count, "", trust, found[0].strip()[:80])

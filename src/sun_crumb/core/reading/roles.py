@@ -53,6 +53,11 @@ FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([^\W\d_][\w' -]{
 FOR_THE_PART = re.compile(r"\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$", re.I)
 # "Frosting (enough for 6)": a part of the dessert, and for how many it is enough.
 _PART_FOR = re.compile(r"^([^\W\d_][^\d()]{1,30})\s*[(\[](?:makes?\s+)?(?:enough\s+)?for\s+[^()]*[)\]]\s*:?$", re.I)
+# What is there for the end, as a heading over its foods.
+_LAST_TOUCH = re.compile(
+    r"(?:to|for) (?:serve|serving|decorate|decoration|finish|finishing|garnish|top|topping|assemble|assembly|coat|coating|glaze|dust)",
+    re.I,
+)
 _OPTIONAL_PART = re.compile(r"^([^\W\d_][^\d()]{1,30}?)\s*[(\[](?:optional|if liked|if you like)[)\]]\s*:?$", re.I)
 _USES = re.compile(r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying|decorating|garnish)\b", re.I)
 
@@ -107,6 +112,11 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     for kind in ("ingredients", "method", "notes", "stage"):
         if bare in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
             return kind
+    if re.match(
+        r"(?:the )?(?:ingredients|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
+        bare,
+    ):
+        return "ingredients"  # "Ingredients for 1 cake, 12 slices"
     words = re.findall(r"[^\W\d_]+", bare)
     if (
         # "Now make it", "How we do it": a heading made of such words alone begins the method.
@@ -132,6 +142,8 @@ def is_heading_form(raw: str, text: str) -> bool:
     ):
         return True
     bare = text.strip(" :")
+    if _LAST_TOUCH.fullmatch(bare):
+        return True
     if bare[:1].isupper() and (named := FOR_THE_PART.search(bare)) and not re.search(r"\d", text):
         return not _USES.search(named[1])
     if found := FOR_THE.match(text.strip(" :")):
@@ -145,6 +157,8 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
     """Return the marks of a statement by itself."""
     raw, text = statement.raw, statement.text
     words = re.findall(r"[^\W\d_]+(?:['’][^\W\d_]+)?", text)
+    if _RATING.search(text) and len(words) <= 6:
+        return {"junk_word", "short"}
     if not words:
         return {"amount_only"} if known.has_amount else {"wordless"}
     if len(words) == 1 and not re.search(r"\d", text):
@@ -167,6 +181,8 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
 
 def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
     kind = heading_kind(text)
+    if re.search(r"\bfor\s+\w+ing$", text):
+        return set()  # "icing sugar, for dusting"
     found: set[str] = {f"heading_{kind}"} if kind and kind != "stage" else set()
     if aside := _OPTIONAL_PART.match(text):
         # "Glaze (optional)"
@@ -281,8 +297,30 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
     begin = next((n for n, marks in enumerate(own) if not marks & {"junk_word", "wordless", "credit"}), 0)
     if _tells_more_than_portions(found[begin].text):
         own[begin] -= {"portions", "portions_bare", "weighed_behind"}
+    _take_out_nutrition(found, own)
     own[begin].add("first")
     return own
+
+
+# "4.8 stars (312 ratings)"
+_RATING = re.compile(r"\b\d(?:[.,]\d)?\s*(?:stars?\b|/\s*5\b)|\b\d+\s+(?:ratings|reviews|votes)\b", re.I)
+# A line of a table of nutrition, as labels and pages have it.
+_NUTRIENT = re.compile(
+    r"^\W*(?:per\s+\w+\s*:?|calories|energy|kcal|(?:total |added |of which )?(?:sugars?|fats?)|saturate[sd](?:\s+fat)?|(?:total\s+)?carb(?:ohydrate)?s?|fib(?:re|er)|protein|"
+    r"sodium|salt|cholesterol|serving size)\s*[:=]?\s*\d+(?:[.,]\d+)?\s*(?:k?cal|kj|m?g|%)?\W*$",
+    re.I,
+)
+
+
+def _take_out_nutrition(found: Sequence[Statement], own: list[set[str]]) -> None:
+    """Mark the lines of a table of nutrition, two or more together or under its heading, as what they are: no foods."""
+    for n in range(1, len(found)):
+        if _NUTRIENT.match(found[n].text) and (
+            _NUTRIENT.match(found[n - 1].text)
+            or "heading_notes" in own[n - 1]
+            or (n + 1 < len(found) and _NUTRIENT.match(found[n + 1].text))
+        ):
+            own[n] = {"junk_word", "short"}
 
 
 def is_asking(text: str) -> bool:
