@@ -250,7 +250,8 @@ def _original(recipe: Recipe, pantry: Pantry) -> Formula:
     """Return a recipe's original with the oven that its method sets."""
     method = sound_method(recipe)
     formula = sound_version(recipe, original_of(recipe), pantry)
-    return replace(formula, oven=method.oven, bake_minutes=method.bake_minutes)
+    told = "\n".join(step.text for step in method.steps)
+    return replace(formula, oven=method.oven, bake_minutes=method.bake_minutes, method=told)
 
 
 def stored_versions(database: Database, recipe_id: int, numbers: Sequence[int]) -> tuple[list[Formula], str]:

@@ -1,6 +1,6 @@
 """What must stay in balance when sugar goes, and how far each kind of dessert tolerates. Solves nothing."""
 
-from sun_crumb.core.balance.families import Family, families, guess_family
+from sun_crumb.core.balance.families import Family, families
 from sun_crumb.core.balance.metrics import (
     METRICS,
     QUANTITIES,
@@ -10,6 +10,7 @@ from sun_crumb.core.balance.metrics import (
     measure,
     sweetened,
 )
+from sun_crumb.core.balance.nature import Nature, nature_of, natures
 from sun_crumb.core.balance.verdicts import Gauge, Verdict, gauges, judge, verdicts
 
 __all__ = [
@@ -18,14 +19,16 @@ __all__ = [
     "Family",
     "Gauge",
     "Metric",
+    "Nature",
     "Verdict",
     "contribution",
     "contribution_row",
     "families",
     "gauges",
-    "guess_family",
     "judge",
     "measure",
+    "nature_of",
+    "natures",
     "sweetened",
     "verdicts",
 ]

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from functools import cache
 from typing import Literal
 
-from sun_crumb.core.balance.families import Family
+from sun_crumb.core.balance.families import Family, families
 from sun_crumb.core.balance.metrics import METRICS, Metric
 from sun_crumb.core.quantities.household import percent
 from sun_crumb.core.reference import constant, table
@@ -158,7 +158,8 @@ def verdicts(
 def _texture(metric: str, family: str) -> tuple[str, str, str]:
     """Return a metric's name in this family, and what less and more of it are like to eat."""
     rows = [row for row in table("textures") if row["metric"] == metric]
-    row = next((row for row in rows if family in row["families"].split()), rows[0])
+    kind = families()[family]
+    row = next((row for row in rows if kind.is_among(row["families"].split())), rows[0])
     return row["name"], row["less"], row["more"]
 
 

@@ -66,7 +66,7 @@ class Formula:
 
     ``own_yields`` says for how many portions a component is enough, where that is not the whole's number: what is made
     for more is left over, not eaten with these portions. ``oven`` and ``bake_minutes`` are as the recipe's method says, None
-    where it does not.
+    where it does not; ``method`` is what it says, step by step.
     """
 
     title: str
@@ -77,6 +77,7 @@ class Formula:
     own_yields: tuple[tuple[str, int], ...] = ()
     oven: Oven | None = None
     bake_minutes: tuple[int, int] | None = None
+    method: str = ""
 
     def __post_init__(self) -> None:
         if not 1 <= self.servings <= MOST_SERVINGS:
@@ -167,5 +168,13 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
     held = {line.component for line in lines}
     own = tuple((y.component, y.count) for y in reading.component_yields if y.component in held and y.count != servings)
     return Formula(
-        reading.title, tuple(lines), servings, unit, assumed, own, reading.oven, reading.bake_minutes
+        reading.title,
+        tuple(lines),
+        servings,
+        unit,
+        assumed,
+        own,
+        reading.oven,
+        reading.bake_minutes,
+        "\n".join(reading.steps),
     ), left_out

@@ -86,7 +86,7 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
         ingredient, row = pantry[key], _rows().get(key)
         if key in present or not path.allows(ingredient) or ingredient.tags & goals.excluded or key in goals.without:
             continue
-        if row and row["families"] and not is_wished and family.key not in row["families"].split():
+        if row and row["families"] and not is_wished and not family.is_among(row["families"].split()):
             # Ground dates stay grainy where nothing is baked into a crumb; banana is no part of a custard.
             continue
         shows = "pale" in family.traits and ("dark" in ingredient.traits or ingredient.has_role("paste"))
@@ -144,14 +144,14 @@ def _is_of_use(row: dict[str, str], family: Family, goals: Goals, formula: Formu
                 row["ingredient"] == "milk_powder"
                 and family.caps["filler"] > 0
                 and "fruit_only" not in goals.preset.traits
-                and family.key in row["families"].split()
+                and family.is_among(row["families"].split())
             )
         case "soda":
             return any("lifts" in line.ingredient.traits for line in formula.lines)
         case "acid":
             return "baking_soda" in present and "boiled" not in family.traits
         case "moist":
-            return family.key in row["families"].split() and not any(
+            return family.is_among(row["families"].split()) and not any(
                 line.ingredient.has_role("liquid") for line in formula.lines
             )
         case "piece" | "adjust":
@@ -192,7 +192,7 @@ def _addition(
 
 def _suits(row: dict[str, str], family: Family, goals: Goals, formula: Formula) -> bool:
     """Return whether an adjuster belongs in this family: its needs are a diet kept, or a kind of food already there."""
-    if family.key not in row["families"].split():
+    if not family.is_among(row["families"].split()):
         return False
     if row["needs"]:
         return row["needs"] in goals.diets or (row["needs"] == "eggless" and "vegan" in goals.diets)

@@ -44,7 +44,7 @@ def flavours(formula: Formula, family: Family, goals: Goals, pantry: Pantry) -> 
         return []
     found = []
     for row in table("flavours"):
-        if family.key not in row["families"].split() and row["key"] not in (goals.flavours or ()):
+        if not family.is_among(row["families"].split()) and row["key"] not in (goals.flavours or ()):
             continue
         flavour = _flavour(formula, row, goals, pantry)
         if flavour is not None:

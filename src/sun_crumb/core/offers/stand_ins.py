@@ -43,7 +43,7 @@ def stand_in_for(line: FormulaLine, goals: Goals, family: Family) -> tuple[str, 
     None where nothing does, or where there is too much of it for that.
     """
     for row in _stand_ins().get(line.ingredient.key, ()):
-        if row["families"] and family.key not in row["families"].split():
+        if row["families"] and not family.is_among(row["families"].split()):
             continue
         if row["most_g"] and line.grams > float(row["most_g"]):
             continue

@@ -299,11 +299,29 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
         own[begin] -= {"portions", "portions_bare", "weighed_behind"}
     _take_out_nutrition(found, own)
     own[begin].add("first")
+    _name_parts(found, known, own)
     return own
 
 
 # "4.8 stars (312 ratings)"
 _RATING = re.compile(r"\b\d(?:[.,]\d)?\s*(?:stars?\b|/\s*5\b)|\b\d+\s+(?:ratings|reviews|votes)\b", re.I)
+
+
+def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[set[str]]) -> None:
+    """Mark what stands over weighed foods and is none itself, or the name of one of them: "Frangipane", "Rhubarb"."""
+    weighed = {"weighed", "counted"}
+    for n in range(1, len(found) - 2):
+        text = found[n].text
+        if not re.match(r"^[^\W\d_][^\d.,;!?]{2,30}$", text) or not text[:1].isupper() or known[n].has_amount:
+            continue
+        if len(text.split()) > MOST_WORDS_OF_A_PART or not (own[n + 1] & weighed and own[n + 2] & weighed):
+            continue
+        last = text.lower().split()[-1].rstrip("s")
+        if not known[n].has_food or any(last in below.text.lower() for below in found[n + 1 : n + 7]):
+            own[n].add("heads")
+
+
+MOST_WORDS_OF_A_PART = 3
 # A line of a table of nutrition, as labels and pages have it.
 _NUTRIENT = re.compile(
     r"^\W*(?:per\s+\w+\s*:?|calories|energy|kcal|(?:total |added |of which )?(?:sugars?|fats?)|saturate[sd](?:\s+fat)?|(?:total\s+)?carb(?:ohydrate)?s?|fib(?:re|er)|protein|"

@@ -10,6 +10,7 @@ from importlib.resources import files
 # What tells two rows of a table apart, where that is not its first column: such a row must not be there twice.
 KEYS: dict[str, tuple[str, ...]] = {
     "cautions": ("key", "tag"),
+    "family_signs": ("sign", "where"),
     "line_order": ("before", "after"),
     "name_words": ("kind", "words"),
     "pantry_measures": ("key", "unit", "form"),

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Container, Iterator
 from dataclasses import dataclass, replace
 
-from sun_crumb.core.balance import Family, families, guess_family
+from sun_crumb.core.balance import Family, families, nature_of
 from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.offers.addition import Addition
@@ -50,7 +50,7 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
         A lock names a line that does not exist.
     """
     parts = [(c, formula.only(c), _positions(formula, c)) for c in formula.components]
-    kinds = {c: _family(part, c, goals) for c, part, _ in parts}
+    kinds = {c: _family(formula, c, goals) for c, _, _ in parts}
     _check(formula, goals, kinds)
     solved = {c: part for c, part, positions in parts if _is_solved(part, goals, positions, kinds[c])}
     heaviest = formula.heaviest(solved)
@@ -203,7 +203,7 @@ def _mass(parts: list[tuple[str, Formula, list[int]]], components: Container[str
     return sum(part.mass_g for c, part, _ in parts if c in components)
 
 
-def _family(part: Formula, component: str, goals: Goals) -> Family:
+def _family(formula: Formula, component: str, goals: Goals) -> Family:
     if component in goals.families:
         return families()[goals.families[component]]
-    return guess_family(part.title, component, part.lines)
+    return nature_of(formula, component).family

@@ -217,7 +217,7 @@ class _Made:
             ),
             cautions=(
                 *eater_cautions(goals.eaters, after, *(portion(t, formula.servings) for t in eaten)),
-                *cautions(after, set(self.added), [family.key for family in self.families]),
+                *cautions(after, set(self.added), self.families),
             ),
             unmet=tuple(unmet),
             advice=tuple(self._advice()),

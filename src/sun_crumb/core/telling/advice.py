@@ -6,6 +6,7 @@ from collections.abc import Collection, Iterable
 from dataclasses import dataclass
 from functools import cache
 
+from sun_crumb.core.balance import Family
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import cup_standard
@@ -83,7 +84,7 @@ def by_the_book(
     return found
 
 
-def cautions(formula: Formula, added: set[str], kinds: Iterable[str] = ()) -> list[str]:
+def cautions(formula: Formula, added: set[str], kinds: Iterable[Family] = ()) -> list[str]:
     """Return the cautions for a recipe: by amount, by ingredient, by the *kinds* of dessert it holds, then the general.
 
     *added* holds the keys that the plan brought in; their cautions come first.
@@ -111,8 +112,8 @@ def cautions(formula: Formula, added: set[str], kinds: Iterable[str] = ()) -> li
         for line in formula.lines
     ):
         found.insert(0, rows["syrup_claim"]["words"])
-    kinds = set(kinds)
-    found += [row["words"] for row in rows.values() if kinds & set(row["families"].split())]
+    kinds = list(kinds)
+    found += [row["words"] for row in rows.values() if any(kind.is_among(row["families"].split()) for kind in kinds)]
     if added:
         found.append(rows["keeping"]["words"])
     found.append(rows["diabetes"]["words"])

@@ -1,0 +1,194 @@
+"""Which family a component is of: by its names, what one portion is called, what the method does, and the nearest pattern."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping
+from dataclasses import dataclass
+from functools import cache
+from math import exp
+from typing import Literal
+
+from sun_crumb.core.balance.families import Family, families
+from sun_crumb.core.balance.makeup import makeup
+from sun_crumb.core.balance.patterns import distances
+from sun_crumb.core.formula.recipe import Formula
+from sun_crumb.core.reference import constant, table
+
+Where = Literal["name", "heading", "portion", "method"]
+
+
+@dataclass(frozen=True, slots=True)
+class Nature:
+    """The family of a component, how likely it is (0 to 1), and the families that it may be, the likeliest first."""
+
+    family: Family
+    confidence: float
+    ranked: tuple[tuple[str, float], ...]
+
+    @property
+    def is_sure(self) -> bool:
+        """Whether nobody need be asked."""
+        return self.confidence >= constant("family_sure")
+
+
+@dataclass(frozen=True, slots=True)
+class _Sign:
+    """Words that speak for families, and how loudly for each."""
+
+    where: Where
+    words: tuple[str, ...]
+    scores: tuple[tuple[str, float], ...]
+
+
+@cache
+def _signs() -> dict[str, tuple[_Sign, ...]]:
+    found: dict[str, list[_Sign]] = {}
+    for row in table("family_signs"):
+        scores = tuple((key, float(score)) for key, score in (part.split(":") for part in row["scores"].split()))
+        where: Where = row["where"]  # type: ignore[assignment]
+        found.setdefault(where, []).append(_Sign(where, tuple(row["words"].split(";")), scores))
+    return {where: tuple(signs) for where, signs in found.items()}
+
+
+@cache
+def _phrases(*kinds: str) -> tuple[tuple[re.Pattern[str], _Sign], ...]:
+    """Return the phrases of signs, the longest first, singular or plural."""
+    pairs = [(phrase, sign) for kind in kinds for sign in _signs().get(kind, ()) for phrase in sign.words]
+    pairs.sort(key=lambda pair: -len(pair[0]))
+    return tuple((re.compile(rf"(?<!\w){re.escape(phrase)}(?:e?s)?(?!\w)"), sign) for phrase, sign in pairs)
+
+
+def _said(text: str, *kinds: str) -> dict[str, float]:
+    """Return what a name says for each family: a longer phrase takes its words from the shorter, and the last word weighs most."""
+    found: dict[str, float] = {}
+    left = re.sub(r"[^\w\s'-]", " ", text.lower())
+    end = len(left.rstrip())
+    for pattern, sign in _phrases(*kinds):
+        for match in pattern.finditer(left):
+            # "Ginger snap cheesecake" is a cheesecake.
+            weight = 1.0 if match.end() >= end - 1 else INSIDE
+            for family, score in sign.scores:
+                found[family] = max(found.get(family, 0.0), weight * score)
+        left = pattern.sub(lambda m: "_" * len(m[0]), left)
+    return found
+
+
+# What a name in the midst of others counts for, and a title for a part of the dessert that has a heading of its own.
+INSIDE, TITLE_OF_A_PART, TITLE_BESIDE_A_HEADING = 0.6, 0.2, 0.7
+# How loudly the nearest pattern speaks, and how far is far [share].
+PATTERN, FAR = 4.5, 0.30
+# How much better the best must be to be taken without asking.
+SPREAD = 1.1
+
+
+def nature_of(formula: Formula, component: str) -> Nature:
+    """Return the family of one component of a recipe.
+
+    Parameters
+    ----------
+    formula
+        The whole recipe: its title, what a portion is called, what its method says.
+    component
+        The component's name, empty for the base.
+
+    References
+    ----------
+    family_signs.csv, patterns.csv, families.csv (``fits``)
+    """
+    lines = [line for line in formula.lines if line.component == component]
+    shares = makeup(lines)
+    is_main = component == formula.heaviest()
+    is_alone = len(formula.components) == 1
+    score = dict.fromkeys(families(), 0.0)
+    named = _named(component, formula.title)
+    titled = _said(_name_of(formula.title), "name")
+    title_weight = TITLE_BESIDE_A_HEADING if named and is_main else 1.0 if is_main or not component else TITLE_OF_A_PART
+    portion = _said(formula.unit, "portion") if is_main else {}
+    method = _done(formula, component, is_alone=is_alone)
+    for key, far in distances(shares).items():
+        score[key] += PATTERN * max(1 - far / FAR, -1.0)
+        score[key] += named.get(key, 0.0) + title_weight * titled.get(key, 0.0)
+        score[key] += portion.get(key, 0.0) + method.get(key, 0.0)
+    if is_main:
+        _by_heat(score, formula)
+    possible = {key: value for key, value in score.items() if is_possible(families()[key], shares)} or score
+    best = max(possible.values())
+    weights = {key: exp((value - best) / SPREAD) for key, value in possible.items()}
+    whole = sum(weights.values())
+    ranked = tuple(sorted(((key, weight / whole) for key, weight in weights.items()), key=lambda pair: -pair[1]))
+    return Nature(families()[ranked[0][0]], ranked[0][1], ranked[:MOST_NAMED])
+
+
+MOST_NAMED = 4
+# Headings that say little without the title before them: "topping" of a cobbler, "filling" of a pecan pie.
+_OF_THE_TITLE = re.compile(r"^(?:the )?(?:topping|filling|crust|base|layer|dough|batter|middle|pastry|top)s?$", re.I)
+BEFORE_A_HEADING = 0.8
+
+
+def _named(component: str, title: str) -> dict[str, float]:
+    """Return what a component's heading says for each family, where it says little together with the title."""
+    if not component:
+        return {}
+    found = _said(component, "name", "heading")
+    if _OF_THE_TITLE.match(component):
+        for key, score in _said(f"{_name_of(title)} {component}", "name", "heading").items():
+            found[key] = max(found.get(key, 0.0), BEFORE_A_HEADING * score)
+    return found
+
+
+def _name_of(title: str) -> str:
+    """Return a title without what it is served with or stands beside: "ginger cake with lemon icing" is a cake."""
+    return re.split(r"\bwith\b|\bw/|\(|\s[–—-]\s|:|\bserved\b|\btopped\b", title, maxsplit=1)[0] or title
+
+
+def _done(formula: Formula, component: str, *, is_alone: bool) -> dict[str, float]:
+    """Return what the method says for each family: its sentences on this component, or all of them at less."""
+    if not formula.method:
+        return {}
+    sentences = re.split(r"(?<=[.!?;])\s+|\n", formula.method.lower())
+    words = [w for w in re.findall(r"[a-z]{4,}", component.lower()) if w not in ("the", "with", "layer")]
+    mine = [s for s in sentences if any(w in s for w in words)] if words else []
+    weight = 1.0 if is_alone or mine else 0.4
+    found: dict[str, float] = {}
+    text = "\n".join(mine or sentences)
+    for sign in _signs()["method"]:
+        if any(re.search(rf"(?<!\w){re.escape(phrase)}", text) for phrase in sign.words):
+            for family, score in sign.scores:
+                found[family] = found.get(family, 0.0) + weight * score
+    return found
+
+
+_HEAT = re.compile(
+    r"\b(?:oven|bake[ds]?|baking(?! powder| soda| sheet| tray| paper| parchment)|preheat|gas mark|roast)\b", re.I
+)
+# What an oven in the method, or none in one that is told at length, speaks against [score]; how long that is [characters].
+OVEN, OVEN_FOR_A_PART, TOLD_AT_LENGTH = 3.0, 0.3, 60
+
+
+def _by_heat(score: dict[str, float], formula: Formula) -> None:
+    """Lower what can't be: a thing that is never baked where the oven is on, and a baked one where it is not."""
+    is_hot = formula.oven is not None or bool(_HEAT.search(formula.method))
+    weight = 1.0 if len(formula.components) == 1 else OVEN_FOR_A_PART
+    for family in families().values():
+        is_cold = bool({"unheated", "unheated_starch"} & family.traits)
+        if is_hot and is_cold:
+            score[family.key] -= OVEN * weight
+        elif not is_hot and family.is_baked and len(formula.method) > TOLD_AT_LENGTH:
+            score[family.key] -= OVEN
+
+
+def is_possible(family: Family, shares: Mapping[str, float]) -> bool:
+    """Return whether a component made so can be of this family, whatever it is called; *shares* are of its mass."""
+    return all(any(_holds(one, shares) for one in alternatives) for alternatives in family.fits)
+
+
+def _holds(condition: str, shares: Mapping[str, float]) -> bool:
+    """Return whether a condition such as "flour<0.12" holds."""
+    name, sign, limit = re.split("([<>])", condition)
+    return shares[name] < float(limit) if sign == "<" else shares[name] > float(limit)
+
+
+def natures(formula: Formula) -> dict[str, Nature]:
+    """Return the family of every component, by its name."""
+    return {component: nature_of(formula, component) for component in formula.components}

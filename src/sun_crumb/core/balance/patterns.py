@@ -1,0 +1,72 @@
+"""Patterns: formulas by common practice, each of a family and a base, and how near a component comes to one."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from functools import cache
+from math import sqrt
+
+from sun_crumb.core.balance.makeup import FLAGS, KINDS, makeup
+from sun_crumb.core.formula.recipe import FormulaLine
+from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.reference import table
+
+
+@dataclass(frozen=True, slots=True)
+class Pattern:
+    """A formula by common practice, as grams to each other; its ``base`` is what it stands on."""
+
+    key: str
+    family: str
+    base: str
+    name: str
+    grams: tuple[tuple[str, float], ...]
+    source: str
+
+    @property
+    def lines(self) -> tuple[FormulaLine, ...]:
+        """The formula as weighed lines [g]; what lies in a crumb whole does so here too."""
+        return tuple(
+            FormulaLine(shipped_pantry()[key], grams, is_crushed=_is_mixed_in(key)) for key, grams in self.grams
+        )
+
+
+def _is_mixed_in(key: str) -> bool:
+    """Return whether a food of a pattern is part of the mix: only nuts, chips and berries lie in it whole."""
+    return not shipped_pantry()[key].has_role("nut") or shipped_pantry()[key].has_role("flour")
+
+
+@cache
+def patterns() -> tuple[Pattern, ...]:
+    """Return the patterns in their order."""
+    return tuple(
+        Pattern(
+            row["key"],
+            row["family"],
+            row["base"],
+            row["name"],
+            tuple((key, float(grams)) for key, grams in (part.split(":") for part in row["formula"].split())),
+            row["source"],
+        )
+        for row in table("patterns")
+    )
+
+
+@cache
+def _shares() -> tuple[tuple[Pattern, tuple[float, ...]], ...]:
+    return tuple((pattern, _vector(makeup(pattern.lines))) for pattern in patterns())
+
+
+def _vector(shares: Mapping[str, float]) -> tuple[float, ...]:
+    return (*(shares[kind] for kind in KINDS), *(FLAGS[flag] * (shares[flag] > 0) for flag in FLAGS))
+
+
+def distances(shares: Mapping[str, float]) -> dict[str, float]:
+    """Return how far a component made so is from the nearest pattern of each family, as a distance of shares (0 is the same)."""
+    mine = _vector(shares)
+    found: dict[str, float] = {}
+    for pattern, theirs in _shares():
+        far = sqrt(sum((a - b) ** 2 for a, b in zip(mine, theirs, strict=True)))
+        found[pattern.family] = min(found.get(pattern.family, far), far)
+    return found
