@@ -51,7 +51,8 @@ class Family:
                 return False
             if key in keys:
                 return True
-        return False
+        # A list that only leaves families out names all others.
+        return bool(keys) and all(key.startswith("!") for key in keys)
 
 
 # What a dessert of a family is or goes through, and who asks.

@@ -4,14 +4,22 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from functools import cache
+from math import inf
 from typing import Literal
 
 from sun_crumb.core.balance.families import Family, families
 from sun_crumb.core.balance.metrics import METRICS, Metric
+from sun_crumb.core.balance.norms import norms
 from sun_crumb.core.quantities.household import percent
 from sun_crumb.core.reference import constant, table
 
 Level = Literal["balanced", "strained", "off"]
+# How much sweeter than asked is no fault, and how many times the reducing sugar is more than advice about the oven (judgement).
+SWEETER, FAR_BROWNER = 0.2, 4.0
+# What is said of moisture must be true of the water; so much above the norm nothing bakes through [g in 100 g] (judgement).
+MOIST_WORDS, TOLD_WATER_G = frozenset({"drier", "wetter"}), 4.0
+# Crumb with hardly any reducing sugar browns by its milk and flour, as if it held this share of it.
+PLAIN_CRUMB = 0.02
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,6 +62,8 @@ class Gauge:
     wanted: float
     scale: float
     band: tuple[float, float]
+    sweeter: float = SWEETER
+    norm: tuple[float, float] = (0.0, inf)
 
     def ratio(self, after: dict[str, float]) -> float:
         """Return the metric of these quantities; 0 where there is nothing to divide by."""
@@ -78,7 +88,7 @@ class Gauge:
         return percent(off)
 
 
-def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0) -> list[Gauge]:
+def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0, sweeter: float = SWEETER) -> list[Gauge]:
     """Return a gauge for every metric that *family* minds and the original has.
 
     Parameters
@@ -89,12 +99,16 @@ def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0) ->
         The original by the names of QUANTITIES [g, mL, meq].
     keep_sweet
         Sweetness wanted, as a share of the original's.
+    sweeter
+        By which part more of it is no fault.
 
     References
     ----------
     families.csv
     """
     found = []
+    water = norms(family.key).get("water")
+    norm = (water.low, water.high) if water else (0.0, inf)
     for key, band in family.bands.items():
         metric = METRICS[key]
         # Moisture of a dessert that holds no flour goes by its mass.
@@ -105,7 +119,7 @@ def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0) ->
         if key != "alkali" and abs(wanted) < 1e-9:
             continue
         scale = 1.0 if key == "alkali" else max(wanted, metric.floor)
-        found.append(Gauge(metric, *_texture(key, family.key), below, old, wanted, scale, band))
+        found.append(Gauge(metric, *_texture(key, family.key), below, old, wanted, scale, band, sweeter, norm))
     return found
 
 
@@ -143,10 +157,14 @@ def verdicts(
         off, new = gauge.deviation(after), gauge.ratio(after)
         reach = gauge.reach(off)
         level: Level = "balanced" if abs(reach) <= 1.001 else "strained" if abs(reach) <= 2.001 else "off"
-        if gauge.metric.key == "sweetness" and gauge.wanted <= new <= gauge.old * (1 + gauge.band[1]):
-            # Sweeter than asked, and no sweeter than the original, is no fault.
+        if gauge.metric.key == "sweetness" and gauge.wanted <= new <= min(
+            gauge.old * (1 + gauge.band[1]), gauge.wanted * (1 + gauge.sweeter)
+        ):
+            # A little sweeter than asked, and no sweeter than the original, is no fault.
             level = "balanced"
-        words = _words(gauge, off, reach, new)
+        elif gauge.metric.key == "sweetness" and off > 0 and new <= gauge.old * (1 + gauge.band[1]):
+            level = "strained"
+        words = _words(gauge, off, reach, new, _water_in(before), _water_in(after))
         key, told = gauge.metric.key, gauge.told(off)
         found.append(Verdict(key, gauge.name, gauge.old, new, off, gauge.band, level, words, told))
     if is_baked and (before["browning"] > 0.002 * before["mass"] or after["browning"] > 0.002 * after["mass"]):
@@ -163,12 +181,37 @@ def _texture(metric: str, family: str) -> tuple[str, str, str]:
     return row["name"], row["less"], row["more"]
 
 
-def _words(gauge: Gauge, off: float, reach: float, new: float) -> str:
+def _water_in(quantities: dict[str, float]) -> float:
+    """Return the water in 100 g [g]."""
+    return 100 * quantities["water"] / quantities["mass"] if quantities["mass"] else 0.0
+
+
+def _moist(gauge: Gauge, off: float, words: str, old: float, new: float) -> str:
+    """Return words on moisture that are true of the water itself, *old* and *new* in 100 g [g], and of what the family holds of it."""
+    low, high = gauge.norm
+    if off > 0:
+        if new < old - 0.5:
+            return "looser"
+        return (
+            f"{words.split(',')[0]}, the centre may never bake through"
+            if new > high + TOLD_WATER_G
+            else words
+            if new > high
+            else "moister"
+        )
+    if new > old + 0.5 or new > low:
+        return "firmer, moist still" if new > low else "firmer"
+    return words
+
+
+def _words(gauge: Gauge, off: float, reach: float, new: float, old_water: float, new_water: float) -> str:
     if gauge.metric.key == "sweetness":
         return f"{100 * new / gauge.old:.0f} % as sweet"
     if abs(reach) < 0.35:
         return "as before"
     words = gauge.more if off > 0 else gauge.less
+    if gauge.metric.key == "liquid" and gauge.name == "Moisture" and words.split(",")[0] in MOIST_WORDS:
+        words = _moist(gauge, off, words, old_water, new_water)
     return words if abs(reach) > 1 else f"a touch {words.split(',')[0]}"
 
 
@@ -176,8 +219,7 @@ def _browning(before: dict[str, float], after: dict[str, float]) -> Verdict:
     """Return the verdict on browning: the reducing sugars against the original's, never in the way of a plan."""
     limit = constant("browning_ratio")
     old, new = before["browning"] / before["mass"], after["browning"] / after["mass"]
-    # Crumb with hardly any reducing sugar browns by its milk and flour; below 1 % the ratio would only frighten.
-    ratio = max(new, 0.01) / max(old, 0.01)
+    ratio = max(new, PLAIN_CRUMB) / max(old, PLAIN_CRUMB)
     off = ratio - 1
     is_sooner = ratio > limit
     words = (

@@ -15,6 +15,8 @@ from sun_crumb.core.reading import Oven, Reading
 _CRUSHED = re.compile(
     r"\b(?:mash|pur[eé]e|blend|puree|blitz|crush|grat|melt|liqui|process|stew|cook|ground|shred)", re.I
 )
+# A line that begins with a weight, or a volume as a scale's kitchen tells it; or with a count of pieces.
+_BY_WEIGHT = re.compile(r"^\W*(?:about\s+|approx\.?\s+)?\d[\d.,/]*\s*(?:kg|g|gr|grams?|ml|millilit\w+|l|dl|cl)\b", re.I)
 PORTION_GUESS_G = 80.0
 MOST_SERVINGS = 1000
 
@@ -109,6 +111,16 @@ class Formula:
     def heaviest(self, among: Iterable[str] | None = None) -> str:
         """Return the heaviest component, of all or of some: the main one, which makes the pieces and takes what must come in."""
         return max(self.components if among is None else among, key=lambda c: self.only(c).mass_g, default="")
+
+    @property
+    def is_weighed(self) -> bool:
+        """Whether most of its lines are told by weight or in millilitres: such a recipe goes on in grams."""
+        told = [
+            line
+            for line in self.lines
+            if re.search(r"\d", line.text) and not line.ingredient.has_role("leaven", "flavour", "salt", "egg")
+        ]
+        return bool(told) and sum(bool(_BY_WEIGHT.match(line.text)) for line in told) > 0.6 * len(told)
 
     @property
     def mass_g(self) -> float:

@@ -9,12 +9,15 @@ from functools import cache
 from sun_crumb.core.balance import Family
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.offers.addition import KINDS, Addition, Kind
+from sun_crumb.core.offers.levers import levers_in
 from sun_crumb.core.offers.stand_ins import stood_in
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reference import table
 from sun_crumb.core.wish.goals import Goals
 
 ASKED_SHARE = 0.03
+# From this share of the mass on something brown makes the whole brown (judgement).
+DARK_SHARE = 0.04
 
 
 def additions(
@@ -60,7 +63,7 @@ def _belongs(addition: Addition, family: Family, own: Set[str]) -> bool:
     tags = addition.ingredient.tags
     if tags & _foreign() - own:
         return False
-    return not ("raw" in tags and "unheated" in family.traits)
+    return not ("raw" in tags and family.traits & {"unheated", "unheated_starch"})
 
 
 @cache
@@ -86,15 +89,21 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
         ingredient, row = pantry[key], _rows().get(key)
         if key in present or not path.allows(ingredient) or ingredient.tags & goals.excluded or key in goals.without:
             continue
-        if row and row["families"] and not is_wished and not family.is_among(row["families"].split()):
-            # Ground dates stay grainy where nothing is baked into a crumb; banana is no part of a custard.
-            continue
-        shows = "pale" in family.traits and ("dark" in ingredient.traits or ingredient.has_role("paste"))
-        is_lumpy = "smooth" in family.traits and ingredient.has_role("paste")
-        if (shows or is_lumpy) and not is_wished and not _is_dark(formula):
-            # Coconut sugar makes what is pale brown, date paste an icing or a drizzle lumpy, where nothing dark hides it.
+        if not is_wished and not suits(ingredient, family, formula):
             continue
         yield _addition(ingredient, row, is_wished=is_wished)
+
+
+def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
+    """Return whether a sweetener suits a kind of dessert: it is among its families, and does not show or stay lumpy in it."""
+    row = _rows().get(ingredient.key)
+    if row and row["families"] and not family.is_among(row["families"].split()):
+        # Ground dates stay grainy where nothing is baked into a crumb; banana is no part of a custard.
+        return False
+    shows = "pale" in family.traits and ("dark" in ingredient.traits or ingredient.has_role("paste"))
+    is_lumpy = "smooth" in family.traits and ingredient.has_role("paste")
+    # Coconut sugar makes what is pale brown, date paste an icing or a drizzle lumpy, where nothing dark hides it.
+    return not (shows or is_lumpy) or _is_dark(formula)
 
 
 def _asked(ingredient: Ingredient, formula: Formula) -> Addition:
@@ -127,10 +136,9 @@ def _adjusters(
         ingredient = pantry[key]
         if ingredient.tags & goals.excluded or key in goals.without or key in taken:
             continue
-        if row["kind"] == "swap":
-            found += _swaps(formula, ingredient, row, goals, kept)
-        elif key not in present and _is_of_use(row, family, goals, formula, present):
+        if key not in present and _is_of_use(row, family, goals, formula, present):
             found.append(_addition(ingredient, row))
+    found += _swaps(formula, family, goals, kept, present)
     if any(a.ingredient.key == "milk" for a in found):
         found = [a for a in found if a.ingredient.key != "water"]
     return found
@@ -149,7 +157,7 @@ def _is_of_use(row: dict[str, str], family: Family, goals: Goals, formula: Formu
         case "soda":
             return any("lifts" in line.ingredient.traits for line in formula.lines)
         case "acid":
-            return "baking_soda" in present and "boiled" not in family.traits
+            return "baking_soda" in present and family.is_among(row["families"].split())
         case "moist":
             return family.is_among(row["families"].split()) and not any(
                 line.ingredient.has_role("liquid") for line in formula.lines
@@ -162,7 +170,7 @@ def _is_of_use(row: dict[str, str], family: Family, goals: Goals, formula: Formu
 def _is_dark(formula: Formula) -> bool:
     """Return whether something brown is in it already: chocolate, nut butter, brown sugar, spice, coffee."""
     return any(
-        x.ingredient.has_role("chocolate") or ("dark" in x.ingredient.traits and x.grams > 0.01 * formula.mass_g)
+        (x.ingredient.has_role("chocolate") or "dark" in x.ingredient.traits) and x.grams > DARK_SHARE * formula.mass_g
         for x in formula.lines
     )
 
@@ -202,24 +210,19 @@ def _suits(row: dict[str, str], family: Family, goals: Goals, formula: Formula) 
 
 
 def _swaps(
-    formula: Formula, darker: Ingredient, row: dict[str, str], goals: Goals, kept: Collection[int]
-) -> list[Addition]:
-    """Return the swap of a recipe's sweetest chocolate for a darker one, where it holds much more sugar."""
-    if "swaps" not in goals.preset.traits:
-        return []
-    sweet = [
-        (line.ingredient.per_100g.total_sugars_g * line.grams, n)
-        for n, line in enumerate(formula.lines)
-        if line.ingredient.has_role("chocolate")
-        and line.ingredient.per_100g.total_sugars_g > darker.per_100g.total_sugars_g + 10
-        and not line.ingredient.has_role("flour")
-        and n not in kept
-    ]
-    if not sweet:
-        return []
-    position = max(sweet)[1]
-    addition = _addition(darker, row)
-    return [replace(addition, replaces=position, least_g=formula.lines[position].grams)]
+    formula: Formula, family: Family, goals: Goals, kept: Collection[int], present: Set[str]
+) -> Iterator[Addition]:
+    """Give what may take the place of bought sweet things: of one kind the sweetest line only."""
+    best: dict[str, tuple[float, Addition]] = {}
+    for n, instead, row in levers_in(formula.lines, goals, family, present):
+        if n in kept:
+            continue
+        line = formula.lines[n]
+        saved = line.ingredient.per_100g.total_sugars_g * line.grams
+        addition = Addition(instead, "swap", line.grams, None, float(row["penalty"]), replaces=n, words=row["words"])
+        if saved > best.get(instead.key, (0.0, addition))[0]:
+            best[instead.key] = saved, addition
+    yield from (addition for _, addition in best.values())
 
 
 def _kind(ingredient: Ingredient) -> Kind:

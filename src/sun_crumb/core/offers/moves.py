@@ -12,6 +12,8 @@ from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.formula.totals import free_uk_share
 from sun_crumb.core.reference import table
 
+# Less juice or vinegar than this is there for its acid alone, and stays [g].
+LITTLE_ACID_G = 20.0
 SWEETENER_GROUPS = frozenset({"refined", "unrefined"})
 
 
@@ -104,6 +106,8 @@ def _stays(line: FormulaLine) -> bool:
     is_filling = ingredient.has_role("syrup") and ingredient.group not in SWEETENER_GROUPS
     return (
         is_packed(line.text)
+        or ingredient.key in ("cocoa", "carob_powder")
+        or (ingredient.has_role("acid") and line.grams < LITTLE_ACID_G)
         or line.is_inclusion
         or (is_seasoning and not ingredient.has_role("flour", "leaven"))
         or is_ready_made

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from dataclasses import dataclass
-from fractions import Fraction
 from math import ceil, floor
 
 GLYPHS = {
@@ -63,45 +63,78 @@ class SpoonWeights:
 
 
 def spoon_text(grams: float, weights: SpoonWeights, *, is_strong: bool = False) -> str:
-    """Return *grams* in cups and spoons: as few fillings as come within 2 %, else the nearest half tablespoon.
+    """Return *grams* in cups and spoons: as few fillings as come within 1 %, else what comes nearest.
 
     Examples
     --------
     >>> spoon_text(206, SpoonWeights(245, 15.3, 5.1))
     '¾ cup + 1½ tbsp'
     """
+    return measured(grams, weights, is_strong=is_strong)[0]
+
+
+# How far the words may lie from the grams where fewer fillings do, and how much each part of that counts as fillings.
+NEAR_ENOUGH, ERROR_COUNTS = 0.01, 60.0
+# A thirty-second of a teaspoon is the smallest spoon sold; no spoon holds seven of them.
+_STRONG = {1: "1/32", 2: "1/16", 3: "1/16 + 1/32", 4: "⅛", 5: "⅛ + 1/32", 6: "⅛ + 1/16", 8: "¼"}
+
+
+def measured(grams: float, weights: SpoonWeights, *, is_strong: bool = False) -> tuple[str, float]:
+    """Return *grams* in cups and spoons, and what these words weigh to the gram [g]."""
     if grams < 0.95 * weights.tablespoon_g:
-        spoons = grams / weights.teaspoon_g
-        if is_strong and spoons < 0.24:
-            return f"{Fraction(max(round(spoons * 32), 1), 32)} tsp"
-        if spoons < 0.06:
-            return "a pinch"
-        step = 8 if spoons < 0.9 else 4
-        return f"{fraction_text(max(round(spoons * step), 1) / step)} tsp"
-    cups = grams / weights.cup_g
-    best: tuple[float, str] | None = None
-    wholes = floor(cups + 0.02)
-    for part in (0.0, *_CUPS[1:]):
-        whole_part = wholes + part
-        rest = (cups - whole_part) * weights.cup_g
-        scoops = wholes + (part > 0) if whole_part else 0
-        if whole_part and abs(rest) <= 0.02 * grams:
-            text, cost = _cups(whole_part), float(scoops)
-        elif rest > 0:
-            tablespoons = round(rest / weights.tablespoon_g * 2) / 2
-            error = abs(tablespoons * weights.tablespoon_g - rest) / grams
-            if not tablespoons or (whole_part and tablespoons > 5):
-                continue
-            text = f"{fraction_text(tablespoons)} tbsp"
-            # Every filling of a cup or spoon counts, half a spoon as one, and a second measure for itself.
-            cost = scoops + ceil(tablespoons) + error * 50
-            if whole_part:
-                text, cost = f"{_cups(whole_part)} + {text}", cost + 0.5
-        else:
+        return _teaspoons(grams, weights, is_strong=is_strong)
+    best: tuple[float, float, str, float] | None = None
+    for filling in _fillings(grams, weights):
+        text, weight, cost = filling
+        error = abs(weight - grams) / grams
+        rank = (0.0 if error <= NEAR_ENOUGH else error, cost + ERROR_COUNTS * error, text, weight)
+        if best is None or rank < best:
+            best = rank
+    assert best is not None
+    return best[2], best[3]
+
+
+def _teaspoons(grams: float, weights: SpoonWeights, *, is_strong: bool) -> tuple[str, float]:
+    spoons = grams / weights.teaspoon_g
+    if is_strong and spoons < 0.24:
+        parts = min(_STRONG, key=lambda n: abs(n / 32 - spoons))
+        return f"{_STRONG[parts]} tsp", parts / 32 * weights.teaspoon_g
+    if spoons < 0.06:
+        return "a pinch", grams
+    step = 8 if spoons < 0.9 else 4
+    count = max(round(spoons * step), 1) / step
+    return f"{fraction_text(count)} tsp", count * weights.teaspoon_g
+
+
+def _fillings(grams: float, weights: SpoonWeights) -> Iterator[tuple[str, float, float]]:
+    """Give ways to measure an amount of a tablespoon or more: words, what they weigh [g], and how many fillings they are."""
+    wholes = floor(grams / weights.cup_g + 0.02)
+    for cups in dict.fromkeys((0.0, *(wholes + part for part in (0.0, *_CUPS[1:])))):
+        rest = grams - cups * weights.cup_g
+        if rest < -NEAR_ENOUGH * grams:
             continue
-        if best is None or cost < best[0]:
-            best = (cost, text)
-    return best[1] if best else f"{fraction_text(round(grams / weights.tablespoon_g * 2) / 2)} tbsp"
+        scoops = floor(cups + 1e-9) + (cups % 1 > 0.01)
+        if cups and abs(rest) <= 0.02 * grams:
+            yield _cups(cups), cups * weights.cup_g, float(scoops)
+        near = floor(rest / weights.tablespoon_g * 2)
+        for half_spoons in {near, near + 1}:
+            if half_spoons <= 0 or (cups and half_spoons > 10):
+                continue
+            spoons = half_spoons / 2
+            weight = cups * weights.cup_g + spoons * weights.tablespoon_g
+            text = f"{fraction_text(spoons)} tbsp"
+            # Every filling of a cup or spoon counts, half a spoon as one, and a second measure for itself.
+            yield (
+                f"{_cups(cups)} + {text}" if cups else text,
+                weight,
+                scoops + ceil(spoons) + (0.5 if cups else 0.0),
+            )
+        if not cups and rest < 4 * weights.tablespoon_g:
+            whole = floor(rest / weights.tablespoon_g + 0.02)
+            left = round((rest - whole * weights.tablespoon_g) / weights.teaspoon_g * 2) / 2
+            if whole and 0 < left < 3:
+                weight = whole * weights.tablespoon_g + left * weights.teaspoon_g
+                yield f"{whole} tbsp + {fraction_text(left)} tsp", weight, whole + ceil(left) + 0.5
 
 
 def _cups(value: float) -> str:

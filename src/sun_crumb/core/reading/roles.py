@@ -317,7 +317,8 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
         if len(text.split()) > MOST_WORDS_OF_A_PART or not (own[n + 1] & weighed and own[n + 2] & weighed):
             continue
         last = text.lower().split()[-1].rstrip("s")
-        if not known[n].has_food or any(last in below.text.lower() for below in found[n + 1 : n + 7]):
+        is_part = text.lower().split()[-1] in word_list("component")
+        if not known[n].has_food or is_part or any(last in below.text.lower() for below in found[n + 1 : n + 7]):
             own[n].add("heads")
 
 

@@ -11,6 +11,7 @@ from importlib.resources import files
 KEYS: dict[str, tuple[str, ...]] = {
     "cautions": ("key", "tag"),
     "family_signs": ("sign", "where"),
+    "fights": ("comes_in", "against"),
     "line_order": ("before", "after"),
     "name_words": ("kind", "words"),
     "pantry_measures": ("key", "unit", "form"),

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Container, Iterator
+from collections.abc import Container, Iterable, Iterator
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, families, nature_of
@@ -11,9 +11,11 @@ from sun_crumb.core.formula import Formula
 from sun_crumb.core.offers.addition import Addition
 from sun_crumb.core.offers.candidates import additions
 from sun_crumb.core.offers.flavour import Flavour, flavours, seasoning_reason
+from sun_crumb.core.offers.levers import lever_of
 from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.offers.stand_ins import must_go
 from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.solving.model import Share
 from sun_crumb.core.solving.problem import LIMITS, Problem
 from sun_crumb.core.wish.goals import DEFINITIONS, Goals
 
@@ -31,12 +33,7 @@ class Part:
     formula: Formula
     positions: list[int]
     problem: Problem | None
-    burden: float = 1.0
     flavours: tuple[Flavour, ...] = ()
-
-    def wish(self, goals: Goals) -> Goals:
-        """Return *goals* for this component: the cut times its *burden*, since what can't be cut elsewhere is cut here."""
-        return goals if self.burden == 1.0 else replace(goals, cut=min(1.0, goals.wanted_cut * self.burden))
 
 
 def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
@@ -55,27 +52,29 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
     solved = {c: part for c, part, positions in parts if _is_solved(part, goals, positions, kinds[c])}
     heaviest = formula.heaviest(solved)
     held = _held(parts, goals)
-    burden = _burden(held, solved)
     own = sum(held[c] for c in solved)
+    whole = sum(held.values())
+    movable = sum(counted_per_gram(x, goals.counted) * x.grams for x in formula.lines if is_cuttable(x, goals.counted))
+    expected = min(goals.wanted_cut * whole / movable, 1.0) if movable else goals.wanted_cut
+    as_it_falls = goals.keep_sweet is None and not goals.preset.most_new
     around = frozenset[str]().union(*(line.ingredient.tags for _, part, _ in parts for line in part.lines))
     for component, part, positions in parts:
         if component not in solved:
             yield Part(component, part, positions, None)
             continue
         part, positions = _in_order(part, positions)
-        mine = Part(component, part, positions, None, burden).wish(goals)
         family = kinds[component]
         if "body" in family.traits:
             part = replace(part, lines=tuple(replace(line, is_body=True) for line in part.lines))
         locks = locks_of(part, positions, goals, family)
         own_goals = replace(
-            mine,
-            including=mine.including if component == heaviest else (),
+            goals,
+            including=goals.including if component == heaviest else (),
             amounts=tuple(a for a in goals.amounts if a[0] == component),
         )
         kept = {n for n, i in enumerate(positions) if i in goals.locks}
         extra = additions(part, family, own_goals, pantry, kept, around)
-        told = tuple(flavours(part, family, mine, pantry)) if component == heaviest else ()
+        told = tuple(flavours(part, family, goals, pantry)) if component == heaviest else ()
         seasoned = _seasoned(told, locks, extra, len(part.lines), pantry)
         allowed = _allowed(parts, solved, component, goals)
         # A portion is eaten whole: what stomachs mind is shared between components as the sugar is.
@@ -84,8 +83,7 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
             component,
             part,
             positions,
-            Problem(part, family, mine, extra, locks, allowed, share, seasoned),
-            burden,
+            Problem(part, family, goals, extra, locks, allowed, share, seasoned, as_it_falls, expected),
             told,
         )
 
@@ -132,7 +130,10 @@ def _check(formula: Formula, goals: Goals, kinds: dict[str, Family]) -> None:
             raise OutOfDomainError(f"{key} is a line of the recipe: set that one", field="amounts", key=key)
         if component not in kinds:
             raise OutOfDomainError(f"{key} can't be set: the recipe has no component {component!r}", field="amounts")
-    leaves = any(must_go(line, goals, kinds[line.component]) for line in formula.lines)
+    leaves = any(
+        must_go(line, goals, kinds[line.component]) or lever_of(line, goals, kinds[line.component])
+        for line in formula.lines
+    )
     if not cuttable and not goals.locks and not goals.amounts and not leaves:
         raise NothingToReworkError(
             f"nothing to cut: no line of this recipe is a sweetener that holds {what}",
@@ -149,7 +150,10 @@ def _is_solved(part: Formula, goals: Goals, positions: list[int], family: Family
     return (
         any(i in goals.locks for i in positions)
         or any(c == component for c, _, _ in goals.amounts)
-        or any(is_cuttable(line, goals.counted) or must_go(line, goals, family) for line in part.lines)
+        or any(
+            is_cuttable(line, goals.counted) or must_go(line, goals, family) or lever_of(line, goals, family)
+            for line in part.lines
+        )
     )
 
 
@@ -158,11 +162,10 @@ def _held(parts: list[tuple[str, Formula, list[int]]], goals: Goals) -> dict[str
     return {c: sum(counted_per_gram(x, goals.counted) * x.grams for x in part.lines) for c, part, _ in parts}
 
 
-def _burden(held: dict[str, float], solved: Container[str]) -> float:
-    """Return how many times its own share of the cut a component bears, for those that hold sugar and can't be cut."""
-    own = sum(h for c, h in held.items() if c in solved)
-    whole = sum(held.values())
-    return round(whole / own, 9) if own and whole > 1.001 * own else 1.0
+def share_of(parts: Iterable[Part], goals: Goals) -> Share:
+    """Return the cut that the components with a problem bear together."""
+    left = (part.formula.lines for part in parts if part.problem is None)
+    return Share(goals.wanted_cut, sum(counted_per_gram(x, goals.counted) * x.grams for lines in left for x in lines))
 
 
 def _positions(formula: Formula, component: str) -> list[int]:

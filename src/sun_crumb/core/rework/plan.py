@@ -10,17 +10,17 @@ from sun_crumb.core.offers.flavour import Flavour
 from sun_crumb.core.offers.moves import is_cuttable
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.household import grid_of, household
-from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.rework.parts import Part, parts_of
+from sun_crumb.core.rework.parts import Part, parts_of, share_of
 from sun_crumb.core.rework.preview import as_it_was
-from sun_crumb.core.solving.model import solve
+from sun_crumb.core.solving.model import Share, Solved, solve
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.solving.rounding import rounded
 from sun_crumb.core.sugars.claims import Claim, claims
 from sun_crumb.core.sugars.savings import Savings, savings
 from sun_crumb.core.telling.advice import ByTheBook, by_the_book, cautions
 from sun_crumb.core.telling.consequences import consequences, instead
+from sun_crumb.core.telling.headline import Told, headline
 from sun_crumb.core.telling.reasons import reason
 from sun_crumb.core.telling.unmet import (
     ComponentBalance,
@@ -31,6 +31,7 @@ from sun_crumb.core.telling.unmet import (
     status_of,
     unmet_goals,
 )
+from sun_crumb.core.telling.unused import unused
 from sun_crumb.core.wish.eaters import eater_cautions
 from sun_crumb.core.wish.goals import Goals
 
@@ -124,18 +125,27 @@ def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | No
     """
     cup = cup or cup_standard("us")
     made = _Made(formula, goals, cup)
-    for part in parts_of(formula, goals, pantry):
+    parts = list(parts_of(formula, goals, pantry))
+    found = iter(_solved([part.problem for part in parts if part.problem], share_of(parts, goals)))
+    for part in parts:
         if part.problem is None:
             made.leave(part)
-            continue
-        problem = part.problem
-        solved = solve(problem)
-        if solved is None and any(a.is_required for a in problem.additions):
-            problem = replace(problem, additions=[replace(a, is_required=False) for a in problem.additions])
-            solved = solve(problem)
-        grams, is_proven = solved if solved is not None else (as_it_was(problem), False)
-        made.take(part, problem, grams, is_proven=is_proven)
+        else:
+            one = next(found)
+            made.take(part, one.problem, one.grams, is_proven=one.is_proven)
     return made.plan(pantry)
+
+
+def _solved(problems: list[Problem], share: Share) -> list[Solved]:
+    """Return the amounts of all components; without what must come in where nothing holds with it."""
+    for tried in (problems, [_freed(p) for p in problems]):
+        if (found := solve(tried, share)) is not None:
+            return found
+    return [Solved(problem, as_it_was(problem), False) for problem in problems]
+
+
+def _freed(problem: Problem) -> Problem:
+    return replace(problem, additions=[replace(a, is_required=False) for a in problem.additions])
 
 
 class _Made:
@@ -157,7 +167,10 @@ class _Made:
     def leave(self, part: Part) -> None:
         """Keep a component as it is."""
         self.after += part.formula.lines
-        self.lines += [_same(line, i, self.cup) for line, i in zip(part.formula.lines, part.positions, strict=True)]
+        self.lines += [
+            _same(line, i, self.cup, is_weighed=self.formula.is_weighed)
+            for line, i in zip(part.formula.lines, part.positions, strict=True)
+        ]
 
     def take(self, part: Part, problem: Problem, exact: list[float], *, is_proven: bool) -> None:
         """Take the *exact* amounts [g] found for a component, rounded to what the kitchen measures."""
@@ -202,6 +215,7 @@ class _Made:
         after = replace(formula, lines=tuple(self.after))
         before_totals, after_totals = total(formula.lines), total(after.lines)
         eaten = (served(formula), served(after)) if formula.own_yields else (before_totals, after_totals)
+        saved = savings(*eaten, after.servings)
         unmet = unmet_goals(goals, formula, before_totals, after, after_totals, self.balances, self.passed)
         return Plan(
             status=status_of(unmet, self.balances),
@@ -211,7 +225,7 @@ class _Made:
             after=after,
             totals_before=before_totals,
             totals_after=after_totals,
-            savings=savings(*eaten, after.servings),
+            savings=saved,
             by_the_book=tuple(
                 by_the_book(self.sugar_out, formula.mass_g, self.added, pantry, {key for _, key, _ in goals.amounts})
             ),
@@ -220,13 +234,13 @@ class _Made:
                 *cautions(after, set(self.added), self.families),
             ),
             unmet=tuple(unmet),
-            advice=tuple(self._advice()),
+            advice=(*self._advice(), *unused(goals, formula, after, self.families, pantry)),
             flavour=self.flavours,
             instead=tuple(
                 instead(before_totals, after_totals, after.lines, formula.servings, goals, unmet, self.families)
             ),
             claims=tuple(claims(before_totals, after_totals, after.lines, after.servings, formula.lines)),
-            words=_words(goals, before_totals, after_totals, formula.unit, formula.servings),
+            words=headline(Told(goals, formula, after, before_totals, after_totals, saved)),
             is_proven=self.is_proven,
         )
 
@@ -245,16 +259,16 @@ def _residual(problem: Problem, exact: list[float], grams: list[float]) -> str:
     return f"measuring by spoons and leaving alone what matters little moves {name.lower()} most, by {100 * most:.0f} %"
 
 
-def _step(line: FormulaLine, cup: CupStandard) -> float:
+def _step(line: FormulaLine, cup: CupStandard, *, is_weighed: bool) -> float:
     """Return what one step of a line's amount is: a piece for what is counted, else a spoon, else a gram [g]."""
     each = line.ingredient.measure("each")
     if line.ingredient.group == "egg" and each:
         return each.grams / 2
-    return grid_of(line.ingredient, max(line.grams, 0.01), cup)
+    return grid_of(line.ingredient, max(line.grams, 0.01), cup, is_weighed=is_weighed)
 
 
-def _same(line: FormulaLine, position: int, cup: CupStandard) -> PlanLine:
-    text = household(line.ingredient, line.grams, cup)
+def _same(line: FormulaLine, position: int, cup: CupStandard, *, is_weighed: bool) -> PlanLine:
+    text = household(line.ingredient, line.grams, cup, is_weighed=is_weighed)
     return PlanLine(
         position=position,
         component=line.component,
@@ -266,7 +280,7 @@ def _same(line: FormulaLine, position: int, cup: CupStandard) -> PlanLine:
         household=text,
         reason="",
         is_locked=False,
-        step_g=_step(line, cup),
+        step_g=_step(line, cup, is_weighed=is_weighed),
     )
 
 
@@ -287,8 +301,10 @@ def _explained(
         why = ""
         if changed:
             why = _set(line, problem) if row.lock_g is not None and locked else reason(problem, n, grams)
-        text = household(line.ingredient, line.grams, cup) if line.grams else "none"
-        text_before = text if not changed else household(line.ingredient, was, cup) if was else ""
+        text = household(line.ingredient, line.grams, cup, is_weighed=problem.is_weighed) if line.grams else "none"
+        text_before = (
+            text if not changed else household(line.ingredient, was, cup, is_weighed=problem.is_weighed) if was else ""
+        )
         if addition is None:
             place = positions[n]
         else:
@@ -304,7 +320,7 @@ def _explained(
             household=text,
             reason=why,
             is_locked=locked,
-            step_g=_step(line.at(max(line.grams, was)), cup),
+            step_g=_step(line.at(max(line.grams, was)), cup, is_weighed=problem.is_weighed),
             can_set=row.can_set,
         )
         told.append((place, shown))
@@ -317,15 +333,3 @@ def _set(line: FormulaLine, problem: Problem) -> str:
     if not line.grams and line.ingredient.tags & problem.goals.excluded:
         return f"left out for “{'”, “'.join(ruled_out_by(line.ingredient, problem.goals))}”"
     return "set by you"
-
-
-def _words(goals: Goals, before: Totals, after: Totals, unit: str, servings: int) -> str:
-    old, new = before.free_sugars_who_g / servings, after.free_sugars_who_g / servings
-    calories = (after.energy_kcal - before.energy_kcal) / servings
-    told = f"Free sugar in each {unit}: {grams_text(old)} before, {grams_text(new)} after"
-    told += (
-        f"; {abs(calories):.0f} kcal {'less' if calories < 0 else 'more'}."
-        if abs(calories) >= 1
-        else "; calories as before."
-    )
-    return f"{told} {goals.preset.words}"

@@ -8,7 +8,7 @@ from dataclasses import dataclass, replace
 from sun_crumb.core.balance import verdicts
 from sun_crumb.core.formula import Formula, FormulaLine, Totals, total
 from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.rework.parts import Part, locks_of, parts_of
+from sun_crumb.core.rework.parts import locks_of, parts_of, share_of
 from sun_crumb.core.solving.model import Kept
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.telling.unmet import ComponentBalance
@@ -64,9 +64,10 @@ class Drag:
     ) -> None:
         self.formula = formula
         support = list(support)
-        self.parts: list[tuple[Part, Kept | None]] = []
-        for part in parts_of(formula, frame_of(goals, formula), pantry):
-            kept = None
+        frame = frame_of(goals, formula)
+        self.parts = list(parts_of(formula, frame, pantry))
+        problems, brought, held_pieces = [], [], []
+        for part in self.parts:
             if part.problem is not None:
                 last = {key: grams for component, key, grams in support if component == part.component and grams > 0}
                 held = [
@@ -78,24 +79,22 @@ class Drag:
                 pieces = {
                     n: last[x.ingredient.key] for n, x in enumerate(part.formula.lines) if x.ingredient.key in last
                 }
-                kept = Kept(
-                    replace(part.problem, additions=held), [last.get(a.ingredient.key, 0.0) for a in held], pieces
-                )
-            self.parts.append((part, kept))
+                problems.append(replace(part.problem, additions=held))
+                brought.append([last.get(a.ingredient.key, 0.0) for a in held])
+                held_pieces.append(pieces)
+        self.kept = Kept(problems, brought, held_pieces, share_of(self.parts, frame))
 
     def at(self, goals: Goals) -> Preview:
         """Return the preview at one position: *goals* that differ from the first ones in what moves only."""
         rows: list[tuple[int | None, str, str, float]] = []
         after: list[FormulaLine] = []
         balances: list[ComponentBalance] = []
-        for part, kept in self.parts:
-            if kept is None:
+        solved = iter(self._solved(goals))
+        for part in self.parts:
+            if part.problem is None:
                 lines = list(part.formula.lines)
             else:
-                kept_g = {n: kept.problem.locks[n] for n in kept.problem.seasoned if n < len(part.positions)}
-                locks = locks_of(kept.problem.formula, part.positions, goals, kept.problem.family)
-                problem = replace(kept.problem, goals=part.wish(goals), locks=kept_g | locks)
-                grams = kept.amounts(problem) or as_it_was(problem)
+                problem, grams = next(solved)
                 lines = problem.lines_at(grams)
                 judged = verdicts(
                     problem.gauges, problem.before, problem.quantities_at(grams), is_baked=problem.family.is_baked
@@ -113,6 +112,17 @@ class Drag:
         rows.sort(key=lambda row: len(self.formula.lines) if row[0] is None else row[0])
         made = replace(self.formula, lines=tuple(after))
         return Preview(tuple(rows), tuple(balances), made, total(made.lines))
+
+    def _solved(self, goals: Goals) -> list[tuple[Problem, list[float]]]:
+        """Return the components' problems at this position of the slider, and their amounts [g]."""
+        positions = [part.positions for part in self.parts if part.problem is not None]
+        problems = []
+        for problem, where in zip(self.kept.problems, positions, strict=True):
+            kept_g = {n: problem.locks[n] for n in problem.seasoned if n < len(where)}
+            locks = locks_of(problem.formula, where, goals, problem.family)
+            problems.append(replace(problem, goals=goals, locks=kept_g | locks))
+        found = self.kept.amounts(problems, share_of(self.parts, goals)) or [as_it_was(p) for p in problems]
+        return list(zip(problems, found, strict=True))
 
 
 def preview(formula: Formula, goals: Goals, pantry: Pantry, support: Iterable[tuple[str, str, float]]) -> Preview:

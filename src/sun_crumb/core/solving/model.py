@@ -3,26 +3,18 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
-from dataclasses import replace
+from dataclasses import dataclass, replace
 from math import inf
 
 import numpy as np
 
 from sun_crumb.core.balance import QUANTITIES
 from sun_crumb.core.balance.verdicts import Gauge
-from sun_crumb.core.offers.addition import CAPPED_ROLES, Addition, capped_share
+from sun_crumb.core.offers.addition import Addition
 from sun_crumb.core.offers.moves import Move
 from sun_crumb.core.reference import constant
 from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, stretches
-from sun_crumb.core.solving.problem import (
-    LIMITS,
-    MOST_DISSOLVED,
-    Matrix,
-    Problem,
-    crystal_per_gram,
-    fair_share,
-    least_per_sugar,
-)
+from sun_crumb.core.solving.problem import LIMITS, Matrix, Problem, fair_share, least_per_sugar
 from sun_crumb.core.solving.solver import INFINITY, LinearModel, WarmStart
 from sun_crumb.core.sugars.sweetness import intense_dose
 
@@ -30,64 +22,159 @@ from sun_crumb.core.sugars.sweetness import intense_dose
 WISHED_WORTH, WISHED_SHARE = 1.5, 0.12
 SEGMENTS = (2.0, 4.0, 6.0)
 MOST_PIECES = 2
+# Of what comes in for the texture and not to sweeten, so many kinds at most: a third is fussy (common practice).
+MOST_ADJUSTERS = 2
+# So many new foods are welcome; what each one more costs a plan (judgement).
+WELCOME, FUSSY = 2, 0.5
+# What a component pays that is cut deeper than the whole recipe, and by how much of its sugar it may be for nothing (judgement).
+UNEVEN, UNEVEN_FREE = 6.0, 0.08
 # The part of a band that the model holds for the whole of it (judgement: what a spoon moves).
 SAFE = 0.92
+SAFE_RATIO = 0.97
 # An acid comes in against soda alone: with it the batter may be sourer than the original by this share of a band. Without
 # it, by so much that it never binds [meq/g]. Judgement.
 SOUR_ENOUGH, FAR_SOUR = 0.5, 1.0
 
 
-def solve(problem: Problem) -> tuple[list[float], bool] | None:
-    """Return the amounts [g] of the original lines and the additions, and whether they are proven best.
+@dataclass(frozen=True, slots=True)
+class Share:
+    """The cut that several components bear together: how much of their sugar is to go, and what the rest of the recipe holds of it [g]."""
 
-    Texture stays within two bands where that is possible at all; else sweetness gives way, then the sugar cut. A search
-    that runs out of time gives way to a good guess: what the relaxed model uses most, and the rest solved around it.
+    wanted_cut: float
+    left_g: float = 0.0
+
+
+@dataclass(frozen=True, slots=True)
+class Solved:
+    """One component's amounts [g], in the order of its rows; ``problem`` with the cut that it bears, and whether they are proven best."""
+
+    problem: Problem
+    grams: list[float]
+    is_proven: bool
+
+
+def solve(problems: Sequence[Problem], share: Share) -> list[Solved] | None:
+    """Return the amounts of all components at once: the cut goes where each can bear it.
+
+    Texture stays within two bands where that is possible at all; else sweetness gives way, then the sugar cut. Where the search ends
+    without a proof, a guess is tried too: what the relaxed model uses most, and the rest solved around it.
+
+    Parameters
+    ----------
+    problems
+        The components that are rebalanced, with the recipe's own cut.
+    share
+        What they bear together.
     """
+    if not problems:
+        return []
     for hard in (True, False):
-        build = _Build(problem, hard)
-        solution = build.m.solve()
-        if solution is not None:
-            return build.grams(solution.values), solution.is_proven
-    guess = _Build(problem, False)
-    values = guess.m.solve_around(guess.choices, max(problem.goals.new_at_most, 1))
-    return None if values is None else (guess.grams(values), False)
+        model, builds = _together(problems, share, hard)
+        solution = model.solve()
+        values = solution.values if solution is not None else None
+        is_proven = solution is not None and solution.is_proven
+        if not is_proven and (values is not None or not hard):
+            most = sum(max(p.goals.new_at_most, 1) for p in problems)
+            guess = model.solve_around([k for b in builds for k in b.choices], most)
+            if guess is not None and (values is None or model.cost_of(guess) < model.cost_of(values)):
+                values = guess
+        if values is not None:
+            return [_solved(b, values, is_proven=is_proven) for b in builds]
+    return None
+
+
+def _solved(build: _Build, values: list[float], *, is_proven: bool) -> Solved:
+    """Return one component's part of a solution, with the cut that fell to it."""
+    grams = build.grams(values)
+    problem = build.p
+    if problem.counted_before > 0:
+        held = float(problem.counted @ np.array(grams))
+        cut = min(max(1 - held / problem.counted_before, 0.0), 1.0)
+        problem = replace(problem, goals=replace(problem.goals, cut=cut, keep_sweet=problem.goals.wanted_sweetness))
+    return Solved(problem, grams, is_proven)
+
+
+def _together(problems: Sequence[Problem], share: Share, hard: bool) -> tuple[LinearModel, list[_Build]]:
+    """Return one model of all components and their cut."""
+    model = LinearModel()
+    builds = [_Build(problem, hard, model) for problem in problems]
+    whole = sum(p.counted_before for p in problems) + share.left_g
+    if whole <= 0 or not any(p.counted_before > 0 for p in problems):
+        return model, builds
+    # By the batch, as a baker cuts and as portions count it: more batter around the same sugar is no cut.
+    short, over = model.add(0.0, INFINITY, CUT_SHORT), model.add(0.0, INFINITY, CUT_OVER)
+    terms: dict[int, float] = {short: -1.0, over: 1.0}
+    held = share.left_g / whole
+    for build in builds:
+        base, mine = build.combine(build.p.counted / whole)
+        held += base
+        terms |= mine
+        if len(builds) > 1 and build.p.counted_before > 0:
+            _evenly(model, build, share, build.p.counted_before / whole)
+    wanted = 1 - share.wanted_cut - held
+    model.require(terms, wanted, wanted)
+    return model, builds
+
+
+def _evenly(model: LinearModel, build: _Build, share: Share, weight: float) -> None:
+    """Let a component that is cut deeper than the whole recipe pay for it."""
+    base, mine = build.combine(build.p.counted / build.p.counted_before)
+    deeper = model.add(0.0, INFINITY, UNEVEN * weight)
+    model.require({**mine, deeper: 1.0}, lower=1 - share.wanted_cut - UNEVEN_FREE - base)
 
 
 class Kept:
-    """A problem that keeps what the last plan brought in, as one linear program; whole pieces and swaps stay as they were.
+    """Problems that keep what the last plan brought in, as one linear program; whole pieces and swaps stay as they were.
 
-    Solved once as it stands: a problem that differs in goals and locked amounts only starts from there.
+    Solved once as it stands: problems that differ in goals and locked amounts only start from there.
+
+    Parameters
+    ----------
+    problems
+        The components.
+    last
+        Of each what the last plan brought in [g], in the order of its additions.
+    pieces
+        Of each what the last plan held of lines that go by pieces, by row [g].
+    share
+        The cut that they bear together.
     """
 
-    def __init__(self, problem: Problem, last: list[float], pieces: dict[int, float] | None = None) -> None:
-        self.last = last
-        self.pieces = pieces or {}
-        self.problem = replace(problem, additions=[replace(a, is_required=True) for a in problem.additions])
-        build = _Build(self.problem, False)
-        self.start = WarmStart(build.m, self._fixed(build))
+    def __init__(
+        self, problems: Sequence[Problem], last: list[list[float]], pieces: list[dict[int, float]], share: Share
+    ) -> None:
+        self.last, self.pieces = last, pieces
+        self.problems = [
+            replace(problem, additions=[replace(a, is_required=True) for a in problem.additions])
+            for problem in problems
+        ]
+        model, builds = _together(self.problems, share, False)
+        self.start = WarmStart(model, self._fixed(builds))
 
-    def _fixed(self, build: _Build) -> dict[int, float]:
-        there = len(build.p.formula.lines)
-        fixed = {variable: float(self.last[n - there] / size) for n, (variable, size) in build.whole.items()}
-        for row, (up, down, step) in build.stepped.items():
-            untouched = build.p.rows[row].untouched_g
-            moved = self.pieces.get(row, untouched) - untouched
-            fixed[up], fixed[down] = max(moved, 0.0) / step, max(-moved, 0.0) / step
+    def _fixed(self, builds: list[_Build]) -> dict[int, float]:
+        fixed: dict[int, float] = {}
+        for build, last, pieces in zip(builds, self.last, self.pieces, strict=True):
+            there = len(build.p.formula.lines)
+            fixed |= {variable: float(last[n - there] / size) for n, (variable, size) in build.whole.items()}
+            for row, (up, down, step) in build.stepped.items():
+                untouched = build.p.rows[row].untouched_g
+                moved = pieces.get(row, untouched) - untouched
+                fixed[up], fixed[down] = max(moved, 0.0) / step, max(-moved, 0.0) / step
         return fixed
 
-    def amounts(self, problem: Problem) -> list[float] | None:
-        """Return the amounts [g] of the lines and of all the additions, or None where there are none."""
-        build = _Build(problem, False)
-        values = build.m.solve_relaxed(self._fixed(build), self.start)
-        return None if values is None else build.grams(values)
+    def amounts(self, problems: Sequence[Problem], share: Share) -> list[list[float]] | None:
+        """Return the amounts [g] of the lines and of all the additions of each component, or None where there are none."""
+        model, builds = _together(problems, share, False)
+        values = model.solve_relaxed(self._fixed(builds), self.start)
+        return None if values is None else [build.grams(values) for build in builds]
 
 
 class _Build:
     """The model of one problem, put together row by row."""
 
-    def __init__(self, problem: Problem, hard: bool) -> None:
+    def __init__(self, problem: Problem, hard: bool, model: LinearModel) -> None:
         self.p, self.hard = problem, hard
-        self.m = LinearModel()
+        self.m = model
         # Each amount is a constant plus a combination of variables.
         self.base: list[float] = []
         # Which sweeteners are used, as yes-or-no variables; and what comes whole, by row: its variable and size [g].
@@ -97,6 +184,11 @@ class _Build:
         self.stepped: dict[int, tuple[int, int, float]] = {}
         # Which acids are used: one at most, and only against soda that has none.
         self.acids: list[int] = []
+        # What comes in for the texture: a few at most; of every row that may come in whether it does; and of each that moves
+        # the variables up and down, and the most of them.
+        self.adjusters: list[int] = []
+        self.used: dict[int, int] = {}
+        self.ways: dict[int, dict[str, tuple[int, float]]] = {}
         self.terms: list[dict[int, float]] = []
         self._existing()
         self._new()
@@ -110,9 +202,10 @@ class _Build:
         self.sweet_terms: dict[int, float] = {}
         self._intense()
         self._balance()
-        self._cut()
         self._limits()
-        self._caps()
+        self._rules()
+        self._no_fights()
+        self._few()
 
     def grams(self, values: list[float]) -> list[float]:
         """Return the amounts that the variables' *values* stand for [g]."""
@@ -152,12 +245,14 @@ class _Build:
             up = self.m.add(0.0, float(int(ups / move.step_g + 1e-6)), each, is_integer=True)
             down = self.m.add(0.0, float(int(downs / move.step_g + 1e-6)), each, is_integer=True)
             self.stepped[row] = (up, down, move.step_g)
+            self.ways[row] = {"up": (up, m_upper(self.m, up)), "down": (down, m_upper(self.m, down))}
             self.terms.append({up: move.step_g, down: -move.step_g})
             return
         # Touching a line costs by how far it goes, without a yes-or-no variable: three times as fast, and
         # what touching gains too little for is put back after rounding.
         up = self.m.add(0.0, ups, move.penalty / ups if ups else 0.0)
         down = self.m.add(0.0, downs, move.penalty / downs if downs else 0.0)
+        self.ways[row] = {"up": (up, ups), "down": (down, downs)}
         self.terms.append({up: 1.0, down: -1.0})
 
     def _new(self) -> None:
@@ -186,24 +281,27 @@ class _Build:
         """Between a least and a most, or none at all."""
         p, m = self.p, self.m
         most = max((addition.most_share or 0.5) * p.before["mass"], addition.least_g)
-        for held, limit in p.sittings:
-            if held[row] > 0.5:
-                most = max(min(most, limit / float(held[row])), addition.least_g)
+        for rule in p.rules:
+            if rule.key == "sitting" and rule.per_gram[row] > 0:
+                most = max(min(most, rule.most / float(rule.per_gram[row])), addition.least_g)
         amount = m.add(0.0, most)
         least = addition.least_g
         if addition.is_wished:
             # Asked for by name: worth using, and then enough of it to be tasted.
             least = min(max(least, WISHED_SHARE * p.cuttable_g * least_per_sugar(addition)), most)
-        most = max(min(most, fair_share(p, addition)), addition.least_g)
         used = m.binary(addition.penalty - (WISHED_WORTH if addition.is_wished else 0.0))
         if addition.is_required:
             m.lower[used] = 1.0
+        most = max(min(most, fair_share(p, addition)), addition.least_g)
         m.require({amount: 1.0, used: -most}, upper=0.0)
         m.require({amount: 1.0, used: -least}, lower=0.0)
         if addition.is_sweetener:
             self.choices.append(used)
-        elif addition.kind == "acid" and not addition.is_required:
-            self.acids.append(used)
+        elif not addition.is_required:
+            self.adjusters.append(used)
+            if addition.kind == "acid":
+                self.acids.append(used)
+        self.used[row] = used
         self.base.append(0.0)
         self.terms.append({amount: 1.0})
 
@@ -221,6 +319,10 @@ class _Build:
         """Whole pieces only: one or two eggs or yolks."""
         most = int(min(MOST_PIECES, (addition.most_share or 0.5) * self.p.before["mass"] // addition.least_g))
         count = self.m.add(1.0 if addition.is_required else 0.0, max(most, 0), addition.penalty, is_integer=True)
+        if not addition.is_required and most > 0:
+            self.used[row] = self.m.binary()
+            self.m.require({count: 1.0, self.used[row]: -float(most)}, upper=0.0)
+            self.adjusters.append(self.used[row])
         self.whole[row] = (count, addition.least_g)
         self.base.append(0.0)
         self.terms.append({count: addition.least_g})
@@ -230,7 +332,7 @@ class _Build:
         for name, most in self.p.allowed.items():
             per_gram = np.array([LIMITS[name](row.line, self.p.goals) for row in self.p.rows])
             scale = max(self._there(per_gram), most, 1e-6)
-            base, terms = self._combine(per_gram / scale)
+            base, terms = self.combine(per_gram / scale)
             terms[self.m.add(0.0, INFINITY, CUT_SHORT)] = -1.0
             self.m.require(terms, upper=most / scale - base)
 
@@ -238,7 +340,7 @@ class _Build:
         """Return sum(weight x amount) over the original."""
         return sum(w * row.original_g for w, row in zip(weights, self.p.rows, strict=True) if row.addition is None)
 
-    def _combine(self, weights: Matrix | Sequence[float]) -> tuple[float, dict[int, float]]:
+    def combine(self, weights: Matrix | Sequence[float]) -> tuple[float, dict[int, float]]:
         """Return constant and terms of sum(weight x amount) over all lines."""
         weights = np.asarray(weights)
         row = weights @ self.factors
@@ -267,7 +369,7 @@ class _Build:
                 self.m.require({previous: 1.0, full: -before_width}, lower=0.0)
                 self.m.require({part: 1.0, full: -width}, upper=0.0)
             previous = part
-        base, terms = self._combine(glycosides)
+        base, terms = self.combine(glycosides)
         for k, f in terms.items():
             rows[k] = rows.get(k, 0.0) - f
         if base > doses[-1]:
@@ -286,7 +388,7 @@ class _Build:
                 weights, target = self.adds[metric.numerator] - gauge.wanted * self.adds[gauge.below], 0.0
             else:
                 weights, target, scale = self.adds[metric.numerator], gauge.old, gauge.old
-            base, terms = self._combine(weights / scale)
+            base, terms = self.combine(weights / scale)
             free = dict(terms)
             if key == "sweetness":
                 for k, f in self.sweet_terms.items():
@@ -300,7 +402,19 @@ class _Build:
             if key == "alkali" and self.acids:
                 self._sour_enough(free, wanted - base, gauge)
             m.require(terms, wanted - base, wanted - base)
+            if self.hard and gauge.below and key != "sweetness":
+                self._within_two_bands(gauge)
         self._not_by_shrinking(short)
+
+    def _within_two_bands(self, gauge: Gauge) -> None:
+        """Hold a ratio itself within two bands: what it is divided by may shrink, and then a deviation is larger than it looks."""
+        above, below = self.adds[gauge.metric.numerator], self.adds[gauge.below]
+        reach = 2 * SAFE_RATIO * gauge.scale
+        for limit, sign in ((gauge.wanted + reach * gauge.band[1], 1.0), (gauge.wanted - reach * gauge.band[0], -1.0)):
+            base, terms = self.combine(sign * (above - limit * below))
+            if terms:
+                # What is there already may lie outside by itself.
+                self.m.require(terms, upper=max(-base, 0.0))
 
     def _deviations(self, gauge: Gauge, sign: float) -> list[int]:
         """Return the variables of a metric's deviation to one side, each stretch dearer than the one before."""
@@ -331,59 +445,52 @@ class _Build:
         old = p.before["sweetness"] * p.goals.wanted_sweetness
         if old <= 0:
             return
-        base, terms = self._combine(self.adds["sweetness"] / old)
+        base, terms = self.combine(self.adds["sweetness"] / old)
         for k, f in self.sweet_terms.items():
             terms[k] = terms.get(k, 0.0) + f / old
         for part in short:
             terms[part] = 1.0
         m.require(terms, lower=1.0 - base)
 
-    def _cut(self) -> None:
-        p, m = self.p, self.m
-        if p.counted_before <= 0:
-            return
-        # By the batch, as a baker cuts and as portions count it: more batter around the same sugar is no cut.
-        base, terms = self._combine(p.counted / p.counted_before)
-        short = m.add(0.0, INFINITY, CUT_SHORT)
-        over = m.add(0.0, INFINITY, CUT_OVER)
-        terms[short], terms[over] = -1.0, 1.0
-        wanted = 1 - p.goals.wanted_cut - base
-        m.require(terms, wanted, wanted)
+    def _rules(self) -> None:
+        """Hold what no plan may break."""
+        for rule in self.p.rules:
+            base, terms = self.combine(rule.per_gram)
+            if terms:
+                self.m.require(terms, rule.least - base, max(rule.most - base, 0.0) if rule.least < 0 else INFINITY)
 
-    def _cap(self, kind: str) -> None:
-        """Hold what is of one *kind* below its share of the original's batter, or below what was there or the baker has set."""
-        weights = [capped_share(row.line, row.addition, kind) for row in self.p.rows]
-        there = self._there(weights)
-        there += sum(w * r.addition.asked_g for w, r in zip(weights, self.p.rows, strict=True) if r.addition)
-        base, terms = self._combine(weights)
-        if terms:
-            self.m.require(terms, upper=max(self.p.caps[kind] * self.p.before["mass"], there, base) - base)
+    def _few(self) -> None:
+        """Let few foods come in: for the texture a strict limit, beyond a welcome number each at a cost."""
+        m = self.m
+        if len(self.adjusters) > MOST_ADJUSTERS:
+            m.require(dict.fromkeys(self.adjusters, 1.0), upper=float(MOST_ADJUSTERS))
+        if len(new := [*self.choices, *self.adjusters]) > WELCOME:
+            # Two new foods are welcome, three are a lot.
+            m.require({**dict.fromkeys(new, 1.0), m.add(0.0, INFINITY, FUSSY): -1.0}, upper=float(WELCOME))
 
-    def _caps(self) -> None:
-        """Hold each kind of sweetener below its share of the batter, and keep the crystal a crust needs."""
-        p, m = self.p, self.m
-        for kind in (*CAPPED_ROLES, "filler"):
-            self._cap(kind)
-        for held, most in p.sittings:
-            base, terms = self._combine(held)
-            m.require(terms, upper=max(most - base, 0.0))
-        self._crystal()
-        new = [row.line.ingredient for row in p.rows if row.addition is not None]
-        if "ground" not in p.family.traits and any(x.per_100g.erythritol_g > 50 for x in new):
-            held_by = [row.line.ingredient.per_100g for row in p.rows]
-            dissolves = [(c.erythritol_g - MOST_DISSOLVED * c.water_g) / 100 for c in held_by]
-            base, terms = self._combine(dissolves)
-            m.require(terms, upper=max(-base, 0.0))
+    def _no_fights(self) -> None:
+        """Let no two changes undo each other, and all liquids go one way."""
+        m = self.m
+        for fight in self.p.fights:
+            used = self.used.get(fight.comes_in)
+            if used is None:
+                continue
+            if fight.how == "in":
+                if (other := self.used.get(fight.against)) is not None:
+                    m.require({used: 1.0, other: 1.0}, upper=1.0)
+            elif fight.against in self.ways:
+                way, most = self.ways[fight.against][fight.how]
+                if most > 0:
+                    m.require({way: 1.0, used: most}, upper=most)
+        liquids = [n for n in self.ways if self.p.rows[n].line.ingredient.has_role("liquid") and n not in self.stepped]
+        if len(liquids) > 1:
+            is_up = m.binary()
+            for n in liquids:
+                (up, ups), (down, downs) = self.ways[n]["up"], self.ways[n]["down"]
+                m.require({up: 1.0, is_up: -ups}, upper=0.0)
+                m.require({down: 1.0, is_up: downs}, upper=downs)
 
-    def _crystal(self) -> None:
-        """Keep the crystal sugar that is the structure, unless the baker has set less of it."""
-        p = self.p
-        crystal = [crystal_per_gram(row.line.ingredient, p.family) for row in p.rows]
-        original = self._there(crystal)
-        is_locked_below = any(
-            row.lock_g is not None and row.lock_g < row.original_g and weight
-            for row, weight in zip(p.rows, crystal, strict=True)
-        )
-        if p.family.crystal_floor and original and not is_locked_below:
-            base, terms = self._combine(crystal)
-            self.m.require(terms, lower=p.family.crystal_floor * original - base)
+
+def m_upper(model: LinearModel, variable: int) -> float:
+    """Return the most that a variable may be."""
+    return model.upper[variable]

@@ -2,22 +2,25 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass, field, replace
 from functools import cached_property
+from math import inf
+from typing import Literal
 
 import numpy as np
 import numpy.typing as npt
 
 from sun_crumb.core.balance import QUANTITIES, Family, Gauge, contribution_row, gauges, sweetened
+from sun_crumb.core.balance.verdicts import SWEETER
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.offers.addition import Addition
-from sun_crumb.core.offers.moves import counted_per_gram, move_of
+from sun_crumb.core.offers.moves import Move, counted_per_gram, move_of
 from sun_crumb.core.pantry import Ingredient
-from sun_crumb.core.reference import constant
+from sun_crumb.core.reference import table
 from sun_crumb.core.solving.row import Row
+from sun_crumb.core.solving.rules import Rule, rules_of
 from sun_crumb.core.solving.solver import INFINITY
-from sun_crumb.core.sugars.sittings import sittings
 from sun_crumb.core.sugars.sweetness import linear_sweetness
 from sun_crumb.core.wish.goals import Goals
 
@@ -25,6 +28,8 @@ Matrix = npt.NDArray[np.float64]
 
 # On the blend path no one sweetener carries more than its share of what is cut, up to a cut that leaves a choice.
 BLEND_SHARE, BLEND_UP_TO = 0.55, 0.6
+# Fruit that sweetens a loaf alone may come to so many times what was there.
+MOST_GROWN = 2.6
 # What a portion may be held below: each line's part per gram.
 LIMITS: dict[str, Callable[[FormulaLine, Goals], float]] = {
     "energy": lambda line, _: line.ingredient.per_100g.energy_kcal / 100,
@@ -33,17 +38,14 @@ LIMITS: dict[str, Callable[[FormulaLine, Goals], float]] = {
 }
 
 
-# Erythritol [g] that 1 g of water dissolves at most.
-MOST_DISSOLVED = constant("erythritol_solubility")
-
-
 @dataclass(frozen=True)
 class Problem:
     """One component to rebalance: its lines, what may come in, and how far each may go.
 
     ``allowed`` is what the component may hold at most, by LIMITS' names: energy [kcal], free sugar [g], cost;
     ``locks`` the amounts that are set, by line [g]; ``seasoned`` why one is set for its flavour, by row, the additions after the lines;
-    ``share`` the part of a portion's limits of sittings.csv that is this component's.
+    ``share`` the part of a portion's limits of sittings.csv that is this component's. Where nothing takes the sugar's place and nobody said how
+    sweet it is to be, it ``is_sweet_as_it_falls``. ``expected_cut`` is the part of its sweeteners that will have to go, since other sugar of the recipe stays.
 
     What follows from these is worked out once, when it is first asked for.
     """
@@ -56,6 +58,8 @@ class Problem:
     allowed: dict[str, float]
     share: float = 1.0
     seasoned: dict[int, str] = field(default_factory=dict)
+    is_sweet_as_it_falls: bool = False
+    expected_cut: float = 1.0
 
     @cached_property
     def rows(self) -> tuple[Row, ...]:
@@ -63,7 +67,7 @@ class Problem:
         there = [
             Row(
                 line,
-                move_of(line, self.goals.counted, self.family),
+                self._grown(line, move_of(line, self.goals.counted, self.family)),
                 lock_g=self.locks.get(n),
                 seasoning=self.seasoned.get(n, ""),
             )
@@ -74,6 +78,15 @@ class Problem:
             for n, a in enumerate(self.additions, len(there))
         ]
         return (*there, *new)
+
+    def _grown(self, line: FormulaLine, move: Move | None) -> Move | None:
+        """Return how far fruit that is there may grow: where fruit alone sweetens a loaf, up to the room that it has for fruit."""
+        if move is None or not line.ingredient.has_role("puree") or "fruit_only" not in self.goals.preset.traits:
+            return move
+        if not self.family.is_among(("quick_bread", "!pancake")) or line.grams <= 0:
+            return move
+        room = self.caps["puree"] * self.formula.mass_g / line.grams
+        return replace(move, high=max(move.high, min(room, MOST_GROWN)))
 
     @cached_property
     def per_gram(self) -> Matrix:
@@ -103,26 +116,27 @@ class Problem:
     @cached_property
     def gauges(self) -> list[Gauge]:
         """What is judged."""
-        return gauges(self.family, self.before, self.goals.wanted_sweetness)
+        sweeter = inf if self.is_sweet_as_it_falls else SWEETER
+        return gauges(self.family, self.before, self.goals.wanted_sweetness, sweeter)
 
     @cached_property
-    def sittings(self) -> list[tuple[Matrix, float]]:
-        """For each limit of a sitting that matters here what 1 g of a row brings [g], and the most that may come in [g].
+    def rules(self) -> tuple[Rule, ...]:
+        """What no plan may break, as sums over the rows."""
+        return rules_of(self)
 
-        One limit for all that hold it: two sweeteners of the same kind don't make a portion go down easier.
-        """
-        found = []
-        share = self.share * self.goals.sitting_share
-        for sitting in sittings():
-            brought = [
-                0.0 if r.addition is None else sitting.held_per_gram(r.addition.ingredient.per_100g) for r in self.rows
-            ]
-            if any(brought):
-                asked = sum(
-                    r.addition.asked_g * h for r, h in zip(self.rows, brought, strict=True) if r.addition is not None
-                )
-                found.append((np.array(brought), max(sitting.most_g * self.formula.servings * share, asked)))
-        return found
+    @cached_property
+    def fights(self) -> tuple[Fight, ...]:
+        """Which changes undo each other, from fights.csv: what comes in against what comes in, grows or shrinks."""
+        return tuple(_fights(self.rows))
+
+    @cached_property
+    def is_weighed(self) -> bool:
+        """Whether the recipe is written by weight: its amounts then go by grams."""
+        return self.formula.is_weighed
+
+    def crystal_per_gram(self, ingredient: Ingredient) -> float:
+        """Return the sugar in 1 g of an ingredient that can be the structure of this family [g]."""
+        return crystal_per_gram(ingredient, self.family)
 
     @property
     def caps(self) -> dict[str, float]:
@@ -150,6 +164,42 @@ class Problem:
         return FormulaLine(addition.ingredient, 0.0, self.formula.lines[0].component, not is_whole)
 
 
+@dataclass(frozen=True, slots=True)
+class Fight:
+    """Two changes that undo each other: the row that comes in, and the row that must not come in, grow or shrink with it."""
+
+    comes_in: int
+    against: int
+    how: Literal["in", "up", "down"]
+
+
+def _fights(rows: tuple[Row, ...]) -> Iterator[Fight]:
+    """Give the fights among *rows*; what the baker asked for fights nobody."""
+    new = {
+        row.addition.ingredient.key: n
+        for n, row in enumerate(rows)
+        if row.addition and not row.addition.is_required and row.addition.kind != "stand_in"
+    }
+    for told in table("fights"):
+        for key in told["comes_in"].split():
+            if key not in new:
+                continue
+            for against in told["against"].split():
+                role, _, how = against.partition(":")
+                if not how:
+                    if role in new and role != key:
+                        yield Fight(new[key], new[role], "in")
+                    continue
+                for n, row in enumerate(rows):
+                    if (
+                        row.set_g is None
+                        and row.move is not None
+                        and not row.is_cut
+                        and row.line.ingredient.has_role(role)
+                    ):
+                        yield Fight(new[key], n, "up" if how == "up" else "down")
+
+
 def bounds(problem: Problem) -> list[tuple[float, float]]:
     """Return the least and most of each amount [g]: how far its line may move, what the additions may come to."""
     found: list[tuple[float, float]] = []
@@ -166,7 +216,7 @@ def bounds(problem: Problem) -> list[tuple[float, float]]:
             found.append((0.0, grams))
         else:
             cap = problem.caps.get(addition.cap, 0.5)
-            most = min(min(cap, addition.most_share or cap) * problem.before["mass"], fair_share(problem, addition))
+            most = min(cap, addition.most_share or cap) * problem.before["mass"]
             found.append((0.0, max(most, addition.least_g)))
     return found
 
@@ -179,7 +229,7 @@ def fair_share(problem: Problem, addition: Addition) -> float:
     wished = addition.is_wished or addition.is_required or addition.ingredient.key in problem.family.stand_ins
     if wished or sum(a.is_sweetener for a in problem.additions) < 2:
         return INFINITY
-    return BLEND_SHARE * goals.wanted_cut * problem.cuttable_g * least_per_sugar(addition)
+    return BLEND_SHARE * problem.expected_cut * problem.cuttable_g * least_per_sugar(addition)
 
 
 def crystal_per_gram(ingredient: Ingredient, family: Family) -> float:

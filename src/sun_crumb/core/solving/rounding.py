@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from itertools import combinations, product
 from math import ceil, floor
 from operator import mul
 from typing import NamedTuple
 
 from sun_crumb.core.balance import QUANTITIES
-from sun_crumb.core.pantry.household import grid_of
+from sun_crumb.core.pantry.household import grid_of, household_amount
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, EDGE, Stretches, charged, penalty, stretches
 from sun_crumb.core.solving.problem import LIMITS, Problem, bounds
@@ -24,6 +25,8 @@ LEFTOVER = 0.04
 LEAST_GAIN, PIECE_GAIN = 0.25, 1.0
 # What rounding may take from the cut before it counts, as a share of the sugar that was there.
 NEAR = 0.01
+# What breaking a rule costs a rounded plan, however little and by how much of it: more than any texture. And a breach that is none.
+BREACH, BREACH_SLOPE, NO_BREACH = 30.0, 2000.0, 1e-4
 
 
 class _Term(NamedTuple):
@@ -50,8 +53,9 @@ class TruePenalty:
     def __init__(self, problem: Problem) -> None:
         self.problem = problem
         limits = [[LIMITS[name](row.line, problem.goals) for row in problem.rows] for name in problem.allowed]
-        held = [row.tolist() for row, _ in problem.sittings]
-        self.most = [*problem.allowed.values(), *(most for _, most in problem.sittings)]
+        held = [rule.per_gram.tolist() for rule in problem.rules]
+        self.most = list(problem.allowed.values())
+        self.rules = problem.rules
         columns = [problem.counted.tolist(), *limits, *held, [0.0] * len(problem.rows)]
         self.rows = [
             [*row, *more] for row, more in zip(problem.per_gram.tolist(), zip(*columns, strict=True), strict=True)
@@ -91,7 +95,7 @@ class TruePenalty:
     def of(self, sums: list[float], *, is_felt: bool = False) -> float:
         """Return the cost of amounts that come to these *sums*; as it *is_felt*, of texture only and no steeper far out."""
         problem = self.problem
-        cost = 0.0 if is_felt else self._sweetness(sums)
+        cost = 0.0 if is_felt else self.sweetness(sums)
         for above, below, wanted, scale, low, high, weight, along, felt in self.terms:
             whole = sums[below]
             off = ((sums[above] / whole if whole > 0 else 0.0) - wanted) / scale
@@ -103,9 +107,13 @@ class TruePenalty:
             cost += CUT_SHORT * max(gap - NEAR, 0.0) + CUT_OVER * max(-gap, 0.0)
         for k, most in enumerate(self.most, held + 1):
             cost += CUT_SHORT / 10 * max(sums[k] / max(most, 1e-9) - 1.005, 0.0)
+        for k, rule in enumerate(self.rules, held + 1 + len(self.most)):
+            if (breach := rule.breach(sums[k])) > NO_BREACH:
+                cost += BREACH + BREACH_SLOPE * breach
         return cost
 
-    def _sweetness(self, sums: list[float]) -> float:
+    def sweetness(self, sums: list[float]) -> float:
+        """Return what the sweetness of these *sums* costs."""
         gauge = self.sweet
         if gauge is None:
             return 0.0
@@ -120,13 +128,29 @@ class TruePenalty:
 
 def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[float]:
     """Return *grams* with every changed amount on its grid; cut sugars go down, the rest where the balance wants them."""
+    snap = _Snap(problem, cup)
     steps = _steps(problem, grams, cup)
-    result = _on_grid(problem, grams, steps)
+    result = _on_grid(problem, grams, steps, snap)
     # A sugar that is gone stays gone.
     free = {i: step for i, step in steps.items() if result[i] > 0}
     true_penalty = TruePenalty(problem)
-    cost = _improve(problem, true_penalty, grams, result, free)
+    cost = _improve(problem, true_penalty, grams, result, free, snap)
     return _without_trifles(problem, true_penalty, result, cost)
+
+
+@dataclass(frozen=True, slots=True)
+class _Snap:
+    """Amounts as they can be told: what the words for an amount weigh is the amount."""
+
+    problem: Problem
+    cup: CupStandard
+
+    def __call__(self, position: int, grams: float) -> float:
+        """Return the amount nearest to *grams* that there are words for [g]."""
+        ingredient = self.problem.rows[position].line.ingredient
+        return (
+            household_amount(ingredient, grams, self.cup, is_weighed=self.problem.is_weighed)[1] if grams > 0 else grams
+        )
 
 
 def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, float]:
@@ -139,9 +163,12 @@ def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, 
         if i in fixed or _is_still(problem, i, amount):
             continue
         ingredient = problem.rows[i].line.ingredient
-        step = grid_of(ingredient, amount, cup)
+        step = grid_of(ingredient, amount, cup, is_weighed=problem.is_weighed)
         spoons = ingredient.spoons(cup)
-        if _is_cut(problem, i) and spoons is not None and step >= spoons.tablespoon_g:
+        if _is_cut(problem, i) and problem.is_weighed and step > 1:
+            # Half of 225 g is 112 or 113 g.
+            step = 1.0
+        elif _is_cut(problem, i) and spoons is not None and step >= spoons.tablespoon_g:
             # A whole spoon of the sugar would miss the cut by several per cent.
             step = spoons.tablespoon_g / 2
         found[i] = step
@@ -156,7 +183,7 @@ def _is_still(problem: Problem, position: int, amount: float) -> bool:
     return abs(amount - was) < max(UNTOUCHED * was, LEAST_G)
 
 
-def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float]) -> list[float]:
+def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float], snap: _Snap) -> list[float]:
     """Return the first guess: cut sugars rounded down, the rest to the nearest step, what hardly moved as it was [g]."""
     result = list(grams)
     for i, amount in enumerate(grams):
@@ -167,18 +194,23 @@ def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float]) -> l
                 result[i] = was if amount >= LEAST_G else 0.0
         elif _is_cut(problem, i):
             # Down; the search may go up again where that gains more than the cut loses.
-            result[i] = floor(amount / step + 0.02) * step
+            result[i] = snap(i, floor(amount / step + 0.02) * step)
             if result[i] < LEFTOVER * was:
                 result[i] = 0.0
         else:
-            result[i] = max(round(amount / step), 1) * step
+            result[i] = snap(i, max(round(amount / step), 1) * step)
             if was and abs(result[i] - was) < 0.5 * step:
                 result[i] = was
     return result
 
 
 def _improve(
-    problem: Problem, true_penalty: TruePenalty, grams: list[float], result: list[float], free: dict[int, float]
+    problem: Problem,
+    true_penalty: TruePenalty,
+    grams: list[float],
+    result: list[float],
+    free: dict[int, float],
+    snap: _Snap,
 ) -> float:
     """Move the *free* amounts of *result* by their steps while that costs less; return the cost.
 
@@ -191,7 +223,9 @@ def _improve(
     for _ in range(ROUNDS):
         improved = False
         for group in groups:
-            for amounts in product(*(_choices(problem, grams[i], result[i], i, free[i], limits[i]) for i in group)):
+            for amounts in product(
+                *(_choices(problem, grams[i], result[i], i, free[i], limits[i], snap) for i in group)
+            ):
                 trial = sums
                 for i, amount in zip(group, amounts, strict=True):
                     trial = true_penalty.moved(trial, i, amount - result[i])
@@ -206,17 +240,28 @@ def _improve(
 
 
 def _choices(
-    problem: Problem, exact: float, now: float, position: int, step: float, limits: tuple[float, float]
+    problem: Problem,
+    exact: float,
+    now: float,
+    position: int,
+    step: float,
+    limits: tuple[float, float],
+    snap: _Snap,
 ) -> list[float]:
     """Return the amounts that a spoon measures near the *exact* one and near what it is *now* [g]."""
     was = problem.rows[position].untouched_g
     near = {floor(exact / step) * step, ceil(exact / step) * step}
     if not _is_cut(problem, position):
         near |= {now + step, now - step}
+    side = exact - was
     return [
-        was if was and abs(choice - was) < 0.3 * step else choice
+        was if was and abs(choice - was) < 0.3 * step else snap(position, choice)
         for choice in sorted(near)
-        if choice > 0 and abs(choice - exact) <= 2.01 * step and _within(choice, limits, step)
+        # What the model lets grow never shrinks for the sake of a spoon, and the other way round.
+        if choice > 0
+        and abs(choice - exact) <= 2.01 * step
+        and _within(choice, limits, step)
+        and (choice - was) * side > -0.3 * step * abs(side)
     ]
 
 
@@ -252,6 +297,8 @@ def _without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[fl
         move = problem.rows[i].move
         least = PIECE_GAIN if move is not None and move.step_g else LEAST_GAIN
         texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
-        if dearer - cost < worth or texture < least * worth:
+        # Sweetness aside, putting back never costs more than the change does.
+        rest = dearer - cost - true_penalty.sweetness(trial) + true_penalty.sweetness(sums)
+        if dearer - cost < worth or (texture < least * worth and rest < worth):
             grams[i], sums, cost = was, trial, dearer
     return grams

@@ -17,10 +17,9 @@ OPTIONS = {
     "random_seed": 7,
     "mip_abs_gap": 0.04,
     "mip_rel_gap": 0.0,
-    "mip_max_nodes": 4000,
+    "mip_max_nodes": 1500,
     # It looks for a first solution where the relaxed one leads to good ones anyway: a fifth to a third of the time.
     "mip_heuristic_run_feasibility_jump": False,
-    "time_limit": 1.5,
 }
 
 
@@ -91,6 +90,10 @@ class LinearModel:
         if highs.getInfo().primal_solution_status != int(highspy.SolutionStatus.kSolutionStatusFeasible):
             return None
         return list(highs.getSolution().col_value)
+
+    def cost_of(self, values: list[float]) -> float:
+        """Return what a solution costs."""
+        return float(np.dot(self.cost, values))
 
     @property
     def shape(self) -> tuple[int, int]:

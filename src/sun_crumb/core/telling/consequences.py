@@ -14,7 +14,8 @@ from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.nouns import plural
 from sun_crumb.core.reference import constant
-from sun_crumb.core.solving.problem import MOST_DISSOLVED, Problem
+from sun_crumb.core.solving.problem import Problem
+from sun_crumb.core.solving.rules import MOST_DISSOLVED
 from sun_crumb.core.telling.unmet import Unmet
 from sun_crumb.core.wish.goals import Goals
 

@@ -61,7 +61,7 @@ def _swap_reason(problem: Problem, addition: Addition) -> str:
     darker = counted_per_gram(replace(line, ingredient=addition.ingredient), problem.goals.counted)
     saved = (counted_per_gram(line, problem.goals.counted) - darker) * line.grams / problem.formula.servings
     what = DEFINITIONS[problem.goals.counted]
-    return f"darker chocolate for sweeter: {grams_text(saved)} less {what} in each {problem.formula.unit}, less sweet"
+    return f"{addition.words}: {grams_text(saved)} less {what} in each {problem.formula.unit}, less sweet"
 
 
 def _cut_reason(problem: Problem, line: FormulaLine, was: float) -> str:

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from sun_crumb.core.balance import Verdict
+from sun_crumb.core.balance.verdicts import FAR_BROWNER
 from sun_crumb.core.formula import Formula, Totals
 from sun_crumb.core.offers.addition import capped_share
 from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
@@ -109,7 +110,7 @@ def _out_of_balance(goals: Goals, balances: Iterable[ComponentBalance]) -> Itera
     """Give the metrics that lie outside their band."""
     for balance in balances:
         for verdict in balance.verdicts:
-            if verdict.key == "browning" or verdict.level == "balanced":
+            if is_advice(verdict) or verdict.level == "balanced":
                 continue
             where = f" of the {balance.component}" if balance.component else ""
             if verdict.key == "sweetness":
@@ -117,6 +118,11 @@ def _out_of_balance(goals: Goals, balances: Iterable[ComponentBalance]) -> Itera
             else:
                 told = f"{verdict.name.lower()}{where} {verdict.told} against the original: {verdict.words}"
             yield Unmet(verdict.key, 0.0, round(verdict.deviation, 4), told)
+
+
+def is_advice(verdict: Verdict) -> bool:
+    """Return whether a verdict only asks for another oven, and is no fault of the plan: browning that is not far out."""
+    return verdict.key == "browning" and verdict.deviation + 1 <= FAR_BROWNER
 
 
 def passed_caps(problem: Problem, grams: list[float]) -> list[Unmet]:

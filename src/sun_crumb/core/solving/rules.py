@@ -1,0 +1,116 @@
+"""What no plan may break: linear limits on the amounts of one component, the same for the model and for the rounding."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from math import inf
+from typing import TYPE_CHECKING
+
+import numpy as np
+import numpy.typing as npt
+
+from sun_crumb.core.offers.addition import CAPPED_ROLES, capped_share
+from sun_crumb.core.pantry import Composition
+from sun_crumb.core.reference import constant
+from sun_crumb.core.sugars.sittings import sittings
+
+if TYPE_CHECKING:
+    from sun_crumb.core.solving.problem import Problem
+
+Vector = npt.NDArray[np.float64]
+# Erythritol [g] that 1 g of water dissolves at most.
+MOST_DISSOLVED = constant("erythritol_solubility")
+FRUIT = ("puree", "paste")
+
+
+@dataclass(frozen=True)
+class Rule:
+    """``least <= sum(per_gram x amount) <= most`` over the rows of a problem; ``scale`` is what a breach is a part of."""
+
+    key: str
+    per_gram: Vector
+    least: float
+    most: float
+    scale: float
+
+    def breach(self, held: float) -> float:
+        """Return how far a sum lies outside, as a part of the scale; 0 inside."""
+        return max(held - self.most, self.least - held, 0.0) / self.scale
+
+
+def rules_of(problem: Problem) -> tuple[Rule, ...]:
+    """Return what no plan of *problem* may break. What the original holds already, or the baker has set, is no breach."""
+    return tuple(rule for rule in _all(problem) if rule is not None and rule.per_gram.any())
+
+
+def _all(problem: Problem) -> Iterator[Rule | None]:
+    for kind in (*CAPPED_ROLES, "filler"):
+        yield _cap(problem, kind)
+    yield _fruit_together(problem)
+    yield _sitting(problem)
+    yield _dissolved(problem)
+    yield _crystal(problem)
+
+
+def _there(problem: Problem, weights: Vector) -> float:
+    """Return what the original holds, and the baker has asked for."""
+    asked = [row.addition.asked_g if row.addition else row.original_g for row in problem.rows]
+    fixed = [row.set_g or 0.0 for row in problem.rows]
+    return max(float(weights @ np.array(asked)), float(weights @ np.array(fixed)))
+
+
+def _cap(problem: Problem, kind: str) -> Rule:
+    """Hold what is of one *kind* below its share of the original's batter."""
+    weights = np.array([capped_share(row.line, row.addition, kind) for row in problem.rows])
+    mass = problem.before["mass"]
+    return Rule(kind, weights, -inf, max(problem.caps[kind] * mass, _there(problem, weights)), max(mass, 1.0))
+
+
+def _fruit_together(problem: Problem) -> Rule | None:
+    """Hold purée and paste together: what is left of the room of one is the room of the other."""
+    mass, caps = problem.before["mass"], problem.caps
+    room = {kind: caps[kind] * mass for kind in FRUIT}
+    if min(room.values()) <= 0:
+        return None  # each by itself is held already
+    weights = sum(
+        (np.array([capped_share(row.line, row.addition, kind) for row in problem.rows]) / room[kind] for kind in FRUIT),
+        np.zeros(len(problem.rows)),
+    )
+    return Rule("fruit", weights, -inf, max(1.0, _there(problem, weights)), 1.0)
+
+
+def _sitting(problem: Problem) -> Rule:
+    """Hold all that the gut minds together: each kind's part of its limit, the recipe's own included, comes to 1 at most."""
+    weights = np.array([sitting_share(row.line.ingredient.per_100g) for row in problem.rows])
+    room = problem.formula.servings * problem.share * problem.goals.sitting_share
+    return Rule("sitting", weights, -inf, max(room, _there(problem, weights)), max(room, 1e-6))
+
+
+def sitting_share(per_100g: Composition) -> float:
+    """Return the part of a sitting's limit that 1 g of a food is, summed over all that the gut minds (sittings.csv)."""
+    return sum(sitting.held_per_gram(per_100g) / sitting.most_g for sitting in sittings())
+
+
+def _dissolved(problem: Problem) -> Rule | None:
+    """Hold erythritol below what the water dissolves, where it is not ground."""
+    new = [row.line.ingredient for row in problem.rows if row.addition is not None]
+    if "ground" in problem.family.traits or not any(x.per_100g.erythritol_g > 50 for x in new):
+        return None
+    held = [row.line.ingredient.per_100g for row in problem.rows]
+    weights = np.array([(c.erythritol_g - MOST_DISSOLVED * c.water_g) / 100 for c in held])
+    untouched = np.array([row.untouched_g for row in problem.rows])
+    return Rule("dissolved", weights, -inf, max(float(weights @ untouched), 0.0), max(problem.before["mass"], 1.0))
+
+
+def _crystal(problem: Problem) -> Rule | None:
+    """Keep the crystal sugar that is the structure, unless the baker has set less of it."""
+    weights = np.array([problem.crystal_per_gram(row.line.ingredient) for row in problem.rows])
+    original = float(weights @ np.array([row.original_g for row in problem.rows]))
+    is_set_below = any(
+        row.lock_g is not None and row.lock_g < row.original_g and weight
+        for row, weight in zip(problem.rows, weights, strict=True)
+    )
+    if not problem.family.crystal_floor or not original or is_set_below:
+        return None
+    return Rule("crystal", weights, problem.family.crystal_floor * original, inf, original)
