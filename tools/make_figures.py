@@ -13,6 +13,11 @@ from sun_crumb.core.reference import table
 TARGET = Path(__file__).resolve().parent.parent / "docs" / "figures.md"
 TABLES = {
     "families": "Kinds of dessert: how far each measure may stray (as a part of what is wanted, alkali in meq/g), and the most of each sweetener a batter takes",
+    "family_signs": "What speaks for which kind of dessert, and how loudly: words of a name, of a heading, of a portion, of the method",
+    "patterns": "Patterns: formulas by common practice, as grams to each other",
+    "norm_words": "What a recipe is judged by itself by, and the least room that bakers differ by",
+    "fights": "Changes that undo each other",
+    "levers": "Bought sweet things and what they may make way for",
     "moves": "How far a line may move, and what moving it costs",
     "additions": "What may come in: least and most, what it costs, and where it belongs",
     "stand_ins": "What stands in for what a diet rules out",

@@ -111,6 +111,30 @@ def _rework(arguments: argparse.Namespace) -> Any:
     return plan | more | {"balance": metrics}
 
 
+def _check(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.api.schemas.checked import CheckOut
+    from sun_crumb.services import kitchen
+
+    formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
+    found = kitchen.check(formula, _families(arguments.family or (), formula), cup)
+    return {"title": formula.title, **_plain(CheckOut, {"components": found}), "unsure": _unsure(reading)}
+
+
+def _families(given: Iterable[str], formula: Formula) -> dict[str, str]:
+    """Return families by component from words such as "icing=glaze"; without a component they are the main one's."""
+    found: dict[str, str] = {}
+    for words in given:
+        component, _, key = words.rpartition("=")
+        component = component.strip() if "=" in words else formula.heaviest()
+        if component not in formula.components:
+            component = {"base": "", "the base": ""}.get(component.lower(), component)
+        if component not in formula.components:
+            names = ", ".join(name or "base" for name in formula.components)
+            raise CoreError(f"the recipe has no component {component!r}; it has: {names}", field="family")
+        found[component] = key.strip()
+    return found
+
+
 def _paths(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.rework import PathSidesOut
     from sun_crumb.core.pantry import shipped_pantry
@@ -155,6 +179,7 @@ def _goals(arguments: argparse.Namespace, formula: Formula) -> Goals:
                 for component, key, grams in _amounts(arguments.amount or (), formula)
             ],
             most_new=arguments.most_new,
+            families=_families(arguments.family or (), formula),
             caps=dict(_named(words, "cap") for words in arguments.cap or ()),
             flavours=None if arguments.flavours is None else names(arguments.flavours),
         )
@@ -306,6 +331,7 @@ def _parser() -> argparse.ArgumentParser:
         ("read", _read, "read a recipe into weighed lines"),
         ("analyse", _analyse, "total a recipe per batch, serving and 100 g"),
         ("rework", _rework, "rebalance a recipe with less sugar"),
+        ("check", _check, "judge a recipe by itself: what is off, and the smallest mend"),
         ("paths", _paths, "rebalance a recipe on all five paths, side by side"),
     ):
         made = command(name, run, words)
@@ -313,6 +339,10 @@ def _parser() -> argparse.ArgumentParser:
         made.add_argument("--cup", choices=sorted(cup_standards()), help="cup standard; inferred by default")
         if name != "read":
             made.add_argument("--servings", type=int, help="portions; read from the text by default")
+        if name in ("rework", "paths", "check"):
+            made.add_argument(
+                "--family", action="append", metavar="[COMPONENT=]KEY", help="what kind of dessert a component is"
+            )
         if name in ("rework", "paths"):
             made.add_argument("--path", choices=sorted(paths()), default="blend")
             made.add_argument("--cut", type=float, help="share of the sugar to take out, 0 to 1")

@@ -211,7 +211,12 @@ def _floors(original: Formula, goals: Goals, plan: Plan) -> Iterator[str]:
     for balance in plan.balance:
         family = families()[balance.family]
         before, after = _lines(original, balance.component), _lines(plan.after, balance.component)
-        if family.crystal_floor and not goals.locks:
+        ruled_out = any(
+            line.ingredient.tags & goals.excluded for line in before if line.ingredient.has_role("sugar", "syrup")
+        )
+        if family.crystal_floor and ruled_out and plan.status == "balanced":
+            yield f"balanced, without the sugar that a {family.key} stands on"
+        if family.crystal_floor and not goals.locks and not ruled_out:
             old, new = (_crystal(lines, family.crystal_kind, family.stand_ins) for lines in (before, after))
             if old > 5 and new < 0.98 * family.crystal_floor * old:
                 yield f"{100 * new / old:.0f} % of the crystal sugar in a {family.key}, {100 * family.crystal_floor:.0f} at least"

@@ -55,6 +55,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Judge weighed lines by themselves, each component by the norms of its kind. */
+        post: operations["check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/choices": {
         parameters: {
             query?: never;
@@ -277,6 +294,23 @@ export interface paths {
         head?: never;
         /** Change a recipe; refused when it was changed elsewhere since. */
         patch: operations["change_recipe"];
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Judge a recipe by itself: what is off the norms of its kind, what that is like to eat, and the smallest mend. */
+        post: operations["check_recipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/recipes/{recipe_id}/difference": {
@@ -732,6 +766,12 @@ export interface components {
             family: string;
             /** Family Name */
             family_name: string;
+            /** Confidence */
+            confidence: number;
+            /** Is Sure */
+            is_sure: boolean;
+            /** Candidates */
+            candidates: components["schemas"]["sun_crumb__api__schemas__checked__FamilyOut"][];
             /** Residual */
             residual: string;
             /** Metrics */
@@ -763,6 +803,84 @@ export interface components {
             /** Total Sugars G */
             total_sugars_g: number | null;
         };
+        /**
+         * CheckIn
+         * @description Weighed lines to judge by themselves: the title and the method help to tell what they make, ``families`` say it.
+         */
+        CheckIn: {
+            /** Lines */
+            lines: components["schemas"]["LineIn"][];
+            /** Servings */
+            servings: number;
+            /**
+             * Unit
+             * @default serving
+             */
+            unit?: string;
+            /**
+             * Own Yields
+             * @default {}
+             */
+            own_yields?: {
+                [key: string]: number;
+            };
+            /**
+             * Title
+             * @default
+             */
+            title?: string;
+            /**
+             * Method
+             * @default
+             */
+            method?: string;
+            /**
+             * Families
+             * @default {}
+             */
+            families?: {
+                [key: string]: string;
+            };
+            /**
+             * Cup
+             * @default null
+             */
+            cup?: string | null;
+        };
+        /** CheckOut */
+        CheckOut: {
+            /** Components */
+            components: components["schemas"]["CheckedOut"][];
+        };
+        /** CheckedOut */
+        CheckedOut: {
+            /** Component */
+            component: string;
+            /** Family */
+            family: string;
+            /** Family Name */
+            family_name: string;
+            /** Confidence */
+            confidence: number;
+            /** Is Sure */
+            is_sure: boolean;
+            /** Candidates */
+            candidates: components["schemas"]["sun_crumb__api__schemas__checked__FamilyOut"][];
+            /** Base */
+            base: string;
+            /** Pattern */
+            pattern: string;
+            /** Measures */
+            measures: components["schemas"]["MeasuredOut"][];
+            /** Warnings */
+            warnings: string[];
+            /** Mends */
+            mends: components["schemas"]["MendOut"][];
+            /** Words */
+            words: string;
+            /** Is In Balance */
+            is_in_balance: boolean;
+        };
         /** ChoicesOut */
         ChoicesOut: {
             /** Paths */
@@ -770,7 +888,7 @@ export interface components {
             /** Definitions */
             definitions: components["schemas"]["NamedOut"][];
             /** Families */
-            families: components["schemas"]["FamilyOut"][];
+            families: components["schemas"]["sun_crumb__api__schemas__choices__FamilyOut"][];
             /** Caps */
             caps: components["schemas"]["NamedOut"][];
             /** Diets */
@@ -992,20 +1110,6 @@ export interface components {
          */
         ErrorOut: {
             error: components["schemas"]["ErrorBody"];
-        };
-        /**
-         * FamilyOut
-         * @description A kind of dessert, and the most of each kind of sweetener that its batter takes, as shares.
-         */
-        FamilyOut: {
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
-            /** Caps */
-            caps: {
-                [key: string]: number;
-            };
         };
         /**
          * FileIn
@@ -1383,6 +1487,24 @@ export interface components {
             client_key?: string | null;
         };
         /**
+         * KindsIn
+         * @description What the baker says that a recipe's components are, by name.
+         */
+        KindsIn: {
+            /**
+             * Families
+             * @default {}
+             */
+            families?: {
+                [key: string]: string;
+            };
+            /**
+             * Cup
+             * @default null
+             */
+            cup?: string | null;
+        };
+        /**
          * LabelIn
          * @description A pack, and the ingredient *like* it from which what it does not say is taken.
          */
@@ -1555,6 +1677,45 @@ export interface components {
             /** Source */
             source: string;
         };
+        /** MeasuredOut */
+        MeasuredOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Unit */
+            unit: string;
+            /** Value */
+            value: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /**
+             * Level
+             * @enum {string}
+             */
+            level: "fine" | "off" | "far";
+            /** Words */
+            words: string;
+        };
+        /** MendOut */
+        MendOut: {
+            /** Component */
+            component: string;
+            /** Ingredient */
+            ingredient: string;
+            /** Name */
+            name: string;
+            /** Before G */
+            before_g: number;
+            /** After G */
+            after_g: number;
+            /** Household */
+            household: string;
+            /** Words */
+            words: string;
+        };
         /**
          * MethodIn
          * @description What is done: steps, oven, baking time [min, from and to], tin; null for what is not known.
@@ -1598,6 +1759,8 @@ export interface components {
             deviation: number;
             /** Band */
             band: number[];
+            /** Norm */
+            norm: number[] | null;
             /**
              * Level
              * @enum {string}
@@ -2829,6 +2992,27 @@ export interface components {
             /** Unit */
             unit: string;
         };
+        /** FamilyOut */
+        sun_crumb__api__schemas__checked__FamilyOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * FamilyOut
+         * @description A kind of dessert, and the most of each kind of sweetener that its batter takes, as shares.
+         */
+        sun_crumb__api__schemas__choices__FamilyOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Caps */
+            caps: {
+                [key: string]: number;
+            };
+        };
     };
     responses: never;
     parameters: never;
@@ -2920,6 +3104,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BakesOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckOut"];
                 };
             };
             /** @description What is wrong */
@@ -3435,6 +3652,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RecipeOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    check_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KindsIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckOut"];
                 };
             };
             /** @description What is wrong */

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from typing import Any
 
 from flask import Blueprint
@@ -10,12 +11,14 @@ from sun_crumb.api.contract import endpoint
 from sun_crumb.api.current import database
 from sun_crumb.api.errors import InvalidRequestError
 from sun_crumb.api.schemas.base import DoneOut
+from sun_crumb.api.schemas.checked import CheckOut
 from sun_crumb.api.schemas.choices import ChoicesOut
 from sun_crumb.api.schemas.pantry import IngredientDetailOut, IngredientsOut, ProductOut, SweetenersOut
 from sun_crumb.api.schemas.reading import AnalysisOut, ReadIn, ReadingOut
 from sun_crumb.core.formula import Analysis
+from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.schemas.products import LabelIn, PackIn, ProductIn
-from sun_crumb.schemas.recipes import AnalyseIn, LineIn
+from sun_crumb.schemas.recipes import AnalyseIn, CheckIn, LineIn
 from sun_crumb.services import choices as offered
 from sun_crumb.services import kitchen, pantry
 
@@ -42,6 +45,16 @@ def analyse(body: AnalyseIn) -> Analysis:
     """Total weighed lines per batch, serving and 100 g."""
     lines = [plain_line(line) for line in body.lines]
     return kitchen.analyse(lines, body.servings, body.unit, pantry.pantry_of(database()), body.own_yields)
+
+
+@endpoint(blueprint, "POST", "/check", body=CheckIn, returns=CheckOut)
+def check(body: CheckIn) -> dict[str, Any]:
+    """Judge weighed lines by themselves, each component by the norms of its kind."""
+    lines = [plain_line(line) for line in body.lines]
+    found = pantry.pantry_of(database())
+    formula = kitchen.formula_of(body.title, lines, body.servings, body.unit, found, body.own_yields)
+    cup = cup_standard(body.cup or "us")
+    return {"components": kitchen.check(replace(formula, method=body.method), body.families, cup)}
 
 
 @endpoint(blueprint, "GET", "/pantry", returns=IngredientsOut, query={"q": "part of a name"})

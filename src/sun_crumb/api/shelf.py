@@ -10,6 +10,7 @@ from sun_crumb.api.contract import endpoint, number_in
 from sun_crumb.api.current import database
 from sun_crumb.api.kitchen import plain_line
 from sun_crumb.api.schemas.base import DoneOut
+from sun_crumb.api.schemas.checked import CheckOut
 from sun_crumb.api.schemas.files import BackupIn, FileIn, FileOut, ImportOut, RestoredOut, UndoIn
 from sun_crumb.api.schemas.recipes import RecipeOut, RecipesOut, ShelfRowOut
 from sun_crumb.api.schemas.rework import (
@@ -24,7 +25,7 @@ from sun_crumb.api.schemas.rework import (
 from sun_crumb.core.formula import PortionKind
 from sun_crumb.core.wish import Goals
 from sun_crumb.formats.outgoing import FileContent
-from sun_crumb.schemas.recipes import KeepIn, PortionKindIn, PreviewIn, RecipeChangeIn, RecipeIn, WishIn
+from sun_crumb.schemas.recipes import KeepIn, KindsIn, PortionKindIn, PreviewIn, RecipeChangeIn, RecipeIn, WishIn
 from sun_crumb.services import backup, exchange, recipes, shelf, whatif
 from sun_crumb.services.figures import ShelfRow
 from sun_crumb.services.kept import KeptRecipe
@@ -112,6 +113,12 @@ def restore_recipe(recipe_id: int) -> ShelfRow:
 def rework_recipe(recipe_id: int, body: WishIn) -> TimedPlan:
     """Rebalance a recipe for some goals; nothing is kept."""
     return recipes.rework_recipe(database(), recipe_id, _goals(body), body.cup)
+
+
+@endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/check", body=KindsIn, returns=CheckOut)
+def check_recipe(recipe_id: int, body: KindsIn) -> dict[str, Any]:
+    """Judge a recipe by itself: what is off the norms of its kind, what that is like to eat, and the smallest mend."""
+    return {"components": recipes.check_recipe(database(), recipe_id, body.families, body.cup)}
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/paths", body=WishIn, returns=PathSidesOut)

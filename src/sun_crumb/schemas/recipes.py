@@ -97,6 +97,22 @@ class AnalyseIn(In):
     own_yields: OwnYields = {}
 
 
+class KindsIn(In):
+    """What the baker says that a recipe's components are, by name."""
+
+    families: Annotated[dict[Component, Key], Field(max_length=20)] = {}
+    cup: Key | None = None
+
+
+class CheckIn(AnalyseIn):
+    """Weighed lines to judge by themselves: the title and the method help to tell what they make, ``families`` say it."""
+
+    title: Annotated[str, Field(max_length=200)] = ""
+    method: Annotated[str, Field(max_length=20_000)] = ""
+    families: Annotated[dict[Component, Key], Field(max_length=20)] = {}
+    cup: Key | None = None
+
+
 class RecipeIn(In):
     """A recipe to keep; its method is read from the text where it is not given."""
 

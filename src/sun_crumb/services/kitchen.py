@@ -8,7 +8,10 @@ from dataclasses import dataclass, fields, replace
 from time import perf_counter
 from typing import Any
 
-from sun_crumb.core.errors import UnknownIngredientError
+from sun_crumb.core.balance import families as all_families
+from sun_crumb.core.errors import OutOfDomainError, UnknownIngredientError, require_choice
+from sun_crumb.core.exploring import Checked
+from sun_crumb.core.exploring import check as check_formula
 from sun_crumb.core.formula import Analysis, Formula, FormulaLine, from_reading
 from sun_crumb.core.formula import analyse as analyse_formula
 from sun_crumb.core.formula.recipe import is_crushed
@@ -137,6 +140,23 @@ def analyse(
 ) -> Analysis:
     """Return the analysis of weighed lines."""
     return analyse_formula(formula_of("", lines, servings, unit, pantry, own_yields))
+
+
+def check(
+    formula: Formula, families: Mapping[str, str] | None = None, cup: CupStandard | None = None
+) -> tuple[Checked, ...]:
+    """Return each component of a recipe judged by itself; *families* is what the baker says that they are.
+
+    Raises
+    ------
+    UnknownChoiceError, OutOfDomainError
+        There is no such family, or no such component.
+    """
+    for component, key in (families or {}).items():
+        if component not in formula.components:
+            raise OutOfDomainError(f"the recipe has no component {component!r}", field="families")
+        require_choice(key, all_families(), "families")
+    return check_formula(formula, families, cup)
 
 
 def plan(formula: Formula, goals: Goals, cup: CupStandard, pantry: Pantry | None = None) -> TimedPlan:

@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, replace
 from typing import Any
 
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.errors import OutOfDomainError
+from sun_crumb.core.exploring import Checked
 from sun_crumb.core.formula import Formula, PortionKind, check_portions
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import cup_standard
@@ -20,7 +21,7 @@ from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import ConflictError, NotFoundError
 from sun_crumb.services.figures import ShelfRow, keep_figures, rows_of
 from sun_crumb.services.kept import KeptRecipe, kept_recipe
-from sun_crumb.services.kitchen import PlainLine, TimedPlan, formula_of, plan
+from sun_crumb.services.kitchen import PlainLine, TimedPlan, check, formula_of, plan
 from sun_crumb.services.methods import read_method, stored_method
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.soundness import (
@@ -270,6 +271,14 @@ def rework_recipe(database: Database, recipe_id: int, goals: Goals, cup: str | N
     """Return the plan for a recipe's original; nothing is kept."""
     formula, own_cup, pantry = stored_formula(database, recipe_id)
     return plan(formula, goals, cup_standard(cup or own_cup), pantry)
+
+
+def check_recipe(
+    database: Database, recipe_id: int, families: Mapping[str, str], cup: str | None = None
+) -> tuple[Checked, ...]:
+    """Return a recipe's original judged by itself; *families* is what the baker says that its components are."""
+    formula, own_cup, _ = stored_formula(database, recipe_id)
+    return check(formula, families, cup_standard(cup or own_cup))
 
 
 def keep_version(

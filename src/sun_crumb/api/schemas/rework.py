@@ -7,6 +7,7 @@ from typing import Annotated, Any, Literal
 from pydantic import Field
 
 from sun_crumb.api.schemas.base import Out, SavingsOut, To1, To2, To3, To4, To5, TotalsOut
+from sun_crumb.api.schemas.checked import FamilyOut
 from sun_crumb.api.schemas.reading import AnalysisOut
 
 
@@ -32,6 +33,7 @@ class MetricOut(Out):
     after: To5
     deviation: To4
     band: Annotated[list[float], Field(validation_alias="limits")]
+    norm: list[float] | None
     level: Literal["balanced", "strained", "off"]
     words: str
 
@@ -40,6 +42,9 @@ class BalanceOut(Out):
     component: str
     family: str
     family_name: str
+    confidence: To2
+    is_sure: bool
+    candidates: list[FamilyOut]
     residual: str
     metrics: Annotated[list[MetricOut], Field(validation_alias="verdicts")]
 

@@ -1,6 +1,6 @@
 """What must stay in balance when sugar goes, and how far each kind of dessert tolerates. Solves nothing."""
 
-from sun_crumb.core.balance.families import Family, families
+from sun_crumb.core.balance.families import Family, as_mixed, families
 from sun_crumb.core.balance.metrics import (
     METRICS,
     QUANTITIES,
@@ -21,6 +21,7 @@ __all__ = [
     "Metric",
     "Nature",
     "Verdict",
+    "as_mixed",
     "contribution",
     "contribution_row",
     "families",

@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Mapping
-from dataclasses import dataclass
+import re
+from collections.abc import Collection, Iterable, Mapping
+from dataclasses import dataclass, replace
 from functools import cache
 
+from sun_crumb.core.formula.recipe import FormulaLine
 from sun_crumb.core.reference import constant, table
 
 
@@ -55,6 +57,24 @@ class Family:
         return bool(keys) and all(key.startswith("!") for key in keys)
 
 
+def as_mixed(lines: Iterable[FormulaLine], family: Family) -> tuple[FormulaLine, ...]:
+    """Return the lines of a component as this kind of dessert holds them: the fruit of a filling is the thing itself, chocolate is melted."""
+    found = []
+    for line in lines:
+        is_body = "body" in family.traits or (
+            "melts" in family.traits
+            and line.ingredient.has_role("chocolate")
+            and line.ingredient.key not in CHIPS
+            and not _IN_PIECES.search(line.text)
+        )
+        found.append(replace(line, is_body=True) if is_body else line)
+    return tuple(found)
+
+
+CHIPS = frozenset({"chocolate_chips", "sugar_free_chips", "toffee_bits"})
+_IN_PIECES = re.compile(r"\b(?:chips?|chunks?|drops|buttons|shav\w+|to serve|decorat\w+)\b", re.I)
+
+
 # What a dessert of a family is or goes through, and who asks.
 TRAITS = {
     "no_oven": "sees no oven, or one too mild to brown it",
@@ -68,6 +88,7 @@ TRAITS = {
     "fried": "fried in fat",
     "in_a_pan": "baked in a pan on the hob",
     "unheated_starch": "raw starch would stay raw in it",
+    "melts": "chocolate is melted into it, not left in pieces",
     "dark_ok": "brown already: nothing shows in it",
 }
 

@@ -14,11 +14,12 @@ from sun_crumb.core.reference import constant, table
 
 @dataclass(frozen=True, slots=True)
 class Measure:
-    """Something that a recipe is judged by itself by: its name, its unit, and what little and much of it are like."""
+    """Something that a recipe is judged by itself by: its name, its unit, what little and much of it are like, and the least room that bakers differ by."""
 
     key: str
     name: str
     unit: str
+    room: float
     less: str
     more: str
 
@@ -41,7 +42,7 @@ class Norm:
 def measures() -> dict[str, Measure]:
     """Return what recipes are judged by themselves by."""
     return {
-        row["key"]: Measure(row["key"], row["name"], row["unit"], row["less"], row["more"])
+        row["key"]: Measure(row["key"], row["name"], row["unit"], float(row["room"]), row["less"], row["more"])
         for row in table("norm_words")
     }
 
@@ -57,7 +58,7 @@ def absolutes(quantities: Mapping[str, float]) -> dict[str, float]:
     Returns
     -------
     dict
-        Water, sugars (all that dissolves), fat, structure and gas [g in 100 g]; liquid by what holds it [g/g], absent where nothing does.
+        Water, sugars (all that dissolves), fat, structure and gas [g in 100 g]; soda over acid [meq/kg]; liquid by what holds it [g/g], absent where nothing does.
     """
     mass = quantities["mass"] or 1.0
     found = {
@@ -66,6 +67,7 @@ def absolutes(quantities: Mapping[str, float]) -> dict[str, float]:
         "fat": 100 * quantities["fat"] / mass,
         "structure": 100 * quantities["structure"] / mass,
         "lift": 100 * quantities["lift"] / mass,
+        "alkali": 1000 * quantities["alkali"] / mass,
     }
     if quantities["holding"] > HELD * mass:
         found["liquid"] = quantities["liquid"] / quantities["holding"]
@@ -91,8 +93,9 @@ def norms(family: str, base: str = "") -> dict[str, Norm]:
     for key, told in measures().items():
         values = [one[key] for one in held if key in one]
         if values:
-            middle = sum(values) / len(values)
-            found[key] = Norm(told, max(min(values) - room * middle, 0.0), max(values) + room * middle)
+            wide = max(room * abs(sum(values) / len(values)), told.room)
+            least = min(values) - wide
+            found[key] = Norm(told, least if key == "alkali" else max(least, 0.0), max(values) + wide)
     return found
 
 

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from functools import cache
 from math import sqrt
@@ -33,8 +33,12 @@ class Pattern:
 
 
 def _is_mixed_in(key: str) -> bool:
-    """Return whether a food of a pattern is part of the mix: only nuts, chips and berries lie in it whole."""
-    return not shipped_pantry()[key].has_role("nut") or shipped_pantry()[key].has_role("flour")
+    """Return whether a food of a pattern is part of the mix: only nuts, chips and dried fruit lie in it whole."""
+    food = shipped_pantry()[key]
+    return key not in WHOLE and (not food.has_role("nut") or food.has_role("flour", "paste") or key.endswith("_butter"))
+
+
+WHOLE = frozenset({"chocolate_chips", "white_chocolate", "raisin", "sugar_free_chips"})
 
 
 @cache
@@ -60,6 +64,17 @@ def _shares() -> tuple[tuple[Pattern, tuple[float, ...]], ...]:
 
 def _vector(shares: Mapping[str, float]) -> tuple[float, ...]:
     return (*(shares[kind] for kind in KINDS), *(FLAGS[flag] * (shares[flag] > 0) for flag in FLAGS))
+
+
+def nearest(family: str, lines: Iterable[FormulaLine]) -> Pattern | None:
+    """Return the pattern of a family that lines come nearest to, None where it has none."""
+    mine = _vector(makeup(lines))
+    found = [
+        (sum((a - b) ** 2 for a, b in zip(mine, theirs, strict=True)), n)
+        for n, (p, theirs) in enumerate(_shares())
+        if p.family == family
+    ]
+    return patterns()[min(found)[1]] if found else None
 
 
 def distances(shares: Mapping[str, float]) -> dict[str, float]:

@@ -27,7 +27,7 @@ class Verdict:
     """One metric before and after. ``deviation`` is against the wanted value: parts of it, or meq/g for alkali.
 
     ``level`` is balanced within one band, strained within two, off beyond; ``words`` say what it is like to eat,
-    ``told`` how far it is off, with its unit.
+    ``told`` how far it is off, with its unit. ``norm`` is where the family's patterns lie, in the unit of ``before`` and ``after``.
     """
 
     key: str
@@ -39,6 +39,7 @@ class Verdict:
     level: Level
     words: str
     told: str
+    norm: tuple[float, float] | None = None
 
     @property
     def limits(self) -> tuple[float, float]:
@@ -63,7 +64,8 @@ class Gauge:
     scale: float
     band: tuple[float, float]
     sweeter: float = SWEETER
-    norm: tuple[float, float] = (0.0, inf)
+    norm: tuple[float, float] | None = None
+    water_norm: tuple[float, float] = (0.0, inf)
 
     def ratio(self, after: dict[str, float]) -> float:
         """Return the metric of these quantities; 0 where there is nothing to divide by."""
@@ -108,7 +110,7 @@ def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0, sw
     """
     found = []
     water = norms(family.key).get("water")
-    norm = (water.low, water.high) if water else (0.0, inf)
+    water_norm = (water.low, water.high) if water else (0.0, inf)
     for key, band in family.bands.items():
         metric = METRICS[key]
         # Moisture of a dessert that holds no flour goes by its mass.
@@ -119,7 +121,20 @@ def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0, sw
         if key != "alkali" and abs(wanted) < 1e-9:
             continue
         scale = 1.0 if key == "alkali" else max(wanted, metric.floor)
-        found.append(Gauge(metric, *_texture(key, family.key), below, old, wanted, scale, band, sweeter, norm))
+        found.append(
+            Gauge(
+                metric,
+                *_texture(key, family.key),
+                below,
+                old,
+                wanted,
+                scale,
+                band,
+                sweeter,
+                _norm(family, key, below),
+                water_norm,
+            )
+        )
     return found
 
 
@@ -166,10 +181,23 @@ def verdicts(
             level = "strained"
         words = _words(gauge, off, reach, new, _water_in(before), _water_in(after))
         key, told = gauge.metric.key, gauge.told(off)
-        found.append(Verdict(key, gauge.name, gauge.old, new, off, gauge.band, level, words, told))
+        found.append(Verdict(key, gauge.name, gauge.old, new, off, gauge.band, level, words, told, gauge.norm))
     if is_baked and (before["browning"] > 0.002 * before["mass"] or after["browning"] > 0.002 * after["mass"]):
         found.append(_browning(before, after))
     return found
+
+
+# Which norm a metric has, and what it is to be divided by to be in the metric's unit; liquid goes by what holds it alone.
+_NORM_OF = {"water": ("water", 100), "fat": ("fat", 100), "structure": ("structure", 100), "bulk": ("sugars", 100), "lift": ("lift", 100), "liquid": ("liquid", 1)}  # fmt: skip
+
+
+def _norm(family: Family, metric: str, below: str) -> tuple[float, float] | None:
+    """Return where the family's patterns lie by a metric, in its own unit; None where they tell nothing of it."""
+    name, per = _NORM_OF.get(metric, ("", 1))
+    found = norms(family.key).get(name)
+    if found is None or (metric == "liquid" and below == "mass"):
+        return None
+    return found.low / per, found.high / per
 
 
 @cache
@@ -188,7 +216,7 @@ def _water_in(quantities: dict[str, float]) -> float:
 
 def _moist(gauge: Gauge, off: float, words: str, old: float, new: float) -> str:
     """Return words on moisture that are true of the water itself, *old* and *new* in 100 g [g], and of what the family holds of it."""
-    low, high = gauge.norm
+    low, high = gauge.water_norm
     if off > 0:
         if new < old - 0.5:
             return "looser"

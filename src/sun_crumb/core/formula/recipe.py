@@ -112,6 +112,10 @@ class Formula:
         """Return the heaviest component, of all or of some: the main one, which makes the pieces and takes what must come in."""
         return max(self.components if among is None else among, key=lambda c: self.only(c).mass_g, default="")
 
+    def component_is_heaviest_of(self, whole: Formula) -> bool:
+        """Return whether this component is the main one of the *whole* recipe."""
+        return bool(self.lines) and self.lines[0].component == whole.heaviest()
+
     @property
     def is_weighed(self) -> bool:
         """Whether most of its lines are told by weight or in millilitres: such a recipe goes on in grams."""

@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Container, Iterable, Iterator
+from collections.abc import Container, Iterable, Iterator, Sequence
 from dataclasses import dataclass, replace
 
-from sun_crumb.core.balance import Family, families, nature_of
+from sun_crumb.core.balance import Family, Nature, Verdict, as_mixed, families, nature_of
 from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.offers.addition import Addition
@@ -17,6 +17,7 @@ from sun_crumb.core.offers.stand_ins import must_go
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.solving.model import Share
 from sun_crumb.core.solving.problem import LIMITS, Problem
+from sun_crumb.core.telling.unmet import ComponentBalance
 from sun_crumb.core.wish.goals import DEFINITIONS, Goals
 
 
@@ -26,7 +27,8 @@ class Part:
 
     With a problem the lines stand in an order of their own, not the recipe's.
 
-    ``flavours`` are what may stand in for sweetness there: of the main one only.
+    ``flavours`` are what may stand in for sweetness there: of the main one only. ``nature`` is what kind of dessert it was taken for, None where the
+    baker said it.
     """
 
     component: str
@@ -34,6 +36,7 @@ class Part:
     positions: list[int]
     problem: Problem | None
     flavours: tuple[Flavour, ...] = ()
+    nature: Nature | None = None
 
 
 def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
@@ -47,7 +50,8 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
         A lock names a line that does not exist.
     """
     parts = [(c, formula.only(c), _positions(formula, c)) for c in formula.components]
-    kinds = {c: _family(formula, c, goals) for c, _, _ in parts}
+    found = {c: nature_of(formula, c) for c, _, _ in parts if c not in goals.families}
+    kinds = {c: found[c].family if c in found else families()[goals.families[c]] for c, _, _ in parts}
     _check(formula, goals, kinds)
     solved = {c: part for c, part, positions in parts if _is_solved(part, goals, positions, kinds[c])}
     heaviest = formula.heaviest(solved)
@@ -64,8 +68,7 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
             continue
         part, positions = _in_order(part, positions)
         family = kinds[component]
-        if "body" in family.traits:
-            part = replace(part, lines=tuple(replace(line, is_body=True) for line in part.lines))
+        part = replace(part, lines=as_mixed(part.lines, family))
         locks = locks_of(part, positions, goals, family)
         own_goals = replace(
             goals,
@@ -85,6 +88,7 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
             positions,
             Problem(part, family, goals, extra, locks, allowed, share, seasoned, as_it_falls, expected),
             told,
+            found.get(component),
         )
 
 
@@ -206,7 +210,15 @@ def _mass(parts: list[tuple[str, Formula, list[int]]], components: Container[str
     return sum(part.mass_g for c, part, _ in parts if c in components)
 
 
-def _family(formula: Formula, component: str, goals: Goals) -> Family:
-    if component in goals.families:
-        return families()[goals.families[component]]
-    return nature_of(formula, component).family
+def balance_of(part: Part, judged: Sequence[Verdict], residual: str = "") -> ComponentBalance:
+    """Return the balance of a component, with what kind of dessert it was taken for and how surely."""
+    assert part.problem is not None
+    family, nature = part.problem.family, part.nature
+    if nature is None:
+        return ComponentBalance(part.component, family.key, family.name, tuple(judged), residual)
+    others = tuple(families()[key] for key, share in nature.ranked if share >= WORTH_ASKING)
+    return ComponentBalance(part.component, family.key, family.name, tuple(judged), residual, nature.confidence, others)
+
+
+# A family less likely than this is not offered [1] (judgement).
+WORTH_ASKING = 0.05

@@ -11,7 +11,7 @@ from sun_crumb.core.offers.moves import is_cuttable
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.rework.parts import Part, parts_of, share_of
+from sun_crumb.core.rework.parts import Part, balance_of, parts_of, share_of
 from sun_crumb.core.rework.preview import as_it_was
 from sun_crumb.core.solving.model import Share, Solved, solve
 from sun_crumb.core.solving.problem import Problem
@@ -185,7 +185,7 @@ class _Made:
         )
         self.passed += passed_caps(problem, grams)
         residual = _residual(problem, exact, grams)
-        self.balances.append(ComponentBalance(part.component, family.key, family.name, tuple(judged), residual))
+        self.balances.append(balance_of(part, judged, residual))
         is_main = part.component == self.main
         self.told.append((part.component, consequences(problem, grams, judged, is_main=is_main)))
         self.lines += _explained(problem, grams, lines, part.positions, self.cup)

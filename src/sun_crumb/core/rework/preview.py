@@ -8,7 +8,7 @@ from dataclasses import dataclass, replace
 from sun_crumb.core.balance import verdicts
 from sun_crumb.core.formula import Formula, FormulaLine, Totals, total
 from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.rework.parts import locks_of, parts_of, share_of
+from sun_crumb.core.rework.parts import balance_of, locks_of, parts_of, share_of
 from sun_crumb.core.solving.model import Kept
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.telling.unmet import ComponentBalance
@@ -99,9 +99,7 @@ class Drag:
                 judged = verdicts(
                     problem.gauges, problem.before, problem.quantities_at(grams), is_baked=problem.family.is_baked
                 )
-                balances.append(
-                    ComponentBalance(part.component, problem.family.key, problem.family.name, tuple(judged))
-                )
+                balances.append(balance_of(part, judged))
             old = len(part.positions)
             rows += [
                 (part.positions[n] if n < old else None, part.component, x.ingredient.key, x.grams)

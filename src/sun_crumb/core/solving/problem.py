@@ -154,7 +154,9 @@ class Problem:
     def _added(self, addition: Addition) -> FormulaLine:
         """Return an addition as a line of 0 g: mixed in, unless it takes the place of something that lies in the crumb whole."""
         if addition.replaces is not None:
-            return replace(self.formula.lines[addition.replaces], ingredient=addition.ingredient, grams=0.0, text="")
+            was = self.formula.lines[addition.replaces]
+            # Ground almonds are part of the crumb, and so are the seeds that stand in for them.
+            return replace(was, ingredient=addition.ingredient, grams=0.0, text="", is_crushed=not was.is_inclusion)
         # Nuts or chips that the baker wants in lie in the crumb whole.
         is_whole = (
             addition.set_g is not None

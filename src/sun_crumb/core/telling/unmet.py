@@ -6,14 +6,14 @@ from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from typing import Literal
 
-from sun_crumb.core.balance import Verdict
+from sun_crumb.core.balance import Family, Verdict
 from sun_crumb.core.balance.verdicts import FAR_BROWNER
 from sun_crumb.core.formula import Formula, Totals
 from sun_crumb.core.offers.addition import capped_share
 from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.offers.stand_ins import no_stand_in
 from sun_crumb.core.pantry import Ingredient, diets
-from sun_crumb.core.reference import table
+from sun_crumb.core.reference import constant, table
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.wish.eaters import eaters
 from sun_crumb.core.wish.goals import CAPS, DEFINITIONS, Goals
@@ -46,13 +46,23 @@ class Unmet:
 
 @dataclass(frozen=True, slots=True)
 class ComponentBalance:
-    """The balance of one component; ``residual`` says what rounding its amounts moved."""
+    """The balance of one component; ``residual`` says what rounding its amounts moved.
+
+    ``confidence`` is how likely its family is (1 where the baker said it), ``candidates`` the families that it may be.
+    """
 
     component: str
     family: str
     family_name: str
     verdicts: tuple[Verdict, ...]
     residual: str = ""
+    confidence: float = 1.0
+    candidates: tuple[Family, ...] = ()
+
+    @property
+    def is_sure(self) -> bool:
+        """Whether nobody need be asked what kind of dessert it is."""
+        return self.confidence >= constant("family_sure")
 
 
 def unmet_goals(
