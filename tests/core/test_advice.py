@@ -154,8 +154,10 @@ class Cautions(CloseTo):
             ("frosting", "stays cold"), ("sauce", "stick blender"),
         ):  # fmt: skip
             with self.subTest(kind):
-                self.assertTrue(any(words in line for line in cautions(batter(4, milk=100), set(), [kind])))
-                self.assertFalse(any(words in line for line in cautions(batter(4, milk=100), set(), ["butter_cake"])))
+                self.assertTrue(any(words in line for line in cautions(batter(4, milk=100), set(), [families()[kind]])))
+                self.assertFalse(
+                    any(words in line for line in cautions(batter(4, milk=100), set(), [families()["butter_cake"]]))
+                )
 
     def test_polyols_by_the_portion(self) -> None:
         many, few = batter(4, xylitol=60, milk=100), batter(8, xylitol=60, milk=100)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from sun_crumb.core.balance import contribution, families, guess_family, judge, measure
+from sun_crumb.core.balance import contribution, families, judge, measure, nature_of
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reference import constant
 from tests.support import CloseTo, formula_of, lines_of
@@ -96,11 +96,11 @@ class Families(CloseTo):
         cases = {
             "Victoria sponge\n200 g flour\n200 g sugar\n200 g butter\n4 eggs": "butter_cake",
             "Sponge\n120 g flour\n120 g sugar\n4 eggs": "foam_cake",
-            "Coffee layers\n250 g mascarpone\n200 ml cream\n80 g sugar\n200 g sponge fingers\n300 ml coffee": "custard",
+            "Coffee layers\n250 g mascarpone\n200 ml cream\n80 g sugar\n200 g sponge fingers\n300 ml coffee": "layered_cream",
             "Chocolate slab\n200 g dark chocolate\n100 g butter\n60 g golden syrup\n150 g digestive biscuits": "no_bake",
             "Cinnamon buns\n500 g strong flour\n7 g dried yeast\n60 g sugar\n250 ml milk\n60 g butter\n1 egg": "yeast_dough",
-            "Lemon drizzle\n80 g sugar\n90 ml lemon juice": "sauce",
-            "Drizzle\n150 g icing sugar\n15 ml lemon juice": "frosting",
+            "Lemon drizzle\n80 g sugar\n90 ml lemon juice": "soaking_syrup",
+            "Drizzle\n150 g icing sugar\n15 ml lemon juice": "glaze",
             "Plain cake\n200 g flour\n150 g sugar\n150 g butter\n3 eggs\n60 ml milk": "butter_cake",
             "Blueberry muffins\n250 g flour\n100 g sugar\n200 ml milk\n1 egg\n150 g blueberries": "quick_bread",
             "Fudgy brownies\n100 g flour\n200 g sugar\n150 g butter\n50 g cocoa\n3 eggs": "brownie",
@@ -114,10 +114,10 @@ class Families(CloseTo):
         for text, family in cases.items():
             formula = formula_of(text)
             with self.subTest(text.split("\n")[0]):
-                self.assertEqual(guess_family(formula.title, "", formula.lines).key, family)
+                self.assertEqual(nature_of(formula, "").family.key, family)
 
     def test_a_filling_called_crumble_is_fruit(self) -> None:
         text = "Plum crumble\nFor the filling:\n600 g plums\n75 g sugar\nFor the crumble:\n150 g flour\n90 g sugar\n100 g butter"
         formula = formula_of(text)
-        guesses = [guess_family(formula.title, c, formula.only(c).lines).key for c in formula.components]
-        self.assertEqual(guesses, ["fruit", "shortbread"])
+        guesses = [nature_of(formula, c).family.key for c in formula.components]
+        self.assertEqual(guesses, ["fruit", "crumble"])

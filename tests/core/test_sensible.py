@@ -41,8 +41,9 @@ class Cuts(CloseTo):
         self.assertClose(cut_of(made), 0.2, absolute=0.03)
         sweetness = next(v for v in made.balance[0].verdicts if v.key == "sweetness")
         self.assertGreater(sweetness.deviation, 0.2)
-        self.assertEqual(sweetness.level, "balanced")
-        self.assertEqual([u.goal for u in made.unmet if u.goal == "sweetness"], [])
+        # Much sweeter than was asked is told, and is no balance.
+        self.assertEqual(sweetness.level, "strained")
+        self.assertEqual([u.goal for u in made.unmet], ["sweetness"])
 
     def test_sweeter_than_the_original_is_a_fault(self) -> None:
         made = plan(CAKE, path="zero", cut=0.1, keep_sweet=1.3, cupboard=("stevia_erythritol",))
@@ -162,9 +163,9 @@ For the frosting:
 
     def test_advice_says_which_component(self) -> None:
         text = "Cake\nServes 8\n200 g flour\n200 g sugar\n200 g butter\n4 eggs\n2 tsp baking powder\nFor the glaze:\n100 g icing sugar\n20 ml milk"
-        advice = plan(text, path="unrefined").advice
+        advice = plan(text, path="unrefined", cupboard=("honey",)).advice
         self.assertTrue(any(told.startswith("The base: browns sooner") for told in advice), advice)
-        alone = plan(text.split("For the glaze")[0], path="unrefined").advice
+        alone = plan(text.split("For the glaze")[0], path="unrefined", cupboard=("honey",)).advice
         self.assertTrue(any(told.startswith("Browns sooner") for told in alone), alone)
 
     def test_only_the_main_component_makes_the_pieces(self) -> None:
@@ -182,8 +183,6 @@ For the frosting:
         )
         pale = plan(icing.format("200 g cream cheese"), path="fruit")
         self.assertEqual({x.component for x in pale.lines if x.ingredient == "date_paste"}, {""})
-        dark = plan(icing.format("100 g butter\n40 g cocoa powder"), path="fruit")
-        self.assertIn("frosting", {x.component for x in dark.lines if x.ingredient == "date_paste"})
         asked = plan(icing.format("200 g cream cheese"), path="fruit", cupboard=("date_paste",))
         self.assertIn("frosting", {x.component for x in asked.lines if x.ingredient == "date_paste"})
 
@@ -199,7 +198,7 @@ For the frosting:
         made = plan(text, path="fruit")
         self.assertEqual(made.balance[0].family, "meringue")
         self.assertFalse(any(x.ingredient in ("milk", "date_paste") for x in made.lines))
-        cakes = "Pancakes\nMakes 12\n200 g flour\n50 g sugar\n2 eggs\n250 ml milk\n2 tsp baking powder"
+        cakes = "Pancakes\nMakes 12\n200 g flour\n90 g sugar\n2 eggs\n250 ml milk\n2 tsp baking powder"
         told = " ".join(plan(cakes, path="unrefined", cupboard=("honey",)).advice)
         self.assertIn("under the pan", told)
         self.assertNotIn("oven", told)
@@ -224,7 +223,8 @@ For the frosting:
         for part, text in (
             (1 / 32, "1/32 tsp"),
             (1 / 16, "1/16 tsp"),
-            (3 / 32, "3/32 tsp"),
+            (3 / 32, "1/16 + 1/32 tsp"),
+            (7 / 32, "⅛ + 1/16 tsp"),
             (0.25, "¼ tsp"),
             (1, "1 tsp"),
         ):

@@ -19,7 +19,7 @@ from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.rework.parts import parts_of
-from sun_crumb.core.solving.model import _Build, solve
+from sun_crumb.core.solving.model import Share, _together, solve
 from sun_crumb.core.wish import Goals, eaters, paths
 from tests.support import CAKE, CloseTo, formula_of, most_of
 from tests.support.plans import LOAF, grams_of, plan
@@ -64,7 +64,13 @@ class WholeThings(CloseTo):
 
     def test_an_egg_gives_way_where_nothing_else_is_wet_and_stays_when_told_to(self) -> None:
         text = "Ginger cookies\nMakes 20\n150 g butter\n180 g sugar\n1 egg\n260 g flour\n1 tsp baking soda"
-        goals = {"path": "unrefined", "cut": 0.5, "keep_sweet": 0.8, "cupboard": ("maple_syrup",)}
+        goals = {
+            "path": "unrefined",
+            "cut": 0.5,
+            "keep_sweet": 0.8,
+            "cupboard": ("maple_syrup",),
+            "families": {"": "cookie"},
+        }
         free = plan(text, **goals)
         self.assertEqual((free.status, grams_of(free, "egg")), ("balanced", 25))
         self.assertIn("g of water; water would be", next(x.reason for x in free.lines if x.ingredient == "egg"))
@@ -258,11 +264,11 @@ class Proof(CloseTo):
             part = next(p for p in parts_of(formula_of(text), Goals(path=path, cut=0.5), PANTRY) if p.problem)
             assert part.problem is not None
             problem = part.problem
-            solved = solve(problem)
-            assert solved is not None and solved[1]
+            solved = solve([problem], Share(0.5))
+            assert solved is not None and solved[0].is_proven
 
-            build = next(b for b in (_Build(problem, hard) for hard in (True, False)) if b.m.solve() is not None)
-            model = build.m
+            tried = (_together([problem], Share(0.5), hard) for hard in (True, False))
+            model, (build,) = next(pair for pair in tried if pair[0].solve() is not None)
             found = model.solve()
             assert found is not None
             whole = [k for k, integer in enumerate(model.is_integer) if integer]

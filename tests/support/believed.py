@@ -16,7 +16,7 @@ from sun_crumb.core.rework import Plan
 from sun_crumb.core.wish import Goals, paths
 
 PANTRY = shipped_pantry()
-FOREIGN = frozenset("wheat gluten milk egg treenut peanut soy sesame coconut sulphite lupin mustard celery fish crustacean mollusc animal meat".split())  # fmt: skip
+FOREIGN = frozenset(["wheat", "gluten", "milk", "egg", "treenut", "peanut", "soy", "sesame", "coconut", "sulphite", "lupin", "mustard", "celery", "fish", "crustacean", "mollusc", "animal", "meat"])  # fmt: skip
 SWEET = ("sugar", "syrup", "paste", "puree", "bulk", "intense")
 GUT = {"erythritol_g": 15, "xylitol_g": 10, "sorbitol_g": 10, "maltitol_g": 10, "inulin_g": 8, "allulose_g": 20}
 DRINKS = frozenset({"milk", "water", "yoghurt", "kefir", "buttermilk"})
@@ -245,9 +245,12 @@ def _crystal(lines: list[FormulaLine], kind: str, stand_ins: tuple[str, ...]) ->
         c = line.ingredient.per_100g
         if line.ingredient.key in stand_ins:
             whole += (c.maltitol_g + c.allulose_g) * line.grams / 100
-        elif line.ingredient.has_role("sugar") and not line.ingredient.has_role("syrup"):
-            if kind != "white" or line.ingredient.group == "refined":
-                whole += c.sucrose_g * line.grams / 100
+        elif (
+            line.ingredient.has_role("sugar")
+            and not line.ingredient.has_role("syrup")
+            and (kind != "white" or line.ingredient.group == "refined")
+        ):
+            whole += c.sucrose_g * line.grams / 100
     return whole
 
 

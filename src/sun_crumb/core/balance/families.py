@@ -46,6 +46,16 @@ class Family:
         """Whether it goes into an oven that browns it."""
         return "no_oven" not in self.traits
 
+    @property
+    def is_in_a_pan(self) -> bool:
+        """Whether it browns in a pan or in fat, and not in the oven."""
+        return bool({"in_a_pan", "fried"} & self.traits)
+
+    @property
+    def browns(self) -> bool:
+        """Whether heat browns it, in the oven or in a pan."""
+        return self.is_baked or self.is_in_a_pan
+
     def is_among(self, keys: Collection[str]) -> bool:
         """Return whether a table's *keys* name this family, or one that it is a kind of; ``!key`` leaves one out again."""
         for key in self.kin:

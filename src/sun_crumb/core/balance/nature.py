@@ -106,7 +106,11 @@ def nature_of(formula: Formula, component: str) -> Nature:
     title_weight = TITLE_BESIDE_A_HEADING if named and is_main else 1.0 if is_main or not component else TITLE_OF_A_PART
     portion = _said(formula.unit, "portion") if is_main else {}
     method = _done(formula, component, is_alone=is_alone)
+    # Whole fruit and nuts in a crumb are not what tells its kind; in a filling they are.
+    crumb = makeup([line for line in lines if not line.is_inclusion])
+    apart = distances(crumb) if crumb != shares else {}
     for key, far in distances(shares).items():
+        far = min(far, apart.get(key, far))
         score[key] += PATTERN * max(1 - far / FAR, -1.0)
         score[key] += named.get(key, 0.0) + title_weight * titled.get(key, 0.0)
         score[key] += portion.get(key, 0.0) + method.get(key, 0.0)

@@ -15,7 +15,7 @@ from sun_crumb.core.reference import constant, table
 
 Level = Literal["balanced", "strained", "off"]
 # How much sweeter than asked is no fault, and how many times the reducing sugar is more than advice about the oven (judgement).
-SWEETER, FAR_BROWNER = 0.2, 4.0
+SWEETER, FAR_BROWNER = 0.2, 6.0
 # What is said of moisture must be true of the water; so much above the norm nothing bakes through [g in 100 g] (judgement).
 MOIST_WORDS, TOLD_WATER_G = frozenset({"drier", "wetter"}), 4.0
 # Crumb with hardly any reducing sugar browns by its milk and flour, as if it held this share of it.
@@ -150,7 +150,7 @@ def judge(family: Family, before: dict[str, float], after: dict[str, float], kee
     keep_sweet
         Sweetness wanted, as a share of the original's.
     """
-    return verdicts(gauges(family, before, keep_sweet), before, after, is_baked=family.is_baked)
+    return verdicts(gauges(family, before, keep_sweet), before, after, is_baked=family.browns)
 
 
 def verdicts(
@@ -214,19 +214,15 @@ def _water_in(quantities: dict[str, float]) -> float:
     return 100 * quantities["water"] / quantities["mass"] if quantities["mass"] else 0.0
 
 
-def _moist(gauge: Gauge, off: float, words: str, old: float, new: float) -> str:
+def _moist(gauge: Gauge, reach: float, words: str, old: float, new: float) -> str:
     """Return words on moisture that are true of the water itself, *old* and *new* in 100 g [g], and of what the family holds of it."""
     low, high = gauge.water_norm
-    if off > 0:
+    if reach > 0:
         if new < old - 0.5:
             return "looser"
-        return (
-            f"{words.split(',')[0]}, the centre may never bake through"
-            if new > high + TOLD_WATER_G
-            else words
-            if new > high
-            else "moister"
-        )
+        if new > high + TOLD_WATER_G:
+            return f"{words.split(',')[0]}, the centre may never bake through"
+        return words if new > high or reach > 2 else "moister"
     if new > old + 0.5 or new > low:
         return "firmer, moist still" if new > low else "firmer"
     return words
@@ -239,7 +235,7 @@ def _words(gauge: Gauge, off: float, reach: float, new: float, old_water: float,
         return "as before"
     words = gauge.more if off > 0 else gauge.less
     if gauge.metric.key == "liquid" and gauge.name == "Moisture" and words.split(",")[0] in MOIST_WORDS:
-        words = _moist(gauge, off, words, old_water, new_water)
+        words = _moist(gauge, reach, words, old_water, new_water)
     return words if abs(reach) > 1 else f"a touch {words.split(',')[0]}"
 
 

@@ -52,12 +52,12 @@ def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard
         As rework does.
     """
     plan = rework(formula, goals, pantry, cup)
-    if plan.status == "balanced":
+    if is_held(plan):
         return []
 
     def holds(wish: Goals) -> Plan | None:
         found = rework(formula, wish, pantry, cup)
-        return found if found.status == "balanced" else None
+        return found if is_held(found) else None
 
     found = [
         *_less(goals, holds),
@@ -68,6 +68,11 @@ def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard
         *_as_usual(goals, holds),
     ]
     return sorted(found or _together(goals, holds), key=lambda r: (round(r.size, 3), r.goal))
+
+
+def is_held(plan: Plan) -> bool:
+    """Return whether a plan is a way to have a wish: balanced, but for an oven that must be much milder."""
+    return plan.status == "balanced" or {u.goal for u in plan.unmet} <= {"browning", "diet"}
 
 
 def _less(goals: Goals, holds: Holds) -> Iterator[Relaxation]:
@@ -151,7 +156,7 @@ def _together(goals: Goals, holds: Holds) -> list[Relaxation]:
         "most_free_sugar_g": None,
         "most_cost": None,
         # As sweet as the path would have it by itself.
-        "keep_sweet": replace(goals, keep_sweet=None).wanted_sweetness,
+        "keep_sweet": None,
     }
     if any(getattr(goals, name) for name in free if name != "keep_sweet"):
         wish = replace(goals, **free)

@@ -180,9 +180,7 @@ class _Made:
         self.is_proven = self.is_proven and is_proven
         self.families.append(family)
         lines = problem.lines_at(grams)
-        judged = verdicts(
-            problem.gauges, problem.before, problem.quantities_at(grams), is_baked=problem.family.is_baked
-        )
+        judged = verdicts(problem.gauges, problem.before, problem.quantities_at(grams), is_baked=problem.family.browns)
         self.passed += passed_caps(problem, grams)
         residual = _residual(problem, exact, grams)
         self.balances.append(balance_of(part, judged, residual))

@@ -97,7 +97,7 @@ class Drag:
                 problem, grams = next(solved)
                 lines = problem.lines_at(grams)
                 judged = verdicts(
-                    problem.gauges, problem.before, problem.quantities_at(grams), is_baked=problem.family.is_baked
+                    problem.gauges, problem.before, problem.quantities_at(grams), is_baked=problem.family.browns
                 )
                 balances.append(balance_of(part, judged))
             old = len(part.positions)

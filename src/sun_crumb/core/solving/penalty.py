@@ -14,7 +14,7 @@ INSIDE, BEYOND, FAR, OUTSIDE = 0.15, 2.0, 6.0, 40.0
 # What being called strained costs a rounded plan, however little it lies outside its stretch: a spoon less may undo it.
 EDGE = 0.4
 # What a shortfall of the whole cut costs, and an overshoot: the cut gives way only when the dessert would fail.
-CUT_SHORT, CUT_OVER = 400.0, 8.0
+CUT_SHORT, CUT_OVER = 400.0, 25.0
 
 Stretches = tuple[tuple[float, float], ...]
 
@@ -29,7 +29,7 @@ def stretches(gauge: Gauge, side: float, *, is_felt: bool = False) -> Stretches:
     if is_sweetness and side > 0:
         room = room_for_sweetness(gauge)
         near = min(room, gauge.sweeter / gauge.band[1])
-        return (near, INSIDE), (room - near, BEYOND / 2), (inf, FAR)
+        return (near, INSIDE), (room - near, 2 * INSIDE), (inf, FAR)
     return (1.0, INSIDE), (1.0, BEYOND), (inf, BEYOND if is_felt else FAR if is_sweetness else OUTSIDE)
 
 

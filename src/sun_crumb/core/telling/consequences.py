@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import re
 from collections.abc import Iterable, Iterator
 from math import ceil, floor
 
@@ -19,8 +18,7 @@ from sun_crumb.core.solving.rules import MOST_DISSOLVED
 from sun_crumb.core.telling.unmet import Unmet
 from sun_crumb.core.wish.goals import Goals
 
-# What is a batter and sees no oven; and what a difference must come to before it is told (common practice).
-_IN_A_PAN = re.compile(r"\b(?:pancake|waffle|cr[eê]pe|blini|drop scone|fritter|griddle)s?\b|doughnut", re.I)
+# What a difference must come to before it is told (common practice).
 TOLD_MASS, TOLD_WATER, TOLD_ACTIVITY, TOLD_SUGAR = 0.05, 0.06, 0.006, 0.7
 
 
@@ -29,7 +27,7 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     family, formula = problem.family, problem.formula
     after, before, lines = problem.quantities_at(grams), problem.before, problem.lines_at(grams)
     added = [r.line.ingredient for r, g in zip(problem.rows, grams, strict=True) if r.addition is not None and g > 0]
-    found = list(_in_the_oven(problem, after, verdicts, added)) if family.is_baked else []
+    found = list(_in_the_oven(problem, after, verdicts, added)) if family.browns else []
     erythritol = _held(lines, "erythritol_g")
     if "ground" in family.traits and erythritol > MOST_DISSOLVED * after["water"]:
         found.append(
@@ -51,11 +49,11 @@ def _in_the_oven(
 ) -> Iterator[str]:
     """Give what the oven needs to know: colour, water, what drinks slowly."""
     formula, before = problem.formula, problem.before
-    if oven := _oven(verdicts, formula):
+    if oven := _oven(verdicts, formula, problem.family):
         yield oven
     wetter = after["water"] / after["mass"] - before["water"] / before["mass"]
     if wetter > TOLD_WATER:
-        yield f"{100 * wetter:.0f} g more water in every 100 g of batter: allow {_longer(formula)}, and trust the skewer."
+        yield f"{100 * wetter:.0f} g more water in every 100 g of batter: allow {_longer(formula, problem.family)}, and trust the skewer."
     if any("thirsty" in a.traits for a in added):
         yield "Let the batter rest 10 minutes before the tin: what was added drinks slowly."
 
@@ -114,14 +112,14 @@ def _stage(before: dict[str, float], after: dict[str, float], added: list[Ingred
     return told
 
 
-def _oven(verdicts: Iterable[Verdict], formula: Formula) -> str | None:
+def _oven(verdicts: Iterable[Verdict], formula: Formula, family: Family) -> str | None:
     """Return what to do with the oven, or None where the browning stays near the original's."""
     browning = next((v for v in verdicts if v.key == "browning"), None)
     if browning is None or browning.level == "balanced":
         return None
     times = f"{browning.deviation + 1:.1f}" if browning.deviation < 9 else "over 10"
     drop, why = constant("browning_drop_c"), f"Browns sooner ({times} times the reducing sugar)"
-    if _IN_A_PAN.search(formula.title):
+    if family.is_in_a_pan:
         return f"{why}: a milder heat under the pan, and turn sooner."
     setting = f"{drop:.0f} °C (25 °F) lower"
     if formula.oven is not None:
@@ -142,8 +140,8 @@ def _sooner(minutes: int) -> int:
     return minutes - max(min(5, minutes // 6), 1) if minutes > 1 else 1
 
 
-def _longer(formula: Formula) -> str:
-    if _IN_A_PAN.search(formula.title):
+def _longer(formula: Formula, family: Family) -> str:
+    if family.is_in_a_pan:
         return "a little longer"
     if formula.bake_minutes is None:
         return "5 to 10 minutes more"
