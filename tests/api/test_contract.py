@@ -23,6 +23,8 @@ class Contract(WithApplication):
         return {
             "read": {"text": "Cake\n100 g sugar"},
             "analyse": {"lines": [line], "servings": 4},
+            "check": {"lines": [line, flour], "servings": 4, "title": "Sponge"},
+            "check_recipe": {"families": {"": "butter_cake"}},
             "keep_recipe": {"title": "x", "servings": 4, "lines": [line, flour]},
             "change_recipe": {"revision": recipe["revision"], "title": "y"},
             "rework_recipe": {"path": "less"},

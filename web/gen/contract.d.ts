@@ -1711,6 +1711,8 @@ export interface components {
             before_g: number;
             /** After G */
             after_g: number;
+            /** Household Before */
+            household_before: string;
             /** Household */
             household: string;
             /** Words */

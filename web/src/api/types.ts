@@ -24,6 +24,7 @@ export type Metric = Schemas['MetricOut']
 export type PathSide = Schemas['PathSideOut']
 export type FrontierPoint = Schemas['FrontierPointOut']
 export type Relaxation = Schemas['RelaxationOut']
+export type Checked = Schemas['CheckedOut']
 export type Difference = Schemas['DifferenceOut']
 
 /** A wish with nothing of the path's left open. */

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Plan } from '../api/types'
 import CrumbLines from './CrumbLines.vue'
+import KindAsked from './KindAsked.vue'
 import SunArc from './SunArc.vue'
 
 const props = defineProps<{
@@ -50,11 +51,17 @@ const verdict = computed(
           <option v-for="family in families" :key="family.key" :value="family.key">{{ family.name }}</option>
         </select>
       </label>
+      <KindAsked
+        v-if="!part.is_sure && part.candidates.length > 1"
+        :component="part.component"
+        :candidates="part.candidates"
+        @choose="emit('family', part.component, $event)"
+      />
       <CrumbLines :metrics="part.metrics" :label="`Balance ${part.component}`" />
       <p v-if="part.residual" class="quiet small residual">{{ part.residual }}</p>
     </section>
     <p v-if="!plan.is_proven" class="quiet small">
-      A good plan, not proven the best: the search ran out of time.
+      A good plan, not proven the best: the search came to its limit.
     </p>
     <slot />
   </aside>

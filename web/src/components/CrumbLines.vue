@@ -18,6 +18,7 @@ const rows = computed(() => props.metrics.map(crumbLine))
       <span class="name" aria-hidden="true">{{ row.name }}</span>
       <svg :viewBox="`0 0 ${LINE.width} 22`" role="img" :aria-label="row.says">
         <line class="whole" x1="4" :x2="LINE.width - 4" y1="11" y2="11" />
+        <line v-if="row.norm" class="norm" :x1="row.norm[0]" :x2="row.norm[1]" y1="17" y2="17" />
         <line class="band" :x1="LINE.middle - LINE.half" :x2="LINE.middle + LINE.half" y1="11" y2="11" />
         <circle class="ring" :cx="row.ringX" cy="11" r="5" />
         <g class="mark" :style="{ transform: `translate(${row.markX}px, 11px)` }">
@@ -50,6 +51,10 @@ li {
 }
 .whole {
   stroke: var(--hair);
+  stroke-width: 2;
+}
+.norm {
+  stroke: color-mix(in srgb, var(--leaf) 55%, var(--paper));
   stroke-width: 2;
 }
 .band {

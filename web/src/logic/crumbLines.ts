@@ -12,6 +12,8 @@ export interface CrumbLine {
   mark: Mark
   markX: number
   ringX: number
+  /** Where desserts of this kind usually lie, from left to right; null where nothing tells. */
+  norm: [number, number] | null
   says: string
 }
 
@@ -41,6 +43,7 @@ export function crumbLine(metric: Metric): CrumbLine {
     mark: MARKS[metric.level],
     markX: place(metric.deviation, metric.band),
     ringX: place(original, metric.band),
+    norm: metric.norm && [place(metric.norm[0] ?? 0, metric.band), place(metric.norm[1] ?? 0, metric.band)],
     says: `${metric.name}: ${metric.words}, ${LEVELS[metric.level]}`,
   }
 }

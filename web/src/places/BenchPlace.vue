@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { api, ApiError, ask } from '../api/client'
 import type { BenchGoals, Difference, Method, PathSide, PlanLine } from '../api/types'
 import BalancePanel from '../components/BalancePanel.vue'
+import CheckPanel from '../components/CheckPanel.vue'
 import CutCurve from '../components/CutCurve.vue'
 import GoalSentence from '../components/GoalSentence.vue'
 import MethodSteps from '../components/MethodSteps.vue'
@@ -18,6 +19,7 @@ import { useCutCurve } from '../composables/useCutCurve'
 import { useKeys } from '../composables/useKeys'
 import { usePathSides } from '../composables/usePathSides'
 import { isoDay } from '../logic/days'
+import { draft } from '../logic/draft'
 import { plural } from '../logic/format'
 import { saveFile } from '../logic/saveFile'
 import { useBench } from '../stores/bench'
@@ -61,7 +63,9 @@ function preset(key: string): BenchGoals {
   const path = household.choices?.paths.find((p) => p.key === key)?.preset
   if (!path) throw new Error(`no path ${key}`)
   const own = Object.fromEntries(OWN.map((name) => [name, path[name]]))
-  return { ...path, diets: household.settings.diets, ...bench.goals, ...own, most_new: null }
+  const kinds = draft<Record<string, Record<string, string>>>('kinds', {})[String(props.id)]
+  const start = { ...path, diets: household.settings.diets, families: kinds ?? path.families }
+  return { ...start, ...bench.goals, ...own, most_new: null }
 }
 
 /** The goals of the kept version that the address names, or of the last one kept, or the blend's presets. */
@@ -131,6 +135,10 @@ function leaveOut(line: PlanLine): void {
     without: [...(bench.goals?.without ?? []).filter((k) => k !== line.ingredient), line.ingredient],
     including: (bench.goals?.including ?? []).filter((k) => k !== line.ingredient),
   })
+}
+
+function setFamily(component: string, family: string): void {
+  bench.change({ families: { ...bench.goals?.families, [component]: family } })
 }
 
 function takeRelaxation(changes: Record<string, unknown>): void {
@@ -310,6 +318,12 @@ watch(
       <router-link v-else-if="!bench.recipe" to="/recipes">Back to the shelf</router-link>
     </p>
 
+    <CheckPanel
+      v-if="!bench.plan && bench.checked"
+      :components="bench.checked"
+      :families="household.choices?.families ?? []"
+      @family="setFamily"
+    />
     <div v-if="bench.plan" class="work" :aria-busy="bench.isWorking">
       <div>
         <PlanTable
@@ -329,9 +343,7 @@ watch(
         :plan="bench.plan"
         :limit="household.settings.daily_limit_g"
         :families="household.choices?.families ?? []"
-        @family="
-          (component, family) => bench.change({ families: { ...bench.goals?.families, [component]: family } })
-        "
+        @family="setFamily"
       >
         <WishHelp
           v-if="bench.plan.status !== 'balanced'"

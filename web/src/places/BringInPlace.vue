@@ -2,6 +2,7 @@
 import { computed, nextTick, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import FileButtons from '../components/FileButtons.vue'
+import KindAsked from '../components/KindAsked.vue'
 import NumberField from '../components/NumberField.vue'
 import PortionKinds from '../components/PortionKinds.vue'
 import RecipeText from '../components/RecipeText.vue'
@@ -35,6 +36,15 @@ const method = computed(() => {
     .filter(Boolean)
     .join(' · ')
 })
+/** What each component is taken for, where there is no doubt. */
+const kinds = computed(() =>
+  store.kinds
+    .filter((part) => part.is_sure)
+    .map((part) =>
+      part.component ? `${part.component}: ${part.family_name}` : `taken for a ${part.family_name}`,
+    )
+    .join(' · '),
+)
 const told = computed(() => (store.kept.servings ? null : store.reading?.portions))
 const isGuess = computed(() => !store.kept.servings && (!told.value?.count || told.value.is_assumed))
 /** What the number of portions was read from, and what they are cut from. */
@@ -226,6 +236,15 @@ onMounted(() => void store.read())
             </ul>
           </details>
           <p v-if="method" class="small quiet method">{{ method }}</p>
+          <template v-for="part in store.kinds" :key="part.component">
+            <KindAsked
+              v-if="!part.is_sure && part.candidates.length > 1"
+              :component="part.component"
+              :candidates="part.candidates"
+              @choose="store.setFamily(part.component, $event).catch(notices.complain)"
+            />
+          </template>
+          <p v-if="kinds" class="small quiet">{{ kinds }}</p>
           <PortionKinds
             v-model="store.kept.portions"
             :components="store.components"

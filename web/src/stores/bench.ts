@@ -38,6 +38,7 @@ export const useBench = defineStore('bench', () => {
       plan.value = undefined
       settled.value = undefined
       around.glances.value = {}
+      around.checked.value = undefined
     }
     problem.value = ''
     const found = await ask(api.GET('/api/recipes/{recipe_id}', { params: { path: { recipe_id: id } } }))
@@ -101,9 +102,15 @@ export const useBench = defineStore('bench', () => {
       isPreview.value = false
       problem.value = ''
       around.relaxed.value = undefined
+      around.checked.value = undefined
     } catch (error) {
       problem.value =
         error instanceof ApiError ? error.message : 'This could not be computed; the last plan stays.'
+      if (error instanceof ApiError && error.code === 'nothing_to_rework') {
+        // Nothing to take out: then it is judged by itself.
+        plan.value = undefined
+        await around.check().catch(() => undefined)
+      }
     } finally {
       isWorking.value = false
     }

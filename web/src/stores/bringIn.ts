@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { api, ApiError, ask } from '../api/client'
-import type { Decision, PortionKind, Reading, Recipe, Role, Schemas, ShownLine } from '../api/types'
+import type { Checked, Decision, PortionKind, Reading, Recipe, Role, Schemas, ShownLine } from '../api/types'
 import { useLatest } from '../composables/useLatest'
 import { clientKey, draft, keepDraft } from '../logic/draft'
 
@@ -15,6 +15,8 @@ interface Kept {
   ownYields: Record<string, number>
   /** What the baker says that a line of the text is, by its words. */
   roles: Record<string, Role>
+  /** What kind of dessert the baker says that a component is. */
+  families: Record<string, string>
   clientKey: string
 }
 
@@ -28,6 +30,7 @@ const EMPTY: Kept = {
   portions: [],
   ownYields: {},
   roles: {},
+  families: {},
   clientKey: '',
 }
 
@@ -36,9 +39,12 @@ export const useBringIn = defineStore('bringIn', () => {
   const kept = ref<Kept>({ ...EMPTY, ...draft<Partial<Kept>>('bringIn', {}) })
   const reading = ref<Reading>()
   const analysis = ref<Schemas['AnalysisOut'] | null>(null)
+  /** What each component was taken for, and how surely. */
+  const kinds = ref<Checked[]>([])
   const problem = ref('')
   const isReading = ref(false)
   const latestRead = useLatest<Reading>()
+  const latestKinds = useLatest<Schemas['CheckOut']>()
   const latestTotals = useLatest<Schemas['AnalysisOut']>()
 
   watch(kept, (value) => value.text.length <= MOST_CHARACTERS && keepDraft('bringIn', value), { deep: true })
@@ -144,6 +150,7 @@ export const useBringIn = defineStore('bringIn', () => {
   async function total(): Promise<void> {
     if (!weighed.value.length) {
       analysis.value = null
+      kinds.value = []
       return
     }
     const answer = await latestTotals((signal) =>
@@ -160,6 +167,35 @@ export const useBringIn = defineStore('bringIn', () => {
       ),
     )
     if (answer) analysis.value = answer
+    await judge()
+  }
+
+  /** Asks what kind of dessert each component is. */
+  async function judge(): Promise<void> {
+    const families = Object.fromEntries(
+      Object.entries(kept.value.families).filter(([component]) => components.value.includes(component)),
+    )
+    const found = await latestKinds((signal) =>
+      ask(
+        api.POST('/api/check', {
+          body: {
+            lines: weighed.value,
+            servings: servings.value,
+            unit: unit.value,
+            title: (reading.value?.title ?? '').slice(0, 200),
+            method: (reading.value?.steps ?? []).join('\n').slice(0, 20_000),
+            families,
+          },
+          signal,
+        }),
+      ),
+    )
+    if (found) kinds.value = found.components
+  }
+
+  async function setFamily(component: string, family: string): Promise<void> {
+    kept.value.families = { ...kept.value.families, [component]: family }
+    await judge()
   }
 
   async function decide(line: ShownLine, decision: Decision | undefined): Promise<void> {
@@ -188,12 +224,14 @@ export const useBringIn = defineStore('bringIn', () => {
         },
       }),
     )
+    if (Object.keys(kept.value.families).length)
+      keepDraft('kinds', { ...draft('kinds', {}), [recipe.id]: kept.value.families })
     clear()
     return recipe
   }
 
   function clear(): void {
-    kept.value = { ...EMPTY, decisions: {}, portions: [], ownYields: {} }
+    kept.value = { ...EMPTY, decisions: {}, portions: [], ownYields: {}, families: {} }
     reading.value = undefined
     analysis.value = null
     problem.value = ''
@@ -205,6 +243,8 @@ export const useBringIn = defineStore('bringIn', () => {
   return {
     bringFile,
     setRole,
+    kinds,
+    setFamily,
     leftOut,
     kept,
     reading,

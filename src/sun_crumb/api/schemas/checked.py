@@ -29,6 +29,7 @@ class MendOut(Out):
     name: str
     before_g: To2
     after_g: To2
+    household_before: str
     household: str
     words: str
 

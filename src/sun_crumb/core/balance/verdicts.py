@@ -27,7 +27,7 @@ class Verdict:
     """One metric before and after. ``deviation`` is against the wanted value: parts of it, or meq/g for alkali.
 
     ``level`` is balanced within one band, strained within two, off beyond; ``words`` say what it is like to eat,
-    ``told`` how far it is off, with its unit. ``norm`` is where the family's patterns lie, in the unit of ``before`` and ``after``.
+    ``told`` how far it is off, with its unit. ``norm`` is where the family's patterns lie, as deviations.
     """
 
     key: str
@@ -80,6 +80,13 @@ class Gauge:
     def reach(self, off: float) -> float:
         """Return a deviation in bands, with its sign."""
         return off / (self.band[1] if off > 0 else self.band[0])
+
+    def norm_off(self) -> tuple[float, float] | None:
+        """Return where the family's patterns lie, as deviations from what is wanted."""
+        if self.norm is None:
+            return None
+        low, high = ((x - self.wanted) / self.scale for x in self.norm)
+        return low, high
 
     def told(self, off: float) -> str:
         """Return a deviation with its unit: per cent, but grams in 100 g of water and meq/kg of acid and soda."""
@@ -181,7 +188,7 @@ def verdicts(
             level = "strained"
         words = _words(gauge, off, reach, new, _water_in(before), _water_in(after))
         key, told = gauge.metric.key, gauge.told(off)
-        found.append(Verdict(key, gauge.name, gauge.old, new, off, gauge.band, level, words, told, gauge.norm))
+        found.append(Verdict(key, gauge.name, gauge.old, new, off, gauge.band, level, words, told, gauge.norm_off()))
     if is_baked and (before["browning"] > 0.002 * before["mass"] or after["browning"] > 0.002 * after["mass"]):
         found.append(_browning(before, after))
     return found

@@ -57,6 +57,7 @@ class Mend:
     name: str
     before_g: float
     after_g: float
+    household_before: str
     household: str
     words: str
 
@@ -200,7 +201,11 @@ def _mends(
     is_weighed: bool,
     cup: CupStandard,
 ) -> Iterator[Mend]:
-    """Give for each measure that is off the smallest change of one line that brings it back and puts nothing else out."""
+    """Give for each measure that is off the smallest change of one line that brings it back and puts nothing else out.
+
+    Of two that change one line the same way the further one does for both.
+    """
+    changes: dict[int, tuple[float, list[Measured]]] = {}
     for one in measured:
         if one.level == "fine" or one.key not in found:
             continue
@@ -208,22 +213,33 @@ def _mends(
         if best is None:
             continue
         _, n, grams = best
-        line = lines[n]
-        text, told_g = household_amount(line.ingredient, grams, cup, is_weighed=is_weighed)
-        after = absolutes(measure([*lines[:n], line.at(told_g), *lines[n + 1 :]])).get(one.key, 0.0)
-        yield Mend(
-            line.component,
-            line.ingredient.key,
-            line.ingredient.name,
-            line.grams,
-            told_g,
-            text,
-            f"{one.name.lower()} {_told(one.value)} before, {_told(after)} after ({one.unit})",
-        )
+        before = lines[n].grams
+        there, mended = changes.get(n, (before, []))
+        if (there - before) * (grams - before) < 0:
+            continue
+        further = max(there, grams, key=lambda g: abs(g - before))
+        changes[n] = further, [*mended, one]
+    for n, (grams, mended) in changes.items():
+        yield _mend(lines, n, grams, mended, is_weighed, cup)
+
+
+def _mend(
+    lines: Sequence[FormulaLine], n: int, grams: float, mended: Sequence[Measured], is_weighed: bool, cup: CupStandard
+) -> Mend:
+    line = lines[n]
+    text, told_g = household_amount(line.ingredient, grams, cup, is_weighed=is_weighed)
+    was = household_amount(line.ingredient, line.grams, cup, is_weighed=is_weighed)[0]
+    after = absolutes(measure([*lines[:n], line.at(told_g), *lines[n + 1 :]]))
+    words = "; ".join(
+        f"{one.name.lower()} {_told(one.value)} before, {_told(after.get(one.key, 0.0))} after ({one.unit})"
+        for one in mended
+    )
+    return Mend(line.component, line.ingredient.key, line.ingredient.name, line.grams, told_g, was, text, words)
 
 
 def _told(value: float) -> str:
-    return f"{value:.0f}" if abs(value) >= 10 else f"{value:.1f}" if abs(value) >= 1 else f"{value:.2f}"
+    text = f"{value:.0f}" if abs(value) >= 10 else f"{value:.1f}" if abs(value) >= 1 else f"{value:.2f}"
+    return text.replace("-", "−")
 
 
 def _tries(lines: Sequence[FormulaLine], found: Mapping[str, Norm], key: str) -> Iterator[tuple[float, int, float]]:
@@ -251,12 +267,8 @@ def _strain(held: Mapping[str, float], found: Mapping[str, Norm], but: str) -> f
 
 
 def _verdict(family: Family, measured: Sequence[Measured], warnings: Sequence[str]) -> str:
-    """Return what the whole comes to, in a sentence."""
+    """Return what the whole comes to, in short sentences without figures."""
     off = [one for one in measured if one.level != "fine"]
     if not off and not warnings:
         return f"In balance, by what is usual for this kind ({family.name})."
-    told = [
-        f"{one.name.lower()} {_told(one.value)} where {_told(one.low)} to {_told(one.high)} is usual: {one.words}"
-        for one in off
-    ]
-    return "; ".join(told).capitalize() + "." if told else warnings[0]
+    return " ".join(f"{one.name}: {one.words}." for one in off) or "In balance, but for this:"

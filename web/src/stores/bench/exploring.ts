@@ -2,6 +2,7 @@ import { computed, ref, type Ref } from 'vue'
 import { api, ask } from '../../api/client'
 import type {
   BenchGoals,
+  Checked,
   FrontierPoint,
   Goals,
   PathGlance,
@@ -16,6 +17,7 @@ const WORDS = { balanced: 'balanced', strained: 'at its edge', unmet: 'falls sho
 export function exploring(recipe: Ref<Recipe | undefined>, goals: Ref<BenchGoals | undefined>) {
   const glances = ref<Record<string, PathGlance>>({})
   const relaxed = ref<Relaxation[]>()
+  const checked = ref<Checked[]>()
   const eaters = computed(() => JSON.stringify([goals.value?.diets, goals.value?.avoid, goals.value?.eaters]))
   const at = () => ({ path: { recipe_id: recipe.value?.id ?? 0 } })
 
@@ -65,5 +67,14 @@ export function exploring(recipe: Ref<Recipe | undefined>, goals: Ref<BenchGoals
     if (goals.value === wish) relaxed.value = found.relaxations
   }
 
-  return { glances, relaxed, eaters, sides, glance, frontier, nudges, relax }
+  /** Judges the recipe by itself, each component as the kind of dessert that the baker says it is. */
+  async function check(): Promise<void> {
+    if (!recipe.value) return
+    const id = recipe.value.id
+    const body = { families: goals.value?.families ?? {} }
+    const found = await ask(api.POST('/api/recipes/{recipe_id}/check', { params: at(), body }))
+    if (recipe.value?.id === id) checked.value = found.components
+  }
+
+  return { checked, check, glances, relaxed, eaters, sides, glance, frontier, nudges, relax }
 }
