@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Checked } from '../api/types'
-import { grams } from '../logic/format'
 import KindAsked from './KindAsked.vue'
 
 const props = defineProps<{
@@ -14,7 +13,7 @@ const emit = defineEmits<{ family: [component: string, family: string] }>()
 const isFine = computed(() => props.components.every((part) => part.is_in_balance))
 
 const told = (value: number): string =>
-  value.toFixed(Math.abs(value) >= 10 ? 0 : Math.abs(value) >= 1 ? 1 : 2)
+  value.toFixed(Math.abs(value) >= 10 ? 0 : Math.abs(value) >= 1 ? 1 : 2).replace('-', '−')
 </script>
 
 <template>
@@ -43,7 +42,7 @@ const told = (value: number): string =>
       </ul>
       <ul v-if="part.mends.length" class="mends">
         <li v-for="mend in part.mends" :key="mend.ingredient + mend.words">
-          <b>{{ mend.name }}: {{ mend.household }}</b> instead of {{ grams(mend.before_g) }}:
+          <b>{{ mend.name }}: {{ mend.household }}</b> instead of {{ mend.household_before }}:
           {{ mend.words }}
         </li>
       </ul>
@@ -68,6 +67,9 @@ const told = (value: number): string =>
 </template>
 
 <style scoped>
+section {
+  margin-top: 16px;
+}
 article {
   margin-top: 12px;
   max-width: 46rem;
