@@ -41,6 +41,7 @@ bench: develop build chromium
 	$(PY) -m bench.run
 	$(PY) -m bench.reading
 	$(PY) -m bench.golden
+	$(PY) -m bench.believed
 	$(PY) -m bench.shelf
 	$(PY) -m bench.screens
 

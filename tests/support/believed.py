@@ -215,7 +215,9 @@ def _floors(original: Formula, goals: Goals, plan: Plan) -> Iterator[str]:
             line.ingredient.tags & goals.excluded for line in before if line.ingredient.has_role("sugar", "syrup")
         )
         if family.crystal_floor and ruled_out and plan.status == "balanced":
-            yield f"balanced, without the sugar that a {family.key} stands on"
+            old, new = (_crystal(lines, family.crystal_kind, family.stand_ins) for lines in (before, after))
+            if new < 0.98 * family.crystal_floor * old:
+                yield f"balanced, without the sugar that a {family.key} stands on"
         if family.crystal_floor and not goals.locks and not ruled_out:
             old, new = (_crystal(lines, family.crystal_kind, family.stand_ins) for lines in (before, after))
             if old > 5 and new < 0.98 * family.crystal_floor * old:

@@ -68,7 +68,15 @@ class Family:
 
 
 def as_mixed(lines: Iterable[FormulaLine], family: Family) -> tuple[FormulaLine, ...]:
-    """Return the lines of a component as this kind of dessert holds them: the fruit of a filling is the thing itself, chocolate is melted."""
+    """Return the lines of a component as this kind of dessert holds them: the fruit of a filling is the thing itself, chocolate is melted.
+
+    Parameters
+    ----------
+    lines
+        A component's weighed lines [g].
+    family
+        What it is.
+    """
     found = []
     for line in lines:
         is_body = "body" in family.traits or (

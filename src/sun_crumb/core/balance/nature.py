@@ -194,5 +194,11 @@ def _holds(condition: str, shares: Mapping[str, float]) -> bool:
 
 
 def natures(formula: Formula) -> dict[str, Nature]:
-    """Return the family of every component, by its name."""
+    """Return the family of every component, by its name.
+
+    Parameters
+    ----------
+    formula
+        The whole recipe.
+    """
     return {component: nature_of(formula, component) for component in formula.components}

@@ -32,6 +32,7 @@ MENDED = {
     "alkali": ("leaven", "acid"),
 }
 LEAST, MOST, STEPS = 0.4, 2.2, 36
+LEAST_LEAVEN = 0.05
 
 
 @dataclass(frozen=True, slots=True)
@@ -251,7 +252,8 @@ def _tries(lines: Sequence[FormulaLine], found: Mapping[str, Norm], key: str) ->
             continue
         for step in range(1, STEPS + 1):
             for sign in (1, -1):
-                share = 1 + sign * step * (MOST - 1 if sign > 0 else 1 - LEAST) / STEPS
+                least = LEAST_LEAVEN if key in BAKED_ONLY else LEAST
+                share = 1 + sign * step * (MOST - 1 if sign > 0 else 1 - least) / STEPS
                 trial = absolutes(measure([*lines[:n], line.at(share * line.grams), *lines[n + 1 :]]))
                 if key in trial and not found[key].reach(trial[key]) and _strain(trial, found, key) <= worst + 1e-9:
                     yield abs(share - 1) * line.grams / mass + 0.05 * abs(share - 1), n, share * line.grams

@@ -7,9 +7,10 @@ from dataclasses import replace
 from functools import cache
 
 from sun_crumb.core.balance import Family
-from sun_crumb.core.formula import Formula
+from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.offers.addition import KINDS, Addition, Kind
 from sun_crumb.core.offers.levers import levers_in
+from sun_crumb.core.offers.moves import is_cuttable
 from sun_crumb.core.offers.stand_ins import stood_in
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reference import table
@@ -91,7 +92,14 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
             continue
         if not is_wished and not suits(ingredient, family, formula):
             continue
+        if goals.cupboard is None and "shares" in path.traits and _is_itself_cut(ingredient, goals):
+            continue
         yield _addition(ingredient, row, is_wished=is_wished)
+
+
+def _is_itself_cut(ingredient: Ingredient, goals: Goals) -> bool:
+    """Return whether a sweetener brings the very sugar that is cut: honey for sugar is no help where free sugar counts."""
+    return is_cuttable(FormulaLine(ingredient, 1.0), goals.counted)
 
 
 def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:

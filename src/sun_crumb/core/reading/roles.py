@@ -318,11 +318,19 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
             continue
         last = text.lower().split()[-1].rstrip("s")
         is_part = text.lower().split()[-1] in word_list("component")
-        if not known[n].has_food or is_part or any(last in below.text.lower() for below in found[n + 1 : n + 7]):
+        is_early = n <= EARLY and not any(own[k] & weighed for k in range(n))
+        if (
+            not known[n].has_food
+            or is_part
+            or is_early
+            or any(last in below.text.lower() for below in found[n + 1 : n + 7])
+        ):
             own[n].add("heads")
 
 
 MOST_WORDS_OF_A_PART = 3
+# Before any weighed food a short line in the first few is the title, portions or the name of a part.
+EARLY = 3
 # A line of a table of nutrition, as labels and pages have it.
 _NUTRIENT = re.compile(
     r"^\W*(?:per\s+\w+\s*:?|calories|energy|kcal|(?:total |added |of which )?(?:sugars?|fats?)|saturate[sd](?:\s+fat)?|(?:total\s+)?carb(?:ohydrate)?s?|fib(?:re|er)|protein|"

@@ -26,6 +26,7 @@ from sun_crumb.core.telling.unmet import (
     ComponentBalance,
     Status,
     Unmet,
+    lost_floor,
     passed_caps,
     ruled_out_by,
     status_of,
@@ -181,7 +182,7 @@ class _Made:
         self.families.append(family)
         lines = problem.lines_at(grams)
         judged = verdicts(problem.gauges, problem.before, problem.quantities_at(grams), is_baked=problem.family.browns)
-        self.passed += passed_caps(problem, grams)
+        self.passed += [*passed_caps(problem, grams), *lost_floor(problem, grams)]
         residual = _residual(problem, exact, grams)
         self.balances.append(balance_of(part, judged, residual))
         is_main = part.component == self.main

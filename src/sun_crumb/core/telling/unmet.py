@@ -153,6 +153,27 @@ def passed_caps(problem: Problem, grams: list[float]) -> list[Unmet]:
     return found
 
 
+def lost_floor(problem: Problem, grams: list[float]) -> list[Unmet]:
+    """Return that too little is left of the sugar that this kind of dessert stands on, where a diet or the baker took it out."""
+    floor = problem.family.crystal_floor
+    crystal = [problem.crystal_per_gram(row.line.ingredient) for row in problem.rows]
+    old = sum(c * row.original_g for c, row in zip(crystal, problem.rows, strict=True))
+    new = sum(c * g for c, g in zip(crystal, grams, strict=True))
+    if not floor or old <= 0 or new >= (floor - FLOOR_SLACK) * old:
+        return []
+    told = f"{100 * new / old:.0f} % is left of the sugar that {problem.family.name} stands on, {100 * floor:.0f} % at least is needed"
+    why = (
+        f": {problem.family.why_floor[0].lower()}{problem.family.why_floor[1:].rstrip('.')}"
+        if problem.family.why_floor
+        else ""
+    )
+    return [Unmet("floor", floor, round(new / old, 4), told + why)]
+
+
+# What a spoon may leave below the floor [share].
+FLOOR_SLACK = 0.02
+
+
 def _why_short(goals: Goals, original: Formula, formula: Formula) -> str:
     """Return what keeps the cut from going further: lines that are never cut or that the baker has set, else the balance."""
     there = {(line.component, line.ingredient.key) for line in original.lines}
@@ -212,7 +233,7 @@ def _ruled_out(goals: Goals, original: Formula, formula: Formula) -> list[Unmet]
 def status_of(unmet: list[Unmet], balances: list[ComponentBalance]) -> Status:
     """Return balanced, strained (within two bands) or unmet; a diet that the recipe breaks is told, and no balance."""
     unmet = [u for u in unmet if u.goal != "diet"]
-    if any(u.goal in ("cut", "energy", "free_sugar", "cost", "including") for u in unmet) or any(
+    if any(u.goal in ("cut", "energy", "free_sugar", "cost", "including", "floor") for u in unmet) or any(
         v.level == "off" for b in balances for v in b.verdicts if v.key not in ("browning",)
     ):
         return "unmet"
