@@ -167,7 +167,8 @@ def _fruit(original: Formula, goals: Goals, plan: Plan) -> Iterator[str]:
                 line.grams for line in lines if line.ingredient.has_role("puree", "paste") and not line.is_inclusion
             )
             shares.append(fruit / max(sum(line.grams for line in lines), 1.0))
-        if shares[1] > max(most, shares[0] * 1.05) + 0.01:
+        # What is built on fruit, as a pumpkin pie, may hold more of it where the rest of it shrinks.
+        if shares[1] > max(most, shares[0] * (1.2 if shares[0] > most else 1.05)) + 0.01:
             yield f"{100 * shares[1]:.0f} % purée and paste in a {kin[0]} ({100 * shares[0]:.0f} % before)"
 
 

@@ -131,6 +131,7 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
     snap = _Snap(problem, cup)
     steps = _steps(problem, grams, cup)
     result = _on_grid(problem, grams, steps, snap)
+    _put_leftovers_back(problem, grams, result, steps, snap)
     # A sugar that is gone stays gone.
     free = {i: step for i, step in steps.items() if result[i] > 0}
     true_penalty = TruePenalty(problem)
@@ -202,6 +203,21 @@ def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float], snap
             if was and abs(result[i] - was) < 0.5 * step:
                 result[i] = was
     return result
+
+
+def _put_leftovers_back(
+    problem: Problem, grams: list[float], result: list[float], steps: dict[int, float], snap: _Snap
+) -> None:
+    """Keep a little of a cut sugar that would be gone, where without it a rule is broken."""
+
+    def breach(amounts: list[float]) -> float:
+        return sum(rule.breach(sum(map(mul, amounts, rule.per_gram.tolist()))) for rule in problem.rules)
+
+    for i, step in steps.items():
+        if result[i] == 0 and grams[i] > LEAST_G and (now := breach(result)) > NO_BREACH:
+            trial = [*result[:i], snap(i, ceil(grams[i] / step) * step), *result[i + 1 :]]
+            if breach(trial) < now:
+                result[i] = trial[i]
 
 
 def _improve(
