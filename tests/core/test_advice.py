@@ -167,7 +167,12 @@ class Cautions(CloseTo):
     def test_inulin_and_allulose_by_the_portion_and_the_law_only_for_what_came_in(self) -> None:
         self.assertTrue(any("wind" in line for line in cautions(batter(4, inulin=60, milk=100), set())))
         self.assertFalse(any("wind" in line for line in cautions(batter(12, inulin=60, milk=100), set())))
-        self.assertTrue(any("of allulose in a portion" in line for line in cautions(batter(2, allulose=60), set())))
+        self.assertTrue(
+            any(
+                "30 g of allulose (limit 20 g), 1.5 times what a sitting bears" in line
+                for line in cautions(batter(2, allulose=60), set())
+            )
+        )
         self.assertFalse(any("law may" in line for line in cautions(batter(8, allulose=60), set())))
         self.assertTrue(any("law may" in line for line in cautions(batter(8, allulose=60), {"allulose"})))
 

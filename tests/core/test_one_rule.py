@@ -81,7 +81,7 @@ class PerSitting(unittest.TestCase):
                 formula = batter(1, plain_flour=60, butter=40, white_sugar=30, egg=50, **{food: grams})
                 plan = rework(formula, Goals(path="less", cut=0.2), shipped_pantry())
                 with self.subTest(food, share=share):
-                    self.assertEqual(any(f"Over {most[key]:.0f} g of" in words for words in plan.cautions), is_told)
+                    self.assertEqual(any(f"(limit {most[key]:.0f} g)" in words for words in plan.cautions), is_told)
 
     def test_no_gram_is_counted_twice(self) -> None:
         fields = [name for sitting in sittings() for name in sitting.fields]

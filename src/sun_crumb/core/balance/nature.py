@@ -52,11 +52,11 @@ def _signs() -> dict[str, tuple[_Sign, ...]]:
 
 
 @cache
-def _phrases(*kinds: str) -> tuple[tuple[re.Pattern[str], _Sign], ...]:
+def _phrases(*kinds: str) -> tuple[tuple[str, re.Pattern[str], _Sign], ...]:
     """Return the phrases of signs, the longest first, singular or plural."""
     pairs = [(phrase, sign) for kind in kinds for sign in _signs().get(kind, ()) for phrase in sign.words]
     pairs.sort(key=lambda pair: -len(pair[0]))
-    return tuple((re.compile(rf"(?<!\w){re.escape(phrase)}(?:e?s)?(?!\w)"), sign) for phrase, sign in pairs)
+    return tuple((phrase, re.compile(rf"(?<!\w){re.escape(phrase)}(?:e?s)?(?!\w)"), sign) for phrase, sign in pairs)
 
 
 def _said(text: str, *kinds: str) -> dict[str, float]:
@@ -64,7 +64,9 @@ def _said(text: str, *kinds: str) -> dict[str, float]:
     found: dict[str, float] = {}
     left = re.sub(r"[^\w\s'-]", " ", text.lower())
     end = len(left.rstrip())
-    for pattern, sign in _phrases(*kinds):
+    for phrase, pattern, sign in _phrases(*kinds):
+        if phrase not in left:
+            continue
         for match in pattern.finditer(left):
             # "Ginger snap cheesecake" is a cheesecake.
             weight = 1.0 if match.end() >= end - 1 else INSIDE

@@ -5,7 +5,9 @@ from __future__ import annotations
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from functools import cache
-from math import sqrt
+
+import numpy as np
+import numpy.typing as npt
 
 from sun_crumb.core.balance.makeup import FLAGS, KINDS, makeup
 from sun_crumb.core.formula.recipe import FormulaLine
@@ -58,30 +60,30 @@ def patterns() -> tuple[Pattern, ...]:
 
 
 @cache
-def _shares() -> tuple[tuple[Pattern, tuple[float, ...]], ...]:
-    return tuple((pattern, _vector(makeup(pattern.lines))) for pattern in patterns())
+def _matrix() -> npt.NDArray[np.float64]:
+    """Return the patterns' shares (patterns x kinds and flags)."""
+    return np.array([_vector(makeup(pattern.lines)) for pattern in patterns()])
 
 
 def _vector(shares: Mapping[str, float]) -> tuple[float, ...]:
     return (*(shares[kind] for kind in KINDS), *(FLAGS[flag] * (shares[flag] > 0) for flag in FLAGS))
 
 
+def _apart(shares: Mapping[str, float]) -> npt.NDArray[np.float64]:
+    """Return how far a component made so is from each pattern, as a distance of shares."""
+    return np.sqrt(((_matrix() - np.array(_vector(shares))) ** 2).sum(axis=1))  # type: ignore[no-any-return]
+
+
 def nearest(family: str, lines: Iterable[FormulaLine]) -> Pattern | None:
     """Return the pattern of a family that lines come nearest to, None where it has none."""
-    mine = _vector(makeup(lines))
-    found = [
-        (sum((a - b) ** 2 for a, b in zip(mine, theirs, strict=True)), n)
-        for n, (p, theirs) in enumerate(_shares())
-        if p.family == family
-    ]
+    far = _apart(makeup(lines)).tolist()
+    found = [(far[n], n) for n, pattern in enumerate(patterns()) if pattern.family == family]
     return patterns()[min(found)[1]] if found else None
 
 
 def distances(shares: Mapping[str, float]) -> dict[str, float]:
     """Return how far a component made so is from the nearest pattern of each family, as a distance of shares (0 is the same)."""
-    mine = _vector(shares)
     found: dict[str, float] = {}
-    for pattern, theirs in _shares():
-        far = sqrt(sum((a - b) ** 2 for a, b in zip(mine, theirs, strict=True)))
+    for pattern, far in zip(patterns(), _apart(shares).tolist(), strict=True):
         found[pattern.family] = min(found.get(pattern.family, far), far)
     return found

@@ -15,7 +15,8 @@ from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.household import household_amount
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.solving.rules import MOST_DISSOLVED, sitting_share
+from sun_crumb.core.solving.rules import MOST_DISSOLVED
+from sun_crumb.core.sugars.sittings import sitting_share
 from sun_crumb.core.wish.goals import CAPS
 
 Level = Literal["fine", "off", "far"]

@@ -11,9 +11,8 @@ import numpy as np
 import numpy.typing as npt
 
 from sun_crumb.core.offers.addition import CAPPED_ROLES, capped_share
-from sun_crumb.core.pantry import Composition
 from sun_crumb.core.reference import constant
-from sun_crumb.core.sugars.sittings import sittings
+from sun_crumb.core.sugars.sittings import sitting_share
 
 if TYPE_CHECKING:
     from sun_crumb.core.solving.problem import Problem
@@ -85,11 +84,6 @@ def _sitting(problem: Problem) -> Rule:
     weights = np.array([sitting_share(row.line.ingredient.per_100g) for row in problem.rows])
     room = problem.formula.servings * problem.share * problem.goals.sitting_share
     return Rule("sitting", weights, -inf, max(room, _there(problem, weights)), max(room, 1e-6))
-
-
-def sitting_share(per_100g: Composition) -> float:
-    """Return the part of a sitting's limit that 1 g of a food is, summed over all that the gut minds (sittings.csv)."""
-    return sum(sitting.held_per_gram(per_100g) / sitting.most_g for sitting in sittings())
 
 
 def _dissolved(problem: Problem) -> Rule | None:

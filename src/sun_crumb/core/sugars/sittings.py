@@ -25,6 +25,11 @@ class Sitting:
         return float(sum(getattr(per_100g, name) for name in self.fields)) / 100
 
 
+def sitting_share(per_100g: Composition) -> float:
+    """Return the part of a sitting's limit that 1 g of a food is, summed over all that the gut minds."""
+    return sum(sitting.held_per_gram(per_100g) / sitting.most_g for sitting in sittings())
+
+
 @cache
 def sittings() -> tuple[Sitting, ...]:
     """Return the limits; no gram is counted by two of them."""

@@ -84,6 +84,35 @@ def by_the_book(
     return found
 
 
+# From this part of the mass on a pack in the EU must warn of its sugar alcohols (Regulation 1169/2011, Annex III).
+POLYOL_LABEL = 0.1
+
+
+def _polyols(formula: Formula) -> float:
+    return sum(x.ingredient.per_100g.polyols_g * x.grams for x in formula.lines) / 100
+
+
+def _sitting(formula: Formula) -> str:
+    """Return what a portion holds of all that the gut minds, where together it passes a sitting's limit; else nothing."""
+    held = [
+        (sum(one.held_per_gram(x.ingredient.per_100g) * x.grams for x in formula.lines) / formula.servings, one)
+        for one in sittings()
+    ]
+    together = sum(grams / one.most_g for grams, one in held)
+    if together <= 1 + SITTING_SLACK:
+        return ""
+    there = sorted(
+        (pair for pair in held if pair[0] > 0.05 * pair[1].most_g), key=lambda pair: -pair[0] / pair[1].most_g
+    )
+    told = " and ".join(f"{grams:.0f} g of {one.name} (limit {one.most_g:.0f} g)" for grams, one in there)
+    both = "together " if len(there) > 1 else ""
+    return f"A portion holds {told}, {both}{together:.1f} times what a sitting bears: {there[0][1].words}."
+
+
+# What a spoon may pass it by.
+SITTING_SLACK = 0.01
+
+
 def cautions(formula: Formula, added: set[str], kinds: Iterable[Family] = ()) -> list[str]:
     """Return the cautions for a recipe: by amount, by ingredient, by the *kinds* of dessert it holds, then the general.
 
@@ -100,11 +129,10 @@ def cautions(formula: Formula, added: set[str], kinds: Iterable[Family] = ()) ->
         for row in sorted(rows.values(), key=lambda r: not tags.get(r["tag"], False))
         if row["tag"] and row["tag"] in tags
     ]
-    for sitting in reversed(sittings()):
-        held = sum(sitting.held_per_gram(x.ingredient.per_100g) * x.grams for x in formula.lines) / formula.servings
-        if held > sitting.most_g:
-            told = f"Over {sitting.most_g:.0f} g of {sitting.name} in a portion ({held:.0f} g): {sitting.words}."
-            found.insert(0, told)
+    if told := _sitting(formula):
+        found.insert(0, told)
+    if formula.lines and _polyols(formula) > POLYOL_LABEL * formula.mass_g:
+        found.append(rows["polyol_label"]["words"])
     if any(line.ingredient.per_100g.allulose_g > 10 and line.ingredient.key in added for line in formula.lines):
         found.append(rows["allulose_law"]["words"])
     if any(

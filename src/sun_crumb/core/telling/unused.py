@@ -13,7 +13,7 @@ from sun_crumb.core.wish.goals import Goals
 
 def unused(goals: Goals, original: Formula, after: Formula, found: Sequence[Family], pantry: Pantry) -> Iterator[str]:
     """Give a sentence on the cupboard's sweeteners that a plan leaves there, each with its reason; none where all are used."""
-    held = {line.ingredient.key for line in (*original.lines, *after.lines) if line.grams > 0}
+    held = {line.ingredient.key for line in after.lines if line.grams > 0}
     left: dict[str, list[str]] = {}
     for key in goals.cupboard or ():
         if key not in held:
