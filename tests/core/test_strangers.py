@@ -32,7 +32,7 @@ class Written(unittest.TestCase):
             with self.subTest(truth.title):
                 self.assertTrue(scored.is_whole, scored)
 
-    def test_three_fresh_sets_stay_as_they_were_mended(self) -> None:
+    def test_fresh_sets_stay_as_they_were_mended(self) -> None:
         for text, title, count, oven, foods in FRESH:
             reading = read_recipe(text, PANTRY)
             found: dict[str, float] = {}

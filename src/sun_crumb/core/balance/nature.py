@@ -104,7 +104,8 @@ def nature_of(formula: Formula, component: str) -> Nature:
     is_alone = len(formula.components) == 1
     score = dict.fromkeys(families(), 0.0)
     named = _named(component, formula.title)
-    titled = _said(_name_of(formula.title), "name")
+    # Where nothing has a heading the title is one: "mince pie filling".
+    titled = _said(_name_of(formula.title), *(("name", "heading") if is_alone and not component else ("name",)))
     title_weight = TITLE_BESIDE_A_HEADING if named and is_main else 1.0 if is_main or not component else TITLE_OF_A_PART
     portion = _said(formula.unit, "portion") if is_main else {}
     method = _done(formula, component, is_alone=is_alone)
@@ -168,6 +169,7 @@ def _done(formula: Formula, component: str, *, is_alone: bool) -> dict[str, floa
 _HEAT = re.compile(
     r"\b(?:oven|bake[ds]?|baking(?! powder| soda| sheet| tray| paper| parchment)|preheat|gas mark|roast)\b", re.I
 )
+_BOILS = re.compile(r"\bboil|caramel|\bamber\b|soft[- ]?ball|crack|thermometer|\bsyrup\b|dissolv|simmer", re.I)
 # What an oven in the method, or none in one that is told at length, speaks against [score]; how long that is [characters].
 OVEN, OVEN_FOR_A_PART, TOLD_AT_LENGTH = 3.0, 0.3, 60
 
@@ -180,7 +182,9 @@ def _by_heat(score: dict[str, float], formula: Formula) -> None:
         is_cold = bool({"unheated", "unheated_starch"} & family.traits)
         if is_hot and is_cold:
             score[family.key] -= OVEN * weight
-        elif not is_hot and family.is_baked and len(formula.method) > TOLD_AT_LENGTH:
+        elif ("boiled" in family.traits and formula.method and not _BOILS.search(formula.method)) or (
+            not is_hot and family.is_baked and len(formula.method) > TOLD_AT_LENGTH
+        ):
             score[family.key] -= OVEN
 
 

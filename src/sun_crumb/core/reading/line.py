@@ -138,6 +138,10 @@ def _of_eggs(text: str) -> list[str] | None:
 
 def _parts_of_a_fruit(text: str) -> list[str] | None:
     """Read "zest and juice of 1 lemon" and "1 lemon, juice and zest" as one statement for each part."""
+    if halves := _ZESTED_AND_PART_JUICED.match(text):
+        return [f"{halves['count']} {halves['food']} zest", f"{halves['part']} {halves['food']} juice"]
+    if measured := _ZEST_OF_AND_JUICE.match(text):
+        return [f"{measured['count']} {measured['food']} zest", f"{measured['juice']} {measured['food']} juice"]
     if part := _PART_OF.match(text):
         kinds = [k for k in (part["part"], part["second"]) if k]
         rest = part["rest"]
@@ -150,6 +154,17 @@ def _parts_of_a_fruit(text: str) -> list[str] | None:
     if both := _BOTH_PARTS.match(text):
         return [f"{both['head']} {_part(both['a'])}", f"{both['head']} {_part(both['b'])}"]
     return None
+
+
+_CITRUS = r"(?P<food>lemon|lime|orange|grapefruit|clementine)s?"
+_ZESTED_AND_PART_JUICED = re.compile(
+    rf"^(?P<count>\d+|[½1]|one|two)\s+(?:unwaxed\s+|large\s+|small\s+)?{_CITRUS},?\s*(?:\(?)zest(?:ed)?\s*(?:,|and|&)\s*(?P<part>[½¼]|half|1|one|\d)\s*(?:of (?:it|them)\s*)?juiced?\)?$",
+    re.I,
+)
+_ZEST_OF_AND_JUICE = re.compile(
+    rf"^{_CITRUS},?\s*zest of (?P<count>\d+|one|two|three)\s*(?:and|&|\+)\s*juice\s*\(?(?P<juice>\d+\s*(?:ml|g|tbsp|tsp|cups?))\)?$",
+    re.I,
+)
 
 
 def _shared(text: str) -> list[str] | None:

@@ -136,10 +136,22 @@ def _run_on(raw: str) -> list[str]:
         return [f"{dashed[1]}:", *parts]
     if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
         prefix, rest = named[1], text[named.end() :]
+        if bare := _bare_foods(rest):
+            return [f"{prefix}:", *bare]
         if len(_split(rest)) < 2 and not (prefix.lower() in word_list("component") and _begins_food(rest)):
             return [raw]
         return [f"{prefix}:", *_split(rest)]
     return _split(text)
+
+
+def _bare_foods(rest: str) -> list[str]:
+    """Return the foods of a short list where only the first has an amount: "300 ml cream, jam"; none where the rest tells how."""
+    parts = [part.strip() for part in rest.rstrip(".").split(",")]
+    if len(parts) < 2 or not _begins_food(parts[0]) or "." in rest[:-1]:
+        return []
+    words = [set(re.findall(r"[^\W\d_]+", part.lower())) for part in parts[1:]]
+    is_food = all(1 <= len(w) <= 3 and not w & (word_list("neutral") | word_list("verb")) for w in words)
+    return parts if is_food and not any(re.search(r"\d", part) for part in parts[1:]) else []
 
 
 def _named_then_told(raw: str) -> tuple[str, str] | None:

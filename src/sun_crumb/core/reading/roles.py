@@ -224,7 +224,7 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
         found.add("imperative")
     if _SENTENCE_END.search(text):
         found.add("sentences")
-    if _TEMPERATURE.search(text):
+    if _TEMPERATURE.search(text) or re.match(r"oven\s*[:=]", text, re.I):
         found.add("temperature")
     return found
 

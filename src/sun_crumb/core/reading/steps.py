@@ -96,6 +96,12 @@ _NO_OVEN = re.compile(
 )
 
 
+def _before_the_heat(text: str) -> str:
+    """Return what a sentence says before its first number of three digits, as an oven's heat is."""
+    found = re.search(r"\b[1-5]\d\d\b", text)
+    return text[: found.start()] if found else text
+
+
 def _setting(text: str, *, is_oven: bool) -> Oven | None:
     """Return the setting that one sentence tells, unless it is the temperature of something else."""
     plain, fan = _celsius(text)
@@ -109,11 +115,7 @@ def _setting(text: str, *, is_oven: bool) -> Oven | None:
         return None
     if not is_oven and (_NO_OVEN.search(text) or not 120 <= (plain or fan or 0) <= 260):
         return None
-    if (
-        is_oven
-        and not re.search(r"\boven\b|pre-?heat|\bgas", text, re.I)
-        and _NO_OVEN.search(text.split(str(int(plain or fan or 0)))[0])
-    ):
+    if is_oven and not re.search(r"\boven\b|pre-?heat|\bgas", text, re.I) and _NO_OVEN.search(_before_the_heat(text)):
         return None
     return Oven(plain, False) if plain is not None else Oven(fan or 0.0, True)
 

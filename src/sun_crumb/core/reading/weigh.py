@@ -267,6 +267,9 @@ def _agrees(low: float, high: float, grams: float) -> bool:
     return low * (1 - AGREE) - slack <= grams <= high * (1 + AGREE) + slack
 
 
+_BY_THE_PACK = re.compile(r"(?:rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b", re.I)
+
+
 def _conflict(
     line: ParsedLine, ingredient: Ingredient, cup: CupStandard, first: float | None, stated: float | None
 ) -> Conflict | None:
@@ -281,6 +284,8 @@ def _conflict(
         return None
     if len(line.sums) <= 1 and (found := _masses_conflict(line)):
         return found
+    if _BY_THE_PACK.match(line.name):
+        return None  # a roll or a block of it weighs what it says
     for amount in (*line.sums, *line.also):
         if _mass(amount) is not None or (
             amount.unit is not None and units()[amount.unit].kind not in ("volume", "piece")
@@ -288,7 +293,8 @@ def _conflict(
             continue
         low, high = possible_grams(amount, ingredient, line.form)
         if high <= 0 or (
-            amount.unit is not None and amount.unit in ("packet", "can", "handful", "slice", "sprig", "knob", "scoop")
+            amount.unit is not None
+            and amount.unit in ("packet", "can", "handful", "slice", "sprig", "knob", "scoop", "sheet")
         ):
             continue
         # What is medium to one grower is large to another; eggs are sorted.
