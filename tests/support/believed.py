@@ -210,36 +210,40 @@ def _measured(original: Formula, goals: Goals, plan: Plan) -> Iterator[str]:
 
 def _floors(original: Formula, goals: Goals, plan: Plan) -> Iterator[str]:
     for balance in plan.balance:
-        family = families()[balance.family]
         before, after = _lines(original, balance.component), _lines(plan.after, balance.component)
-        ruled_out = any(
-            line.ingredient.tags & goals.excluded for line in before if line.ingredient.has_role("sugar", "syrup")
-        )
-        if family.crystal_floor and ruled_out and plan.status == "balanced":
-            old, new = (_crystal(lines, family.crystal_kind, family.stand_ins) for lines in (before, after))
-            if new < 0.98 * family.crystal_floor * old:
-                yield f"balanced, without the sugar that a {family.key} stands on"
-        if family.crystal_floor and not goals.locks and not ruled_out:
-            old, new = (_crystal(lines, family.crystal_kind, family.stand_ins) for lines in (before, after))
-            if old > 5 and new < 0.98 * family.crystal_floor * old:
-                yield f"{100 * new / old:.0f} % of the crystal sugar in a {family.key}, {100 * family.crystal_floor:.0f} at least"
-        erythritol, water = (
-            sum(getattr(line.ingredient.per_100g, name) * line.grams for line in after) / 100
-            for name in ("erythritol_g", "water_g")
-        )
-        if (
-            "ground" not in family.traits
-            and erythritol > 1.02 * 0.55 * water + 1
-            and erythritol > 5 + sum(line.ingredient.per_100g.erythritol_g * line.grams for line in before) / 100
-        ):
-            yield f"{erythritol:.0f} g of erythritol in {water:.0f} g of water"
-        if plan.status == "balanced":
-            for verdict in balance.verdicts:
-                if verdict.key in ("browning", "sweetness"):
-                    continue
-                reach = verdict.deviation / (verdict.band[1] if verdict.deviation > 0 else verdict.band[0])
-                if abs(reach) > 1.01:
-                    yield f"balanced, with {verdict.key} {reach:+.1f} bands off"
+        yield from _crystal_kept(balance.family, before, after, goals, plan)
+        yield from _dissolved(balance.family, before, after)
+        if plan.status != "balanced":
+            continue
+        for verdict in balance.verdicts:
+            reach = verdict.deviation / (verdict.band[1] if verdict.deviation > 0 else verdict.band[0])
+            if verdict.key not in ("browning", "sweetness") and abs(reach) > 1.01:
+                yield f"balanced, with {verdict.key} {reach:+.1f} bands off"
+
+
+def _crystal_kept(
+    key: str, before: list[FormulaLine], after: list[FormulaLine], goals: Goals, plan: Plan
+) -> Iterator[str]:
+    family = families()[key]
+    if not family.crystal_floor or goals.locks:
+        return
+    old, new = (_crystal(lines, family.crystal_kind, family.stand_ins) for lines in (before, after))
+    if old <= 5 or new >= 0.98 * family.crystal_floor * old:
+        return
+    is_ruled_out = any(x.ingredient.tags & goals.excluded for x in before if x.ingredient.has_role("sugar", "syrup"))
+    if not is_ruled_out or plan.status == "balanced":
+        # What a diet takes out is gone, and the plan has to say that it fails.
+        yield f"{100 * new / old:.0f} % of the crystal sugar in a {key}, {100 * family.crystal_floor:.0f} at least"
+
+
+def _dissolved(key: str, before: list[FormulaLine], after: list[FormulaLine]) -> Iterator[str]:
+    def held(lines: list[FormulaLine], name: str) -> float:
+        return sum(getattr(line.ingredient.per_100g, name) * line.grams for line in lines) / 100
+
+    erythritol, water = held(after, "erythritol_g"), held(after, "water_g")
+    most = max(1.02 * 0.55 * water + 1, 5 + held(before, "erythritol_g"))
+    if "ground" not in families()[key].traits and erythritol > most:
+        yield f"{erythritol:.0f} g of erythritol in {water:.0f} g of water"
 
 
 def _crystal(lines: list[FormulaLine], kind: str, stand_ins: tuple[str, ...]) -> float:
