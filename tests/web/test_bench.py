@@ -53,6 +53,32 @@ class Bench(Screens):
         expect(page.get_by_role("radio", name=re.compile("^Blend"))).to_have_attribute("aria-checked", "true")
         expect(row).not_to_contain_text("set by you")
 
+    def test_a_doubtful_kind_is_asked_and_the_answer_goes_along_to_the_bench(self) -> None:
+        page = self.open("/bring-in")
+        page.get_by_label("The recipe, as it is written").fill(
+            "Tea time rounds\nMakes 20\n280 g plain flour\n225 g butter\n250 g white sugar\n2 eggs\n1 tsp baking soda"
+        )
+        asked = page.get_by_text("What kind of dessert is it?")
+        expect(asked).to_be_visible()
+        page.get_by_role("button", name="butter cake", exact=True).click()
+        expect(asked).to_have_count(0)
+        expect(page.get_by_text("taken for a butter cake")).to_be_visible()
+        page.get_by_role("button", name="Keep and rework").click()
+        expect(page.get_by_label("Kind of dessert")).to_have_value("butter_cake")
+        expect(page.get_by_text("What kind of dessert is it?")).to_have_count(0)
+
+    def test_a_recipe_without_sugar_is_judged_by_itself(self) -> None:
+        page = self.open("/bring-in")
+        page.get_by_label("The recipe, as it is written").fill(
+            "Banana bake\nMakes 10 slices\n250 g oat flour\n350 g ripe bananas, mashed\n2 eggs\n50 ml olive oil\n2 tbsp baking soda\nBake for 50 minutes."
+        )
+        page.get_by_role("button", name="Keep and rework").click()
+        judged = page.get_by_role("region", name="Judged by itself")
+        expect(judged).to_contain_text("more soda than its acid can meet")
+        expect(judged.get_by_role("listitem").filter(has_text="baking soda:")).to_contain_text("instead of")
+        judged.get_by_label("Kind of dessert").select_option("pancake")
+        expect(judged).to_contain_text("pancake")
+
     def amount(self, page: Page, name: str) -> Locator:
         """Open the field of a line's amount and return it."""
         page.get_by_role("button", name=re.compile(f"^Grams of {name}: ")).click()

@@ -254,8 +254,8 @@ def _residual(problem: Problem, exact: list[float], grams: list[float]) -> str:
     moved = [(abs(g.deviation(last) - g.deviation(first)), g.name) for g in problem.gauges if g.metric.key != "alkali"]
     most, name = max(moved, key=lambda pair: pair[0], default=(0.0, ""))
     if most < 0.005:
-        return "measuring by spoons and cups moves nothing by 1 %"
-    return f"measuring by spoons and leaving alone what matters little moves {name.lower()} most, by {100 * most:.0f} %"
+        return "rounding moves nothing by 1 %"
+    return f"rounding moves {name.lower()} most: {100 * most:.0f} %"
 
 
 def _step(line: FormulaLine, cup: CupStandard, *, is_weighed: bool) -> float:

@@ -105,7 +105,7 @@ def _adjuster_reason(problem: Problem, position: int, grams: list[float], was: f
         if (better := gauge.metric.weight * (worse - now)) > 0:
             gains[gauge.metric.key] = better, gauge
     if not gains:
-        return "rounding: the nearest amount a spoon can measure"
+        return "rounding"
     # A line that sweetens nothing moves for the texture; that the rest tastes sweeter for it comes second.
     moved = grams[position] - was
     trifling = {"sweetness", "mass"} if abs(moved) < TOLD_MASS * with_it["mass"] else {"sweetness"}
