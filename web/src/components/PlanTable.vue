@@ -42,6 +42,10 @@ function kind(line: PlanLine): 'new' | 'less' | 'more' | 'same' {
 function isKept(line: PlanLine): boolean {
   return line.position === null ? line.is_locked : String(line.position) in props.locks
 }
+/** What stands under the grams: nothing where it would say them again, in a recipe by weight. */
+function measure(household: string): string {
+  return /^[\d.,\s]+ g$/.test(household) ? '' : household
+}
 const signs = { new: '+', less: '▾', more: '▴', same: '' }
 const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
 </script>
@@ -94,7 +98,7 @@ const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
         </th>
         <td class="before">
           <template v-if="line.position !== null"
-            >{{ grams(line.before_g) }}<small>{{ line.household_before }}</small></template
+            >{{ grams(line.before_g) }}<small>{{ measure(line.household_before) }}</small></template
           >
           <template v-else>—</template>
         </td>
@@ -109,7 +113,7 @@ const spoken = { new: 'new', less: 'less', more: 'more', same: 'as before' }
             :label="`Grams of ${line.name}`"
             @change="emit('set', line, $event)"
           /><b v-else>{{ grams(line.after_g) }}</b
-          ><small>{{ line.household }}</small>
+          ><small>{{ measure(line.household) }}</small>
         </td>
         <td v-if="byTheBook.length" class="book">
           <span v-if="book(line)" :title="book(line)?.rule"
