@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator, Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from functools import cache
 
@@ -109,8 +109,3 @@ def _of_kin(family: str) -> Iterable[Pattern]:
         if found := [p for p in patterns() if p.family == key]:
             return found
     return ()
-
-
-def bases(family: str) -> Iterator[str]:
-    """Give the bases that a family has patterns of."""
-    yield from dict.fromkeys(p.base for p in patterns() if p.family == family)

@@ -68,6 +68,9 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
     found = NUMBER.match(text, at)
     if not found:
         return None
+    if found["high"] and _number(found["high"]) < _number(found["low"]):
+        # "12 - 4 g carbohydrate each": no range falls.
+        found = NUMBER.match(text, at, found.end("low")) or found
     low, high = value_of(found)
     if not 1 <= low <= MOST or (MEASURE_AFTER.match(text[found.end() :]) and not _ARTICLE.match(found[0])):
         return None
@@ -135,7 +138,7 @@ def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False
             break
         is_small = is_small or word in ("mini", "individual", "small", "little", "tiny")
         at = match.end()
-    last = re.compile(r"\s*([^\W\d_][\w'’-]+s)\b", re.I).match(text, start)
+    last = re.compile(r"\s*([^\W\d_][\w'’-]+s)\b", re.I).match(text, skip(text, start, counting_words("small")))
     if (
         not is_bare
         and last

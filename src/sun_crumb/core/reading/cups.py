@@ -12,7 +12,7 @@ from sun_crumb.core.reading.weigh import one_amount
 _METRIC_WORDS = re.compile(
     r"\b(caster|castor|icing sugar|bicarb\w*|plain flour|self[- ]raising|maida|atta|jaggery|sooji|rava|dahi|"
     r"cornflour|desiccated|sultanas?|courgettes?|wholemeal|yoghurt|treacle|fan[- ]forced|thickened cream|"
-    r"gas mark|besan|elaichi|zest(?:ed)? and juice|litres?|grams?|\d+\s?ml|\d+\s?g)\b",
+    r"gas mark|besan|elaichi|suet|demerara|mark [1-9]|zest(?:ed)? and juice|litres?|grams?|\d+\s?ml|\d+\s?g)\b",
     re.I,
 )
 _US_WORDS = re.compile(
@@ -37,7 +37,7 @@ def infer_cup(text: str, lines: list[tuple[ParsedLine, Ingredient | None]]) -> t
     votes = _grams_beside(lines)
     if votes:
         return votes
-    metric, american = len(_METRIC_WORDS.findall(text)), len(_US_WORDS.findall(text))
+    metric, american = len(_said(_METRIC_WORDS, text)), len(_said(_US_WORDS, text))
     if metric > american:
         word = _METRIC_WORDS.search(text)
         return cup_standard("metric"), f"words such as “{word[0] if word else ''}”"
@@ -45,6 +45,11 @@ def infer_cup(text: str, lines: list[tuple[ParsedLine, Ingredient | None]]) -> t
         word = _US_WORDS.search(text)
         return cup_standard("us"), f"words such as “{word[0] if word else ''}”"
     return cup_standard("us"), "nothing in the text says otherwise"
+
+
+def _said(words: re.Pattern[str], text: str) -> set[str]:
+    """Return the words of a country that a text says, each once: ten ounces say no more than one."""
+    return {re.sub(r"\d+\s*", "", found[0].lower()) for found in words.finditer(text)}
 
 
 def _millilitres_beside(lines: list[tuple[ParsedLine, Ingredient | None]]) -> float | None:

@@ -7,11 +7,12 @@ from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from itertools import pairwise
 
-from sun_crumb.core.reading.counts import MOST
+from sun_crumb.core.reading.counts import MOST, kind_of
 from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
 from sun_crumb.core.reading.portions import Stated, bare_count, of_step, of_title, said_in, statements
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.roles import FOR_THE, FOR_THE_PART, STEP_NUMBER, Known, heading_kind, is_asking, roles_of
+from sun_crumb.core.reading.words import word_list
 
 # What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
 _HEAD_YIELD = re.compile(
@@ -58,10 +59,11 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     found = [statement for line in lines for statement in statements_of(line)]
     told = {said: known(said) for said in {s.text for s in found}}
     roles = roles_of(found, [told[s.text] for s in found], forced)
-    pieces = _joined(found, roles)
+    pieces = _with_title(_joined(found, roles))
     by_line: dict[int, Role] = {}
     for statement, role in zip(found, roles, strict=True):
         by_line.setdefault(statement.line.number, role)
+    by_line |= {piece.number: "title" for piece in pieces if piece.role == "title"}
     title, stated = _title(pieces)
     pieces = _with_components(pieces)
     return Document(
@@ -94,7 +96,7 @@ def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
 
 def _completes(pieces: list[Piece], role: Role, text: str) -> bool:
     """Return whether a food's name stands on the line after its amount."""
-    if role != "food" or not pieces or pieces[-1].role != "food":
+    if role != "food" or not pieces or pieces[-1].role != "food" or not _AMOUNT_FIRST.match(pieces[-1].text):
         return False
     return not re.search(
         r"[^\W\d_]{3,}",
@@ -102,14 +104,46 @@ def _completes(pieces: list[Piece], role: Role, text: str) -> bool:
     ) and not re.match(r"\d", text)
 
 
+_AMOUNT_FIRST = re.compile(r"\W*(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half)\b)", re.I)
+
+
 def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     first = next((p for p in pieces if p.role == "title"), None)
     if first is None:
         return "", []
     # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
-    named, *more = re.split(r"\s+[•|·]\s+", first.text.strip(" *#_=|·•"))
+    named, *more = re.split(r"\s+[•|·]\s+|\s{3,}", _SHOUTED.sub("", first.text).strip(" *#_=|·•"))
     title, said = of_title(named)
-    return title.strip(" *#_=|:–—-"), [*([said] if said else []), *(told for part in more for told in _told(part))]
+    return re.sub(r"\s{2,}", " ", title.strip(" *#_=|:–—-")), [
+        *([said] if said else []),
+        *(told for part in more for told in _told(part)),
+    ]
+
+
+def _with_title(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with the title that stands below the list, where none stands above: a heading over no food, or a dessert's name."""
+    if any(p.role == "title" for p in pieces):
+        return pieces
+    for n, piece in enumerate(pieces):
+        if not n or piece.role not in ("heading", "food", "step", "note", "chatter", "junk"):
+            continue
+        name = _SENTENCE.split(piece.text)[0].strip(" *#_=:.")
+        if not _NAME.fullmatch(name) or heading_kind(name) or name.split()[0].lower() in word_list("verb") | _LINKS:
+            continue
+        is_over_none = piece.role == "heading" and not _is_followed_by_food(pieces, n)
+        if is_over_none or (piece.role != "heading" and kind_of(name.split()[-1].lower()) in ("piece", "whole")):
+            if name == piece.text.strip(" *#_=:."):
+                return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
+            return [Piece(name, "title", piece.component, piece.number), *pieces]
+    return pieces
+
+
+_NAME = re.compile(r"[A-Z][^\W\d_]*(?:[\s'’&-]+[^\W\d_]+){1,5}")
+_LINKS = frozenset({"for", "to", "the", "you", "then", "and", "a", "an", "some", "your"})
+
+
+# "Banana muffins *** now with less sugar ***"
+_SHOUTED = re.compile(r"\s\*+\s[^*]+\*+\s*$")
 
 
 def _with_components(pieces: list[Piece]) -> list[Piece]:
@@ -180,8 +214,10 @@ def _own_yield(piece: Piece) -> int | None:
 
 def _told(text: str) -> list[Stated]:
     # "For a 24 cm springform, 12 pieces": a count may stand behind a comma.
-    parts = re.split(r"[,;|•·]\s+", text) if len(text) < SHORT_LINE else [text]
+    parts = re.split(r"[,;|•·]\s+|\s[–—-]{1,2}\s", text) if len(text) < SHORT_LINE else [text]
     bare = [said for part in dict.fromkeys([text, *parts]) if (said := bare_count(part))]
+    if not bare and re.match(r"for\b", text, re.I) and (said := said_in(text)):
+        bare = [said]
     return [*statements(text), *bare]
 
 
@@ -209,7 +245,7 @@ def _stated(pieces: Iterable[Piece]) -> list[Stated]:
             case "step":
                 for sentence in _SENTENCE.split(piece.text):
                     at += 1
-                    if said := of_step(sentence, is_late=at > 0.6 * sentences):
+                    if said := of_step(sentence, is_late=at >= 0.6 * sentences):
                         found.append(said)
             case "heading" if heading_kind(piece.text) == "ingredients" and is_whole:
                 found += _told(re.sub(r"\([^)]*\)", "", piece.text))

@@ -39,7 +39,7 @@ _PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I)
 _TRAILING = re.compile(
-    r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b|(?<!for )(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve)\s*$).*)$",
+    r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b|(?<!for )(?:one(?<=[,:;(=–—-] one)|two|three|four|five|six|seven|eight|nine|ten|twelve)\s*$).*)$",
     re.I,
 )
 _LAST_PINCH = re.compile(
@@ -147,7 +147,11 @@ def _parts_of_a_fruit(text: str) -> list[str] | None:
         rest = part["rest"]
         amount = read_amount(rest)
         size, food = (rest[: amount[1]], rest[amount[1] :].strip()) if amount else ("", rest)
-        return [f"{size} {food.split(',')[0]} {_part(k)}".strip() for k in kinds]
+        aside = _PAREN.search(food)
+        food = _PAREN.sub("", food).split(",")[0].strip()
+        # "zest and juice of 2 lemons (about 90 ml)": so much juice.
+        said = {k: f" {aside[0]}" if aside and (k == "juice" or len(kinds) == 1) else "" for k in kinds}
+        return [f"{size} {food} {_part(k)}{said[k]}".strip() for k in kinds]
     after = _AFTER_PART.search(text)
     if after and re.search(r"\b(lemon|lime|orange|clementine|mandarin|grapefruit)s?\b", text, re.I):
         return [f"{text[: after.start()].strip()} {_part(k)}" for k in after.groups() if k]
@@ -289,6 +293,10 @@ class _Statement:
     def _take_trailing(self, rest: str) -> None:
         trailing = _TRAILING.search(rest)
         found = read_amount(trailing["amount"]) if trailing else None
+        if trailing and not found and (strength := _STRENGTH.match(trailing["amount"])):
+            # "Cream 35% fat 150 g": how strong it is is no amount.
+            trailing = _TRAILING.search(rest, trailing.start("amount") + strength.end())
+            found = read_amount(trailing["amount"]) if trailing else None
         if not trailing or not found:
             return
         amount, end = found
@@ -313,10 +321,13 @@ class _Statement:
         self.asides = kept
 
     def _takes_aside(self, aside: str) -> bool:
-        if not ONE.search(aside) or _MADE_OF.search(aside):
+        if not ONE.search(aside) or _MADE_OF.search(aside) or _IN_PARTS.search(aside):
             return False
-        found = read_amount(_RESTATES.sub("", aside.strip()))
-        if not found or not (found[0].unit or found[0].size):
+        # "(about 3 carrots / 220 g)": the part that measures.
+        parts = [aside, *re.split(r"\s*[/,;]\s+", aside)[1:]]
+        tried = (read_amount(_RESTATES.sub("", part.strip())) for part in parts)
+        found = next((one for one in tried if one and (one[0].unit or one[0].size)), None)
+        if not found:
             return False
         amount = with_form(found[0], aside)
         if self.sums and self.sums[0].middle > 1 and _EACH_OF_THEM.search(aside):
@@ -340,6 +351,9 @@ class _Statement:
             self.sums[0] = replace(self.sums[0], size=size[1].lower().replace("-", " "))
 
 
+# "(3/4 cup + 1/4 cup)", "(50 g and 100 g)": what is used at a time.
+_IN_PARTS = re.compile(r"^\s*[\d½⅓⅔¼¾⅛][^+&]*(?:\+|&|\band\b|\bthen\b)\s*[\d½⅓⅔¼¾⅛]", re.I)
+_STRENGTH = re.compile(r"\d+(?:[.,]\d+)?\s*%")
 _EACH_OF_THEM = re.compile(r"\b(?:each|apiece|a piece)\b", re.I)
 _RESTATES = re.compile(r"^(?:or|about|approx\.?|that'?s|total|weighing|=)\s*", re.I)
 _SAID_AGAIN = re.compile(r"(?:\babout|\bapprox\.?|\bapproximately|\baround|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", re.I)

@@ -56,7 +56,7 @@ def mentions(step: str) -> list[str]:
         if _BACK.search(before) or _TIN.search(before):
             continue
         kind = units()[amount[0].unit].kind if amount[0].unit else "count"
-        rest = window[amount[1] :]
+        rest = re.sub(r"^\s*(?:well[- ])?beaten\s+", " ", window[amount[1] :])
         if kind not in ("mass", "volume", "pinch", "count") or re.match(
             r"\s*(?:[°º%]|min|hour|sec|cm|mm|inch|degree)", rest
         ):

@@ -17,6 +17,10 @@ _RULE = re.compile(r"[-=_*~+·•.\s|:]{3,}$")
 _EMOJI = re.compile("[\U0001f000-\U0001faff\u2600-\u27bf\u2b00-\u2bff\ufe0f\u200d\u2190-\u21ff\u25a0-\u25ff\u20e3]+")
 _RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=\d))\s*(?:and\s+|&\s+|plus\s+)?")
 MOST_CELLS = 6
+_TITLED = re.compile(
+    r"^([^\W\d_][^.:,;\d]{2,60})\.\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
+    re.I,
+)
 # How far an amount and the beginning of a food may reach.
 LOOK_AHEAD = 60
 # So many foods behind a name and a full stop are its list.
@@ -65,12 +69,16 @@ def statements_of(line: Physical) -> list[Statement]:
 
 def _bare(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
-    text = _EMOJI.sub(" ", raw)
+    text = _EMOJI.sub(" ", _SAID_BESIDE.sub("", raw))
     if whole := re.match(r"^\s*(\*\*|__)([^*_]{2,50})\1\s*:?\s*$", text):
         # A line that is all emphasis is a heading.
         return f"# {whole[2].strip()}"
     text = re.sub(r"(?<!\w)(\*\*|__|`)(.+?)\1(?!\w)", r"\2", text)
     return text.strip()
+
+
+# "150 g sugar <-- was 200 g": what an arrow points back with is said about the line.
+_SAID_BESIDE = re.compile(r"(?<=\w)\)?\s+(?:<[-=]+|\u2190)\s.*$")
 
 
 def _columns(raw: str) -> list[str]:
@@ -125,11 +133,10 @@ def _run_on(raw: str) -> list[str]:
     if len(text) < 12 or _first_word(text) in word_list("verb"):
         return [raw]
     prefix = ""
-    if (titled := re.match(r"^([^\W\d_][^.:,;\d]{2,60})\.\s+(?=[\d½¼¾⅓⅔])", text)) and len(
-        parts := _split(text[titled.end() :])
-    ) >= LEAST_FOODS:
-        # "Date slice. 200 g dates, 150 ml water, 1 egg": the name of what the foods make.
-        return [titled[1], *parts]
+    if (titled := _TITLED.match(text)) and len(parts := _split(text[titled.end() :])) >= LEAST_FOODS:
+        # "Date slice. 200 g dates, 150 ml water, 1 egg": the name of what the foods make; how, behind the last of them.
+        last, *method = re.split(r"\.\s+(?=[A-Z])", parts[-1], maxsplit=1)
+        return [part for part in (titled[1], titled[2], *parts[:-1], last, *method) if part]
     if (dashed := re.match(r"^([^\W\d_][^:,;\d]{1,30}?)\s+[–—-]\s+(?=[\d½¼¾⅓⅔])", text)) and len(
         parts := _split(text[dashed.end() :])
     ) > 1:
@@ -156,8 +163,8 @@ def _bare_foods(rest: str) -> list[str]:
 
 def _named_then_told(raw: str) -> tuple[str, str] | None:
     """Return the name and the method of a recipe that is told in one go: "Flapjacks, the easy way. Melt 175 g butter ..."."""
-    named = re.match(r"^([^\W\d_][^.:;\d]{2,60})\.\s+(?=\S)", raw)
-    if not named or _first_word(named[1]) in word_list("verb"):
+    named = re.match(r"^([^\W\d_][^.:;\d]{2,60})[.:]\s+(?=\S)", raw)
+    if not named or _first_word(named[1]) in word_list("verb") | word_list("method") | word_list("component"):
         return None
     rest = raw[named.end() :]
     return (named[1], rest) if _first_word(rest[:20]) in word_list("verb") and re.search(r"\d", rest) else None

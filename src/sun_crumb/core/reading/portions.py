@@ -29,7 +29,7 @@ _CUES = (
     (
         "sure",
         r"\b(?:serv(?:es|e|ings?)(?!\s+size)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|sufficient\s+for|"
-        r"(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|osoby|os[oó]b)\b))",
+        r"for\s+a\s+(?:crowd|party|group|table|gathering)\s+of|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|osoby|os[oó]b)\b))",
     ),
     (
         "made",
@@ -92,6 +92,13 @@ def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Co
         if measured:
             at = measured
         elif count := read_count(text, at, is_bare=is_bare and not counts):
+            if _OF_ONE.match(text, count.end):
+                # "8 (2 scoops each)": what one portion is; "2 stollens, 15 slices each": thirty of them.
+                if counts and counts[-1].kind in ("whole", "thing", "other") and count.kind == "piece":
+                    many = counts[-1].low
+                    counts.append(Count(many * count.low, many * count.high, count.noun, count.kind, count.end))
+                    at = count.end
+                break
             counts.append(count)
             at = count.end
         else:
@@ -109,6 +116,9 @@ def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Co
                 break
         at += join.end()
     return counts, at
+
+
+_OF_ONE = re.compile(r"\s*(?:each|apiece|per\b|a\s+head)\b", re.I)
 
 
 def _measured(text: str, at: int) -> int:
@@ -166,7 +176,7 @@ def said_in(aside: str) -> Stated | None:
     """Return what words beside a title or a heading say of portions: "makes 12", "14 wedges", "for about 40 biscuits"."""
     said = next(iter(statements(aside)), None) or bare_count(aside)
     if said is None and (match := re.match(r"^\W*for\s+", aside, re.I)) and (c := read_count(aside, match.end())):
-        said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", aside[c.end :]) else None
+        said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", aside[c.end :].split(",")[0]) else None
     if said is None and re.fullmatch(r"\W*(?:[4-9]|[1-9]\d)\W*", aside) and (c := read_count(aside.strip(" ()[]~"))):
         # "Oat biscuits — 24"
         said = Stated(c, "", 0.9, aside.strip())
@@ -202,7 +212,10 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     return title, None
 
 
-_FOR_SO_MANY = re.compile(r"\bfor\s+((?:[2-9]|1\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)$", re.I)
+_FOR_SO_MANY = re.compile(
+    r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)$",
+    re.I,
+)
 
 
 _SHARED_OUT = re.compile(
@@ -239,7 +252,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         re.match(r"for\s", sentence, re.I)
         and (said := said_in(sentence.rstrip(" .")))
         and said.count
-        and said.count.kind
+        and (said.count.kind or _FOR_ALONE.fullmatch(sentence))
     ):
         return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
     if (alone := bare_count(sentence)) and alone.count and alone.count.kind == "piece":
@@ -256,7 +269,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
             continue
         # "cut into 24." tells a number, and nothing follows it.
         rest = re.sub(
-            r"^\W*(?:big|small|large|good|equal|even)?\W*(?:or\s+\d+\s*(?:small|large|little|big)\w*)?\W*(?:(?:while|when|once|as soon as|before)\b.*)?$",
+            r"^\W*(?:big|small|large|good|equal|even)?\W*(?:or\s+\d+\s*(?:small|large|little|big)\w*)?\W*(?:(?:while|when|once|if|as soon as|before)\b.*)?$",
             "",
             found["rest"][count.end :],
             flags=re.I,
@@ -267,6 +280,8 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     return None
 
 
+# "For 4-6." is a sentence of its own.
+_FOR_ALONE = re.compile(r"for\s+(?:about\s+)?\d{1,2}(?:\s*(?:-|–|to|or)\s*\d{1,2})?\W*", re.I)
 SURE = 0.8
 
 

@@ -297,7 +297,8 @@ def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
     if draft.ingredient is None or not _LETTERS.search(parsed.name + (first.text if first else "")):
         if parsed.sums and _LETTERS.search(parsed.name):
             return replace(base, status="ask", problem="no such food in the pantry")
-        return replace(base, status="unreadable", problem="no food found in this line")
+        is_aside = not parsed.sums and re.fullmatch(r"\s*\(.*\)\s*", piece.text)
+        return replace(base, status="note" if is_aside else "unreadable", problem="no food found in this line")
     line = _weighed(base, draft, parsed, draft.ingredient, pantry, cup)
     if draft.is_mention and line.status == "ok":
         return replace(

@@ -16,7 +16,7 @@ import numpy as np
 
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.physical import Statement
-from sun_crumb.core.reading.portions import bare_count, of_title, statements
+from sun_crumb.core.reading.portions import bare_count, of_title, said_in, statements
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.words import word_list
 from sun_crumb.core.reference import table
@@ -232,6 +232,8 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
 def _portion_marks(text: str, words: Sequence[str], *, is_heading: bool, has_food: bool) -> set[str]:
     if bare_count(text) and not is_heading:
         return {"portions_bare" if has_food else "portions"}
+    if re.match(r"for\b", text, re.I) and not is_heading and (said := said_in(text)) and said.count:
+        return {"portions"}  # "For 6 ramekins"
     if not statements(text):
         return set()
     is_alone = len(words) <= 9 and not is_heading and not _SENTENCE_END.search(text)
@@ -311,8 +313,13 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
     """Mark what stands over weighed foods and is none itself, or the name of one of them: "Frangipane", "Rhubarb"."""
     weighed = {"weighed", "counted"}
     for n in range(1, len(found) - 2):
-        text = found[n].text
-        if not re.match(r"^[^\W\d_][^\d.,;!?]{2,30}$", text) or not text[:1].isupper() or known[n].has_amount:
+        # "Icing (keep it cool!)"
+        text = re.sub(r"\s*\([^()\d]*\)$", "", found[n].text)
+        if not re.match(r"^[^\W\d_][^\d.,;!?]{2,30}$", text) or known[n].has_amount:
+            continue
+        if not text[:1].isupper() and not (
+            found[n].line.gap and text in word_list("component") - word_list("deed_food")
+        ):
             continue
         if len(text.split()) > MOST_WORDS_OF_A_PART or not (own[n + 1] & weighed and own[n + 2] & weighed):
             continue

@@ -9,9 +9,24 @@ from sun_crumb.core.reading.records import Method, Oven, Reading, Step, StepTime
 
 _CELSIUS = re.compile(r"(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|centigrade)", re.I)
 _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
-_BARE = re.compile(r"\b(?:oven|preheat|bake)\b[^\n]{0,40}?\b(\d{3})\s*(?:°|º|degrees)?", re.I)
+_BARE = re.compile(r"\b(?:oven|preheat|bakes?)\b[^\n]{0,40}?\b(\d{3})\s*(?:°|º|degrees)?", re.I)
 _BARE_FAN = re.compile(r"\b\d{3}\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b", re.I)
-_GAS = re.compile(r"\bgas(?:\s*mark)?\s*(\d{1,2}|¼|½)", re.I)
+_GAS = re.compile(r"\b(?:gas(?:\s*mark)?|regulo)\s*(\d{1,2}|¼|½)|\bmark\s*([1-9]|¼|½)(?=\s*(?:[,.;:)]|for\b|$))", re.I)
+# How ovens without figures were told, the longest words first [°C] (common practice).
+_IN_WORDS = (
+    ("very slow", 120),
+    ("very cool", 120),
+    ("very moderate", 160),
+    ("moderately hot", 190),
+    ("fairly hot", 190),
+    ("very hot", 230),
+    ("slow", 150),
+    ("cool", 140),
+    ("moderate", 180),
+    ("medium", 180),
+    ("hot", 220),
+)
+_WORDED = re.compile(rf"\b({'|'.join(words for words, _ in _IN_WORDS)})\s+oven\b", re.I)
 _FAN = re.compile(r"\b(?:fan|convection|fan[- ]forced)\b", re.I)
 _FAN_AFTER = re.compile(r"^\s*\(?\s*(?:fan|convection)(?!\s*(?:oven)?\s*:?\s*\d)", re.I)
 _PLAIN_NAMED = re.compile(
@@ -72,14 +87,17 @@ def read_oven(text: str) -> Oven | None:
             if bool(_OVEN_WORDS.search(sentence)) == is_oven and (found := _setting(sentence, is_oven=is_oven)):
                 return found
     timed = _TIMED.search(text) or _BEGUN.search(text)
-    found = _setting(f"oven {timed[1]} {timed[2] or ''}", is_oven=True) if timed else None
-    return found if found and found.temperature_c >= 130 else None
+    found = _setting(f"oven {timed[1]} {' '.join(filter(None, timed.groups()[1:]))}", is_oven=True) if timed else None
+    if found and found.temperature_c >= 130:
+        return found
+    worded = _WORDED.search(text)
+    return Oven(float(dict(_IN_WORDS)[worded[1].lower()]), False) if worded else None
 
 
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 _TIMED = re.compile(
-    r"(?:^|[.;!?\n])\s*(\d{3})\s*(?:°|º)?\s*([CF]\b)?\s*(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:,|for\b)\s*(?:about |around |approx\.? )?(?:\d\s*h|\d{2,3}\s*"
-    r"(?:(?:-|–|to)\s*\d+\s*)?m)",
+    r"(?:^|[.;!?\n])\s*(\d{3})\s*(?:°|º)?\s*([CF]\b)?\s*(fan\s*)?(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:,|for\b)\s*(?:about |around |approx\.? )?(?:\d\s*h|\d{2,3}\s*"
+    r"(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m)",
     re.I,
 )
 # A step that begins with a bare heat and tells minutes further on: "325. Whip the whites ... 25-30 min till golden."
@@ -88,7 +106,10 @@ _BEGUN = re.compile(
 )
 # A sentence that heats an oven, and one whose temperature is that of a pan, a syrup, a custard, of oil or of the thing itself.
 _SENTENCES = re.compile(r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|\n")
-_OVEN_WORDS = re.compile(r"\boven\b|\bpre-?heat|\bbak(?:e|ed|ing)\b|\broast|\bgas(?:\s*mark)?\s*[\d¼½]|\bshelf\b", re.I)
+_OVEN_WORDS = re.compile(
+    r"\boven\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\broast|\bgas(?:\s*mark)?\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
+    re.I,
+)
 _NO_OVEN = re.compile(
     r"thermometer|soft[- ]ball|hard[- ]ball|soft[- ]crack|hard[- ]crack|\bsyrup\b|\bcaramel|\bcustard\b|\bfry|\boil\b|\bsimmer|\bboil|\bpan\b|\binternal\b|"
     r"\bcore\b|\bcentre\b|\bcenter\b|\bregisters?\b|\breaches\b|\btemper(?:ed|ing)?\b|\bmilk\b|\bcream\b|\bfridge\b|\bfreezer\b|\blukewarm\b",
@@ -96,10 +117,19 @@ _NO_OVEN = re.compile(
 )
 
 
+_HEAT = re.compile(r"\b[1-5]\d\d\b")
+
+
+def _of_the_heat(text: str) -> str:
+    """Return the sentence that holds the first number of three digits, as an oven's heat is: "Boil the dates. Then 170 °C"."""
+    return next((part for part in re.split(r"(?<=[a-z]{5})\.\s", text) if _HEAT.search(part)), text)
+
+
 def _before_the_heat(text: str) -> str:
-    """Return what a sentence says before its first number of three digits, as an oven's heat is."""
-    found = re.search(r"\b[1-5]\d\d\b", text)
-    return text[: found.start()] if found else text
+    """Return what a sentence says before its heat."""
+    said = _of_the_heat(text)
+    found = _HEAT.search(said)
+    return said[: found.start()] if found else said
 
 
 def _setting(text: str, *, is_oven: bool) -> Oven | None:
@@ -113,9 +143,13 @@ def _setting(text: str, *, is_oven: bool) -> Oven | None:
             plain, fan = None, plain
     if plain is None and fan is None:
         return None
-    if not is_oven and (_NO_OVEN.search(text) or not 120 <= (plain or fan or 0) <= 260):
+    if not is_oven and (_NO_OVEN.search(_of_the_heat(text)) or not 120 <= (plain or fan or 0) <= 260):
         return None
-    if is_oven and not re.search(r"\boven\b|pre-?heat|\bgas", text, re.I) and _NO_OVEN.search(_before_the_heat(text)):
+    if (
+        is_oven
+        and not re.search(r"\boven\b|pre-?heat|\bgas|\bmark\s*\d", text, re.I)
+        and _NO_OVEN.search(_before_the_heat(text))
+    ):
         return None
     return Oven(plain, False) if plain is not None else Oven(fan or 0.0, True)
 
@@ -146,8 +180,8 @@ def _fahrenheit(text: str) -> tuple[float | None, float | None]:
 
 def _gas_or_bare(text: str) -> float | None:
     """Return a gas mark, or a bare number beside the oven, in °C."""
-    if (gas := _GAS.search(text)) and gas[1] in GAS_MARK_C:
-        return float(GAS_MARK_C[gas[1]])
+    if (gas := _GAS.search(text)) and (mark := gas[1] or gas[2]) in GAS_MARK_C:
+        return float(GAS_MARK_C[mark])
     if bare := _BARE.search(text):
         value = float(bare[1])
         return _from_fahrenheit(value) if value >= 275 else value if value >= 100 else None

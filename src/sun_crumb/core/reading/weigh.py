@@ -18,6 +18,7 @@ MOST_GRAMS = 50_000.0
 # How far a careful baker's own cup, spoon or piece may stray from the table (judgement).
 # British pints and ounces beside the US ones [times] (Weights and Measures Act 1985, from memory).
 IMPERIAL = {"pint": 568.261 / 473.176, "quart": 568.261 / 473.176, "fl oz": 28.4131 / 29.5735}
+METRIC_CUP_ML = 250.0
 # Another food, not another way to fill the cup: only where the line says so.
 NO_PACKING = frozenset({"mashed", "puréed", "crushed", "ground", "grated"})
 SPREAD = {"mass": 0.0, "liquid": 0.04, "volume": 0.12, "piece": 0.18, "pinch": 0.4}
@@ -80,7 +81,9 @@ def _pieces(amount: Amount, ingredient: Ingredient) -> float | None:
 
 def _volume(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: str) -> float | None:
     assert amount.unit is not None
-    ml = volume_ml(amount.middle, amount.unit, cup) * amount.factor
+    # Where cups are metric a pint is the British one.
+    imperial = IMPERIAL.get(amount.unit, 1.0) if cup.cup_ml == METRIC_CUP_ML else 1.0
+    ml = volume_ml(amount.middle, amount.unit, cup) * amount.factor * imperial
     us = cup_standard("us")
     small = {"tbsp": us.tablespoon_ml, "tsp": us.teaspoon_ml, "spoon": us.tablespoon_ml}
     if amount.unit in small and not form:
@@ -119,8 +122,6 @@ def possible_grams(amount: Amount, ingredient: Ingredient, form: str) -> tuple[f
                 grams = one_amount(one, ingredient, cup, packing)
                 if grams is not None:
                     found.append(grams)
-    if amount.unit in IMPERIAL:
-        found += [g * IMPERIAL[amount.unit] for g in found]
     if amount.unit is None and not amount.size:
         found += [m.grams * q for m in ingredient.forms("each") for q in (amount.low, amount.high)]
     return (min(found), max(found)) if found else (0.0, 0.0)
