@@ -329,7 +329,7 @@ class _Statement:
         found = next((one for one in tried if one and (one[0].unit or one[0].size)), None)
         if not found:
             return False
-        amount = with_form(found[0], aside)
+        amount = with_form(found[0], re.sub(r"\bpur[ée]e\b", "puréed", aside))
         if self.sums and self.sums[0].middle > 1 and _EACH_OF_THEM.search(aside):
             amount = replace(amount, low=amount.low * self.sums[0].low, high=amount.high * self.sums[0].high)
         self.also.append(amount)

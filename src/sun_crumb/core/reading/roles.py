@@ -109,6 +109,8 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     """Return what a line announces by its words alone: the list, the method, notes, a stage; or nothing."""
     bare = re.sub(r"\([^)]*\)", "", text).strip(" *#_=:–—-.!>").lower().replace("’", "'")
     bare = re.sub(r"^(?:step\s+)?\d+\s*[.)]\s*", "", bare).strip()
+    if re.fullmatch(r"step\s+(?:\d{1,2}|one|two|three|four|five|six)", bare):
+        return "method"
     for kind in ("ingredients", "method", "notes", "stage"):
         if bare in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
             return kind
