@@ -78,7 +78,7 @@ _EACH = re.compile(
     r"^(?P<amount>.{1,24}?)\s+each\s+(?:of\s+)?(?:ground\s+)?(?P<one>[a-z ]+?)\s*(?:,|and|&)\s*(?P<two>[a-z ]+)$",
     re.IGNORECASE,
 )
-_FOR_USE = re.compile(r"\s*(?:extra|more)?\s*(?:for|to)\b", re.I)
+_FOR_USE = re.compile(r"\s*(?:(?:extra|more)?\s*(?:for|to)\b|(?:extra|more)\s*$)", re.I)
 _SPLIT = re.compile(r"\s+(?:plus|and|\+|&|mixed with|dissolved in)\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))", re.I)
 
 
@@ -324,15 +324,18 @@ class _Statement:
         if not ONE.search(aside) or _MADE_OF.search(aside) or _IN_PARTS.search(aside):
             return False
         # "(about 3 carrots / 220 g)": the part that measures.
-        parts = [aside, *re.split(r"\s*[/,;]\s+", aside)[1:]]
-        tried = (read_amount(_RESTATES.sub("", part.strip())) for part in parts)
-        found = next((one for one in tried if one and (one[0].unit or one[0].size)), None)
-        if not found:
+        parts = [aside, *_OR_ELSE.split(aside)[1:]]
+        tried = [read_amount(_RESTATES.sub("", part.strip())) for part in parts]
+        told = [one for one in tried if one and (one[0].unit or one[0].size)]
+        if not told:
             return False
+        found = told[0]
         amount = with_form(found[0], re.sub(r"\bpur[ée]e\b", "puréed", aside))
         if self.sums and self.sums[0].middle > 1 and _EACH_OF_THEM.search(aside):
             amount = replace(amount, low=amount.low * self.sums[0].low, high=amount.high * self.sums[0].high)
         self.also.append(amount)
+        # "(about 1 1/4 cups or 300 g)"
+        self.also += [one[0] for one in told[1:] if one[0].unit and units()[one[0].unit].kind == "mass"]
         return True
 
     def take_restated(self) -> None:
@@ -353,6 +356,7 @@ class _Statement:
 
 # "(3/4 cup + 1/4 cup)", "(50 g and 100 g)": what is used at a time.
 _IN_PARTS = re.compile(r"^\s*[\d½⅓⅔¼¾⅛][^+&]*(?:\+|&|\band\b|\bthen\b)\s*[\d½⅓⅔¼¾⅛]", re.I)
+_OR_ELSE = re.compile(r"\s*[/,;]\s+|\s+or\s+(?=(?:about\s+)?\d+\s*(?:g|kg|oz|lbs?)\b)", re.I)
 _STRENGTH = re.compile(r"\d+(?:[.,]\d+)?\s*%")
 _EACH_OF_THEM = re.compile(r"\b(?:each|apiece|a piece)\b", re.I)
 _RESTATES = re.compile(r"^(?:or|about|approx\.?|that'?s|total|weighing|=)\s*", re.I)

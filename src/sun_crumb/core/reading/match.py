@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 import weakref
 from dataclasses import dataclass
 from functools import lru_cache
@@ -122,9 +123,12 @@ class NameIndex:
             or len(bare) > 2
             or bare == ["butter"]
             or singular(fold(words[0])) in bare
-            or fold(name).split() != bare
+            or re.split(r"[\s-]+", fold(name)) != bare
         ):
             return ""
+        if told := [w for w in bare if w not in word_list("neutral")]:
+            # "packed light or dark brown sugar"
+            name, bare = " ".join(told), told
         for start in range(1, len(words)):
             joined = f"{name} {' '.join(words[start:])}"
             found = frozenset(w for w in words_of(joined) if w not in word_list("neutral") or w in bare)

@@ -268,7 +268,7 @@ def _agrees(low: float, high: float, grams: float) -> bool:
     return low * (1 - AGREE) - slack <= grams <= high * (1 + AGREE) + slack
 
 
-_BY_THE_PACK = re.compile(r"(?:rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b", re.I)
+_BY_THE_PACK = re.compile(r"(?:(?:\w+\s+)?swiss rolls?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b", re.I)
 
 
 def _conflict(
