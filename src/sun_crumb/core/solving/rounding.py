@@ -19,6 +19,8 @@ ROUNDS = 4
 MASS, SWEETNESS, GLYCOSIDES = (QUANTITIES.index(q) for q in ("mass", "sweetness", "glycosides"))
 # An amount [g] that is none, and a change, as a share of a line, that is none.
 LEAST_G, UNTOUCHED = 0.02, 0.004
+# Less than this part of a sugar is nothing that a baker weighs (judgement).
+PINCH = 0.02
 # Less than this share of a sugar that is cut is not worth a spoon: it goes too.
 LEFTOVER = 0.04
 # What a change must gain in texture, as a share of what touching its line costs: of any line, and of what goes by pieces.
@@ -131,9 +133,9 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
     snap = _Snap(problem, cup)
     steps = _steps(problem, grams, cup)
     result = _on_grid(problem, grams, steps, snap)
-    _put_leftovers_back(problem, grams, result, steps, snap)
-    # A sugar that is gone stays gone.
-    free = {i: step for i, step in steps.items() if result[i] > 0}
+    kept = _put_leftovers_back(problem, grams, result, steps, snap)
+    # A sugar that is gone stays gone, and what little had to stay stays.
+    free = {i: step for i, step in steps.items() if result[i] > 0 and i not in kept}
     true_penalty = TruePenalty(problem)
     cost = _improve(problem, true_penalty, grams, result, free, snap)
     return _without_trifles(problem, true_penalty, result, cost)
@@ -207,17 +209,21 @@ def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float], snap
 
 def _put_leftovers_back(
     problem: Problem, grams: list[float], result: list[float], steps: dict[int, float], snap: _Snap
-) -> None:
-    """Keep a little of a cut sugar that would be gone, where without it a rule is broken."""
+) -> set[int]:
+    """Keep a little of a cut sugar that would be gone, where without it a rule is broken; return the rows of such."""
+    kept = set()
 
     def breach(amounts: list[float]) -> float:
         return sum(rule.breach(sum(map(mul, amounts, rule.per_gram.tolist()))) for rule in problem.rules)
 
     for i, step in steps.items():
         if result[i] == 0 and grams[i] > LEAST_G and (now := breach(result)) > NO_BREACH:
-            trial = [*result[:i], snap(i, ceil(grams[i] / step) * step), *result[i + 1 :]]
+            least = max(grams[i], PINCH * problem.rows[i].original_g)
+            trial = [*result[:i], snap(i, ceil(least / step) * step), *result[i + 1 :]]
             if breach(trial) < now:
                 result[i] = trial[i]
+                kept.add(i)
+    return kept
 
 
 def _improve(
