@@ -3,16 +3,20 @@
 from __future__ import annotations
 
 import unittest
+from collections import Counter
 
 from bench.desserts import DESSERTS
 
 from sun_crumb.core.balance import families, gauges, measure, verdicts
+from sun_crumb.core.balance.norms import absolutes, norms
+from sun_crumb.core.balance.patterns import patterns
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.exploring import effort_of, frontier
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.household import household_amount
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.quantities.numbers import WORDS, read_quantity
+from sun_crumb.core.reference import constant
 from sun_crumb.core.rework import rework
 from sun_crumb.core.solving.model import Share, solve
 from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, OUTSIDE
@@ -183,6 +187,20 @@ class Words(CloseTo):
         for halves in range(2, 15):
             text, weight = household_amount(honey, halves / 2 * spoons.tablespoon_g, us)
             self.assertClose(weight, halves / 2 * spoons.tablespoon_g, rel=0.011, msg=text)
+
+    def test_one_pattern_leaves_more_room_than_three(self) -> None:
+        """Of one formula less is known: its norm reaches 1.6 times as far to both sides as where there are three or more."""
+        per_family = Counter(p.family for p in patterns())
+        room = constant("norm_room")
+        for key, count in per_family.items():
+            held = [absolutes(measure(p.lines))["sugars"] for p in patterns() if p.family == key]
+            norm = norms(key)["sugars"]
+            wide = max(room * (1.0 if count > 2 else 1.6) * sum(held) / count, norm.measure.room)
+            self.assertClose(norm.high, max(held) + wide, absolute=1e-6, msg=key)
+
+    def test_a_lock_that_is_no_amount_names_the_line_as_bakers_count(self) -> None:
+        with self.assertRaisesRegex(OutOfDomainError, r"^line 1: -5"):
+            rework(formula_of(CAKE), Goals(locks={0: -5.0}), PANTRY)
 
 
 if __name__ == "__main__":
