@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Plan } from '../api/types'
 import CrumbLines from './CrumbLines.vue'
-import KindAsked from './KindAsked.vue'
+import HeldAgainst from './HeldAgainst.vue'
 import SunArc from './SunArc.vue'
 
 const props = defineProps<{
@@ -41,22 +41,7 @@ const verdict = computed(
       <li v-for="item in plan.unmet" :key="item.goal + item.words">{{ item.words }}</li>
     </ul>
     <section v-for="part in plan.balance" :key="part.component">
-      <label class="quiet small">
-        {{ part.component ? `${part.component}, held against a` : 'Held against a' }}
-        <select
-          :value="part.family"
-          :aria-label="`Kind of dessert${part.component ? `, ${part.component}` : ''}`"
-          @change="emit('family', part.component, ($event.target as HTMLSelectElement).value)"
-        >
-          <option v-for="family in families" :key="family.key" :value="family.key">{{ family.name }}</option>
-        </select>
-      </label>
-      <KindAsked
-        v-if="!part.is_sure && part.candidates.length > 1"
-        :component="part.component"
-        :candidates="part.candidates"
-        @choose="emit('family', part.component, $event)"
-      />
+      <HeldAgainst :part="part" :families="families" @family="(...chosen) => emit('family', ...chosen)" />
       <CrumbLines :metrics="part.metrics" :label="`Balance ${part.component}`" />
       <p v-if="part.residual" class="quiet small residual">{{ part.residual }}</p>
     </section>
@@ -80,14 +65,7 @@ const verdict = computed(
 section {
   margin-top: 8px;
 }
-.residual::first-letter,
-section label::first-letter {
+.residual::first-letter {
   text-transform: uppercase;
-}
-select {
-  font-weight: 650;
-  color: inherit;
-  background: var(--paper);
-  border-bottom: 2px solid var(--sun);
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Checked } from '../api/types'
-import KindAsked from './KindAsked.vue'
+import HeldAgainst from './HeldAgainst.vue'
 
 const props = defineProps<{
   /** Every component, judged by itself. */
@@ -20,22 +20,7 @@ const told = (value: number): string =>
   <section aria-label="Judged by itself">
     <h2>{{ isFine ? 'In balance as it is' : 'Judged by itself' }}</h2>
     <article v-for="part in components" :key="part.component">
-      <label class="quiet small">
-        {{ part.component ? `${part.component}, held against a` : 'Held against a' }}
-        <select
-          :value="part.family"
-          :aria-label="`Kind of dessert${part.component ? `, ${part.component}` : ''}`"
-          @change="emit('family', part.component, ($event.target as HTMLSelectElement).value)"
-        >
-          <option v-for="family in families" :key="family.key" :value="family.key">{{ family.name }}</option>
-        </select>
-      </label>
-      <KindAsked
-        v-if="!part.is_sure && part.candidates.length > 1"
-        :component="part.component"
-        :candidates="part.candidates"
-        @choose="emit('family', part.component, $event)"
-      />
+      <HeldAgainst :part="part" :families="families" @family="(...chosen) => emit('family', ...chosen)" />
       <p :class="{ off: !part.is_in_balance }">{{ part.words }}</p>
       <ul v-if="part.warnings.length" class="off">
         <li v-for="words in part.warnings" :key="words">{{ words }}</li>
@@ -73,15 +58,6 @@ section {
 article {
   margin-top: 12px;
   max-width: 46rem;
-}
-article > label::first-letter {
-  text-transform: uppercase;
-}
-select {
-  font-weight: 650;
-  color: inherit;
-  background: var(--paper);
-  border-bottom: 2px solid var(--sun);
 }
 p,
 ul {
