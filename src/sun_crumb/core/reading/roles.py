@@ -226,7 +226,7 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
         found.add("imperative")
     if _SENTENCE_END.search(text):
         found.add("sentences")
-    if _TEMPERATURE.search(text) or re.match(r"oven\s*[:=]", text, re.I):
+    if _TEMPERATURE.search(text) or re.search(r"^oven\s*[:=]|\b(?:slow|cool|moderate|medium|hot)\s+oven\b", text, re.I):
         found.add("temperature")
     return found
 
