@@ -27,6 +27,7 @@ ENERGY_EXCEPTIONS = {
     },
     "spices and zest: specific factors, fibre not counted apart": {
         "cloves",
+        "bay_leaf",
         "allspice",
         "anise",
         "black_pepper",

@@ -3,9 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
+from dataclasses import dataclass
+from fnmatch import fnmatchcase
+from functools import lru_cache
 
 from sun_crumb.core.formula.recipe import FormulaLine
 from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.reference import table
 
 # The kinds that a component's mass falls into; each gram counts in one of them.
 KINDS = (
@@ -16,34 +20,47 @@ KINDS = (
 FLAGS = {"yeast": 0.5, "leaven": 0.08}
 
 
-def kind_of_food(ingredient: Ingredient, *, is_whole: bool = False) -> str:
-    """Return which of KINDS a food counts in."""
-    key, has = ingredient.key, ingredient.has_role
-    for kind, is_one in (
-        ("white", key in ("egg_white", "aquafaba")),
-        ("jelly", key in ("gelatine", "fish_gelatine", "agar", "pectin")),
-        ("egg", ingredient.group == "egg" or key == "flax_egg"),
-        ("ready", ingredient.group == "sweetened" and has("flour")),
-        ("ready", key in ("white_bread", "breadcrumbs", "sponge_cake", "cornflakes", "rice_cereal", "marshmallow", "couscous")),
-        ("oats", key in ("rolled_oats", "oat_flour", "oat_bran")),
-        ("coconut", key.startswith("coconut_") and not has("sugar", "liquid") and ingredient.group != "fat"),
-        ("nutflour", has("flour") and has("nut")),
-        ("nuts", has("nut") or key.endswith("_seeds")),
-        ("chocolate", has("chocolate") or key in ("cocoa", "cocoa_butter", "carob_powder")),
-        ("cheese", key in ("cream_cheese", "cream_cheese_light", "mascarpone", "ricotta", "quark", "cottage_cheese", "vegan_cream_cheese", "paneer", "khoya")),
-        ("dried", ingredient.group == "driedfruit" or key in ("date_paste", "prune_puree", "raisin")),
-        ("juice", key in ("lemon_juice", "lime_juice", "orange_juice")),
-        ("sugar", has("sugar", "bulk") and not has("syrup", "liquid", "dairy", "fruit")),
-        ("dairy", ingredient.group in ("dairy", "plantmilk") or key in ("plant_cream", "cashew_cream")),
-        ("syrup", has("syrup")),
-        ("fruit", has("fruit", "puree")),
-        ("fat", has("fat")),
-        ("water", has("liquid")),
-        ("flour", has("flour", "starch")),
-    ):  # fmt: skip
-        if is_one:
-            return kind
-    return "other"
+@dataclass(frozen=True, slots=True)
+class _Kind:
+    """A row of food_kinds.csv: a food is of the kind by its key, or by its group and all its roles (one of those between bars)."""
+
+    kind: str
+    keys: tuple[str, ...]
+    groups: frozenset[str]
+    roles: tuple[str, ...]
+    no_roles: tuple[str, ...]
+    no_groups: frozenset[str]
+
+    def holds(self, food: Ingredient) -> bool:
+        """Return whether a food is of this kind, or falls under one of its keys (``*`` stands for any letters)."""
+        if food.has_role(*self.no_roles) or food.group in self.no_groups:
+            return False
+        if any(fnmatchcase(food.key, key) for key in self.keys):
+            return True
+        is_of_group = not self.groups or food.group in self.groups
+        has_roles = all(food.has_role(*role.split("|")) for role in self.roles)
+        return bool(self.groups or self.roles) and is_of_group and has_roles
+
+
+@lru_cache(maxsize=1)
+def _kinds() -> tuple[_Kind, ...]:
+    return tuple(
+        _Kind(
+            row["kind"],
+            tuple(row["keys"].split()),
+            frozenset(row["groups"].split()),
+            tuple(row["roles"].split()),
+            tuple(row["no_roles"].split()),
+            frozenset(row["no_groups"].split()),
+        )
+        for row in table("food_kinds")
+    )
+
+
+@lru_cache(maxsize=4096)
+def kind_of_food(ingredient: Ingredient) -> str:
+    """Return which of KINDS a food counts in: the first row of food_kinds.csv that it falls under, else *other*."""
+    return next((one.kind for one in _kinds() if one.holds(ingredient)), "other")
 
 
 def makeup(lines: Iterable[FormulaLine]) -> dict[str, float]:

@@ -17,6 +17,8 @@ _CRUSHED = re.compile(
 )
 # A line that begins with a weight, or a volume as a scale's kitchen tells it; or with a count of pieces.
 _BY_WEIGHT = re.compile(r"^\W*(?:about\s+|approx\.?\s+)?\d[\d.,/]*\s*(?:kg|g|gr|grams?|ml|millilit\w+|l|dl|cl)\b", re.I)
+# A spoonful is a spoonful in every kitchen, a scale's too.
+_BY_SPOON = re.compile(r"^\W*\S{1,8}\s*(?:level |heaped )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|spoons?)\b", re.I)
 PORTION_GUESS_G = 80.0
 MOST_SERVINGS = 1000
 
@@ -122,7 +124,9 @@ class Formula:
         told = [
             line
             for line in self.lines
-            if re.search(r"\d", line.text) and not line.ingredient.has_role("leaven", "flavour", "salt", "egg")
+            if re.search(r"\d", line.text)
+            and not _BY_SPOON.match(line.text)
+            and not line.ingredient.has_role("leaven", "flavour", "salt", "egg")
         ]
         return bool(told) and sum(bool(_BY_WEIGHT.match(line.text)) for line in told) > 0.6 * len(told)
 

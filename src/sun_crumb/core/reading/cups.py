@@ -12,7 +12,7 @@ from sun_crumb.core.reading.weigh import one_amount
 _METRIC_WORDS = re.compile(
     r"\b(caster|castor|icing sugar|bicarb\w*|plain flour|self[- ]raising|maida|atta|jaggery|sooji|rava|dahi|"
     r"cornflour|desiccated|sultanas?|courgettes?|wholemeal|yoghurt|treacle|fan[- ]forced|thickened cream|"
-    r"gas mark|besan|elaichi|suet|demerara|mark [1-9]|zest(?:ed)? and juice|litres?|grams?|\d+\s?ml|\d+\s?g)\b",
+    r"gas mark|gas \d|loaf tin|sr flour|besan|elaichi|suet|demerara|mark [1-9]|zest(?:ed)? and juice|litres?|grams?|\d+\s?ml|\d+\s?g)\b",
     re.I,
 )
 _US_WORDS = re.compile(

@@ -28,7 +28,7 @@ _INSIDE_OF = re.compile(
 )
 _AFTER_PART = re.compile(
     r"[,(]\s*(?:(?:finely|freshly|grated|the)\s+)*(juice|zest|rind|juiced|zested)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated)\s+)*(juice|zest|rind|juiced|zested))?"
-    r"(?:\s+only|\s+grated)?\s*(?:\((?:[^()\d]*)\)\s*)?\)?\s*$",
+    r"(?:\s+only|\s+grated)?\s*(?:[(,](?P<aside>[^()]*)\)?\s*)?\)?\s*$",
     re.I,
 )
 _OPTIONAL = re.compile(
@@ -95,7 +95,15 @@ def clean(text: str) -> str:
 def split_line(text: str) -> list[str]:
     """Return the ingredient statements in one line: two where it names two foods ("2 eggs plus 1 yolk")."""
     text = _LARGE_EGGS.sub(lambda m: f"{m[1]} {_EGG_SIZES[m[2].upper()]} {m[3]}", text)
-    return _from_a_tin(text) or _of_eggs(text) or _parts_of_a_fruit(text) or _shared(text) or _summed(text) or [text]
+    return (
+        _from_a_tin(text)
+        or _of_eggs(text)
+        or _parts_of_a_fruit(text)
+        or _shared(text)
+        or _summed(text)
+        or _both_to_serve(text)
+        or [text]
+    )
 
 
 # "2 L eggs" are large ones, and no litres.
@@ -154,12 +162,17 @@ def _parts_of_a_fruit(text: str) -> list[str] | None:
         return [f"{size} {food} {_part(k)}{said[k]}".strip() for k in kinds]
     after = _AFTER_PART.search(text)
     if after and re.search(r"\b(lemon|lime|orange|clementine|mandarin|grapefruit)s?\b", text, re.I):
-        return [f"{text[: after.start()].strip()} {_part(k)}" for k in after.groups() if k]
+        # "2 lemons, zest and juice (you need 80 ml)": so much juice.
+        much = _OF_JUICE.search(after["aside"] or "")
+        said = {"juice": f" ({much[0]})" if much else ""}
+        parts = [_part(k) for k in after.groups()[:2] if k]
+        return [f"{text[: after.start()].strip()} {part}{said.get(part, '')}" for part in parts]
     if both := _BOTH_PARTS.match(text):
         return [f"{both['head']} {_part(both['a'])}", f"{both['head']} {_part(both['b'])}"]
     return None
 
 
+_OF_JUICE = re.compile(r"\b\d+(?:[.,]\d+)?\s*(?:ml|g|tbsps?|tablespoons?|tsps?|teaspoons?|cups?|fl\.? ?oz)\b", re.I)
 _CITRUS = r"(?P<food>lemon|lime|orange|grapefruit|clementine)s?"
 _ZESTED_AND_PART_JUICED = re.compile(
     rf"^(?P<count>\d+|[½1]|one|two)\s+(?:unwaxed\s+|large\s+|small\s+)?{_CITRUS},?\s*(?:\(?)zest(?:ed)?\s*(?:,|and|&)\s*(?P<part>[½¼]|half|1|one|\d)\s*(?:of (?:it|them)\s*)?juiced?\)?$",
@@ -167,6 +180,18 @@ _ZESTED_AND_PART_JUICED = re.compile(
 )
 _ZEST_OF_AND_JUICE = re.compile(
     rf"^{_CITRUS},?\s*zest of (?P<count>\d+|one|two|three)\s*(?:and|&|\+)\s*juice\s*\(?(?P<juice>\d+\s*(?:ml|g|tbsp|tsp|cups?))\)?$",
+    re.I,
+)
+
+
+def _both_to_serve(text: str) -> list[str] | None:
+    """Read "maple syrup and berries to serve": two foods, without an amount."""
+    both = _BOTH_TO_SERVE.match(text)
+    return [f"{both['one']} {both['use']}", f"{both['two']} {both['use']}"] if both else None
+
+
+_BOTH_TO_SERVE = re.compile(
+    r"^(?P<one>[a-z]+(?: [a-z]+)?) (?:and|&) (?P<two>[a-z]+(?: [a-z]+)?),? (?P<use>(?:to|for) (?:serve|serving|decorate|finish|garnish|dust|top|topping))$",
     re.I,
 )
 
@@ -359,7 +384,7 @@ _IN_PARTS = re.compile(r"^\s*[\d½⅓⅔¼¾⅛][^+&]*(?:\+|&|\band\b|\bthen\b)\
 _OR_ELSE = re.compile(r"\s*[/,;]\s+|\s+or\s+(?=(?:about\s+)?\d+\s*(?:g|kg|oz|lbs?)\b)", re.I)
 _STRENGTH = re.compile(r"\d+(?:[.,]\d+)?\s*%")
 _EACH_OF_THEM = re.compile(r"\b(?:each|apiece|a piece)\b", re.I)
-_RESTATES = re.compile(r"^(?:or|about|approx\.?|that'?s|total|weighing|=)\s*", re.I)
+_RESTATES = re.compile(r"^(?:or|about|approx\.?|that'?s|total|weighing|each|=)\s*", re.I)
 _SAID_AGAIN = re.compile(r"(?:\babout|\bapprox\.?|\bapproximately|\baround|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", re.I)
 _SIZE_BEHIND = re.compile(r"\b(small|medium|large|extra[- ]large)\b", re.I)
 
@@ -390,6 +415,9 @@ def _more_amounts(text: str, at: int, sums: list[Amount], also: list[Amount]) ->
         if bracket:
             inside = text[end:].split(")")[0]
             amount = with_form(amount, inside)
+            if sums and sums[-1].middle > 1 and _EACH_OF_THEM.search(inside):
+                # "2 cans (14 oz each)": so much in every one of them.
+                amount = replace(amount, low=amount.low * sums[-1].low, high=amount.high * sums[-1].high)
             closing = text.find(")", end)
             end_of = closing + 1 if closing >= 0 else end
             also_here: list[Amount] = []

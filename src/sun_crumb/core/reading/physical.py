@@ -5,9 +5,11 @@ from __future__ import annotations
 import re
 from dataclasses import dataclass
 
+from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.quantities.numbers import WORDS
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.line import clean
+from sun_crumb.core.reading.portions import bare_count
 from sun_crumb.core.reading.words import word_list
 
 _BREAK = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
@@ -62,9 +64,18 @@ def statements_of(line: Physical) -> list[Statement]:
         return []
     if not line.number and (told := _named_then_told(raw)):
         return [Statement(line, part, clean(part)) for part in told]
+    if not line.number and len(row := _title_row(raw)) > 1:
+        return [Statement(line, part, clean(part)) for part in row]
     cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(raw)
     parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else _run_on(cells[0] if cells else raw)
     return [Statement(line, part, text) for part in parts if (text := clean(part))]
+
+
+def _title_row(raw: str) -> list[str]:
+    """Return the cells of a first line where bars divide a name from how many it makes: no row of a table; else none."""
+    cells = [c.strip() for c in _BAR.split(raw) if c.strip()]
+    is_named = bool(cells) and read_amount(clean(cells[0])) is None
+    return cells if is_named and any(bare_count(clean(c)) for c in cells[1:]) else []
 
 
 def _bare(raw: str) -> str:
@@ -130,7 +141,7 @@ def _run_on(raw: str) -> list[str]:
         mixed := re.match(r"^(?:mix|combine|stir|whisk)(?: together)?:\s+(?=[\d½¼¾⅓⅔])", text, re.I)
     ) and "." not in text[mixed.end() : -1]:
         return _split(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
-    if len(text) < 12 or _first_word(text) in word_list("verb"):
+    if len(text) < 12 or (_first_word(text) in word_list("verb") and not _HEADED.match(text)):
         return [raw]
     prefix = ""
     if (titled := _TITLED.match(text)) and len(parts := _split(text[titled.end() :])) >= LEAST_FOODS:
@@ -143,12 +154,21 @@ def _run_on(raw: str) -> list[str]:
         return [f"{dashed[1]}:", *parts]
     if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
         prefix, rest = named[1], text[named.end() :]
+        if _FOR_THE_END.fullmatch(prefix) and len(rest.split()) <= LONGEST_NAME and not re.search(r"[\d.]", rest):
+            return [f"{prefix}:", rest]
         if bare := _bare_foods(rest):
             return [f"{prefix}:", *bare]
         if len(_split(rest)) < 2 and not (prefix.lower() in word_list("component") and _begins_food(rest)):
             return [raw]
         return [f"{prefix}:", *_split(rest)]
     return _split(text)
+
+
+# "Top: 1 cup cream": a part, and no "Top with cream".
+_HEADED = re.compile(r"[^\W\d_]+:\s+[\d½¼¾⅓⅔]")
+# "To decorate: writing icing": what the part is for, and its one food.
+_FOR_THE_END = re.compile(r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz)(?:e|ing)?", re.I)
+LONGEST_NAME = 4
 
 
 def _bare_foods(rest: str) -> list[str]:
@@ -218,4 +238,4 @@ def _begins_food(text: str) -> bool:
 
 def _first_word(text: str) -> str:
     found = re.search(r"[^\W\d_]+", text)
-    return found[0].lower() if found else ""
+    return fold(found[0]) if found else ""

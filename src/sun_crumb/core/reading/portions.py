@@ -106,10 +106,10 @@ def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Co
         join = _JOIN.match(text[at:])
         if not join:
             break
-        if counts and counts[-1].kind == "whole" and counts[-1].low > 1 and re.search(r"\bof\b", join[0]):
+        if counts and counts[-1].kind == "whole" and counts[-1].low > 1 and re.search(r"\b(?:of|each)\b", join[0]):
             each = read_count(text, at + join.end())
             if each and each.kind in ("piece", "person"):
-                # "2 trays of 12 cookies"
+                # "2 trays of 12 cookies", "2 loaves, each 12 slices"
                 many = counts[-1].low
                 counts.append(Count(many * each.low, many * each.high, each.noun, each.kind, each.end))
                 at = each.end
@@ -118,6 +118,8 @@ def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Co
     return counts, at
 
 
+# "2 loaves (12 slices each)": each of what was counted before.
+_EACH_ONE = re.compile(r"^\s*(?:each|apiece|(?:per|a)\s+(?:loaf|cake|tin|tray|pan|batch|log|roll|slab))\b", re.I)
 _OF_ONE = re.compile(r"\s*(?:each|apiece|per\b|a\s+head)\b", re.I)
 
 
@@ -164,7 +166,7 @@ def bare_count(text: str) -> Stated | None:
     """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
     start = _BARE.match(text).end()  # type: ignore[union-attr]
     counts, end = _counts_after(text, start, is_bare=True)
-    rest = re.sub(r"[^\w\s]", " ", text[end:]).lower().split()
+    rest = re.sub(r"[^\w\s]", " ", _EACH_ONE.sub("", text[end:])).lower().split()
     if not counts or not set(rest) <= counting_words("about"):
         return None
     if all(c.kind not in ("piece", "person", "whole") for c in counts) and "dozen" not in text.lower():
@@ -177,12 +179,15 @@ def said_in(aside: str) -> Stated | None:
     said = next(iter(statements(aside)), None) or bare_count(aside)
     if said is None and (match := re.match(r"^\W*for\s+", aside, re.I)) and (c := read_count(aside, match.end())):
         said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", aside[c.end :].split(",")[0]) else None
-    if said is None and re.fullmatch(r"\W*(?:[4-9]|[1-9]\d)\W*", aside) and (c := read_count(aside.strip(" ()[]~"))):
-        # "Oat biscuits — 24"
+    if said is None and (number := _NUMBER_ALONE.fullmatch(aside)) and (c := read_count(number[1])):
+        # "Oat biscuits — 24", "Energy bites (approx. 20)"
         said = Stated(c, "", 0.9, aside.strip())
     return said
 
 
+_NUMBER_ALONE = re.compile(
+    r"\W*(?:(?:approx(?:imately)?|about|around|circa|ca|roughly)\b\.?)?\W*([4-9]|[1-9]\d)\W*", re.I
+)
 _ASIDE = re.compile(
     r"[(\[]([^()\[\]]+)[)\]]|\s[–—-]{1,3}\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*(.+?)$|:\s*(.+?)$",
     re.I,

@@ -17,6 +17,7 @@ from sun_crumb.core.reading.document import Document, Piece, document, own_yield
 from sun_crumb.core.reading.line import parse_line, split_line
 from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
 from sun_crumb.core.reading.mentions import mentions
+from sun_crumb.core.reading.own_measure import OwnMeasure, own_measure
 from sun_crumb.core.reading.portions import portions, statements
 from sun_crumb.core.reading.records import (
     Amount,
@@ -88,7 +89,8 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         )
     read = document(text, lambda statement: _known(statement, pantry), roles)
     found = read.pieces
-    drafts = [draft for piece in found if piece.role != "title" for draft in _drafts(piece, pantry)]
+    pot = own_measure(piece.text for piece in found if piece.role == "food")
+    drafts = [draft for piece in found if piece.role != "title" for draft in _drafts(piece, pantry, pot)]
     drafts += _mentioned(found, drafts, pantry)
     pairs = [(d.parsed, d.ingredient) for d in drafts if d.parsed is not None]
     if cup is None:
@@ -159,7 +161,7 @@ def _known(text: str, pantry: Pantry) -> Known:
 KNOWN = 0.6
 
 
-def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:
+def _drafts(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[_Draft]:
     if piece.role != "food":
         return [_Draft(piece, None, [], None)]
     if len(piece.text) > LONGEST_LINE:
@@ -167,7 +169,7 @@ def _drafts(piece: Piece, pantry: Pantry) -> list[_Draft]:
     index = name_index(pantry)
     drafts = []
     for statement in split_line(piece.text):
-        parsed = parse_line(statement)
+        parsed = parse_line(pot.in_ml(statement) if pot else statement)
         if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
             parsed = replace(parsed, name=whole)
         if parsed.preparation and parsed.name and set(words_of(parsed.name)) <= word_list("neutral"):
@@ -231,6 +233,8 @@ def _mentioned(found: Sequence[Piece], drafts: list[_Draft], pantry: Pantry) -> 
                 for name, amounts in named
             ):
                 continue
+            if any(words & set(words_of(component)) for component in components if component):
+                continue  # "a teaspoon of jam in each": a part that is made here
             listed.add(candidates[0].ingredient)
             food = pantry[candidates[0].ingredient]
             # A method often stands after the last component's list; the component that the step names is meant.

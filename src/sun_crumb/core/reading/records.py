@@ -178,10 +178,11 @@ class StepTime:
 
 @dataclass(frozen=True, slots=True)
 class Step:
-    """One step of the method in the recipe's own words, and the times that it names."""
+    """One step of the method in the recipe's own words, the times that it names, and the part that its heading names ("For the sauce")."""
 
     text: str
     times: tuple[StepTime, ...] = ()
+    part: str = ""
 
 
 @dataclass(frozen=True, slots=True)

@@ -14,7 +14,9 @@ from typing import Any, Literal, get_args
 
 import numpy as np
 
+from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.nutrition import take_out_nutrition
 from sun_crumb.core.reading.physical import Statement
 from sun_crumb.core.reading.portions import bare_count, of_title, said_in, statements
 from sun_crumb.core.reading.records import Role
@@ -222,7 +224,7 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     if first and first[0].lower() in word_list("deed_food") and (len(words) <= 4 or known.is_behind):
         first = None
     begins_amount = known.has_amount and known.has_unit and not known.is_behind
-    if first and first[0].lower() in word_list("verb") and len(words) >= 3 and not begins_amount:
+    if first and fold(first[0]) in word_list("verb") and len(words) >= 3 and not begins_amount:
         found.add("imperative")
     if _SENTENCE_END.search(text):
         found.add("sentences")
@@ -301,7 +303,7 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
     begin = next((n for n, marks in enumerate(own) if not marks & {"junk_word", "wordless", "credit"}), 0)
     if _tells_more_than_portions(found[begin].text):
         own[begin] -= {"portions", "portions_bare", "weighed_behind"}
-    _take_out_nutrition(found, own)
+    take_out_nutrition(found, own)
     own[begin].add("first")
     _name_parts(found, known, own)
     return own
@@ -340,23 +342,6 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
 MOST_WORDS_OF_A_PART = 3
 # Before any weighed food a short line in the first few is the title, portions or the name of a part.
 EARLY = 3
-# A line of a table of nutrition, as labels and pages have it.
-_NUTRIENT = re.compile(
-    r"^\W*(?:per\s+\w+\s*:?|calories|energy|kcal|(?:total |added |of which )?(?:sugars?|fats?)|saturate[sd](?:\s+fat)?|(?:total\s+)?carb(?:ohydrate)?s?|fib(?:re|er)|protein|"
-    r"sodium|salt|cholesterol|serving size)\s*[:=]?\s*\d+(?:[.,]\d+)?\s*(?:k?cal|kj|m?g|%)?\W*$",
-    re.I,
-)
-
-
-def _take_out_nutrition(found: Sequence[Statement], own: list[set[str]]) -> None:
-    """Mark the lines of a table of nutrition, two or more together or under its heading, as what they are: no foods."""
-    for n in range(1, len(found)):
-        if _NUTRIENT.match(found[n].text) and (
-            _NUTRIENT.match(found[n - 1].text)
-            or "heading_notes" in own[n - 1]
-            or (n + 1 < len(found) and _NUTRIENT.match(found[n + 1].text))
-        ):
-            own[n] = {"junk_word", "short"}
 
 
 def is_asking(text: str) -> bool:

@@ -3,13 +3,17 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Iterator
 
 from sun_crumb.core.quantities.numbers import read_quantity
+from sun_crumb.core.reading.durations import durations
 from sun_crumb.core.reading.records import Method, Oven, Reading, Step, StepTime, Tin
+from sun_crumb.core.reading.roles import heading_kind
 
 _CELSIUS = re.compile(r"(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|centigrade)", re.I)
 _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
 _BARE = re.compile(r"\b(?:oven|preheat|bakes?)\b[^\n]{0,40}?\b(\d{3})\s*(?:°|º|degrees)?", re.I)
+_BARE_BEFORE = re.compile(r"\b(\d{3})\s*(?:°|º|degrees?)?\s*oven\b", re.I)
 _BARE_FAN = re.compile(r"\b\d{3}\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b", re.I)
 _GAS = re.compile(r"\b(?:gas(?:\s*mark)?|regulo)\s*(\d{1,2}|¼|½)|\bmark\s*([1-9]|¼|½)(?=\s*(?:[,.;:)]|for\b|$))", re.I)
 # How ovens without figures were told, the longest words first [°C] (common practice).
@@ -45,20 +49,17 @@ GAS_MARK_C = {
     "8": 230,
     "9": 240,
 }
-_TIME = re.compile(
-    r"(?P<low>\d{1,3})(?:\s*(?:-|–|to)\s*(?P<high>\d{1,3}))?\s*(?P<unit>min(?:ute)?s?|hours?|hrs?)\b", re.I
-)
 
 
-def read_step(text: str) -> Step:
-    """Return one step of a method with the times that it names.
+def read_step(text: str, part: str = "") -> Step:
+    """Return one step of a method with the times that it names; *part* is what the heading above it names.
 
     Examples
     --------
     >>> read_step("Bake for 40 minutes.").times
     (StepTime(doing='bake', low=40, high=40),)
     """
-    return Step(text, read_times(text))
+    return Step(text, read_times(text), part)
 
 
 def method_of(reading: Reading) -> Method:
@@ -69,7 +70,23 @@ def method_of(reading: Reading) -> Method:
     reading
         A text as read.
     """
-    return Method(tuple(map(read_step, reading.steps)), reading.oven, reading.bake_minutes, reading.tin)
+    return Method(tuple(_steps(reading)), reading.oven, reading.bake_minutes, reading.tin)
+
+
+def _steps(reading: Reading) -> Iterator[Step]:
+    part = ""
+    if not any(line.role == "step" for line in reading.lines):
+        # "Makes 12. Rise 1 hr, fill, cut. Bake 375 for 20 min": the method behind the portions.
+        told = (line.text for line in reading.lines if line.role in ("portions", "note", "chatter", "time"))
+        yield from (read_step(text) for text in told if len(re.findall(rf"\b(?:{_DONE})\b", text, re.I)) > 1)
+        return
+    for line in reading.lines:
+        if line.role == "heading":
+            part = "" if heading_kind(line.text) else line.text.strip(" *#_=:–—-")[:80]
+        elif line.role == "step":
+            yield read_step(line.text, part)
+        elif line.role == "food":
+            part = ""
 
 
 def read_oven(text: str) -> Oven | None:
@@ -182,7 +199,7 @@ def _gas_or_bare(text: str) -> float | None:
     """Return a gas mark, or a bare number beside the oven, in °C."""
     if (gas := _GAS.search(text)) and (mark := gas[1] or gas[2]) in GAS_MARK_C:
         return float(GAS_MARK_C[mark])
-    if bare := _BARE.search(text):
+    if bare := _BARE.search(text) or _BARE_BEFORE.search(text):
         value = float(bare[1])
         return _from_fahrenheit(value) if value >= 275 else value if value >= 100 else None
     return None
@@ -207,6 +224,7 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
     return None
 
 
+_DONE = "bake|mix|beat|stir|fold|chill|rise|whisk|pour|cool|roll|spread|melt|boil|simmer|freeze"
 _INCH = 2.54
 _DIMENSION = r"(\d{1,2}(?:[.,]\d)?(?:\s*(?:½|1/2))?)"
 _LENGTH = r"\s*[- ]?\s*(cm|centimet(?:re|er)s?|mm|inch(?:es)?|in\b\.?|\"|″|”)"
@@ -281,17 +299,15 @@ def read_times(text: str) -> tuple[StepTime, ...]:
     found = []
     for sentence in re.split(r"(?<=[.;])\s|\n", text):
         start = 0
-        for match in _TIME.finditer(sentence):
-            before = sentence[start : match.start()]
+        for span in durations(sentence):
+            before = sentence[start : span.start]
             nearest = max(
                 ((m.start(), name) for name, pattern in _DOING_RE for m in pattern.finditer(before)), default=(0, "")
             )[1]
-            after = sentence[match.end() : match.end() + 25]
+            after = sentence[span.end : span.end + 25]
             doing = nearest or next((name for name, pattern in _DOING_RE if pattern.search(after)), "wait")
-            scale = 60 if match["unit"].lower().startswith("h") else 1
-            low = int(match["low"]) * scale
-            found.append(StepTime(doing, low, int(match["high"] or match["low"]) * scale))
-            start = match.end()
+            found.append(StepTime(doing, span.low_min, span.high_min))
+            start = span.end
     return tuple(found)
 
 

@@ -1,0 +1,126 @@
+"""Spans of time in words: "40-45 minutes", "1 to 1½ hours", "50 mins - 1 hr", "overnight"."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from sun_crumb.core.quantities.numbers import FRACTIONS
+
+_WORDS = {
+    "a": 1.0, "an": 1.0, "one": 1.0, "two": 2.0, "three": 3.0, "four": 4.0, "five": 5.0, "six": 6.0, "eight": 8.0, "ten": 10.0, "twelve": 12.0,
+    "fifteen": 15.0, "twenty": 20.0, "thirty": 30.0, "half an": 0.5, "half a": 0.5, "a couple of": 2.0, "another": 1.0,
+}  # fmt: skip
+_GLYPHS = "".join(FRACTIONS)
+_NUMBER = rf"(?:\d{{1,3}}(?:[.,]\d{{1,2}})?(?:\s*[{_GLYPHS}]|\s+\d/\d)?|[{_GLYPHS}]|\d/\d|{'|'.join(sorted(_WORDS, key=len, reverse=True))})"
+_UNIT = r"(?P<{0}>min(?:ute)?s?\b\.?|hours?\b|hrs?\b\.?|h\b|days?\b|m\b)"
+_SPAN = re.compile(
+    rf"(?<![\w.,/°½¼¾⅓⅔])(?P<low>{_NUMBER})\s*(?:{_UNIT.format('low_unit')}\s*)?(?:(?:-|–|—|to|or)\s*(?P<high>{_NUMBER})\s*)?-?{_UNIT.format('unit')}"
+    rf"(?:\s*(?:and\s+)?(?:(?P<half>a half)|(?P<more>\d{{1,2}})\s*(?:min(?:ute)?s?\b\.?|m\b)))?",
+    re.I,
+)
+_OVERNIGHT = re.compile(r"\bover\s?night\b", re.I)
+# A night in the fridge [min] (common practice).
+NIGHT = (480, 720)
+# How often something is done, or when within a time, is no time to wait.
+_NOT_BEFORE = re.compile(
+    r"\b(?:every|each|after|for the (?:last|final|first)|halfway|at|within|up to the last|keeps?(?: for)?)\s*(?:about\s+)?$",
+    re.I,
+)
+_NOT_AFTER = re.compile(r"^\s*(?:before the end|a side|per side|on each side|each side|old\b|ahead)", re.I)
+
+
+@dataclass(frozen=True, slots=True)
+class Duration:
+    """A span of time [min] and where it stands in the text."""
+
+    start: int
+    end: int
+    low_min: int
+    high_min: int
+
+
+def durations(text: str) -> list[Duration]:
+    """Return the times that *text* tells to wait or to work, in order [min].
+
+    How often something is done ("every 5 minutes") is none. "At least 4 hours or overnight" is one.
+
+    Examples
+    --------
+    >>> [(d.low_min, d.high_min) for d in durations("Rise for 1 to 1½ hours, then bake 50 mins - 1 hr, stirring every 10 minutes.")]
+    [(60, 90), (50, 60)]
+    >>> [(d.low_min, d.high_min) for d in durations("Chill for at least 4 hours or overnight.")]
+    [(240, 720)]
+    """
+    found = [
+        d
+        for d in _joined(text, list(_spans(text)))
+        if not _NOT_BEFORE.search(text[max(0, d.start - 40) : d.start])
+        and not _NOT_AFTER.match(text[d.end : d.end + 40])
+    ]
+    for night in _OVERNIGHT.finditer(text):
+        before = next(
+            (
+                d
+                for d in found
+                if re.fullmatch(
+                    r"\s*(?:,|or|up to|to|and|ideally|or up to|preferably|better)*[\s,]*(?:or\s+)?(?:ideally\s+|preferably\s+|better\s+)?",
+                    text[d.end : night.start()],
+                )
+            ),
+            None,
+        )
+        if before is not None:
+            found[found.index(before)] = Duration(before.start, night.end(), before.low_min, NIGHT[1])
+        else:
+            found.append(Duration(night.start(), night.end(), *NIGHT))
+    return sorted(found, key=lambda d: d.start)
+
+
+def _joined(text: str, spans: list[Duration]) -> list[Duration]:
+    """Return spans, two that a range joins as one: "1 hour 15 minutes to 1 hour 30 minutes"."""
+    found: list[Duration] = []
+    for span in spans:
+        if found and re.fullmatch(r"\s*(?:to|-|–|or)\s*", text[found[-1].end : span.start]):
+            found[-1] = Duration(found[-1].start, span.end, found[-1].low_min, max(span.high_min, found[-1].low_min))
+        else:
+            found.append(span)
+    return found
+
+
+def _spans(text: str) -> Iterator[Duration]:
+    at = 0
+    while span := _SPAN.search(text, at):
+        at = span.end()
+        unit = _minutes(span["unit"])
+        low_unit = _minutes(span["low_unit"]) if span["low_unit"] else unit
+        more = 0.5 * unit if span["half"] else float(span["more"] or 0)
+        if span["high"] is None and span["low_unit"]:
+            continue
+        high = _value(span["high"]) * unit + more if span["high"] else _value(span["low"]) * unit + more
+        low = _value(span["low"]) * low_unit + (0 if span["high"] else more)
+        if span["high"] and _value(span["high"]) < 1 <= _value(span["low"]) and not span["low_unit"]:
+            low = high = low + high  # "1-1/2 hours"
+        if low > high:
+            low, high = high, low
+        yield Duration(span.start(), span.end(), round(low), round(high))
+
+
+def _minutes(unit: str) -> float:
+    head = unit.lower()[0]
+    return 60.0 if head == "h" else 1440.0 if head == "d" else 1.0
+
+
+def _value(words: str) -> float:
+    text = re.sub(r"\s+", " ", words.lower().strip())
+    if text in _WORDS:
+        return _WORDS[text]
+    total = 0.0
+    for part in re.findall(rf"\d+/\d+|\d+(?:[.,]\d+)?|[{_GLYPHS}]", text):
+        if "/" in part:
+            top, bottom = part.split("/")
+            total += int(top) / max(int(bottom), 1)
+        else:
+            total += FRACTIONS[part] if part in FRACTIONS else float(part.replace(",", "."))
+    return total
