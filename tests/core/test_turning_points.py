@@ -12,19 +12,27 @@ from sun_crumb.core.balance.norms import absolutes, norms
 from sun_crumb.core.balance.patterns import patterns
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.exploring import effort_of, frontier
+from sun_crumb.core.exploring.check import check
+from sun_crumb.core.exploring.relaxing import _largest_cut
+from sun_crumb.core.formula import Formula, portion, total
+from sun_crumb.core.offers.addition import Addition
 from sun_crumb.core.pantry import shipped_pantry
-from sun_crumb.core.pantry.household import household_amount
+from sun_crumb.core.pantry.household import grid_of, household_amount
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.quantities.numbers import WORDS, read_quantity
 from sun_crumb.core.reference import constant
 from sun_crumb.core.rework import rework
-from sun_crumb.core.solving.model import Share, solve
 from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, OUTSIDE
+from sun_crumb.core.solving.problem import Problem
+from sun_crumb.core.solving.rounding import _choices
 from sun_crumb.core.solving.solver import LinearModel
+from sun_crumb.core.solving.together import Share, solve
 from sun_crumb.core.sugars.sweetness import linear_sweetness
 from sun_crumb.core.telling.advice import cautions
+from sun_crumb.core.telling.unmet import lost_floor, passed_caps
 from sun_crumb.core.wish import Goals
-from tests.support import CAKE, CloseTo, batter, formula_of
+from sun_crumb.core.wish.eaters import eater_cautions
+from tests.support import CAKE, CloseTo, batter, formula_of, lines_of
 from tests.support.plans import grams_of, plan
 
 PANTRY = shipped_pantry()
@@ -201,6 +209,88 @@ class Words(CloseTo):
     def test_a_lock_that_is_no_amount_names_the_line_as_bakers_count(self) -> None:
         with self.assertRaisesRegex(OutOfDomainError, r"^line 1: -5"):
             rework(formula_of(CAKE), Goals(locks={0: -5.0}), PANTRY)
+
+
+class Edges(CloseTo):
+    """Where a limit, a floor or a least amount begins to count, from both sides."""
+
+    def test_a_cap_is_passed_beyond_half_a_per_cent(self) -> None:
+        family = families()["butter_cake"]
+        formula = batter(12, plain_flour=200, white_sugar=150, butter=100, egg=100, milk=450)
+        problem = Problem(formula, family, Goals(), [Addition(PANTRY["honey"], "syrup", 5.0, None, 0.0)], {}, {})
+        grams = [line.grams for line in formula.lines]
+        for past, count in ((0.003, 0), (0.007, 1)):
+            found = passed_caps(problem, [*grams, (family.caps["syrup"] + past) * 1000])
+            self.assertEqual(len(found), count, past)
+        self.assertClose(found[0].asked, family.caps["syrup"], absolute=1e-9)
+
+    def test_a_floor_is_lost_two_hundredths_below_it(self) -> None:
+        family = families()["meringue"]
+        formula = batter(12, egg_white=100, white_sugar=200)
+        problem = Problem(formula, family, Goals(), [], {}, {})
+        for below, count in ((0.019, 0), (0.021, 1)):
+            self.assertEqual(len(lost_floor(problem, [100, (family.crystal_floor - below) * 200])), count, below)
+
+    def test_nuts_and_chips_that_are_asked_for_lie_in_the_crumb_whole(self) -> None:
+        formula = batter(12, plain_flour=200, white_sugar=150, butter=100)
+        for key, kind, set_g, is_whole in (
+            ("walnuts", "adjust", 50.0, True), ("walnuts", "adjust", None, False), ("honey", "syrup", 50.0, False),
+            ("dark_chocolate_70", "adjust", 40.0, True), ("milk", "adjust", 40.0, False),
+        ):  # fmt: skip
+            extra = Addition(PANTRY[key], kind, 1.0, None, 0.0, set_g=set_g)  # type: ignore[arg-type]
+            row = Problem(formula, families()["butter_cake"], Goals(), [extra], {}, {}).rows[-1]
+            self.assertEqual(row.line.is_inclusion, is_whole, (key, set_g))
+
+    def test_the_smallest_mend_moves_least(self) -> None:
+        """Too much baking powder is mended by baking powder, and too much milk by milk: the flour for it would be far more."""
+        for formula, key in (
+            (batter(12, plain_flour=200, white_sugar=150, butter=120, egg=100, milk=100, baking_powder=30), "baking_powder"),
+            (batter(12, plain_flour=200, white_sugar=150, butter=120, egg=100, milk=420, baking_powder=9), "milk"),
+            (batter(12, plain_flour=200, white_sugar=420, butter=120, egg=100, milk=100, baking_powder=9), "white_sugar"),
+        ):  # fmt: skip
+            found = check(formula, {"": "butter_cake"})[0]
+            self.assertIn(key, [mend.ingredient for mend in found.mends], found.mends)
+            mend = next(m for m in found.mends if m.ingredient == key)
+            self.assertLess(mend.after_g, mend.before_g)
+
+    def test_allulose_that_came_in_is_told_of_the_law(self) -> None:
+        held = batter(8, plain_flour=100, allulose=60, honey=20, butter=50)
+        self.assertTrue(any("llulose" in told for told in cautions(held, {"allulose"})))
+        self.assertFalse(any("llulose" in told for told in cautions(held, {"honey"})))
+
+    def test_steps_are_of_the_size_of_the_amount(self) -> None:
+        made = plan(CAKE, path="less", cut=0.0)
+        us = cup_standard("us")
+        for line in made.lines:
+            food = PANTRY[line.ingredient]
+            if food.group != "egg" and line.after_g > 0:
+                self.assertEqual(line.step_g, grid_of(food, line.after_g, us, is_weighed=False), line.name)
+
+    def test_what_grows_never_shrinks_for_a_spoon(self) -> None:
+        formula = batter(12, plain_flour=200, white_sugar=150, butter=100, egg=100, milk=100)
+        problem = Problem(formula, families()["butter_cake"], Goals(), [], {}, {})
+
+        def choices(exact: float) -> list[float]:
+            return _choices(problem, exact, exact, 4, 15.0, (0.0, 200.0), lambda _, g: g)
+
+        # Of 100 g, steps of 15 g near 108 are 90, 105 and 120 (and what lies a step from it): 93 would be less milk.
+        self.assertEqual([round(x) for x in choices(108.0)], [105, 120, 123])
+        self.assertEqual([round(x) for x in choices(92.0)], [77, 90])
+
+    def test_whom_it_concerns_is_told_of_what_is_in_and_not_of_what_went(self) -> None:
+        gone = Formula("Cake", lines_of(plain_flour=100.0, walnuts=0.0, banana=50.0), 8)
+        one = portion(total(gone.lines), 8)
+        told = eater_cautions(["kidney"], gone, one, one)[0]
+        self.assertIn("banana", told)
+        self.assertNotIn("walnut", told)
+
+    def test_the_largest_cut_is_found_to_two_hundredths(self) -> None:
+        for most in (0.437, 0.08, 0.61):
+            found = _largest_cut(Goals(cut=0.8), lambda goals, most=most: (goals.cut or 0.0) <= most)
+            assert found is not None
+            self.assertLessEqual(found, most)
+            self.assertClose(found, most, absolute=0.02)
+        self.assertIsNone(_largest_cut(Goals(cut=0.8), lambda _: False))
 
 
 if __name__ == "__main__":

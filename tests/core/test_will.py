@@ -19,7 +19,7 @@ from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.rework.parts import parts_of
-from sun_crumb.core.solving.model import Share, _together, solve
+from sun_crumb.core.solving.together import Share, _together, solve
 from sun_crumb.core.wish import Goals, eaters, paths
 from tests.support import CAKE, CloseTo, formula_of, most_of
 from tests.support.plans import LOAF, grams_of, plan

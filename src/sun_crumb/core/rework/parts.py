@@ -15,8 +15,8 @@ from sun_crumb.core.offers.levers import lever_of
 from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.offers.stand_ins import must_go
 from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.solving.model import Share
 from sun_crumb.core.solving.problem import LIMITS, Problem
+from sun_crumb.core.solving.together import Share
 from sun_crumb.core.telling.unmet import ComponentBalance
 from sun_crumb.core.wish.goals import DEFINITIONS, Goals
 

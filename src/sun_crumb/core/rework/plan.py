@@ -13,9 +13,9 @@ from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.rework.parts import Part, balance_of, parts_of, share_of
 from sun_crumb.core.rework.preview import as_it_was
-from sun_crumb.core.solving.model import Share, Solved, solve
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.solving.rounding import rounded
+from sun_crumb.core.solving.together import Share, Solved, solve
 from sun_crumb.core.sugars.claims import Claim, claims
 from sun_crumb.core.sugars.savings import Savings, savings
 from sun_crumb.core.telling.advice import ByTheBook, by_the_book, cautions

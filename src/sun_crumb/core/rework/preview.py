@@ -9,8 +9,8 @@ from sun_crumb.core.balance import verdicts
 from sun_crumb.core.formula import Formula, FormulaLine, Totals, total
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.rework.parts import balance_of, locks_of, parts_of, share_of
-from sun_crumb.core.solving.model import Kept
 from sun_crumb.core.solving.problem import Problem
+from sun_crumb.core.solving.together import Kept
 from sun_crumb.core.telling.unmet import ComponentBalance
 from sun_crumb.core.wish.goals import Goals
 

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Sequence
-from dataclasses import dataclass, replace
 from math import inf
 
 import numpy as np
@@ -13,9 +12,9 @@ from sun_crumb.core.balance.verdicts import Gauge
 from sun_crumb.core.offers.addition import Addition
 from sun_crumb.core.offers.moves import Move
 from sun_crumb.core.reference import constant
-from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, stretches
+from sun_crumb.core.solving.penalty import CUT_SHORT, stretches
 from sun_crumb.core.solving.problem import LIMITS, Matrix, Problem, fair_share, least_per_sugar
-from sun_crumb.core.solving.solver import INFINITY, LinearModel, WarmStart
+from sun_crumb.core.solving.solver import INFINITY, LinearModel
 from sun_crumb.core.sugars.sweetness import intense_dose
 
 # A sweetener asked for by name: what using it is worth, and the least share of the sugar it then stands for.
@@ -26,8 +25,6 @@ MOST_PIECES = 2
 MOST_ADJUSTERS = 2
 # So many new foods are welcome; what each one more costs a plan (judgement).
 WELCOME, FUSSY = 2, 0.5
-# What a component pays that is cut deeper than the whole recipe, and by how much of its sugar it may be for nothing (judgement).
-UNEVEN, UNEVEN_FREE = 6.0, 0.08
 # The part of a band that the model holds for the whole of it (judgement: what a spoon moves).
 SAFE = 0.92
 SAFE_RATIO = 0.97
@@ -36,140 +33,7 @@ SAFE_RATIO = 0.97
 SOUR_ENOUGH, FAR_SOUR = 0.5, 1.0
 
 
-@dataclass(frozen=True, slots=True)
-class Share:
-    """The cut that several components bear together: how much of their sugar is to go, and what the rest of the recipe holds of it [g]."""
-
-    wanted_cut: float
-    left_g: float = 0.0
-
-
-@dataclass(frozen=True, slots=True)
-class Solved:
-    """One component's amounts [g], in the order of its rows; ``problem`` with the cut that it bears, and whether they are proven best."""
-
-    problem: Problem
-    grams: list[float]
-    is_proven: bool
-
-
-def solve(problems: Sequence[Problem], share: Share) -> list[Solved] | None:
-    """Return the amounts of all components at once: the cut goes where each can bear it.
-
-    Texture stays within two bands where that is possible at all; else sweetness gives way, then the sugar cut. Where the search ends
-    without a proof, a guess is tried too: what the relaxed model uses most, and the rest solved around it.
-
-    Parameters
-    ----------
-    problems
-        The components that are rebalanced, with the recipe's own cut.
-    share
-        What they bear together.
-    """
-    if not problems:
-        return []
-    for hard in (True, False):
-        model, builds = _together(problems, share, hard)
-        solution = model.solve()
-        values = solution.values if solution is not None else None
-        is_proven = solution is not None and solution.is_proven
-        if not is_proven and (values is not None or not hard):
-            most = sum(max(p.goals.new_at_most, 1) for p in problems)
-            guess = model.solve_around([k for b in builds for k in b.choices], most)
-            if guess is not None and (values is None or model.cost_of(guess) < model.cost_of(values)):
-                values = guess
-        if values is not None:
-            return [_solved(b, values, is_proven=is_proven) for b in builds]
-    return None
-
-
-def _solved(build: _Build, values: list[float], *, is_proven: bool) -> Solved:
-    """Return one component's part of a solution, with the cut that fell to it."""
-    grams = build.grams(values)
-    problem = build.p
-    if problem.counted_before > 0:
-        held = float(problem.counted @ np.array(grams))
-        cut = min(max(1 - held / problem.counted_before, 0.0), 1.0)
-        problem = replace(problem, goals=replace(problem.goals, cut=cut, keep_sweet=problem.goals.wanted_sweetness))
-    return Solved(problem, grams, is_proven)
-
-
-def _together(problems: Sequence[Problem], share: Share, hard: bool) -> tuple[LinearModel, list[_Build]]:
-    """Return one model of all components and their cut."""
-    model = LinearModel()
-    builds = [_Build(problem, hard, model) for problem in problems]
-    whole = sum(p.counted_before for p in problems) + share.left_g
-    if whole <= 0 or not any(p.counted_before > 0 for p in problems):
-        return model, builds
-    # By the batch, as a baker cuts and as portions count it: more batter around the same sugar is no cut.
-    short, over = model.add(0.0, INFINITY, CUT_SHORT), model.add(0.0, INFINITY, CUT_OVER)
-    terms: dict[int, float] = {short: -1.0, over: 1.0}
-    held = share.left_g / whole
-    for build in builds:
-        base, mine = build.combine(build.p.counted / whole)
-        held += base
-        terms |= mine
-        if len(builds) > 1 and build.p.counted_before > 0:
-            _evenly(model, build, share, build.p.counted_before / whole)
-    wanted = 1 - share.wanted_cut - held
-    model.require(terms, wanted, wanted)
-    return model, builds
-
-
-def _evenly(model: LinearModel, build: _Build, share: Share, weight: float) -> None:
-    """Let a component that is cut deeper than the whole recipe pay for it."""
-    base, mine = build.combine(build.p.counted / build.p.counted_before)
-    deeper = model.add(0.0, INFINITY, UNEVEN * weight)
-    model.require({**mine, deeper: 1.0}, lower=1 - share.wanted_cut - UNEVEN_FREE - base)
-
-
-class Kept:
-    """Problems that keep what the last plan brought in, as one linear program; whole pieces and swaps stay as they were.
-
-    Solved once as it stands: problems that differ in goals and locked amounts only start from there.
-
-    Parameters
-    ----------
-    problems
-        The components.
-    last
-        Of each what the last plan brought in [g], in the order of its additions.
-    pieces
-        Of each what the last plan held of lines that go by pieces, by row [g].
-    share
-        The cut that they bear together.
-    """
-
-    def __init__(
-        self, problems: Sequence[Problem], last: list[list[float]], pieces: list[dict[int, float]], share: Share
-    ) -> None:
-        self.last, self.pieces = last, pieces
-        self.problems = [
-            replace(problem, additions=[replace(a, is_required=True) for a in problem.additions])
-            for problem in problems
-        ]
-        model, builds = _together(self.problems, share, False)
-        self.start = WarmStart(model, self._fixed(builds))
-
-    def _fixed(self, builds: list[_Build]) -> dict[int, float]:
-        fixed: dict[int, float] = {}
-        for build, last, pieces in zip(builds, self.last, self.pieces, strict=True):
-            there = len(build.p.formula.lines)
-            fixed |= {variable: float(last[n - there] / size) for n, (variable, size) in build.whole.items()}
-            for row, (up, down, step) in build.stepped.items():
-                untouched = build.p.rows[row].untouched_g
-                moved = pieces.get(row, untouched) - untouched
-                fixed[up], fixed[down] = max(moved, 0.0) / step, max(-moved, 0.0) / step
-        return fixed
-
-    def amounts(self, problems: Sequence[Problem], share: Share) -> list[list[float]] | None:
-        """Return the amounts [g] of the lines and of all the additions of each component, or None where there are none."""
-        model, builds = _together(problems, share, False)
-        values = model.solve_relaxed(self._fixed(builds), self.start)
-        return None if values is None else [build.grams(values) for build in builds]
-
-
-class _Build:
+class Build:
     """The model of one problem, put together row by row."""
 
     def __init__(self, problem: Problem, hard: bool, model: LinearModel) -> None:
@@ -245,7 +109,7 @@ class _Build:
             up = self.m.add(0.0, float(int(ups / move.step_g + 1e-6)), each, is_integer=True)
             down = self.m.add(0.0, float(int(downs / move.step_g + 1e-6)), each, is_integer=True)
             self.stepped[row] = (up, down, move.step_g)
-            self.ways[row] = {"up": (up, m_upper(self.m, up)), "down": (down, m_upper(self.m, down))}
+            self.ways[row] = {"up": (up, self.m.upper[up]), "down": (down, self.m.upper[down])}
             self.terms.append({up: move.step_g, down: -move.step_g})
             return
         # Touching a line costs by how far it goes, without a yes-or-no variable: three times as fast, and
@@ -489,8 +353,3 @@ class _Build:
                 (up, ups), (down, downs) = self.ways[n]["up"], self.ways[n]["down"]
                 m.require({up: 1.0, is_up: -ups}, upper=0.0)
                 m.require({down: 1.0, is_up: downs}, upper=downs)
-
-
-def m_upper(model: LinearModel, variable: int) -> float:
-    """Return the most that a variable may be."""
-    return model.upper[variable]

@@ -67,9 +67,11 @@ class LinearModel:
         self.row_lower.append(lower)
         self.row_upper.append(upper)
 
-    def solve(self) -> Solution | None:
-        """Return the cheapest solution, or None where there is none or time ran out before one was found."""
+    def solve(self, nodes: int | None = None) -> Solution | None:
+        """Return the cheapest solution, or None where there is none or none was found in so many *nodes* of the search."""
         highs = self._passed(self.lower, self.upper, self.is_integer)
+        if nodes is not None:
+            highs.setOptionValue("mip_max_nodes", nodes)
         highs.run()
         info = highs.getInfo()
         # An infeasible or stopped run may report an objective of 0: the primal status alone says there is a solution.

@@ -8,6 +8,8 @@ from math import ceil, floor
 from sun_crumb.core.balance import Family, Verdict
 from sun_crumb.core.balance.water_activity import crumb_activity
 from sun_crumb.core.formula import Formula, FormulaLine, Totals
+from sun_crumb.core.method.around import REST_MIN
+from sun_crumb.core.method.oven import first_look
 from sun_crumb.core.offers.moves import is_cuttable
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.household import grams_text
@@ -15,11 +17,12 @@ from sun_crumb.core.quantities.nouns import plural
 from sun_crumb.core.reference import constant
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.solving.rules import MOST_DISSOLVED
+from sun_crumb.core.telling.baking import is_wetter, longer
 from sun_crumb.core.telling.unmet import Unmet
 from sun_crumb.core.wish.goals import Goals
 
 # What a difference must come to before it is told (common practice).
-TOLD_MASS, TOLD_WATER, TOLD_ACTIVITY, TOLD_SUGAR = 0.05, 0.06, 0.006, 0.7
+TOLD_MASS, TOLD_ACTIVITY, TOLD_SUGAR = 0.05, 0.006, 0.7
 
 
 def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], *, is_main: bool = True) -> list[str]:
@@ -51,11 +54,11 @@ def _in_the_oven(
     formula, before = problem.formula, problem.before
     if oven := _oven(verdicts, formula, problem.family):
         yield oven
-    wetter = after["water"] / after["mass"] - before["water"] / before["mass"]
-    if wetter > TOLD_WATER:
+    if is_wetter(before, after):
+        wetter = after["water"] / after["mass"] - before["water"] / before["mass"]
         yield f"{100 * wetter:.0f} g more water in every 100 g of batter: allow {_longer(formula, problem.family)}, and trust the skewer."
     if any("thirsty" in a.traits for a in added):
-        yield "Let the batter rest 10 minutes before the tin: what was added drinks slowly."
+        yield f"Let the batter rest {REST_MIN} minutes before the tin: what was added drinks slowly."
 
 
 def _half_eggs(lines: Iterable[FormulaLine], formula: Formula) -> Iterator[str]:
@@ -126,7 +129,7 @@ def _oven(verdicts: Iterable[Verdict], formula: Formula, family: Family) -> str 
         now = formula.oven.temperature_c
         fan = " with the fan" if formula.oven.is_fan else ""
         setting = f"at {_degrees(now - drop)} instead of {_degrees(now)}{fan}"
-    look = "5 minutes earlier" if formula.bake_minutes is None else f"from minute {_sooner(formula.bake_minutes[0])}"
+    look = "5 minutes earlier" if formula.bake_minutes is None else f"from minute {first_look(formula.bake_minutes[0])}"
     return f"{why}: oven {setting}, look {look}; foil over the top if it is dark before it is done."
 
 
@@ -135,19 +138,14 @@ def _degrees(celsius: float) -> str:
     return f"{5 * round(celsius / 5):.0f} °C ({25 * round((celsius * 1.8 + 32) / 25):.0f} °F)"
 
 
-def _sooner(minutes: int) -> int:
-    """Return when to look [min]: five minutes earlier, in a short bake a sixth of it."""
-    return minutes - max(min(5, minutes // 6), 1) if minutes > 1 else 1
-
-
 def _longer(formula: Formula, family: Family) -> str:
     if family.is_in_a_pan:
         return "a little longer"
     if formula.bake_minutes is None:
         return "5 to 10 minutes more"
     low, high = formula.bake_minutes
-    more, most = max(min(5, low // 6), 1), max(min(10, high // 3), 2)
-    return f"{low + more} to {high + most} minutes instead of {low if low == high else f'{low} to {high}'}"
+    more, most = longer(formula.bake_minutes)
+    return f"{more} to {most} minutes instead of {low if low == high else f'{low} to {high}'}"
 
 
 def _held(lines: Iterable[FormulaLine], name: str) -> float:
