@@ -1,0 +1,82 @@
+"""What stands around a plan's own steps: what must be made first, a rest for what drinks slowly, the numbers anew."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import replace
+
+from sun_crumb.core.method.planned import PlannedLine, Preparation, RewrittenStep
+from sun_crumb.core.method.records import MethodStep, Wait
+
+
+def with_preparations(
+    found: list[RewrittenStep], plan: Sequence[PlannedLine], preparations: Mapping[tuple[str, str], Preparation]
+) -> list[RewrittenStep]:
+    """Return the steps with those before them in which something is made."""
+    steps = list(found)
+    for k, line in enumerate(plan):
+        if line.grams <= 0 or line.position is not None or (line.component, line.ingredient.key) not in preparations:
+            continue
+        made = preparations[line.component, line.ingredient.key]
+        at = next((n for n, s in enumerate(steps) if any(a.line == k for a in s.amounts)), None)
+        if at is None:
+            continue
+        wait = Wait("soak", made.wait_min, made.wait_min) if made.wait_min else None
+        new = MethodStep(
+            0, made.words, line.component, (), wait, None, made.hands_on, (), "", (), (), line.ingredient.name
+        )  # fmt: skip
+        steps.insert(at, RewrittenStep(new, "", (), (), True))
+    return steps
+
+
+# What drinks slowly wants so long before the tin [min] (common practice).
+REST_MIN = 10
+
+
+def with_rest(found: list[RewrittenStep], plan: Sequence[PlannedLine]) -> list[RewrittenStep]:
+    """Return the steps with a rest behind the last that uses something new that drinks slowly."""
+    steps = list(found)
+    thirsty = {
+        k
+        for k, line in enumerate(plan)
+        if line.position is None and line.grams > 0 and "thirsty" in line.ingredient.traits
+    }
+    at = max((n for n, s in enumerate(steps) if any(a.line in thirsty for a in s.amounts)), default=None)
+    if at is None or steps[at].step.wait is not None:
+        return steps
+    before = steps[at].step
+    rest = replace(
+        before,
+        n=0,
+        text=f"Let it rest {REST_MIN} minutes: what came in drinks slowly.",
+        uses=(),
+        wait=Wait("rest", REST_MIN, REST_MIN),
+        hands_on_minutes=(1, 1),
+        equipment=(),
+        until="",
+        after=(before.n,),
+        origin=(),
+        makes="",
+        mentions=(),
+    )
+    steps.insert(at + 1, RewrittenStep(rest, "", (), (), True))
+    return steps
+
+
+def numbered(steps: Sequence[RewrittenStep]) -> tuple[RewrittenStep, ...]:
+    """Return the steps numbered anew, each after those that it came after, or after what those came after where they are gone."""
+    number = {s.step.n: n for n, s in enumerate(steps, start=1) if not s.is_new}
+    found: list[RewrittenStep] = []
+    waiting: set[int] = set()
+    rested: dict[int, int] = {}
+    for n, one in enumerate(steps, start=1):
+        after = {rested.get(number[k], number[k]) for k in one.step.after if k in number}
+        if one.is_new and not after:
+            waiting.add(n)
+        elif one.is_new:
+            rested[next(iter(after))] = n
+        else:
+            after |= waiting
+            waiting = set()
+        found.append(replace(one, step=replace(one.step, n=n, after=tuple(sorted(after)))))
+    return tuple(found)

@@ -1,0 +1,51 @@
+"""The lines of a recipe as its method speaks of them."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+
+from sun_crumb.core.method.records import MethodLine
+from sun_crumb.core.pantry import Ingredient, Pantry
+from sun_crumb.core.reading import Reading
+from sun_crumb.core.reading.line import parse_line, split_line
+from sun_crumb.core.reading.roles import heading_kind
+
+
+def lines_of_reading(reading: Reading, pantry: Pantry) -> tuple[MethodLine, ...]:
+    """Return the foods of a reading, weighed or still asked, with the stage that each is listed under."""
+    found: list[MethodLine] = []
+    stage = ""
+    for line in reading.lines:
+        if line.role == "heading":
+            stage = _stage(line.text)
+        elif line.role == "food" and line.status in ("ok", "ask", "conflict"):
+            food = pantry[line.ingredient] if line.ingredient else None
+            found.append(
+                MethodLine(
+                    line.text, line.name or (food.name if food else line.text), line.component, food, line.grams, stage
+                )
+            )
+    return tuple(found)
+
+
+def _stage(heading: str) -> str:
+    words = heading.lower()
+    if heading_kind(heading) != "stage":
+        return ""
+    return "dry" if "dry" in words or "dries" in words else "wet" if "wet" in words or "liquid" in words else ""
+
+
+def lines_of_foods(foods: Iterable[tuple[str, str, Ingredient, float]]) -> tuple[MethodLine, ...]:
+    """Return weighed lines as a method speaks of them: each by its text, component, food and weight [g]."""
+    rows = list(foods)
+    texts = [text for text, _, _, _ in rows]
+    return tuple(
+        MethodLine(text, _name(text, texts, food), component, food, grams) for text, component, food, grams in rows
+    )
+
+
+def _name(text: str, texts: Sequence[str], food: Ingredient) -> str:
+    """Return what a line's own words call its food; the food's name where a text tells several foods, or none."""
+    if not text.strip() or texts.count(text) > 1 or len(split_line(text)) > 1:
+        return food.name
+    return parse_line(text).name or food.name

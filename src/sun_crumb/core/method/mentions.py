@@ -1,0 +1,291 @@
+"""Where the words of a step speak of ingredient lines, and of how much of them."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal
+
+from sun_crumb.core.method.names import LONGEST, Names, Phrase
+from sun_crumb.core.method.sentences import verb_of
+from sun_crumb.core.pantry.names import fold, singular
+from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.quantities.numbers import FRACTIONS
+from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.records import Amount
+from sun_crumb.core.reading.weigh import one_amount
+
+Part = Literal["whole", "share", "rest", "little", "most", "amount", "back", "tin"]
+Group = Literal["dry", "wet", "all", "others", "both"]
+
+# How far before a food its words may begin [characters]; more mentions than these are no step's.
+NEAR, MOST_SAID = 90, 80
+_WORD = re.compile(r"[^\W\d_][^\W\d_'’]*")
+# "the butter mixture", "hot milk mixture": what is in already.
+_MIXTURE = re.compile(r"^[\s-]*(?:mixture|mix\b|batter|paste mixture|layer|foam|mass)", re.I)
+# A tin is buttered, a surface floured, with no line of the list.
+_FOR_THE_TIN = re.compile(
+    r"^\s*(?:and\s+(?:line|flour|base-line)|(?:(?:an?|the|your|two|2|each|\d+)\s+(?:[\w.-]+\s+){0,5}?)?(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|basin|sheets?|ramekins?|surface|worktop|board|sides|paper|cases|rings?))\b",
+    re.I,
+)
+_GREASED_WITH = re.compile(
+    r"\b(?:greas\w+|brush|rub|oil|line|dust)\b[^.;]{0,60}?\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|paper|surface)\b[^.;]{0,30}?\bwith\s+(?:a\s+little\s+|some\s+|the\s+)?$",
+    re.I,
+)
+_ICING = frozenset({"icing", "powdered", "confectioner", "confectioners"})
+_GREASES = frozenset(
+    [
+        "butter",
+        "oil",
+        "margarine",
+        "lard",
+        "shortening",
+        "ghee",
+        "flour",
+        "sugar",
+        "cocoa",
+        "crumb",
+        "breadcrumb",
+        "semolina",
+    ]
+)
+_FRACTION = re.compile(
+    rf"(?:\b(?P<word>half|(?:an?|one|1)\s+(?:third|quarter)|(?:third|quarter)(?=\s+of\b)|two[\s-]thirds|three[\s-]quarters|(?P<num>\d)\s*/\s*(?P<den>\d))|(?P<glyph>[{''.join(FRACTIONS)}]))\s+(?:of\s+)?(?:the\s+|your\s+)?(?:[\w-]+\s+){{0,2}}?$",
+    re.I,
+)
+_REST = re.compile(
+    r"\b(?:remaining|rest of(?: the)?|remainder of(?: the)?|other half(?: of(?: the)?)?|leftover|last of the|reserved|final)\s+(?:[\w-]+\s+){0,2}?$",
+    re.I,
+)
+_MOST = re.compile(r"\b(?:most|nearly all|almost all)\s+(?:of\s+)?(?:the\s+)?(?:[\w-]+\s+){0,2}?$", re.I)
+_LITTLE = re.compile(
+    r"\b(?:(?:a\s+)?(?:little|bit|spoonful|splash|few|handful|spoon|drop|teaspoon|tablespoon|ladle\w*)|some)\s+(?:(?:more\s+)?of\s+)?(?:the\s+)?(?:[\w-]+\s+){0,2}?$",
+    re.I,
+)
+_BOTH = re.compile(r"\b(?:both|all(?: the| three)?|the two|two|three)\s+(?:kinds of |types of )?$", re.I)
+_AMOUNT = re.compile(
+    rf"(?P<amount>(?:\d|[{''.join(FRACTIONS)}])[^,;.()]{{0,18}}?)\s*(?:of\s+)?(?:the\s+|your\s+)?(?:[\w-]+\s+){{0,2}}?$",
+    re.I,
+)
+_SHARES = {"half": 0.5, "third": 1 / 3, "quarter": 0.25, "two thirds": 2 / 3, "three quarters": 0.75}
+
+_GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
+    (
+        "dry",
+        re.compile(
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\bthe dries\b|\b(?:mix|add|whisk|combine|in|stir|then)\s+(?:the\s+)?dry\b(?!\s+(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b",
+            re.I,
+        ),
+    ),
+    (
+        "wet",
+        re.compile(
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?(?:wet|liquid)\s+(?:ingredients?|mix(?:ture)?|stuff|things|bowl)|\bthe wets\b|\b(?:mix|add|whisk|combine|stir|then)\s+(?:the\s+)?wet\b(?!\s+(?:\w*ingr|mix|stuff|things|bowl))|\b(?:everything|all)\s+(?:that is\s+)?wet\b",
+            re.I,
+        ),
+    ),
+    (
+        "both",
+        re.compile(
+            r"\b(?:combine|mix|stir|fold|bring|join)\s+(?:the\s+)?two(?:\s+(?:mixtures?|together|bowls?))?\b", re.I
+        ),
+    ),
+    (
+        "others",
+        re.compile(
+            r"\b(?:(?:all\s+)?(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)(?:(?P<part>[\w-]+(?:\s[\w-]+)?)\s+)?ingredients?|everything else|the rest(?!\s+of)|the others)\b",
+            re.I,
+        ),
+    ),
+    (
+        "all",
+        re.compile(
+            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|everything(?!\s+else)|\betc\b|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
+            re.I,
+        ),
+    ),
+)
+_EXCEPT = re.compile(
+    r"^\s*(?:,\s*)?(?:except|but|apart from|bar|other than|excluding|without)\s+(?:for\s+)?(?:the\s+)?(?P<foods>[^.;,]{2,60})",
+    re.I,
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Said:
+    """One mention as it stands: the phrase, the lines it may mean and how closely, the part that it takes."""
+
+    start: int
+    end: int
+    phrase: Phrase
+    lines: dict[int, int]
+    part: Part
+    share: float = 1.0
+    amount: Amount | None = None
+    is_many: bool = False
+    lead: int = -1
+
+
+@dataclass(frozen=True, slots=True)
+class SaidGroup:
+    """A word for several lines at once ("the dry ingredients"), what it leaves out, and the part of the recipe that it names."""
+
+    start: int
+    end: int
+    kind: Group
+    part: str
+    but: tuple[int, ...]
+
+
+def said_lines(text: str, names: Names) -> list[Said]:
+    """Return every mention of a line in one step's *text*, in order; what greases a tin takes the part "tin".
+
+    The longest phrase wins; "cream the butter" is something to do, and no cream.
+    """
+    words = [(m.start(), m.end(), singular(fold(m[0]))) for m in _WORD.finditer(text)]
+    found: list[Said] = []
+    at = 0
+    while at < len(words) and len(found) < MOST_SAID:
+        said = _said_at(text, words, at, names)
+        if said is None:
+            at += 1
+            continue
+        one, size = said
+        if one is not None:
+            found.append(one)
+        at += size
+    return found
+
+
+def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names) -> tuple[Said | None, int] | None:
+    if words[at][2] in _ICING and at + 1 < len(words) and words[at + 1][2] == "sugar":
+        both = (words[at][2], "sugar")
+        if not names.meant(both) and not names.meant(("icing", "sugar")):
+            return None, 2  # icing sugar that the list has none of is no other sugar
+    for size in range(min(LONGEST, len(words) - at), 0, -1):
+        start, end = words[at][0], words[at + size - 1][1]
+        if size > 1 and re.search(r"[^\s'’-]", re.sub(r"\w", "", text[start:end])):
+            continue
+        phrase = tuple(w for _, _, w in words[at : at + size])
+        lines = names.meant(phrase)
+        if not lines:
+            continue
+        if size == 1 and _is_verb(text, start, end, phrase[0]):
+            return (Said(start, end, phrase, lines, "tin"), 1) if _FOR_THE_TIN.match(text[end:]) else (None, 1)
+        if phrase[-1] in _GREASES and _is_for_the_tin(text, start, end):
+            return Said(start, end, phrase, lines, "tin"), size
+        return _said(text, start, end, phrase, lines), size
+    return None
+
+
+def _is_verb(text: str, start: int, end: int, word: str) -> bool:
+    """Return whether a word that names a food is something to do here: "cream the butter", "flour a board"."""
+    if not verb_of(text[start:end]) and word not in ("flour", "oil", "sugar"):
+        return False
+    before = text[max(0, start - NEAR) : start].rstrip()
+    begins = (
+        not before
+        or before[-1] in ".,;:("
+        or bool(re.search(r"\b(?:and|then|to|or|meanwhile|now|next|gently|well|first|finally|lightly)$", before, re.I))
+    )
+    after = text[end:]
+    if not begins:
+        return False
+    if word in ("cream", "zest", "juice", "dust", "core", "top"):
+        return bool(re.match(r"\s+(?:the|your|together|both|\w+)", after)) and not re.match(
+            r"\s*(?:,|and\b|with\b|in\b|until\b|to\b)", after
+        )
+    return bool(_FOR_THE_TIN.match(after)) or bool(re.match(r"\s+(?:the|your|an?)\b", after))
+
+
+def _is_for_the_tin(text: str, start: int, end: int) -> bool:
+    return bool(_GREASED_WITH.search(text[max(0, start - 2 * NEAR) : start])) or bool(
+        re.search(
+            r"\b(?:well|lightly)?-?(?:greased|buttered|floured|oiled|lined)\s+(?:and\s+\w+\s+)?$",
+            text[max(0, start - NEAR) : start],
+            re.I,
+        )
+        and re.match(r"\s*(?:tin|pan|dish)", text[end:], re.I)
+    )
+
+
+def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]) -> Said:
+    before = re.split(r"[,;.(]|\b(?:and|with|into|over|then|add|in)\b", text[max(0, start - NEAR) : start])[-1]
+    at = start - len(before)
+    is_many = fold(text[start:end]).endswith("s") and not phrase[-1].endswith("s")
+
+    def said(
+        part: Part,
+        found: re.Match[str] | None = None,
+        share: float = 1.0,
+        amount: Amount | None = None,
+        *,
+        many: bool = is_many,
+    ) -> Said:
+        return Said(start, end, phrase, lines, part, share, amount, many, at + found.start() if found else start)
+
+    if _MIXTURE.match(text[end:]):
+        return said("back")
+    if found := _REST.search(before):
+        return said("rest", found)
+    amount = _amount(before)
+    if amount is not None and amount.unit is not None:
+        return said("amount", _AMOUNT.search(before), amount=amount)
+    if share := _fraction(before):
+        return said("share", _FRACTION.search(before), share)
+    if found := _MOST.search(before):
+        return said("most", found, 0.8)
+    if amount is not None:
+        return said("amount", _AMOUNT.search(before), amount=amount)
+    if found := _LITTLE.search(before):
+        return said("little", found, 0.1)
+    both = _BOTH.search(before)
+    return said("whole", both, many=is_many or bool(both))
+
+
+def _fraction(before: str) -> float:
+    found = _FRACTION.search(before)
+    if not found or re.search(r"\b(?:other|second)\s+half", before, re.I):
+        return 0.0
+    if found["glyph"]:
+        return FRACTIONS[found["glyph"]]
+    if found["num"]:
+        return int(found["num"]) / max(int(found["den"]), 1) if int(found["num"]) < int(found["den"]) else 0.0
+    word = re.sub(r"[\s-]+", " ", re.sub(r"^(?:a|one|1)\s*", "", found["word"].lower())).strip()
+    return _SHARES.get(word, 0.0)
+
+
+def _amount(before: str) -> Amount | None:
+    found = _AMOUNT.search(before)
+    read = read_amount(found["amount"]) if found else None
+    if not found or read is None or (read[0].unit is None and found["amount"][read[1] :].strip()):
+        return None
+    return read[0]
+
+
+def share_of(said: Said, names: Names, position: int) -> float | None:
+    """Return the share of a line that an amount said of it is, or None where its weight or the amount's is not known."""
+    line = names.lines[position]
+    if said.amount is None or line.ingredient is None or not line.grams:
+        return None
+    grams = one_amount(said.amount, line.ingredient, cup_standard("us"))
+    if grams is None:
+        return None
+    share = grams / line.grams
+    return 1.0 if share > 0.88 else share
+
+
+def said_groups(text: str, names: Names) -> Iterator[SaidGroup]:
+    """Give every word of one step's *text* that speaks of several lines at once."""
+    taken: list[tuple[int, int]] = []
+    for kind, pattern in _GROUPS:
+        for found in pattern.finditer(text):
+            if any(a < found.end() and found.start() < b for a, b in taken):
+                continue
+            taken.append(found.span())
+            but = _EXCEPT.match(text[found.end() :])
+            out = tuple({n for said in said_lines(but["foods"], names) for n in said.lines}) if but else ()
+            part = (found.groupdict().get("part") or "").strip().lower()
+            end = found.end() + (but.end() if but and out else 0)
+            yield SaidGroup(found.start(), end, kind, "" if part in ("the", "of", "all", "other") else part, out)

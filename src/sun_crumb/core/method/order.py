@@ -1,0 +1,210 @@
+"""What must come before what: bowls that are begun, joined and baked; a graph, and no chain."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable
+from dataclasses import dataclass, field
+from typing import Literal
+
+from sun_crumb.core.method.records import Wait
+from sun_crumb.core.method.sentences import verb_of, verbs
+from sun_crumb.core.method.uses import Resolved
+
+Role = Literal["heat", "tin", "start", "join", "go_on"]
+
+_APART = re.compile(
+    r"\b(?:in (?:another|a second|a separate|a different|a clean|a small|a large|a medium|a big|a mixing|one|a)(?: \w+)? (?:bowl|jug|pan|saucepan|pot)|separately|meanwhile|in the meantime|while (?:it|the|that|they|you)\b)",
+    re.I,
+)
+_TIN_ONLY = re.compile(
+    r"^\W*(?:and\s+)?(?:line|grease|butter|oil|flour|dust|prepare|put\s+\d+\s+(?:\w+\s+)?cases|place\s+\d+\s+(?:\w+\s+)?(?:cases|liners))\b[^.]*\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|sheets?|basin|ramekins?|paper|cases|parchment|liners)\b",
+    re.I,
+)
+_HEATS = re.compile(
+    r"\b(?:pre-?heat|heat|turn|set|reduce|lower|increase|raise|switch)\w*\b[^.;]{0,40}\boven\b|^\W*oven\b|^\W*\d{3}\s*(?:°|º)?\s*[CF]?\s*oven|\boven (?:to|at|on)\b|^\W*(?:pre-?heat)\b",
+    re.I,
+)
+_INTO = re.compile(
+    r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
+)
+_COUNT_ON_BAKE = re.compile(
+    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\bonce (?:cool|cold|baked)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    re.I,
+)
+_TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
+_ENDS_OVER = re.compile(r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter)\w*\b[^.]{0,25}\b(?:over|on top)\b", re.I)
+_IN_IT = re.compile(
+    r"\s*(?:well\s+|gently\s+|quickly\s+)?(?:in\b(?!\s+(?:a|an|another|the)\s+(?:\w+\s+){0,2}(?:bowl|pan|saucepan|pot|jug|blender|processor|mixer|tin|dish|microwave|oven|heatproof))|to (?:a|the)\b|until\b|into\b|through\b|over\b|with\b)",
+    re.I,
+)
+_GOES_IN = re.compile(r"\b(?:into|to|over|onto|through)\s+the\b|\b(?:it|them|this|these)\s+(?:in|through)\b", re.I)
+_FOLDED = re.compile(
+    r"\b(?:fold|stir|beat|mix|whisk|add)\b[^.;]{0,14}\b(?:it|them|this|these)\s+(?:in|into|through)\b", re.I
+)
+_GOES_ON = frozenset(
+    {"cover", "brush", "sprinkle", "scatter", "top", "dust", "spread", "drizzle", "swirl", "arrange", "layer", "pipe"}
+)
+_NOUN_AFTER = re.compile(r"\b(?:the|a|an|off|from|your|of|low|medium|high|gentle|moderate|into|well)\s+$", re.I)
+_TAKES_ALL = re.compile(
+    r"\b(?:spoon|pour|scrape|tip|spread|divide|transfer|turn|put|press|fill|assemble|pile|layer|cover|lay)\w*\b", re.I
+)
+
+
+@dataclass(slots=True)
+class Bowl:
+    """Something that is being made: its component, the lines in it, and the step that it was last worked on in."""
+
+    component: str
+    lines: set[int] = field(default_factory=set)
+    last: int = 0
+
+
+@dataclass(slots=True)
+class Order:
+    """Goes through the steps and says what each comes after."""
+
+    bowls: list[Bowl] = field(default_factory=list)
+    oven: int | None = None
+    tin: int | None = None
+    baked: int | None = None
+    baked_bowl: Bowl | None = None
+    current: Bowl | None = None
+
+    def after(self, n: int, step: Resolved, wait: Wait | None, *, has_oven: bool) -> tuple[int, ...]:
+        """Return the steps, from 1, that step *n* comes right after.
+
+        *has_oven* when it sets an oven's heat.
+        """
+        text = step.clause.text
+        role = self._role(text, step, wait, has_oven=has_oven)
+        if role == "heat":
+            before = {self.baked} if self.baked is not None else set()
+            self.oven = n
+            if re.search(r"\b(?:line|grease|butter|cases)\b", text, re.I):
+                self.tin = n
+            return tuple(sorted(before))
+        if role == "tin":
+            self.tin = n
+            return ()
+        taken = self._bowls_of(step, text, wait, role)
+        after = {bowl.last for bowl in taken if bowl.last}
+        is_bake = _is_baked(text, wait)
+        if is_bake:
+            after |= {k for k in (self.oven, self.tin) if k is not None and k != n}
+            self.baked = n
+            if has_oven:
+                self.oven = n
+        elif _TIN.search(text) and self.tin is not None and role != "start" and self.baked is None:
+            after.add(self.tin)
+        if _COUNT_ON_BAKE.search(text) and self.baked_bowl is not None:
+            after.add(self.baked_bowl.last)
+        first = first_verb(text)
+        if role == "start" and (_ENDS_OVER.search(text) or (first is not None and first[0] in _GOES_ON)):
+            after |= {max((b.last for b in self.bowls), default=0)} - {0}
+        self._poured(n, step, taken)
+        if is_bake:
+            self.baked_bowl = self.current
+        return tuple(sorted(after - {n}))
+
+    def _role(self, text: str, step: Resolved, wait: Wait | None, *, has_oven: bool) -> Role:
+        if not step.uses and not step.back and wait is None:
+            if has_oven or _HEATS.search(text):
+                return "heat"
+            if _TIN_ONLY.search(text) and not step.refs:
+                return "tin"
+        if not step.uses:
+            return "go_on"
+        return "start" if self._starts(text, step) else "join"
+
+    def _starts(self, text: str, step: Resolved) -> bool:
+        """Return whether a step begins something of its own: in another bowl, or by its verb, and with nothing that is in already."""
+        if not any(b.component == step.component for b in self.bowls):
+            return True
+        if step.joins_all:
+            return False
+        if _APART.search(text) and not (step.back and re.search(r"\b(?:into|to) the\b", text, re.I)):
+            return True
+        first = first_verb(text)
+        if first is None or verbs()[first[0]]["does"] != "start" or step.back:
+            return False
+        # "beat in the eggs", "whisk into the yolks": more for the bowl that is there.
+        return not _IN_IT.match(text[first[1] :]) and not re.search(r"\b(?:mixture|batter|dough)\b", text, re.I)
+
+    def _bowls_of(self, step: Resolved, text: str, wait: Wait | None, role: Role) -> list[Bowl]:
+        """Return the bowls that a step works on, a new one where it begins one."""
+        spoken = [b for b in self.bowls if b.lines & step.back]
+        if role == "start":
+            # What another component is begun with may have been warmed or soaked before; "whip the whites and fold them in".
+            more = (
+                self._at_hand(spoken, [b for b in self.bowls if b.component == step.component])
+                if _FOLDED.search(text)
+                else []
+            )
+            return [self._new(step), *spoken, *more]
+        own = [b for b in self.bowls if b.component == step.component]
+        taken = list(spoken)
+        _extend(
+            taken, (b for b in self.bowls if b.component and b.component in step.refs and b.component != step.component)
+        )
+        if step.component in step.refs and step.component and not step.uses:
+            _extend(taken, own[-1:])
+        is_whole = step.joins_all or (
+            not step.uses and (_is_baked(text, wait) or bool(_TAKES_ALL.search(text) and _INTO.search(text)))
+        )
+        if is_whole and (step.joins_all or self.baked is None):
+            _extend(taken, own)
+        goes_in = role == "go_on" and bool(spoken) and wait is None and bool(_GOES_IN.search(text))
+        if (
+            is_whole
+            and self.baked is None
+            and self.bowls
+            and all(b.component != self.bowls[0].component for b in taken)
+        ):
+            # "Fill the cups, top with the streusel": the main batter goes in too.
+            _extend(taken, [b for b in self.bowls if b.component == self.bowls[0].component])
+        if role == "join" or goes_in or not taken:
+            _extend(taken, self._at_hand(taken, own))
+        return taken or [self._new(step)]
+
+    def _at_hand(self, taken: list[Bowl], own: list[Bowl]) -> list[Bowl]:
+        """Return the bowl that more goes into: the one last worked on, or the one before where that is what goes in."""
+        if self.current is not None and self.current not in taken and (self.current in own or not own):
+            return [self.current]
+        return [b for b in sorted(own, key=lambda b: -b.last) if b not in taken][:1]
+
+    def _new(self, step: Resolved) -> Bowl:
+        bowl = Bowl(step.component)
+        self.bowls.append(bowl)
+        return bowl
+
+    def _poured(self, n: int, step: Resolved, taken: list[Bowl]) -> None:
+        """Make one bowl of all that a step works on."""
+        own = [b for b in taken if b.component == step.component]
+        whole = max(own or taken, key=lambda b: len(b.lines))
+        for bowl in taken:
+            if bowl is not whole:
+                whole.lines |= bowl.lines
+                self.bowls.remove(bowl)
+        whole.lines |= {use.position for use in step.uses}
+        whole.last = n
+        self.current = whole
+
+
+def _extend(taken: list[Bowl], more: Iterable[Bowl]) -> None:
+    taken.extend(b for b in list(more) if b not in taken)
+
+
+def _is_baked(text: str, wait: Wait | None) -> bool:
+    return (wait is not None and wait.kind == "bake") or bool(
+        re.search(r"\b(?:bake|roast)\b", text, re.I) and not re.search(r"\bbaked\b", text, re.I)
+    )
+
+
+def first_verb(text: str) -> tuple[str, int] | None:
+    """Return the first verb of a step and where it ends; "off the heat" is none."""
+    for word in re.finditer(r"[^\W\d_]+", text):
+        verb = verb_of(word[0])
+        if verb and not _NOUN_AFTER.search(text[: word.start()]):
+            return verb, word.end()
+    return None

@@ -1,0 +1,80 @@
+"""A method's text -> steps with uses, waits, temperatures and order."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from sun_crumb.core.method.order import Order
+from sun_crumb.core.method.records import MethodLine, MethodRead, MethodStep, Use, Wait
+from sun_crumb.core.method.sentences import clauses
+from sun_crumb.core.method.uses import USED_UP, Resolved, Resolver
+from sun_crumb.core.method.waits import hands_on, oven_of, reached_in, tools_of, until_of, wait_of
+from sun_crumb.core.reading.records import Step
+
+
+def read_method(steps: Sequence[Step], lines: Sequence[MethodLine]) -> MethodRead:
+    """Return a recipe's method as small steps: what each uses, waits for and needs, and what comes before it.
+
+    Parameters
+    ----------
+    steps
+        The steps of the recipe's own text.
+    lines
+        Its ingredient lines, in their order.
+
+    Notes
+    -----
+    A line's shares add up to one over the steps that name it. What no step names is ``unplaced``.
+    """
+    small = clauses(steps)
+    resolver = Resolver(lines, small)
+    resolved = resolver.run()
+    order = Order()
+    found: list[MethodStep] = []
+    oven: float | None = None
+    before: Wait | None = None
+    is_hot = False
+    for n, step in enumerate(resolved, start=1):
+        text = step.clause.text
+        told = oven_of(text)
+        if told is not None:
+            oven, is_hot = told, True
+        wait, hands = wait_of(text, before, uses=bool(step.uses), is_hot=is_hot and not step.uses)
+        after = order.after(n, step, wait, has_oven=told is not None)
+        is_bake = (wait is not None and wait.kind == "bake") or order.baked == n
+        is_hot = is_hot and not is_bake
+        found.append(
+            MethodStep(
+                n,
+                text,
+                step.component,
+                tuple(_weighed(use, lines) for use in step.uses),
+                wait,
+                oven if told is not None or is_bake else None,
+                hands_on(text, hands, wait, len(step.uses)),
+                tools_of(text),
+                until_of(text),
+                after,
+                (step.clause.origin,),
+                reaches=reached_in(text),
+                mentions=tuple(replace(m, uses=tuple(_weighed(u, lines) for u in m.uses)) for m in step.mentions),
+                is_sure=all(use.is_sure for use in step.uses),
+            )
+        )
+        before = wait or before
+    unplaced = tuple(n for n, left in enumerate(resolver.left) if left > 1 - USED_UP)
+    return MethodRead(_with_parts(found, resolved), unplaced)
+
+
+def _weighed(use: Use, lines: Sequence[MethodLine]) -> Use:
+    grams = lines[use.position].grams
+    return Use(use.position, use.share, None if grams is None else use.share * grams, use.is_sure)
+
+
+def _with_parts(found: list[MethodStep], resolved: Sequence[Resolved]) -> tuple[MethodStep, ...]:
+    """Return the steps, the last of each component's with the name of what is ready then."""
+    last = {step.component: n for n, step in enumerate(resolved) if step.component and step.uses}
+    return tuple(
+        replace(step, makes=step.component) if last.get(step.component) == n else step for n, step in enumerate(found)
+    )

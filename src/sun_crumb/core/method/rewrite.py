@@ -1,0 +1,269 @@
+"""The method of a plan: every amount of it in the steps that use it, what is gone nowhere, what comes in where its kind belongs."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, field, replace
+
+from sun_crumb.core.method.around import numbered, with_preparations, with_rest
+from sun_crumb.core.method.oven import Baking, baked, first_look
+from sun_crumb.core.method.places import Placing, goes_in_line, place_new, place_unnamed
+from sun_crumb.core.method.planned import Amount, PlannedLine, Preparation, RewrittenStep, Told, as_said, named
+from sun_crumb.core.method.records import Mention, MethodLine, MethodRead, MethodStep, Use
+from sun_crumb.core.method.sentences import verb_of, verbs
+from sun_crumb.core.method.wording import listed, sentence, without
+from sun_crumb.core.pantry.names import fold
+
+
+@dataclass(slots=True)
+class _Draft:
+    step: MethodStep
+    edits: list[tuple[int, int, str]] = field(default_factory=list)
+    amounts: list[Amount] = field(default_factory=list)
+    # What has a sentence of its own, by where the words end that it goes with.
+    after: dict[int, list[Amount]] = field(default_factory=dict)
+    before: str = ""
+    more: str = ""
+    skip: int = 0
+    is_gone: bool = False
+
+
+def rewrite(
+    read: MethodRead,
+    lines: Sequence[MethodLine],
+    plan: Sequence[PlannedLine],
+    told: Told,
+    preparations: Mapping[tuple[str, str], Preparation] | None = None,
+    baking: Baking | None = None,
+    notes: Callable[[MethodStep], Sequence[str]] | None = None,
+) -> tuple[RewrittenStep, ...]:
+    """Return the method for the plan's amounts.
+
+    Every line of the plan stands in the steps that use it, shares adding up to one; divided ones stay divided. A step that only used what is
+    gone goes too. What must be made first is a step of its own before.
+
+    Parameters
+    ----------
+    read
+        The original's method.
+    lines
+        The original's lines, in their order.
+    plan
+        The plan's lines; those of 0 g are gone.
+    told
+        How an amount is told in the kitchen.
+    preparations
+        What must be made, by component and pantry key.
+    baking
+        What the plan asks of the oven.
+    notes
+        What is to be said of a step.
+    """
+    placing = Placing.of(read, lines)
+    place_unnamed(placing, plan)
+    place_new(placing, plan)
+    drafts = [_draft(step, placing, plan, told) for step in read.steps]
+    kept = [draft for draft in drafts if not draft.is_gone]
+    found = [_finished(draft, baking, notes) for draft in kept]
+    return numbered(with_rest(with_preparations(found, plan, preparations or {}), plan))
+
+
+def _draft(step: MethodStep, placing: Placing, plan: Sequence[PlannedLine], told: Told) -> _Draft:
+    draft = _Draft(step)
+    at_step = placing.by_step[step.n]
+    for mention in step.mentions:
+        _edit(draft, mention, placing, plan, told)
+    said = {amount.line for amount in draft.amounts}
+    more = [a for k, share in at_step.items() if k not in said for a in _amounts(plan, k, share, told)]
+    draft.amounts += more
+    if more:
+        _append(draft, more)
+    if (
+        not draft.amounts
+        and step.wait is None
+        and step.temperature_c is None
+        and _is_of_what_is_gone(step, placing, plan)
+    ):
+        # "Dust with the sugar and cut into 16": what is done besides stays.
+        goes_on = _goes_on(step.text, max(m.end for m in step.mentions))
+        draft.is_gone = goes_on is None
+        draft.edits, draft.skip = [], goes_on or 0
+    return draft
+
+
+def _is_of_what_is_gone(step: MethodStep, placing: Placing, plan: Sequence[PlannedLine]) -> bool:
+    """Return whether all that a step's words take or speak of is gone, and nothing stands in its place."""
+    spoken = [m for m in step.mentions if m.of and not m.greases]
+    if not spoken or re.search(r"\b(?:until|till)\b", step.text[: spoken[0].start], re.I):
+        return False
+    return all(not any(placing.stays(k, plan) for k in m.of) and not placing.instead_of(m.of, plan) for m in spoken)
+
+
+_ANOTHER = re.compile(r"(?:,\s*(?:and\s+)?(?:then\s+)?|\s+and\s+(?:then\s+)?|;\s*|\.\s+)(?=([a-z]+))", re.I)
+
+
+def _goes_on(text: str, at: int) -> int | None:
+    """Return where a step's words go on to something else that is done, None where they don't."""
+    return next(
+        (m.end() for m in _ANOTHER.finditer(text, at) if verb_of(m[1]) and not m[1].lower().endswith("ing")), None
+    )
+
+
+def _amounts(plan: Sequence[PlannedLine], k: int, share: float, told: Told) -> list[Amount]:
+    line = plan[k]
+    grams = share * line.grams
+    if grams < 0.005:
+        return []
+    words = line.told if share > 0.985 else told(line.ingredient, grams)
+    return [Amount(k, share, grams, words, line.ingredient.name)]
+
+
+def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[PlannedLine], told: Told) -> None:
+    """Put the plan's amounts where a mention stood, or take it out."""
+    if not mention.end:
+        return
+    if not mention.uses:
+        _edit_back(draft, mention, placing, plan)
+        return
+    text = draft.step.text
+    here = _taken_up(draft, mention, placing, plan, told)
+    if mention.is_group:
+        draft.edits.append(
+            (mention.end, mention.end, f" ({listed(_phrase(a) for a in here)})")
+            if here
+            else (mention.lead, mention.end, "")
+        )
+    elif not here:
+        draft.edits.append((mention.lead, mention.end, ""))
+    elif len(mention.uses) == 1 and len(here) == 1 and plan[here[0].line].position == mention.uses[0].position:
+        if re.search(r"\b(?:an?|one)\s+$", text[: mention.start], re.I):
+            draft.edits.append((mention.end, mention.end, f" ({here[0].told} in all)"))
+        elif mention.is_part:
+            draft.edits.append((mention.end, mention.end, f" ({here[0].told})"))
+        else:
+            at = _before_adjectives(text, mention.start)
+            draft.edits.append((at, at, f"{as_said(here[0].told)} "))
+    else:
+        draft.edits.append(_as_list(text, mention, here))
+
+
+def _taken_up(
+    draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[PlannedLine], told: Told
+) -> list[Amount]:
+    """Return the amounts that are said where a mention stands; what has a sentence of its own goes after the step's."""
+    here: list[Amount] = []
+    words = draft.step.text[mention.start : mention.end]
+    placed = ((use, k, share) for use in mention.uses for k, share in placing.lines_for(draft.step.n, use))
+    for use, k, share in placed:
+        for amount in _amounts(plan, k, share, told):
+            part = _part_of_an_egg(words, plan[k], told) if plan[k].position == use.position else ""
+            amount = replace(amount, told=part) if part else amount
+            if amount.line in {x.line for x in draft.amounts}:
+                continue
+            draft.amounts.append(amount)
+            is_here = plan[k].position is not None or goes_in_line(placing, use.position, plan[k].ingredient)
+            (here if is_here else draft.after.setdefault(mention.end, [])).append(amount)
+    return here
+
+
+_ADJECTIVES = re.compile(
+    r"(?:(?:boiling|hot|warm|cold|soft|lukewarm|chilled|fresh|whole|large|small|ripe|dry|finely|roughly|coarsely|strong|light|dark|cool|plain|[a-z]+ed)\s+)+$",
+    re.I,
+)
+
+
+def _before_adjectives(text: str, at: int) -> int:
+    found = _ADJECTIVES.search(text[:at])
+    return found.start() if found else at
+
+
+def _as_list(text: str, mention: Mention, here: Sequence[Amount]) -> tuple[int, int, str]:
+    """Return the edit that lists several amounts where one food stood, and joins the list that it stood in."""
+    start = _before_adjectives(text, mention.lead)
+    kind = text[start : mention.lead]
+    phrases = [_phrase(a, kind if n == 0 else "") for n, a in enumerate(here)]
+    if not start and verb_of(text[: mention.end].split()[0]) == fold(text[mention.start : mention.end]):
+        # "Butter the bread": what is done says what with.
+        return 0, mention.end, f"Spread {listed(phrases)} on"
+    before = re.search(r"(?:,?\s+and\s+|\s*&\s*)(?:the\s+)?$", text[:start]) if len(phrases) > 1 else None
+    goes_on = re.match(r"\s*(?:,\s*(?:and\s+)?|and\s+)(?:the\s+)?(\w+)", text[mention.end :])
+    words = ", ".join(phrases) if len(phrases) > 1 and goes_on and not verb_of(goes_on[1]) else listed(phrases)
+    return (before.start(), mention.end, f", {words}") if before else (start, mention.end, words)
+
+
+def _part_of_an_egg(words: str, line: PlannedLine, told: Told) -> str:
+    """Return the number of yolks or whites, where a mention takes a part of whole eggs; else nothing."""
+    if line.ingredient.key != "egg" or not re.search(r"yolk|white", words, re.I):
+        return ""
+    return told(line.ingredient, line.grams)
+
+
+def _phrase(amount: Amount, kind: str = "") -> str:
+    return f"{as_said(amount.told)} {kind}{named(amount.name, amount.told)}"
+
+
+def _edit_back(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[PlannedLine]) -> None:
+    """Say what took the place of something gone where the words come back to it, or leave it out."""
+    if not mention.of or any(placing.stays(k, plan) for k in mention.of):
+        return
+    if mention.greases:
+        words = draft.step.text[mention.start : mention.end]
+        if fold(words) == "butter" and not mention.start:
+            draft.edits.append((mention.start, mention.end, "Grease"))
+        return
+    instead = [plan[k].ingredient.name for k in placing.instead_of(mention.of, plan)]
+    if instead:
+        draft.edits.append((mention.lead, mention.end, listed(instead[:1])))
+    else:
+        draft.edits.append((mention.lead, mention.end, ""))
+
+
+def _append(draft: _Draft, more: Sequence[Amount]) -> None:
+    """Say what goes in that a step's words name nothing for: behind its verb where that has no object, else in a sentence."""
+    text = draft.step.text.rstrip()
+    words = listed(_phrase(a) for a in more)
+    first = re.match(r"\W*([a-z]+)(?=\s*(?:[,.;]|until\b|till\b|for\b|in (?:a|the)\b|well\b|together\b|$))", text, re.I)
+    if first and verb_of(first[1]) and not draft.edits:
+        with_it = "with " if verbs()[verb_of(first[1])]["does"] == "join" else ""
+        draft.edits.append((first.end(), first.end(), f" {with_it}{words}"))
+    elif re.match(r"\W*(?:rub|blend|cut)\s+in\b", text, re.I):
+        draft.before = f"Put {words} in a bowl. "
+    else:
+        draft.more = f" Add {words}."
+
+
+def _after(draft: _Draft) -> None:
+    """Say what goes in behind the sentence that it belongs to: syrups and pastes after the wet."""
+    text = draft.step.text
+    for at, amounts in draft.after.items():
+        stop = re.compile(r"[.!;](?=\s|$)").search(text, at)
+        end = stop.end() if stop else len(text)
+        words = f" Stir in {listed(_phrase(a) for a in amounts)}."
+        draft.edits.append((end, end, words if stop else f".{words}"))
+
+
+def _finished(
+    draft: _Draft, baking: Baking | None, notes: Callable[[MethodStep], Sequence[str]] | None
+) -> RewrittenStep:
+    text = draft.step.text[draft.skip :]
+    _after(draft)
+    for start, end, words in sorted(draft.edits, key=lambda e: (e[0], e[1]), reverse=True):
+        text = text[:start] + (words or GONE) + text[end:] if words or start < end else text
+    step = draft.step
+    text = draft.before + sentence(without(text, GONE)) + draft.more
+    if baking is not None:
+        text, step = baked(text, step, baking)
+    uses = tuple(Use(a.line, a.share, a.grams) for a in draft.amounts)
+    said = list(notes(draft.step)) if notes is not None else []
+    if baking is not None and baking.foil and step.wait is not None and step.wait.kind == "bake":
+        said.append(
+            f"Look from minute {first_look(step.wait.low_min)}: it browns sooner. Foil over the top if it is dark before it is done."
+        )
+    return RewrittenStep(
+        replace(step, text=text, uses=uses, mentions=()), draft.step.text, tuple(draft.amounts), tuple(said)
+    )
+
+
+# What stands for words that go, until the sentence is closed over them.
+GONE = "\x00"

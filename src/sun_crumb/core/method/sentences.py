@@ -1,0 +1,172 @@
+"""The steps of a text taken into smaller ones: a sentence each, and a wait each."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+from functools import cache
+
+from sun_crumb.core.pantry.names import fold
+from sun_crumb.core.reading.durations import durations
+from sun_crumb.core.reading.records import Step
+from sun_crumb.core.reference import table
+
+_END = re.compile(
+    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\bca\.)(?<!\bno\.)\s+(?=\S)"
+    r"|(?<=\bmin\.)\s+(?=[A-Z])|(?<=\bmins\.)\s+(?=[A-Z])|(?<=\bhr\.)\s+(?=[A-Z])|(?<=\bhrs\.)\s+(?=[A-Z])|\n+"
+)
+_WAITING = r"(?:reduce|lower|bake|roast|chill|refrigerate|freeze|cool|leave|let|rest|prove|proof|steam|stand|return)"
+# Where a wait begins behind something to do, and where something to do begins behind a wait.
+_BEFORE_A_WAIT = re.compile(
+    rf"(?:,\s*(?:and\s+)?(?:then\s+)?|;\s*|\s+and\s+(?:then\s+)?|\s+then\s+|\s+before\s+(?=baking|chilling))(?={_WAITING}\b)",
+    re.I,
+)
+_AFTER_A_WAIT = re.compile(
+    r"(?:,\s*(?:and\s+)?(?:then\s+)?|;\s*|\s+and\s+(?:then\s+)?|\s+then\s+|\s+before\s+)(?=[a-z])", re.I
+)
+_LEAVE_IN = re.compile(r"\b(?:leave|let)\b", re.I)
+# What a recipe says at its end and nobody does.
+_SAID = re.compile(
+    r"^\W*(?:(?:serves|makes|yields?|cuts into|enough for|gives)\b[^.]{0,40}|keeps?\b.*|(?:can be )?stor(?:e|ed)\b.*|enjoy\b.*|serve\b[^.]{0,60}|eat\b[^.]{0,40}|best\b.*|nutrition\b.*)\W*$",
+    re.I,
+)
+_WARNS = re.compile(
+    r"^\W*(?:do not|don[’']t|be careful|take care|make sure|careful|try not|no need|it (?:will|should|may)|this|they|you (?:may|should|can|want))\b",
+    re.I,
+)
+_TIMES_TOLD = re.compile(r"^\W*(?:(?:total|prep\w*|cook\w*|bak\w*|active|hands[- ]on)\s+)?time\b", re.I)
+_AFTER_MINUTES = re.compile(r"(\b(?:mins?|hrs?)\.)\s+(?=([a-z]+))")
+MOST_STEPS = 200
+
+
+@dataclass(frozen=True, slots=True)
+class Clause:
+    """A small step: its words, the step of the text that it is of (from 1), and the heading above that."""
+
+    text: str
+    origin: int
+    part: str
+
+
+@cache
+def verbs() -> dict[str, dict[str, str]]:
+    """Return the rows of method_verbs.csv by verb."""
+    return {row["verb"]: row for row in table("method_verbs")}
+
+
+def verb_of(word: str) -> str:
+    """Return the verb of method_verbs.csv that a word is a form of ("stirring", "chilled"), or an empty string."""
+    word = fold(word)
+    known = verbs()
+    tries = [
+        word,
+        word.removesuffix("s"),
+        word.removesuffix("es"),
+        word.removesuffix("d"),
+        word.removesuffix("ed"),
+        word.removesuffix("ing"),
+        word.removesuffix("ing") + "e",
+    ]
+    stem = re.sub(r"(?:ing|ed)$", "", word)
+    if len(stem) > 2 and stem[-1:] == stem[-2:-1]:
+        tries.append(stem[:-1])
+    if stem.endswith("i"):
+        tries.append(stem[:-1] + "y")
+    return next((t for t in tries if t in known), "")
+
+
+def clauses(steps: Sequence[Step]) -> list[Clause]:
+    """Return the small steps of a method, in order; what only tells of serving, keeping or yield is none.
+
+    A sentence is one, and each wait that follows something to do is one more; a sentence that does nothing belongs to the one before.
+    """
+    found: list[Clause] = []
+    for number, step in enumerate(steps, start=1):
+        for sentence in _sentences(step.text):
+            for part in _waits_apart(sentence):
+                text = part.strip(" ,;–-")
+                if not re.search(r"[^\W\d_]", text) and not durations(text):
+                    continue
+                if _TIMES_TOLD.match(text) or (_SAID.match(text) and not _does(text)):
+                    continue
+                if found and found[-1].origin == number and (_WARNS.match(text) or not _does(text)):
+                    found[-1] = Clause(f"{found[-1].text} {text}", number, step.part)
+                else:
+                    found.append(Clause(text, number, step.part))
+    return found[:MOST_STEPS]
+
+
+def _sentences(text: str) -> Iterator[str]:
+    text = _AFTER_MINUTES.sub(lambda m: f"{m[1]}\n" if verb_of(m[2]) else m[0], text)
+    for sentence in _END.split(text):
+        if sentence and sentence.strip():
+            yield sentence.strip()
+
+
+def _does(text: str) -> bool:
+    """Return whether a sentence does something: a verb among its first words or a time."""
+    if durations(text):
+        return True
+    words = re.findall(r"[^\W\d_]+", text)
+    return any(verb_of(word) for word in words[:6]) or bool(re.search(r"\boven\b|°", text))
+
+
+def _waits_apart(sentence: str) -> list[str]:
+    """Return a sentence in parts, so that none waits twice and a wait comes last where something else is done before."""
+    parts = [sentence]
+    for _ in range(6):
+        last = parts[-1]
+        cut = _cut(last)
+        if cut is None:
+            break
+        parts[-1:] = [last[: cut[0]], last[cut[1] :]]
+    return parts
+
+
+def _cut(text: str) -> tuple[int, int] | None:
+    for found in _BEFORE_A_WAIT.finditer(text):
+        if _is_open(text, found.start()) or not re.search(r"[^\W\d_]{3,}", text[: found.start()]):
+            continue
+        left, right = text[: found.start()], text[found.end() :]
+        if re.match(r"\W*(?:then\s+)?(?:reduce|lower|increase|turn)\b", left, re.I) or _is_setting_only(right):
+            continue
+        if (
+            _LEAVE_IN.match(right)
+            and not durations(right)
+            and not re.search(r"\b(?:cool|cold|set|overnight|rest|rise)\b", right)
+        ):
+            continue
+        if (
+            re.match(r"\s*and\s+cool\b|,?\s*cool\b", text[found.start() :], re.I)
+            and not durations(right)
+            and re.match(r"\w+ed\b|melted", left.split()[-1])
+        ):
+            continue
+        return found.start(), found.end()
+    spans = durations(text)
+    after = _AFTER_A_WAIT.search(text, spans[0].end) if spans else None
+    if after is not None:
+        right = text[after.end() :]
+        word = re.match(r"[^\W\d_]+", right)
+        is_wait = re.search(rf"\b{_WAITING}\w*\b|oven|freez|chill|simmer|soak|\brise\b", text[: spans[0].start], re.I)
+        if (
+            word
+            and is_wait
+            and verb_of(word[0])
+            and not re.match(r"(?:until|till|or)\b", right, re.I)
+            and not word[0].lower().endswith("ing")
+        ):
+            return after.start(), after.end()
+    return None
+
+
+def _is_setting_only(text: str) -> bool:
+    """Return whether a part lowers a heat under a pan, where no oven is meant: "reduce the heat"."""
+    return bool(re.match(r"\W*(?:reduce|lower)\b", text, re.I)) and not re.match(
+        r"\W*(?:reduce|lower)\b[^.;]{0,40}(?:\d{3}|oven|gas)", text, re.I
+    )
+
+
+def _is_open(text: str, at: int) -> bool:
+    return text.count("(", 0, at) > text.count(")", 0, at)

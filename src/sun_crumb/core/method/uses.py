@@ -1,0 +1,431 @@
+"""Which lines each small step uses, and how much of each: shares that add up over the method."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass, field
+from functools import cached_property
+
+from sun_crumb.core.method.mentions import Said, SaidGroup, said_groups, said_lines, share_of
+from sun_crumb.core.method.names import Names
+from sun_crumb.core.method.records import Mention, MethodLine, Use
+from sun_crumb.core.method.sentences import Clause, verb_of
+from sun_crumb.core.pantry.names import words_of
+
+# What is left of a line when it counts as used up [share].
+USED_UP = 0.03
+# By common practice: a yolk's and a white's part of an egg without its shell.
+YOLK, WHITE = 0.34, 0.66
+_TO_FINISH = re.compile(
+    r"\b(?:to|for)\s+(?:dust|dusting|sprinkl\w+|serve|serving|decorat\w+|finish\w*|garnish\w*|glaz\w+|roll\w*|coat\w*|brush\w*|drizzl\w+|top\w*|the top|fry\w*)\b",
+    re.I,
+)
+_TO_GREASE = re.compile(
+    r"\b(?:for|to)\s+(?:the\s+)?(?:greas\w*|brush\w*|tins?|pans?|dish|tray|moulds?|oil\w*|lin\w+)\b", re.I
+)
+_PURPOSE = re.compile(r"\b(?:for|to)\s+(?:the\s+)?(?P<verb>[a-z]{3,}?)(?:ing|e)?\s*(?:the\b.*|on top.*)?$", re.I)
+_FINISHES = re.compile(
+    r"\b(?:dust|sprinkl|scatter|decorat|garnish|top\b|finish|serve|roll\w* (?:in|each)|coat|brush|drizzl|glaz|swirl)\w*",
+    re.I,
+)
+_UNTIL = re.compile(r"\b(?:until|till)\b", re.I)
+_PREFIX = re.compile(
+    r"^\W*(?:(?:meanwhile|now|next|first|then|while [^,]{3,40}),?\s+)?(?:(?:for|to make|make|making|prepare|to prepare|start with)\s+(?:the\s+|your\s+)?(?P<a>[\w&' -]{2,40}?)\s*(?:[,:–]|(?=\b(?:by|first)\b)|(?<=\w)\s+(?=(?:stir|mix|beat|whisk|put|place|melt|combine|heat|cream|rub|boil|cook|blend|sift|crush)\b))|(?P<b>[A-Za-z&' -]{2,30}):)",
+    re.I,
+)
+_FIRST_SO_MANY = re.compile(
+    r"\bfirst\s+(?P<count>two|three|four|five|six|seven|eight|nine|ten|\d)\s+ingredients\b", re.I
+)
+_COUNTS = {
+    w: n for n, w in enumerate(["zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"])
+}
+# "Top.", "Fill and roll": the part by what is done with it.
+_VERBS_OF_PART = {
+    "topping": ("top", "frost"), "top": ("frost",), "filling": ("fill",), "frosting": ("frost", "ice"), "icing": ("ice", "frost"),
+    "glaze": ("glaze",), "coating": ("coat",), "decoration": ("decorate",),
+}  # fmt: skip
+DRY_ROLES = ("flour", "starch", "leaven", "salt", "flavour", "fibre")
+WET_ROLES = ("liquid", "egg", "syrup", "puree", "fat", "dairy", "acid")
+# So much of a component must go unnamed before a word for the whole of it brings it in [share of its lines].
+MOSTLY_UNNAMED = 0.6
+
+
+@dataclass(slots=True)
+class Resolved:
+    """A small step with what it uses and speaks of: new lines, lines that are in already, components, and whether it joins all that is open."""
+
+    clause: Clause
+    component: str
+    mentions: list[Mention] = field(default_factory=list)
+    back: set[int] = field(default_factory=set)
+    refs: set[str] = field(default_factory=set)
+    joins_all: bool = False
+
+    @property
+    def uses(self) -> tuple[Use, ...]:
+        """What it takes of the list, a line once."""
+        found: dict[int, Use] = {}
+        for mention in self.mentions:
+            for use in mention.uses:
+                old = found.get(use.position)
+                share = use.share + (old.share if old else 0.0)
+                found[use.position] = Use(use.position, share, None, use.is_sure and (old is None or old.is_sure))
+        return tuple(found.values())
+
+
+class Resolver:
+    """Goes through a method from its first step to its last and keeps account of what is left of each line."""
+
+    def __init__(self, lines: Sequence[MethodLine], clauses: Sequence[Clause]) -> None:
+        self.lines, self.clauses = tuple(lines), list(clauses)
+        self.names = Names.of(lines)
+        self.components = list(dict.fromkeys(line.component for line in lines))
+        self.said = [said_lines(c.text, self.names) for c in clauses]
+        self.groups = [list(said_groups(c.text, self.names)) for c in clauses]
+        self.left = [1.0] * len(self.lines)
+        self.whole_at: dict[int, set[str]] = {}
+
+    @cached_property
+    def named_at(self) -> list[set[int]]:
+        """For each line the steps that name it and no other line as closely."""
+        found: list[set[int]] = [set() for _ in self.lines]
+        for n, mentions in enumerate(self.said):
+            for said in mentions:
+                best = max(said.lines.values())
+                close = [k for k, how in said.lines.items() if how == best]
+                if best >= 2 and len(close) == 1:
+                    found[close[0]].add(n)
+        return found
+
+    def run(self) -> list[Resolved]:
+        """Return every small step resolved; what is named only by its component's name comes in where that stands first."""
+        found = self._pass()
+        for component in self.components:
+            own = [n for n, line in enumerate(self.lines) if line.component == component]
+            unused = [n for n in own if self.left[n] > 1 - USED_UP]
+            if not component or len(unused) < MOSTLY_UNNAMED * len(own):
+                continue
+            at = next((n for n, r in enumerate(found) if component in r.refs or self._said_part(n) == component), None)
+            if at is not None:
+                self.whole_at.setdefault(at, set()).add(component)
+        if self.whole_at:
+            self.left = [1.0] * len(self.lines)
+            found = self._pass()
+        self._by_purpose(found)
+        self._beside(found)
+        return found
+
+    def _beside(self, found: list[Resolved]) -> None:
+        """Bring in what no step names where the other food of the same line is: "flax mixed with 3 tbsp water"."""
+        for k, line in enumerate(self.lines):
+            if self.left[k] < 1 - USED_UP or not line.text:
+                continue
+            twins = {n for n, other in enumerate(self.lines) if n != k and other.text == line.text}
+            step = next((r for r in found if any(use.position in twins for use in r.uses)), None)
+            if step is not None:
+                step.mentions.append(Mention(0, 0, self._used([k], 1.0, is_sure=False)))
+
+    def _by_purpose(self, found: list[Resolved]) -> None:
+        """Bring in what no step names where its own words say what it is for: "oil for frying" where something is fried."""
+        for k, line in enumerate(self.lines):
+            purpose = _PURPOSE.search(line.text) if self.left[k] > 1 - USED_UP else None
+            if purpose is None:
+                continue
+            stem = purpose["verb"].lower()[:5]
+            step = next(
+                (
+                    r
+                    for r in reversed(found)
+                    if any(w.lower().startswith(stem) for w in re.findall(r"[^\W\d_]+", r.clause.text))
+                ),
+                None,
+            )
+            if step is not None:
+                step.mentions.append(Mention(0, 0, self._used([k], 1.0, is_sure=False)))
+
+    def _pass(self) -> list[Resolved]:
+        found: list[Resolved] = []
+        current = self.components[0] if self.components else ""
+        for n, clause in enumerate(self.clauses):
+            current = self._component(n, current)
+            found.append(self._resolved(n, clause, current))
+        return found
+
+    def _said_part(self, n: int) -> str | None:
+        """Return the component that the words before a step's own, or its heading, name."""
+        clause = self.clauses[n]
+        prefix = _PREFIX.match(clause.text)
+        for words in ((prefix["a"] or prefix["b"]) if prefix else "", clause.part):
+            if words and (named := self.component_named(words)) is not None:
+                return named
+        return None
+
+    def component_named(self, words: str) -> str | None:
+        """Return the component that some words name, None where they name none."""
+        said = set(words_of(words))
+        best, most = None, 0
+        for component in self.components:
+            own = set(words_of(component)) - {"the", "for", "and", "ingredient"}
+            if own and (shared := len(own & said)) > most:
+                best, most = component, shared
+        return best
+
+    def _component(self, n: int, current: str) -> str:
+        if len(self.components) < 2:
+            return current
+        if (named := self._said_part(n)) is not None:
+            return named
+        prefix = _PREFIX.match(self.clauses[n].text)
+        votes = dict.fromkeys(self.components, 0.0)
+        for said in self.said[n]:
+            for component in {self.lines[k].component for k in said.lines if self.left[k] > USED_UP}:
+                best = max(said.lines[k] for k in said.lines if self.lines[k].component == component)
+                votes[component] += 1 + 0.1 * best
+        for group in self.groups[n]:
+            if group.part and (named := self.component_named(group.part)) is not None:
+                votes[named] += 5
+        most = max(votes, key=lambda c: (votes[c], c == current, -self.components.index(c)))
+        if votes[most] > votes[current]:
+            return most
+        return (
+            self.components[0] if prefix and prefix["b"] and "" in self.components and not votes[current] else current
+        )
+
+    def _resolved(self, n: int, clause: Clause, component: str) -> Resolved:
+        found = Resolved(clause, component, refs=self._refs(n, component))
+        until = _UNTIL.search(clause.text)
+        finishes = bool(_FINISHES.search(clause.text))
+        if taken := self._unsaid(n, component):
+            found.mentions.append(Mention(0, 0, self._used(taken, 1.0, is_sure=False), 0, tuple(taken), True))
+        spans = [(g.start, g.end) for g in self.groups[n]]
+        for said in self.said[n]:
+            if any(a <= said.start < b for a, b in spans):
+                continue
+            if (
+                until
+                and said.start > until.start()
+                and not re.search(r"[.;,]\s*(?:then|add|stir|and)", clause.text[until.start() : said.start])
+            ):
+                spoken = {k for k in said.lines if self.left[k] < 1 - USED_UP and self.lines[k].component == component}
+                found.back |= spoken
+                found.mentions.append(Mention(said.start, said.end, (), said.start, tuple(spoken or said.lines)))
+                continue
+            self._take(found, n, said, finishes=finishes)
+        for group in self.groups[n]:
+            self._take_group(found, n, group)
+        if many := _FIRST_SO_MANY.search(clause.text):
+            word = many["count"].lower()
+            count = _COUNTS.get(word) or int(word)
+            own = [k for k, line in enumerate(self.lines) if line.component == component][:count]
+            found.mentions = [Mention(many.start(), many.end(), self._used(own, 1.0), many.start(), tuple(own), True)]
+        for whole in sorted(self.whole_at.get(n, ())):
+            own = [k for k, line in enumerate(self.lines) if line.component == whole and self.left[k] > USED_UP]
+            spot = re.search(rf"\b{re.escape(whole.split()[-1])}\w*", clause.text, re.I)
+            start, end = spot.span() if spot else (0, 0)
+            found.mentions.append(Mention(start, end, self._used(own, 1.0), start, tuple(own), True))
+        found.mentions.sort(key=lambda m: m.start)
+        return found
+
+    def _unsaid(self, n: int, component: str) -> list[int]:
+        """Return the lines that a verb without an object takes: fat and sugar for "Cream,", all for "Blitz until silky" where nothing is in yet."""
+        text = self.clauses[n].text
+        own = [k for k, line in enumerate(self.lines) if line.component == component and self.left[k] > 1 - USED_UP]
+        if re.match(r"\W*cream\s*(?:[,.;]|until\b|well\b|together\b|for\b|$)", text, re.I):
+            return [k for k in own if (food := self.lines[k].ingredient) is not None and food.has_role("fat", "sugar")]
+        alone = re.match(
+            r"\W*(?P<verb>[a-z]+)\s*(?:up\s+|well\s+|all\s+)?(?:[,.;]|until\b|till\b|for\b|in (?:a|the)\b|$)",
+            text,
+            re.I,
+        )
+        is_start = (
+            alone
+            and (verb := verb_of(alone["verb"]))
+            and verb in ("blend", "blitz", "mix", "process", "combine", "whisk", "pulse", "puree")
+        )
+        is_first = (
+            not self.said[n]
+            and not self.groups[n]
+            and all(self.left[k] > 1 - USED_UP for k, line in enumerate(self.lines) if line.component == component)
+        )
+        if is_start and is_first:
+            return [k for k in own if not any(at > n for at in self.named_at[k])]
+        return []
+
+    def _refs(self, n: int, component: str) -> set[str]:
+        """Return the components that a step's words name."""
+        text = " ".join(words_of(self.clauses[n].text))
+        found = set()
+        for other in self.components:
+            words = [w for w in words_of(other) if w not in ("the", "for", "and", "ingredient", "to")]
+            said = {form for w in (words if len(words) < 3 else words[-1:]) for form in (w, *_VERBS_OF_PART.get(w, ()))}
+            if any(re.search(rf"\b{re.escape(w)}\b", text) for w in said):
+                found.add(other)
+        return found
+
+    def _used(self, positions: Iterable[int], share: float, *, is_sure: bool = True) -> tuple[Use, ...]:
+        """Take a share of each line, at most what is left of it."""
+        uses = []
+        for k in positions:
+            taken = min(share, self.left[k])
+            if taken > USED_UP / 2:
+                self.left[k] = max(self.left[k] - taken, 0.0)
+                if self.left[k] < USED_UP:
+                    taken, self.left[k] = taken + self.left[k], 0.0
+                uses.append(Use(k, taken, None, is_sure))
+        return tuple(uses)
+
+    def _take_group(self, found: Resolved, n: int, group: SaidGroup) -> None:
+        component = found.component
+        if group.part and (named := self.component_named(group.part)) is not None:
+            component = named
+        own = [k for k, line in enumerate(self.lines) if line.component == component]
+        if group.kind == "both":
+            found.joins_all = True
+            return
+        wanted = own
+        if group.kind in ("dry", "wet"):
+            wanted = [k for k in own if self._stage(k, own) == group.kind]
+        elif group.part in ("dry", "wet"):
+            wanted = [k for k in own if self._stage(k, own) == group.part]
+        elif (
+            group.part
+            and component == found.component
+            and self.component_named(group.part) is None
+            and group.kind == "all"
+        ):
+            wanted = [k for k in own if set(words_of(group.part)) & set(words_of(self.lines[k].name))] or own
+        elsewhere = [k for k in wanted if any(at != n for at in self.named_at[k])]
+        if group.kind == "all" and group.part.endswith("ed") and self.component_named(group.part) is None:
+            found.back |= {k for k in own if self._stage(k, own) == "dry"}
+            return  # "the sifted ingredients": what is in already
+        free = [k for k in wanted if self.left[k] > 1 - USED_UP and k not in group.but and k not in elsewhere]
+        if group.kind in ("others", "all"):
+            free = [
+                k
+                for k in wanted
+                if self.left[k] > USED_UP and k not in group.but and not any(at > n for at in self.named_at[k])
+            ]
+            free = [k for k in free if not _TO_FINISH.search(self.lines[k].text)] or free
+            found.joins_all = not group.part and any(self.left[k] < 1 - USED_UP for k in own)
+        if not free:
+            found.back |= set(wanted)
+        found.mentions.append(Mention(group.start, group.end, self._used(free, 1.0), group.start, tuple(wanted), True))
+
+    def _stage(self, k: int, own: Sequence[int]) -> str:
+        """Return whether a line is of the dry or the wet ones: by the stage it is listed under, else by what it is."""
+        stages = {self.lines[n].stage for n in own}
+        if {"dry", "wet"} & stages:
+            return self.lines[k].stage
+        food = self.lines[k].ingredient
+        if food is None:
+            return ""
+        if food.has_role("leaven") and not food.has_role("liquid", "acid"):
+            return "dry"
+        if food.has_role("flavour") and (food.per_100g.water_g > 40 or food.per_100g.alcohol_g > 5):
+            return "wet"
+        if food.has_role(*WET_ROLES) and not food.has_role("flour", "chocolate"):
+            return "wet"
+        if (
+            food.has_role(*DRY_ROLES)
+            or (food.has_role("sugar") and not food.has_role("syrup"))
+            or food.key in ("cocoa", "rolled_oats")
+        ):
+            return "dry"
+        return ""
+
+    def _take(self, found: Resolved, n: int, said: Said, *, finishes: bool) -> None:
+        pool = self._pool(said, found.component)
+        if said.part == "tin":
+            greasing = [k for k in said.lines if _TO_GREASE.search(self.lines[k].text) and self.left[k] > USED_UP]
+            found.mentions.append(
+                Mention(
+                    said.start, said.end, self._used(greasing[:1], 1.0), said.start, tuple(said.lines), greases=True
+                )
+            )
+            return
+        if said.part == "back":
+            spoken = {k for k in said.lines if self.lines[k].component == found.component} or set(said.lines)
+            found.back |= spoken
+            found.mentions.append(Mention(said.start, said.end, (), said.start, tuple(spoken)))
+            return
+        chosen, is_sure = self._chosen(pool, n, said, finishes=finishes)
+        if not chosen:
+            found.back |= set(pool)
+            found.mentions.append(Mention(said.start, said.end, (), said.lead, tuple(pool)))
+            return
+        uses: tuple[Use, ...] = ()
+        for k in chosen:
+            share = self._share(k, n, said)
+            uses += self._used([k], share, is_sure=is_sure)
+        found.back |= {k for k in chosen if self.left[k] < 1 - USED_UP and all(u.position != k for u in uses)}
+        found.mentions.append(
+            Mention(said.start, said.end, uses, said.lead, tuple(chosen), is_part=said.part not in ("whole", "back"))
+        )
+
+    def _pool(self, said: Said, component: str) -> dict[int, int]:
+        """Return the lines that a mention may mean: of the step's component, else of the others where they are unused."""
+        own = {k: how for k, how in said.lines.items() if self.lines[k].component == component}
+        if own and (any(self.left[k] > USED_UP for k in own) or said.part == "rest"):
+            return own
+        others = {k: how for k, how in said.lines.items() if k not in own and self.left[k] > USED_UP}
+        if own and max(own.values()) >= max(others.values(), default=0):
+            return own
+        return others or own or dict(said.lines)
+
+    def _chosen(self, pool: dict[int, int], n: int, said: Said, *, finishes: bool) -> tuple[list[int], bool]:
+        best = max(pool.values())
+        close = [k for k, how in pool.items() if how == best]
+        free = [k for k in close if self.left[k] > USED_UP]
+        if said.part == "rest":
+            begun = [k for k in pool if USED_UP < self.left[k] < 1 - USED_UP]
+            return begun or [k for k in pool if self.left[k] > USED_UP], bool(begun)
+        if not free:
+            lower = [k for k in pool if self.left[k] > USED_UP and pool[k] >= 2 and pool[k] == best]
+            return lower, True
+        if len(free) == 1:
+            return free, True
+        finishing = [k for k in free if _TO_FINISH.search(self.lines[k].text)]
+        if finishes and finishing:
+            return finishing[:1], True
+        free = [k for k in free if k not in finishing] or free
+        later = [k for k in free if any(at != n for at in self.named_at[k])]
+        kept = [k for k in free if k not in later] or free
+        if said.is_many or len(kept) == 1:
+            return (free if said.is_many and not later else kept), True
+        if best == 3:
+            return kept[:1], True
+        return kept, best >= 2
+
+    def _share(self, k: int, n: int, said: Said) -> float:
+        if said.amount is not None:
+            share = share_of(said, self.names, k)
+            return 1.0 if share is None else share
+        part = said.phrase[-1]
+        food = self.lines[k].ingredient
+        if part in ("yolk", "white") and food is not None and food.key == "egg":
+            return YOLK if part == "yolk" else WHITE
+        if said.part == "whole" and self._is_divided_later(k, n):
+            return 0.5
+        return said.share
+
+    def _is_divided_later(self, k: int, n: int) -> bool:
+        """Return whether a later step takes the rest of a line of which this one tells no part."""
+        later: list[Said] = []
+        for s in (s for at in range(n + 1, len(self.said)) for s in self.said[at] if k in s.lines):
+            if s.part in ("share", "amount", "most", "little"):
+                break  # of that one the rest is meant
+            if s.part == "rest":
+                later.append(s)
+        others = [
+            j
+            for s in later
+            for j in s.lines
+            if j != k and self.left[j] > USED_UP and self.lines[j].component == self.lines[k].component
+        ]
+        return bool(later) and not others and self.left[k] > 1 - USED_UP
+
+
+def verbs_in(text: str) -> list[str]:
+    """Return the verbs of a step's words, in order."""
+    return [verb for word in re.findall(r"[^\W\d_]+", text) if (verb := verb_of(word))]

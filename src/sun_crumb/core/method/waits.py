@@ -1,0 +1,155 @@
+"""What a step waits for, which oven it needs, what the thing itself reaches, until when, with what, and how long it keeps the cook."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Sequence
+from functools import cache
+from typing import cast
+
+from sun_crumb.core.method.records import Reached, Wait, WaitKind
+from sun_crumb.core.method.sentences import verb_of, verbs
+from sun_crumb.core.reading.durations import Duration, durations
+from sun_crumb.core.reading.steps import read_oven
+from sun_crumb.core.reference import table
+
+# A fan oven's dial stands so much lower for the same bake [°C] (common practice).
+FAN_C = 20.0
+_COOLS = re.compile(r"\b(?:tins?|pans?|trays?|rack|oven|door|sheet|mould)\b", re.I)
+_OUT = re.compile(
+    r"\b(?:take|remove|bring|lift|transfer|move)\w*\b.{0,50}\b(?:freezer|fridge)\b|^\W*take (?:it |them )?out\b",
+    re.I,
+)
+_THINGS = (
+    ("syrup", r"\b(?:syrup|sugar|caramel|soft[- ]ball|hard[- ]ball|crack|thread|boil)"),
+    ("oil", r"\b(?:oil|fry\w*|deep)"),
+    ("custard", r"\b(?:custard|coats the back|milk|cream|anglaise|egg)"),
+    ("chocolate", r"\bchocolate|temper"),
+    ("water", r"\bwater\b"),
+    ("centre", r"\b(?:centre|center|internal|core|middle|crumb|probe|inside)\b"),
+)
+_BEFORE = re.compile(r"^\s*before\b", re.I)
+_OF_A_LIQUID = re.compile(
+    r"\b(?:boiling|boiled|simmering|cold|hot|cool|iced?|warm)(?=\s+(?:water|milk|cream|tea|juice|place|syrup|liquid)\b)"
+    r"|\bbaking(?=[- ]+(?:sheets?|trays?|tins?|pans?|dish|paper|parchment|powder|soda|beans)\b)|\boven(?=[- ]*(?:proof|gloves?|safe))",
+    re.I,
+)
+_DEGREES = re.compile(r"(?P<value>\d{2,3})\s*(?:°|º|degrees?)?\s*(?P<unit>[CF])\b", re.I)
+_UNTIL = re.compile(r"\b(?:until|till|or until)\s+(?P<what>.+?)(?=[.;]|,\s*(?:then|about|around|\d)|\s*\(|$)", re.I)
+
+
+@cache
+def _wait_words() -> tuple[tuple[str, re.Pattern[str]], ...]:
+    return tuple((row["kind"], re.compile(rf"\b(?:{row['words']})\b", re.I)) for row in table("wait_words"))
+
+
+@cache
+def _tools() -> tuple[tuple[str, re.Pattern[str]], ...]:
+    return tuple((row["key"], re.compile(rf"\b(?:{row['words']})\b", re.I)) for row in table("equipment"))
+
+
+def wait_of(text: str, before: Wait | None, *, uses: bool, is_hot: bool) -> tuple[Wait | None, tuple[int, int] | None]:
+    """Return what a step waits for, and the minutes that it says hands are busy; *before* is the wait of the step before.
+
+    *uses* when the step takes something of the list, *is_hot* when an oven is on and nothing has been baked since.
+    """
+    hands = None
+    for span in durations(text):
+        kind = _kind(text, span, before, uses=uses, is_hot=is_hot)
+        if kind == "hands":
+            hands = (span.low_min, span.high_min)
+        elif kind:
+            return Wait(cast(WaitKind, kind), span.low_min, span.high_min), hands
+    return None, hands
+
+
+def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot: bool) -> str:
+    if _OUT.search(text):
+        return "rest"
+    if _BEFORE.search(text[span.end :]) and not any(pattern.search(text[: span.start]) for _, pattern in _wait_words()):
+        return "rest"
+    # "in boiling water" says how hot it is, and nothing to do.
+    text = _OF_A_LIQUID.sub(lambda m: " " * len(m[0]), text)
+    said = [(m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[: span.start])]
+    nearest = max(said, default=(0, ""))[1]
+    if not nearest and re.search(
+        r"(?:\d{3}\s*(?:°|º)?\s*[CF]?\b|\bgas\s*(?:mark\s*)?\d|\bfan)[\s,:–-]*(?:for\s+)?(?:about\s+)?$",
+        text[: span.start],
+        re.I,
+    ):
+        return "bake"
+    if not nearest:
+        nearest = min(
+            ((m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[span.end :])),
+            default=(0, ""),
+        )[1]
+    if not nearest:
+        return "bake" if is_hot else "rest"
+    follows = before is not None and before.kind in ("bake", "cool") and not uses
+    if (
+        nearest in ("rest", "set", "bake")
+        and follows
+        and re.search(r"\b(?:leave|let|stand|sit|rest|keep)\w*\b", text[: span.start], re.I)
+        and _COOLS.search(text)
+    ):
+        return "cool"
+    if (
+        nearest == "hands"
+        and re.search(r"\b(?:simmer|boil|cook|bubbl)\w*", text[: span.start], re.I)
+        and re.search(r"\bstirring\b", text, re.I)
+    ):
+        return "simmer"
+    return nearest
+
+
+def oven_of(text: str) -> float | None:
+    """Return the conventional oven temperature that a step tells [°C], or None."""
+    found = read_oven(text)
+    if found is None or (
+        reached_in(text) is not None and not re.search(r"\boven\b|\bbak(?:e|ing)\b|\broast|gas\b|fan\b", text, re.I)
+    ):
+        return None
+    return found.temperature_c + (FAN_C if found.is_fan else 0.0)
+
+
+def reached_in(text: str) -> Reached | None:
+    """Return the temperature that the thing itself is to reach [°C], or None where only an oven's is told."""
+    for found in _DEGREES.finditer(text):
+        value = float(found["value"])
+        celsius = value if found["unit"].upper() == "C" else (value - 32) / 1.8
+        before, after = text[: found.start()], text[found.end() :]
+        if re.search(
+            r"\b(?:oven|bake|baking|roast|preheat\w*|heat (?:the )?oven)\b[^.;]{0,40}$", before, re.I
+        ) and not re.search(r"\b(?:syrup|oil|thermometer|centre|center)\b", before, re.I):
+            continue
+        if re.match(r"[^.;]{0,12}\boven\b|\s*(?:fan|/)", after, re.I):
+            continue
+        thing = next((name for name, words in _THINGS if re.search(words, text, re.I)), "")
+        if thing:
+            return Reached(thing, round(celsius))
+    return None
+
+
+def until_of(text: str) -> str:
+    """Return how a step says that it is done ("a skewer comes out clean"), or an empty string."""
+    found = _UNTIL.search(text)
+    return found["what"].strip(" ,") if found else ""
+
+
+def tools_of(text: str) -> tuple[str, ...]:
+    """Return the equipment that a step names, by the names of equipment.csv."""
+    return tuple(key for key, pattern in _tools() if pattern.search(text))
+
+
+def hands_on(text: str, said: tuple[int, int] | None, wait: Wait | None, uses: int) -> tuple[int, int]:
+    """Return how long a step keeps the cook [min, from and to]: what it says, else by its verbs (common practice)."""
+    rows = [verbs()[verb] for word in re.findall(r"[^\W\d_]+", text) if (verb := verb_of(word))]
+    does: Sequence[dict[str, str]] = [row for row in rows if row["does"] != "wait"]
+    if said is not None:
+        others = does[1:3]
+        return said[0] + sum(int(r["hands_low"]) for r in others), said[1] + sum(int(r["hands_high"]) for r in others)
+    if not does:
+        return (1, 2) if wait is None else (1, 1)
+    # Weighing what goes in takes time too.
+    low = sum(int(row["hands_low"]) for row in does[:4]) + uses // 3
+    return low, max(sum(int(row["hands_high"]) for row in does[:4]) + uses // 2, low)

@@ -1,0 +1,923 @@
+"""Recipes with what their methods say, written down before the reader of methods was: docs/method.md tells how each set came out at first.
+
+For each step of the text, from 1: the lines that it uses, by their number in the list from 0 ("3", a part as "3:0.5"); its waits as "kind low-high"
+[min]; its oven temperatures [°C, conventional; with a ~ what the thing itself reaches]. ``order`` holds pairs of steps of which the first must come before the second; ``apart`` pairs
+of which neither needs the other.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True)
+class Told:
+    """What one step of the text says."""
+
+    uses: str = ""
+    waits: str = ""
+    degrees: str = ""
+
+
+@dataclass(frozen=True)
+class MethodCase:
+    """A recipe and what its method says."""
+
+    text: str
+    steps: tuple[Told, ...]
+    order: str = ""
+    apart: str = ""
+
+
+FIRST: tuple[MethodCase, ...] = (
+    MethodCase(
+        """Honey spice cake
+Serves 10
+200 g plain flour
+2 tsp baking powder
+1 tsp cinnamon
+150 g soft butter
+120 g light brown sugar
+80 g honey
+3 eggs
+60 ml milk
+
+1. Heat the oven to 180 °C and line a 20 cm tin.
+2. Whisk the flour, baking powder and cinnamon in a bowl.
+3. In another bowl, cream the butter and sugar for 5 minutes, then beat in the honey.
+4. Add the eggs one at a time.
+5. Fold in the flour mixture and the milk.
+6. Scrape into the tin and bake for 40 to 45 minutes, until a skewer comes out clean.
+7. Cool in the tin for 10 minutes, then turn out onto a rack.
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2"),
+            Told("3 4 5"),
+            Told("6"),
+            Told("7"),
+            Told("", "bake 40-45", "180"),
+            Told("", "cool 10-10"),
+        ),
+        "1<6 2<5 3<4 4<5 5<6 6<7",
+        "1|2 2|3 1|3",
+    ),
+    MethodCase(
+        """Oat and raisin cookies
+Makes 24
+1 cup butter
+1 cup brown sugar
+1/2 cup white sugar
+2 eggs
+1 tsp vanilla
+1 1/2 cups flour
+1 tsp baking soda
+1/2 tsp salt
+3 cups rolled oats
+1 cup raisins
+
+- Preheat oven to 350 F.
+- Beat butter and both sugars until fluffy. Beat in eggs and vanilla.
+- Mix the dry ingredients except the oats, then stir into the butter mixture.
+- Stir in oats and raisins. Chill the dough for 30 minutes.
+- Scoop onto trays. Bake 10-12 minutes, until the edges are golden.
+- Leave on the tray for 5 minutes, then move to a rack.
+""",
+        (
+            Told("", "", "177"),
+            Told("0 1 2 3 4"),
+            Told("5 6 7"),
+            Told("8 9", "chill 30-30"),
+            Told("", "bake 10-12", "177"),
+            Told("", "cool 5-5"),
+        ),
+        "2<3 3<4 4<5 1<5 5<6",
+        "1|2 1|3",
+    ),
+    MethodCase(
+        """Lemon meringue tart
+Serves 8
+Pastry
+175 g plain flour
+100 g cold butter
+1 tbsp icing sugar
+1 egg yolk
+Filling
+3 tbsp cornflour
+125 g caster sugar
+200 ml water
+100 ml lemon juice
+85 g butter
+3 egg yolks
+Meringue
+4 egg whites
+200 g caster sugar
+
+1. For the pastry, rub the butter into the flour and icing sugar, then bind with the yolk. Chill for 30 minutes.
+2. Heat the oven to 200°C (fan 180). Line a 23 cm tart tin with the pastry and bake blind for 15 minutes.
+3. Meanwhile make the filling: mix the cornflour and sugar with a little of the water. Bring the remaining water and the lemon juice to the boil, stir into the cornflour and simmer for 2 minutes. Off the heat, beat in the butter and yolks. Pour into the case.
+4. Whisk the whites to stiff peaks, then add half the sugar and whisk again. Fold in the remaining sugar.
+5. Spread the meringue over the filling. Reduce the oven to 150 °C and bake for 40 minutes.
+6. Cool for 2 hours before cutting.
+""",
+        (
+            Told("0 1 2 3", "chill 30-30"),
+            Told("", "bake 15-15", "200"),
+            Told("4 5 6 7 8 9", "simmer 2-2"),
+            Told("10 11"),
+            Told("", "bake 40-40", "150"),
+            Told("", "cool 120-120"),
+        ),
+        "1<2 2<5 3<5 4<5 5<6",
+        "1|4 3|4",
+    ),
+    MethodCase(
+        """Sticky date pudding
+Serves 8
+180 g dates, chopped
+250 ml boiling water
+1 tsp bicarbonate of soda
+60 g butter
+140 g brown sugar
+2 eggs
+180 g self-raising flour
+Sauce
+200 g brown sugar
+300 ml cream
+60 g butter
+
+Soak the dates in the boiling water with the soda for 15 minutes.
+Preheat the oven to 180C. Grease and line a 20cm square tin.
+Cream butter and sugar, add the eggs, then fold in the flour and the date mixture.
+Pour into the tin and bake 35-40 minutes.
+For the sauce, put everything in a saucepan, bring to the boil and simmer for 5 minutes.
+Pour half of the sauce over the hot pudding and serve the rest beside it.
+""",
+        (
+            Told("0 1 2", "soak 15-15"),
+            Told("", "", "180"),
+            Told("3 4 5 6"),
+            Told("", "bake 35-40", "180"),
+            Told("7 8 9", "simmer 5-5"),
+            Told(""),
+        ),
+        "1<3 3<4 2<4 4<6 5<6",
+        "1|2 5|4 5|3 1|5",
+    ),
+    MethodCase(
+        """Vanilla panna cotta with raspberries
+Serves 4
+3 gelatine leaves
+250 ml milk
+250 ml double cream
+50 g sugar
+1 tsp vanilla extract
+200 g raspberries
+1 tbsp icing sugar
+
+1. Soak the gelatine in cold water for 5 minutes.
+2. Warm the milk, cream, sugar and vanilla until steaming; do not boil.
+3. Squeeze out the gelatine and stir it into the hot cream until dissolved.
+4. Pour into four moulds and chill for at least 4 hours or overnight.
+5. Crush the raspberries with the icing sugar and spoon over.
+""",
+        (
+            Told("0", "soak 5-5"),
+            Told("1 2 3 4"),
+            Told(""),
+            Told("", "chill 240-720"),
+            Told("5 6"),
+        ),
+        "1<3 2<3 3<4 4<5",
+        "1|2",
+    ),
+    MethodCase(
+        """Cinnamon buns
+Makes 12
+500 g strong flour
+7 g dried yeast
+50 g caster sugar
+1 tsp salt
+300 ml warm milk
+75 g butter, melted
+For the filling:
+75 g butter, soft
+100 g dark brown sugar
+1 tbsp cinnamon
+For the glaze:
+100 g icing sugar
+1 tbsp milk
+
+Step 1: Mix the flour, yeast, sugar and salt. Add the milk and melted butter and knead for 10 minutes.
+Step 2: Cover and leave to rise for 1 to 1½ hours, until doubled.
+Step 3: Roll out to 30 x 40 cm. Spread with the soft butter and scatter over the brown sugar and cinnamon. Roll up and cut into 12.
+Step 4: Put in a buttered tin and prove for 30 minutes. Heat the oven to 190 C / 170 fan.
+Step 5: Bake for 25 minutes.
+Step 6: Whisk the icing sugar with the milk and drizzle over the cooled buns.
+""",
+        (
+            Told("0 1 2 3 4 5"),
+            Told("", "rise 60-90"),
+            Told("6 7 8"),
+            Told("", "rise 30-30", "190"),
+            Told("", "bake 25-25", "190"),
+            Told("9 10"),
+        ),
+        "1<2 2<3 3<4 4<5 5<6",
+    ),
+    MethodCase(
+        """Brownies
+Makes 16 squares
+200 g dark chocolate
+175 g butter
+250 g caster sugar
+3 eggs
+100 g plain flour
+30 g cocoa powder
+100 g walnuts
+
+Preheat the oven to 170 °C fan. Line a 20 cm tin. Melt the chocolate with the butter over simmering water, cool 10 minutes. Whisk the eggs and sugar until pale, about 5 minutes. Fold the chocolate into the eggs. Sift over the flour and cocoa and fold in. Stir in most of the walnuts. Pour into the tin, scatter over the remaining walnuts and bake for 25-30 minutes until the top is set. Leave to cool completely in the tin.
+""",
+        (Told("0 1 2 3 4 5 6", "cool 10-10; bake 25-30", "190"),),
+    ),
+    MethodCase(
+        """Baked lemon cheesecake
+Cuts into 12
+Base
+200 g digestive biscuits
+90 g butter
+Topping
+600 g cream cheese
+150 g caster sugar
+2 tbsp cornflour
+3 eggs
+150 ml soured cream
+1 lemon, zest only
+
+1. Heat oven to 160C. Crush the biscuits, mix with the melted butter, press into a 23cm springform tin and bake for 10 mins. Cool.
+2. Turn the oven down to 140C. Beat the cream cheese with the sugar and cornflour. Add the eggs, soured cream and zest and mix until smooth.
+3. Pour over the base and bake for 50 mins, until set with a slight wobble. Turn off the oven and leave inside for 1 hour with the door ajar.
+4. Chill overnight.
+""",
+        (
+            Told("0 1", "bake 10-10", "160"),
+            Told("2 3 4 5 6 7", "", "140"),
+            Told("", "bake 50-50; cool 60-60", "140"),
+            Told("", "chill 480-720"),
+        ),
+        "1<3 2<3 3<4",
+    ),
+    MethodCase(
+        """Soft caramels
+Makes 40
+300 g sugar
+150 g golden syrup
+250 ml double cream
+80 g butter
+1 tsp sea salt
+
+Line a 18 cm tin. Warm the cream and butter in a small pan.
+In a large pan, melt the sugar with the syrup over medium heat, then boil to 150 °C.
+Pour in the warm cream, carefully, and boil again to 118 °C.
+Stir in the salt, pour into the tin and leave to set for 3 hours.
+""",
+        (
+            Told("2 3"),
+            Told("0 1", "", "~150"),
+            Told("", "", "~118"),
+            Told("4", "set 180-180"),
+        ),
+        "1<3 2<3 3<4",
+        "1|2",
+    ),
+    MethodCase(
+        """Peach crumble
+Serves 6
+6 peaches, sliced
+50 g sugar
+1 tbsp lemon juice
+Crumble
+150 g flour
+100 g cold butter
+75 g demerara sugar
+50 g oats
+
+Toss the peaches with the sugar and lemon juice in a baking dish. Rub the butter into the flour, stir in the demerara and oats. Scatter over the peaches. Bake at 190 C for 35 min until bubbling. Rest 10 minutes, serve warm.
+""",
+        (Told("0 1 2 3 4 5 6", "bake 35-35; rest 10-10", "190"),),
+    ),
+    MethodCase(
+        """Date and nut energy balls
+Makes 18
+200 g pitted dates
+100 g almonds
+50 g oats
+2 tbsp cocoa
+1 tbsp coconut oil
+30 g desiccated coconut
+
+Soak the dates in hot water for 10 minutes and drain.
+Blitz the almonds and oats to a coarse meal.
+Add the dates, cocoa and oil and process until it clumps.
+Roll into 18 balls and coat in the coconut.
+Chill for 1 hour.
+""",
+        (
+            Told("0", "soak 10-10"),
+            Told("1 2"),
+            Told("3 4"),
+            Told("5"),
+            Told("", "chill 60-60"),
+        ),
+        "1<3 2<3 3<4 4<5",
+        "1|2",
+    ),
+    MethodCase(
+        """Chocolate mousse
+For 6
+150 g dark chocolate
+4 eggs, separated
+50 g caster sugar
+200 ml whipping cream
+
+Melt the chocolate and let it cool for 5 minutes.
+Whisk the yolks with half the sugar until pale.
+Whip the cream to soft peaks.
+In a clean bowl whisk the whites, adding the rest of the sugar a spoonful at a time.
+Stir the chocolate into the yolks, fold in the cream, then the whites.
+Spoon into glasses and refrigerate for 2-3 hours.
+""",
+        (
+            Told("0", "cool 5-5"),
+            Told("1:0.34 2:0.5"),
+            Told("3"),
+            Told("1:0.66 2:0.5"),
+            Told(""),
+            Told("", "chill 120-180"),
+        ),
+        "1<5 2<5 3<5 4<5 5<6",
+        "1|2 2|3 3|4 1|4",
+    ),
+)
+
+SECOND: tuple[MethodCase, ...] = (
+    MethodCase(
+        """Marmalade loaf
+10 slices
+175g softened butter
+175g golden caster sugar
+3 large eggs
+175g self raising flour
+4 tbsp marmalade
+1 orange, zest and juice
+100g icing sugar
+
+Preheat the oven to 180C/160C fan/gas 4. Butter a 900g loaf tin and line with baking parchment.
+Beat together the butter and caster sugar until light. Gradually beat in the eggs, then fold in the flour, 3 tbsp of the marmalade, the zest and half the juice.
+Spoon into the tin and bake for 50 mins - 1 hr until golden. Cool in the tin.
+Melt the rest of the marmalade, brush over the cake. Mix the icing sugar with enough of the remaining juice to make a runny icing, and drizzle over.
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2 3 4:0.75 5 6:0.5"),
+            Told("", "bake 50-60", "180"),
+            Told("4:0.25 7 6:0.5"),
+        ),
+        "1<3 2<3 3<4",
+        "1|2",
+    ),
+    MethodCase(
+        """Pumpkin Muffins
+Yield: 12
+
+Dry:
+1 3/4 cups flour
+1 tsp baking soda
+2 tsp pumpkin spice
+1/2 tsp salt
+Wet:
+1 can (15 oz) pumpkin puree
+1 cup sugar
+2 eggs
+1/2 cup vegetable oil
+1/4 cup milk
+
+Streusel:
+1/2 cup flour
+1/4 cup brown sugar
+4 tbsp cold butter
+
+1) Preheat oven to 375°F and line a 12-cup muffin tin.
+2) Whisk the dry ingredients. In a second bowl whisk the wet ingredients, then combine the two without overmixing.
+3) Rub the streusel ingredients together with your fingers.
+4) Fill the cups, top with the streusel, bake 18 to 20 minutes or until a toothpick comes out clean.
+5) Let cool 5 minutes in the pan.
+""",
+        (
+            Told("", "", "191"),
+            Told("0 1 2 3 4 5 6 7 8"),
+            Told("9 10 11"),
+            Told("", "bake 18-20", "191"),
+            Told("", "cool 5-5"),
+        ),
+        "2<4 3<4 1<4 4<5",
+        "2|3 1|2 1|3",
+    ),
+    MethodCase(
+        """Tiramisu
+Serves 8
+4 eggs, separated
+100 g sugar
+500 g mascarpone
+300 ml strong coffee
+3 tbsp marsala
+200 g sponge fingers
+2 tbsp cocoa powder
+
+1. Whisk the egg yolks and the sugar until thick, about 5 minutes.
+2. Beat in the mascarpone.
+3. Whip the egg whites stiff and fold them in.
+4. Mix the coffee and marsala. Dip the sponge fingers in it and lay half of them in a dish.
+5. Cover with half the cream, then the remaining fingers and the rest of the cream.
+6. Chill at least 6 hours. Dust with the cocoa before serving.
+""",
+        (
+            Told("0:0.34 1"),
+            Told("2"),
+            Told("0:0.66"),
+            Told("3 4 5:0.5"),
+            Told("5:0.5"),
+            Told("6", "chill 360-360"),
+        ),
+        "1<2 2<3 4<5 5<6",
+        "1|4 3|4",
+    ),
+    MethodCase(
+        """Shortbread fingers
+Makes 16
+250 g plain flour
+75 g caster sugar
+175 g cold butter
+pinch of salt
+1 tbsp caster sugar, to dust
+
+Rub the butter into the flour, sugar and salt until like breadcrumbs, then press together. Pat into a 20 cm tin, prick all over with a fork and refrigerate for 20 minutes. Meanwhile heat the oven to 160 °C. Bake for 35 to 40 minutes until pale gold. Dust with the remaining sugar while warm, cut into fingers and leave to cool.
+""",
+        (Told("0 1 2 3 4", "chill 20-20; bake 35-40", "160"),),
+    ),
+    MethodCase(
+        """Mango ice cream
+1 litre
+3 ripe mangoes
+200 g condensed milk
+400 ml whipping cream
+1 lime, juiced
+
+Purée the mango flesh with the lime juice.
+Whip the cream until it holds soft peaks, then fold in the condensed milk and the mango.
+Freeze for 1 hour, stir well, then freeze for another 5 hours.
+Take out of the freezer 15 minutes before serving.
+""",
+        (
+            Told("0 3"),
+            Told("1 2"),
+            Told("", "freeze 60-60; freeze 300-300"),
+            Told("", "rest 15-15"),
+        ),
+        "1<2 2<3 3<4",
+    ),
+    MethodCase(
+        """Apple tart
+Serves 8
+320 g puff pastry
+4 apples
+40 g butter
+50 g sugar
+1 tsp cinnamon
+2 tbsp apricot jam
+
+- Heat oven to 200 °C.
+- Roll the pastry out to a 28 cm circle and chill it for 15 minutes.
+- Peel, core and slice the apples. Melt the butter.
+- Arrange the apples on the pastry, brush with the butter and sprinkle with the sugar and cinnamon.
+- Bake for 30-35 minutes, until the edges are crisp.
+- Warm the jam with a spoonful of water and brush over the hot tart.
+""",
+        (
+            Told("", "", "200"),
+            Told("0", "chill 15-15"),
+            Told("1 2"),
+            Told("3 4"),
+            Told("", "bake 30-35", "200"),
+            Told("5"),
+        ),
+        "2<4 3<4 4<5 1<5 5<6",
+        "1|2 2|3 1|3",
+    ),
+    MethodCase(
+        """Banana bread
+1 loaf, 10 slices
+3 ripe bananas
+75 g melted butter
+100 g brown sugar
+1 egg
+1 tsp vanilla
+1 tsp bicarb
+190 g flour
+pinch salt
+80 g chocolate chips
+
+oven 175C. mash bananas, stir in butter. mix in sugar, egg and vanilla. sprinkle bicarb and salt over and mix. add flour, then two thirds of the choc chips. into a greased loaf tin, rest of the chips on top. 1 hr. cool in tin 15 min
+""",
+        (Told("0 1 2 3 4 5 6 7 8", "bake 60-60; cool 15-15", "175"),),
+    ),
+    MethodCase(
+        """Crème caramel
+Serves 6
+175 g sugar
+600 ml milk
+4 eggs
+50 g caster sugar
+1 tsp vanilla
+
+1. Put the 175 g sugar in a pan with 3 tbsp water and cook to an amber caramel. Pour into 6 moulds.
+2. Heat the milk to just under boiling.
+3. Whisk the eggs, caster sugar and vanilla, then pour on the hot milk, whisking. Strain into the moulds.
+4. Stand in a roasting tin, pour in hot water halfway up and bake at 150 °C (130 fan) for 25-30 minutes.
+5. Cool, then chill for at least 4 hours. Turn out.
+""",
+        (
+            Told("0 5"),
+            Told("1"),
+            Told("2 3 4"),
+            Told("", "bake 25-30", "150"),
+            Told("", "chill 240-240"),
+        ),
+        "1<3 2<3 3<4 4<5",
+        "1|2",
+    ),
+    MethodCase(
+        """Carrot cupcakes with orange frosting
+Makes 12
+150 g light muscovado sugar
+150 ml sunflower oil
+3 eggs
+150 g grated carrot
+200 g self-raising flour
+1 tsp bicarbonate of soda
+2 tsp mixed spice
+Frosting
+200 g soft cheese
+50 g butter, softened
+75 g icing sugar
+1 orange, zest
+
+Heat the oven to 180 °C and put 12 cases in a muffin tin.
+Whisk the sugar, oil and eggs for 2 minutes. Stir in the carrots.
+Sift in the flour, bicarb and spice and fold together.
+Divide between the cases. Bake for 20-22 minutes. Cool on a rack.
+To make the frosting, beat the butter until soft, then beat in the soft cheese, icing sugar and zest. Chill for 30 minutes.
+Swirl the frosting over the cold cakes.
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2 3"),
+            Told("4 5 6"),
+            Told("", "bake 20-22", "180"),
+            Told("7 8 9 10", "chill 30-30"),
+            Told(""),
+        ),
+        "2<3 3<4 1<4 4<6 5<6",
+        "1|2 5|4 5|2 1|5",
+    ),
+    MethodCase(
+        """Granola
+12 portions
+300 g rolled oats
+100 g mixed nuts, chopped
+50 g pumpkin seeds
+1 tsp cinnamon
+4 tbsp coconut oil
+120 ml maple syrup
+1 tsp vanilla
+100 g dried cranberries
+
+Preheat oven to 300°F.
+Mix the oats, nuts, seeds and cinnamon.
+Warm the oil and syrup until runny, stir in the vanilla, pour over the dry mix and toss.
+Spread on a tray and bake 40 minutes, stirring every 10 minutes.
+Cool completely, then stir through the cranberries.
+""",
+        (
+            Told("", "", "149"),
+            Told("0 1 2 3"),
+            Told("4 5 6"),
+            Told("", "bake 40-40", "149"),
+            Told("7"),
+        ),
+        "2<3 3<4 1<4 4<5",
+        "1|2 1|3",
+    ),
+    MethodCase(
+        """Steamed ginger pudding
+Serves 6
+4 tbsp golden syrup
+125 g butter
+125 g brown sugar
+2 eggs
+175 g self-raising flour
+2 tsp ground ginger
+3 tbsp milk
+
+Grease a 1-litre basin and pour in the syrup.
+Cream the butter with the sugar, beat in the eggs, fold in the flour and ginger and loosen with the milk.
+Spoon over the syrup, cover with pleated foil and steam for 1½ hours.
+Stand for 5 minutes and turn out.
+""",
+        (
+            Told("0"),
+            Told("1 2 3 4 5 6"),
+            Told("", "simmer 90-90"),
+            Told("", "rest 5-5"),
+        ),
+        "1<3 2<3 3<4",
+        "1|2",
+    ),
+    MethodCase(
+        """Strawberry jam tartlets
+18 tartlets
+For the dough
+200 g flour
+100 g butter
+50 g sugar
+1 egg
+For the jam
+400 g strawberries
+150 g sugar
+1 tbsp lemon juice
+
+1. Cook the strawberries, sugar and lemon juice at a simmer for 20 minutes until thick. Cool.
+2. Work the flour, butter and sugar to crumbs, add the egg and bring together. Wrap and chill 1 hour.
+3. Heat the oven to gas 5. Roll out the dough, cut 18 rounds and line a bun tin.
+4. Put a teaspoon of jam in each and bake for 12 to 15 minutes.
+""",
+        (
+            Told("4 5 6", "simmer 20-20"),
+            Told("0 1 2 3", "chill 60-60"),
+            Told("", "", "190"),
+            Told("", "bake 12-15", "190"),
+        ),
+        "1<4 2<3 3<4",
+        "1|2",
+    ),
+)
+
+THIRD: tuple[MethodCase, ...] = (
+    MethodCase(
+        """Victoria sponge
+Serves 10
+225g soft butter
+225g caster sugar
+4 eggs
+225g self-raising flour
+2 tsp baking powder
+Filling:
+150ml double cream
+4 tbsp raspberry jam
+icing sugar, to dust
+
+Heat the oven to 180C/160C fan/gas 4. Grease two 20cm sandwich tins.
+Put the butter, caster sugar, eggs, flour and baking powder in a bowl and beat for 2 minutes until smooth.
+Divide between the tins, level and bake for 25 minutes. Cool in the tins for 5 mins, then turn out onto a wire rack.
+Whip the cream. Sandwich the cakes with the jam and cream and dust with icing sugar.
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2 3 4"),
+            Told("", "bake 25-25; cool 5-5", "180"),
+            Told("5 6 7"),
+        ),
+        "1<3 2<3 3<4",
+        "1|2",
+    ),
+    MethodCase(
+        """Chocolate chip cookies
+Makes 2 dozen
+2 1/4 cups flour
+1 tsp baking soda
+1 tsp salt
+1 cup butter, softened
+3/4 cup granulated sugar
+3/4 cup packed brown sugar
+1 tsp vanilla extract
+2 large eggs
+2 cups chocolate chips
+
+PREHEAT oven to 375° F.
+COMBINE flour, baking soda and salt in small bowl. Beat butter, granulated sugar, brown sugar and vanilla extract in large mixer bowl until creamy. Add eggs, one at a time, beating well after each addition. Gradually beat in flour mixture. Stir in chips.
+DROP by rounded tablespoon onto ungreased baking sheets.
+BAKE for 9 to 11 minutes or until golden brown. Cool on baking sheets for 2 minutes; remove to wire racks to cool completely.
+""",
+        (
+            Told("", "", "191"),
+            Told("0 1 2 3 4 5 6 7 8"),
+            Told(""),
+            Told("", "bake 9-11; cool 2-2", "191"),
+        ),
+        "2<3 3<4 1<4",
+        "1|2",
+    ),
+    MethodCase(
+        """Gooseberry fool
+Serves 4
+400g gooseberries
+100g caster sugar
+1 tbsp elderflower cordial
+200ml double cream
+150g custard
+
+1. Simmer the gooseberries with the sugar and cordial for 10 minutes until soft. Crush and leave to cool.
+2. Whip the cream to soft peaks and fold in the custard.
+3. Ripple the fruit through the cream, spoon into glasses and chill for 1 hour.
+""",
+        (
+            Told("0 1 2", "simmer 10-10"),
+            Told("3 4"),
+            Told("", "chill 60-60"),
+        ),
+        "1<3 2<3",
+        "1|2",
+    ),
+    MethodCase(
+        """Coffee and walnut traybake
+Cuts into 16
+For the sponge
+200 g butter
+200 g light brown sugar
+3 eggs
+200 g self-raising flour
+1 tbsp instant coffee
+2 tbsp boiling water
+75 g walnuts, chopped
+For the icing
+75 g butter, softened
+200 g icing sugar
+2 tsp instant coffee
+1 tbsp boiling water
+16 walnut halves
+
+Preheat the oven to 170°C fan and line a 20 x 30 cm tin.
+Dissolve the coffee in the boiling water and leave to cool.
+Cream the butter and sugar, then gradually beat in the eggs. Fold in the flour, coffee and walnuts.
+Spread in the tin and bake for 25-30 minutes until springy. Leave to cool in the tin.
+To make the icing, dissolve the coffee in the water. Beat the butter with the icing sugar, then beat in the coffee. Spread over the cold cake, mark into squares and top each with a walnut half.
+""",
+        (
+            Told("", "", "190"),
+            Told("4 5"),
+            Told("0 1 2 3 6"),
+            Told("", "bake 25-30", "190"),
+            Told("7 8 9 10 11"),
+        ),
+        "1<4 2<3 3<4 4<5",
+        "1|2 1|3",
+    ),
+    MethodCase(
+        """Baked apples
+Serves 4
+4 cooking apples
+60 g raisins
+40 g brown sugar
+1/2 tsp cinnamon
+20 g butter
+100 ml apple juice
+
+Core the apples and score the skin around the middle. Mix the raisins, sugar and cinnamon and stuff into the apples. Stand in a dish, dot with the butter and pour the juice around. Bake at 180 °C for 40 minutes, basting after 20 minutes. Rest for 5 minutes before serving.
+""",
+        (Told("0 1 2 3 4 5", "bake 40-40; rest 5-5", "180"),),
+    ),
+    MethodCase(
+        """Focaccia-style sweet bread with grapes
+Serves 8
+400 g bread flour
+1 tsp salt
+7 g yeast
+60 g sugar
+280 ml warm water
+60 ml olive oil
+300 g grapes
+1 tsp anise seeds
+
+Mix flour, salt, yeast and two thirds of the sugar. Add the water and half of the oil and knead for 10 minutes.
+Cover and prove for 1½ hours.
+Press into an oiled tin, cover and prove again for 45 minutes.
+Heat the oven to gas 6. Push the grapes into the dough, drizzle with the rest of the oil and scatter over the seeds and remaining sugar.
+Bake for 25 to 30 minutes. Serve warm.
+""",
+        (
+            Told("0 1 2 3:0.67 4 5:0.5"),
+            Told("", "rise 90-90"),
+            Told("", "rise 45-45"),
+            Told("6 5:0.5 7 3:0.33", "", "200"),
+            Told("", "bake 25-30", "200"),
+        ),
+        "1<2 2<3 3<4 4<5",
+    ),
+    MethodCase(
+        """Lemon curd
+Makes 2 jars
+4 lemons, zest and juice
+200 g sugar
+100 g butter
+3 eggs
+1 egg yolk
+
+Put the lemon zest and juice, the sugar and the butter into a heatproof bowl over simmering water and stir until the butter has melted.
+Whisk the eggs and yolk lightly, then stir them into the lemon mixture. Cook for 10-13 minutes, stirring often, until it coats the back of a spoon.
+Cool, then pour into sterilised jars and refrigerate.
+""",
+        (
+            Told("0 1 2 3"),
+            Told("4 5", "simmer 10-13"),
+            Told(""),
+        ),
+        "1<2 2<3",
+    ),
+    MethodCase(
+        """Rocky road
+Cuts into 24
+200 g digestive biscuits
+135 g butter
+200 g dark chocolate
+3 tbsp golden syrup
+100 g mini marshmallows
+icing sugar for dusting
+
+- Line an 18 cm square tin.
+- Bash the biscuits in a bag.
+- Melt the butter, chocolate and syrup in a saucepan over a gentle heat. Scoop out about 125 ml and keep it aside.
+- Stir the biscuits and marshmallows into the pan.
+- Tip into the tin, pour over the reserved chocolate, and chill for about 2 hours.
+- Dust with icing sugar and cut into fingers.
+""",
+        (
+            Told(""),
+            Told("0"),
+            Told("1 2:0.5 3"),
+            Told("4"),
+            Told("2:0.5", "chill 120-120"),
+            Told("5"),
+        ),
+        "2<4 3<4 4<5 5<6 1<5",
+        "1|2 2|3 1|3",
+    ),
+    MethodCase(
+        """Buckwheat crepes with honey
+Makes 8
+100g buckwheat flour
+50g plain flour
+pinch of salt
+2 eggs
+350ml milk
+20g butter, plus extra for frying
+4 tbsp honey, to serve
+
+Sift the flours and salt into a bowl. Make a well, add the eggs and gradually whisk in the milk. Rest in the fridge for 1 hour.
+Melt the butter and whisk into the batter.
+Fry ladlefuls of batter in a hot pan for 1-2 minutes on each side.
+Drizzle with the honey.
+""",
+        (
+            Told("0 1 2 3 4", "chill 60-60"),
+            Told("5"),
+            Told(""),
+            Told("6"),
+        ),
+        "1<2 2<3 3<4",
+    ),
+    MethodCase(
+        """Pecan pie
+Serves 10
+1 sheet shortcrust pastry (320 g)
+200 g pecans
+100 g butter
+150 g dark brown sugar
+150 g maple syrup
+3 eggs
+1 tsp vanilla
+1/4 tsp salt
+
+1. Line a 23 cm tart tin with the pastry, prick and chill 20 min. Heat oven to 190°C. Blind bake 15 min, remove the beans and bake 5 min more. Lower the oven to 170°C.
+2. Roast the pecans for 6 minutes while the case bakes, then chop half of them.
+3. Melt butter with sugar and syrup; cool slightly. Whisk in eggs, vanilla and salt. Stir in the chopped pecans and pour into the case.
+4. Arrange the whole pecans on top. Bake 35-40 min; cover with foil after 25 min. Cool completely.
+""",
+        (
+            Told("0", "chill 20-20; bake 15-15; bake 5-5", "190 170"),
+            Told("1", "bake 6-6", "170"),
+            Told("2 3 4 5 6 7"),
+            Told("", "bake 35-40", "170"),
+        ),
+        "1<4 2<3 3<4",
+    ),
+)

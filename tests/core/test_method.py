@@ -1,0 +1,201 @@
+"""Methods as steps: uses, waits, ovens, order; and the method of a plan."""
+
+from __future__ import annotations
+
+import doctest
+import re
+import unittest
+
+from sun_crumb.core.method import MethodRead, oven, planned, read_method, wording
+from sun_crumb.core.method.lines import lines_of_reading
+from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.reading import durations, method_of, read_recipe
+from sun_crumb.core.wish import Goals
+from sun_crumb.services import bake_day, kitchen
+from sun_crumb.services.bake_day import MethodTold
+from tests.core.fresh_recipes import FRESH
+from tests.core.method_cases import FIRST, SECOND, THIRD, MethodCase
+from tests.support import CloseTo
+
+PANTRY = shipped_pantry()
+
+
+def load_tests(_loader: unittest.TestLoader, tests: unittest.TestSuite, _pattern: str | None) -> unittest.TestSuite:
+    for module in (durations, oven, planned, wording):
+        tests.addTests(doctest.DocTestSuite(module))
+    return tests
+
+
+def read(text: str) -> MethodRead:
+    """Return the method of a recipe's text."""
+    reading = read_recipe(text, PANTRY)
+    return read_method(method_of(reading).steps, lines_of_reading(reading, PANTRY))
+
+
+def rewritten(text: str, **goals: object) -> MethodTold:
+    """Return the method of a plan of a recipe's text."""
+    formula, reading, cup = kitchen.read_formula(text)
+    plan = kitchen.plan(formula, Goals(**goals), cup)  # type: ignore[arg-type]
+    return bake_day.steps_of_plan(formula, method_of(reading).steps, plan, cup)
+
+
+class Cases(CloseTo):
+    """Recipes whose methods were taken apart by hand before."""
+
+    def test_each_step_uses_what_it_says(self) -> None:
+        for case in (*FIRST, *SECOND, *THIRD):
+            found = read(case.text)
+            for number, told in enumerate(case.steps, start=1):
+                wanted = {int(k): float(share or 1) for k, _, share in (w.partition(":") for w in told.uses.split())}
+                got: dict[int, float] = {}
+                for use in (u for s in found.steps if number in s.origin for u in s.uses):
+                    got[use.position] = got.get(use.position, 0.0) + use.share
+                with self.subTest(case.text.splitlines()[0], step=number):
+                    self.assertEqual(set(got), set(wanted))
+                    for k, share in wanted.items():
+                        self.assertClose(got[k], share, absolute=0.02)
+
+    def test_waits_and_ovens(self) -> None:
+        for case in (*FIRST, *SECOND, *THIRD):
+            found = read(case.text)
+            for number, told in enumerate(case.steps, start=1):
+                steps = [s for s in found.steps if number in s.origin]
+                waits = [f"{s.wait.kind} {s.wait.low_min}-{s.wait.high_min}" for s in steps if s.wait]
+                ovens = {round(s.temperature_c) for s in steps if s.temperature_c is not None}
+                with self.subTest(case.text.splitlines()[0], step=number):
+                    self.assertEqual(waits, [w.strip() for w in told.waits.split(";") if w.strip()])
+                    self.assertEqual(ovens, {int(d) for d in told.degrees.split() if not d.startswith("~")})
+                    reached = [round(s.reaches.temperature_c) for s in steps if s.reaches]
+                    self.assertEqual(reached, [int(d[1:]) for d in told.degrees.split() if d.startswith("~")])
+
+    def test_what_comes_before_what(self) -> None:
+        for case in (*FIRST, *SECOND, *THIRD):
+            before = _before(case, read(case.text))
+            with self.subTest(case.text.splitlines()[0]):
+                for a, b in (map(int, pair.split("<")) for pair in case.order.split()):
+                    self.assertTrue(before(a, b), f"{a} before {b}")
+                for a, b in (map(int, pair.split("|")) for pair in case.apart.split()):
+                    self.assertFalse(before(a, b) or before(b, a), f"{a} apart from {b}")
+
+
+def _before(case: MethodCase, found: MethodRead):  # type: ignore[no-untyped-def]
+    all_before: dict[int, set[int]] = {}
+    for step in found.steps:
+        all_before[step.n] = set(step.after).union(*(all_before[k] for k in step.after))
+
+    def before(a: int, b: int) -> bool:
+        ones = [s.n for s in found.steps if a in s.origin]
+        return any(x in all_before[s.n] for s in found.steps if b in s.origin for x in ones)
+
+    return before
+
+
+class Words(CloseTo):
+    def test_durations(self) -> None:
+        for text, wanted in (
+            ("1 hr 15 mins", [(75, 75)]), ("half an hour", [(30, 30)]), ("an hour and a half", [(90, 90)]), ("1-1/2 hours", [(90, 90)]),
+            ("overnight", [(480, 720)]), ("1 hour 15 minutes to 1 hour 30 minutes", [(75, 90)]), ("stirring every 5 minutes", []),
+            ("two to three hours", [(120, 180)]), ("for another 20-25 min.", [(20, 25)]), ("a 30-min rest", [(30, 30)]), ("after 20 minutes", []),
+        ):  # fmt: skip
+            self.assertEqual([(d.low_min, d.high_min) for d in durations.durations(text)], wanted, text)
+
+    def test_a_verb_is_no_food_and_a_tin_takes_none(self) -> None:
+        text = "Cake\nServes 8\n100 g butter\n100 g sugar\n100 g flour\n2 tbsp cream\n\nButter and flour a tin. Cream the butter and sugar. Add the flour. Stir in the cream."
+        found = read(text)
+        self.assertEqual([[u.position for u in s.uses] for s in found.steps], [[], [0, 1], [2], [3]])
+
+    def test_hot_things_are_no_oven(self) -> None:
+        found = read(
+            "Toffee\nMakes 20\n200 g sugar\n100 g butter\n\nBoil the sugar and butter to 150 °C. Bake the nuts at 160 °C for 8 minutes."
+        )
+        self.assertEqual(
+            [(s.temperature_c, s.reaches and s.reaches.of) for s in found.steps], [(None, "syrup"), (160.0, None)]
+        )
+
+    def test_hands_are_busy_while_something_is_beaten(self) -> None:
+        found = read("Cake\nServes 8\n3 eggs\n100 g sugar\n\nBeat the eggs and sugar for 8 to 10 minutes.")
+        self.assertIsNone(found.steps[0].wait)
+        self.assertEqual(found.steps[0].hands_on_minutes, (8, 10))
+
+
+class Rewritten(CloseTo):
+    def test_shares_add_up_and_nothing_is_left_open(self) -> None:
+        """Of strangers' recipes: each line of the plan stands in the steps, wholly and once, and sentences stay sentences."""
+        tried = 0
+        for text in [case.text for case in FIRST] + [row[0] for row in FRESH[::9]]:
+            for goals in ({"path": "blend", "cut": 0.6}, {"path": "zero", "cut": 1.0}):
+                try:
+                    told = rewritten(text, **goals)
+                except (bake_day.NoMethodError, kitchen.OutOfDomainError, Exception) as error:
+                    if type(error).__name__ in ("NothingToReworkError", "NoMethodError", "OutOfDomainError"):
+                        continue
+                    raise
+                tried += 1
+                with self.subTest(told.title, **goals):
+                    shares: dict[tuple[str, str], float] = {}
+                    for step in told.steps:
+                        self.assertNotRegex(step.text, r"\x00|\b(?:and|with|the|of)\s*[.,;]|,\s*,|\(\s*\)|\band and\b")
+                        for use in step.uses:
+                            key = (use.line, use.ingredient or "")
+                            shares[key] = shares.get(key, 0.0) + use.share
+                    for key, share in shares.items():
+                        self.assertClose(share, round(share), absolute=0.02, msg=str(key))
+        self.assertGreater(tried, 25)
+
+    def test_what_is_gone_is_said_nowhere(self) -> None:
+        told = rewritten(FIRST[3].text, path="zero", cut=1.0, keep_sweet=0.9)
+        sugars = [s.text for s in told.steps if re.search(r"\b(?:brown )?sugar\b", s.text)]
+        held = {u.ingredient for s in told.steps for u in s.uses}
+        if "light_brown_sugar" not in held:
+            self.assertEqual(sugars, [])
+        self.assertTrue(any("stevia" in s.text for s in told.steps))
+
+    def test_a_step_whose_food_is_gone_goes_but_for_what_else_it_does(self) -> None:
+        text = "Shortbread\nMakes 12\n150 g plain flour\n100 g butter\n60 g caster sugar\n20 g icing sugar\n\nRub the butter into the flour and caster sugar. Press into a tin. Dust with the icing sugar and cut into fingers. Sprinkle with icing sugar."
+        for without in ((), ("icing_sugar",)):
+            told = rewritten(text, path="less", cut=0.3, locks={3: 0.0} if without else {})
+            texts = [step.text for step in told.steps]
+            if without:
+                self.assertIn("Cut into fingers.", texts)
+                self.assertFalse(any("icing" in t for t in texts), texts)
+            else:
+                self.assertTrue(any(t.startswith("Dust with") and "cut into fingers" in t for t in texts), texts)
+
+    def test_divided_sugar_stays_divided(self) -> None:
+        told = rewritten(FIRST[11].text, path="fruit", cut=0.4)
+        parts = [u.share for s in told.steps for u in s.uses if u.ingredient == "caster_sugar"]
+        self.assertEqual(len(parts), 2)
+        self.assertClose(sum(parts), 1.0, absolute=0.01)
+        self.assertIn("half the sugar (8 g)", " ".join(s.text for s in told.steps))
+
+    def test_crystals_go_where_the_sugar_was_and_pastes_with_the_wet(self) -> None:
+        told = rewritten(FIRST[0].text, path="blend", cut=0.5)
+        cream = next(s for s in told.steps if "cream the" in s.text)
+        self.assertIn("stevia_erythritol", {u.ingredient for u in cream.uses})
+        paste = next(s for s in told.steps if any(u.ingredient == "date_paste" for u in s.uses))
+        self.assertIn("egg", {u.ingredient for u in paste.uses})
+
+    def test_what_must_be_made_is_a_step_before_and_its_dates_hold_its_sugar(self) -> None:
+        told = rewritten(FIRST[0].text, path="fruit", cut=0.4)
+        made = next(s for s in told.steps if s.is_new)
+        used = next(s for s in told.steps if any(u.ingredient == "date_paste" for u in s.uses))
+        self.assertIn(made.n, used.after)
+        grams = sum(u.grams or 0 for u in used.uses if u.ingredient == "date_paste")
+        dates = float(re.search(r"soak (\d+) g", made.text)[1])  # type: ignore[index]
+        sugar = dates * PANTRY["medjool_date"].per_100g.total_sugars_g / 100
+        self.assertClose(sugar, grams * PANTRY["date_paste"].per_100g.total_sugars_g / 100, rel=0.03)
+
+    def test_oven_and_foil_are_the_plans(self) -> None:
+        told = rewritten(FIRST[6].text, path="fruit", cut=0.4)
+        self.assertIn("155 °C fan", told.steps[0].text)
+        bake = next(s for s in told.steps if s.wait and s.wait.kind == "bake")
+        self.assertEqual(bake.temperature_c, 175.0)
+        self.assertTrue(any("Foil" in note for note in bake.notes))
+
+    def test_a_recipe_without_a_method_says_so(self) -> None:
+        with self.assertRaises(bake_day.NoMethodError):
+            bake_day.read_steps("Cake\nServes 8\n100 g flour\n100 g sugar")
+
+
+if __name__ == "__main__":
+    unittest.main()
