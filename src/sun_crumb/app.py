@@ -6,7 +6,7 @@ from pathlib import Path
 
 from flask import Flask, Response, abort, request, send_from_directory
 
-from sun_crumb.api import days, errors, kitchen, shelf
+from sun_crumb.api import days, errors, kitchen, shelf, worktop
 from sun_crumb.formats.backup import MOST_CHARACTERS as MOST_OF_A_BACKUP
 from sun_crumb.services.figures import read_methods, refresh
 from sun_crumb.store import Database
@@ -35,7 +35,7 @@ def create_app(
     refresh(database)
     app.extensions["database"] = database
     errors.register(app)
-    for blueprint in (kitchen.blueprint, shelf.blueprint, days.blueprint):
+    for blueprint in (kitchen.blueprint, shelf.blueprint, days.blueprint, worktop.blueprint):
         app.register_blueprint(blueprint, url_prefix="/api")
     _guard(app)
     _serve_pages(app, webroot)

@@ -15,11 +15,11 @@ from pydantic import BaseModel
 from sqlalchemy.exc import DBAPIError
 
 from sun_crumb.core.errors import CoreError
-from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import diets
 from sun_crumb.core.quantities.measures import cup_standards
 from sun_crumb.core.reading import Reading
-from sun_crumb.core.wish import DEFINITIONS, Goals, eaters, paths
+from sun_crumb.core.wish import DEFINITIONS, eaters, paths
+from sun_crumb.flags import families_asked, goals_asked
 
 DEFAULT_PORT = 8710
 MOST_BYTES = 2_000_000
@@ -105,10 +105,102 @@ def _rework(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services import kitchen
 
     formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
-    plan = _plain(PlanOut, kitchen.plan(formula, _goals(arguments, formula), cup))
+    plan = _plain(PlanOut, kitchen.plan(formula, goals_asked(arguments, formula), cup))
     metrics = {metric["key"]: metric for part in plan["balance"][:1] for metric in part["metrics"]}
     more = {"title": formula.title, "balance_by_component": plan["balance"], "unsure": _unsure(reading)}
     return plan | more | {"balance": metrics}
+
+
+def _method(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.api.schemas.method import MethodTextOut, contract_keys
+    from sun_crumb.core.reading import method_of
+    from sun_crumb.services import bake_day, kitchen
+
+    text = _text(arguments.file)
+    if not arguments.rewrite:
+        return contract_keys(_plain(MethodTextOut, bake_day.read_steps(text, arguments.cup)))
+    formula, reading, cup = kitchen.read_formula(text, arguments.cup, arguments.servings)
+    plan = kitchen.plan(formula, goals_asked(arguments, formula), cup)
+    told = bake_day.steps_of_plan(formula, method_of(reading).steps, plan, cup)
+    return contract_keys(_plain(MethodTextOut, told)) | {"unsure": _unsure(reading)}
+
+
+def _prepare(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.core.kitchen.preparations import prepare
+    from sun_crumb.core.pantry import shipped_pantry
+
+    given = _pairs(arguments.given)
+    for key in ("food", "ingredient", "kind", "with", "liquid"):
+        if key in given:
+            from sun_crumb.services import kitchen
+
+            given[key] = kitchen.pantry_keys([given[key]], field=key)[0]
+    return prepare(arguments.kind, given, shipped_pantry()).as_figures()
+
+
+def _schedule(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.services import schedules
+
+    asked = schedules.asked(_text(arguments.file), arguments.serve, arguments.sleep, arguments.now)
+    found = schedules.planned(asked)
+    if arguments.format == "ics":
+        return schedules.calendar(asked, found)
+    return schedules.told(asked, found)
+
+
+def _tin(arguments: argparse.Namespace) -> Any:
+    from dataclasses import asdict
+
+    from sun_crumb.core.kitchen import tins
+    from sun_crumb.services.workshop import minutes_of, number
+
+    given = _pairs(arguments.given)
+    depths = {key: number(given, key) for key in ("depth", "old_depth") if key in given}
+    old = tins.read_size(arguments.old, depths.get("old_depth"))
+    new = tins.read_size(arguments.new, depths.get("depth"))
+    span = minutes_of(given.get("minutes", ""))
+    found = tins.refit(old, new, span, keep_amount=given.get("keep") == "amount")
+    return asdict(found) | {"old_ml": round(old.whole_ml), "new_ml": round(new.whole_ml)}
+
+
+def _oven(arguments: argparse.Namespace) -> Any:
+    from dataclasses import asdict
+
+    from sun_crumb.core.kitchen import ovens
+    from sun_crumb.services.workshop import number
+
+    given = _pairs(arguments.given)
+    found = ovens.setting(
+        arguments.temperature, arguments.unit, is_fan=arguments.fan, offset_c=number(given, "offset", 0.0)
+    )
+    height = ovens.at_height(number(given, "altitude", 0.0)) if "altitude" in given else None
+    return asdict(found) | ({"height": asdict(height)} if height else {})
+
+
+def _candy(arguments: argparse.Namespace) -> Any:
+    from dataclasses import asdict
+
+    from sun_crumb.core.kitchen import candy
+    from sun_crumb.services.workshop import number
+
+    given = _pairs(arguments.given)
+    temperature = number(given, "temperature") if "temperature" in given else None
+    return asdict(
+        candy.boiled(
+            given.get("stage"), temperature, number(given, "altitude", 0.0), number(given, "molar_factor", 1.0)
+        )
+    )
+
+
+def _pairs(words: Iterable[str]) -> dict[str, str]:
+    """Return keys and values from words such as "grams=200"."""
+    found = {}
+    for word in words:
+        key, sign, value = word.partition("=")
+        if not sign:
+            raise CoreError(f"{word!r} is not KEY=VALUE", field=word)
+        found[key.strip()] = value.strip()
+    return found
 
 
 def _check(arguments: argparse.Namespace) -> Any:
@@ -116,23 +208,8 @@ def _check(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services import kitchen
 
     formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
-    found = kitchen.check(formula, _families(arguments.family or (), formula), cup)
+    found = kitchen.check(formula, families_asked(arguments.family or (), formula), cup)
     return {"title": formula.title, **_plain(CheckOut, {"components": found}), "unsure": _unsure(reading)}
-
-
-def _families(given: Iterable[str], formula: Formula) -> dict[str, str]:
-    """Return families by component from words such as "icing=glaze"; without a component they are the main one's."""
-    found: dict[str, str] = {}
-    for words in given:
-        component, _, key = words.rpartition("=")
-        component = component.strip() if "=" in words else formula.heaviest()
-        if component not in formula.components:
-            component = {"base": "", "the base": ""}.get(component.lower(), component)
-        if component not in formula.components:
-            names = ", ".join(name or "base" for name in formula.components)
-            raise CoreError(f"the recipe has no component {component!r}; it has: {names}", field="family")
-        found[component] = key.strip()
-    return found
 
 
 def _paths(arguments: argparse.Namespace) -> Any:
@@ -142,103 +219,8 @@ def _paths(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services.whatif import paths_shown
 
     formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
-    sides = paths_shown(formula, _goals(arguments, formula), shipped_pantry(), cup)
+    sides = paths_shown(formula, goals_asked(arguments, formula), shipped_pantry(), cup)
     return {"title": formula.title, **_plain(PathSidesOut, sides), "unsure": _unsure(reading)}
-
-
-def _goals(arguments: argparse.Namespace, formula: Formula) -> Goals:
-    """Return the wish that the flags ask for, by the same shape and checks as the API's."""
-    from pydantic import ValidationError
-
-    from sun_crumb.core.pantry import shipped_pantry
-    from sun_crumb.schemas.recipes import AmountIn, GoalsIn
-    from sun_crumb.schemas.words import words_of
-    from sun_crumb.services.wishes import goals_of
-
-    def names(text: str | None) -> list[str]:
-        return [word.strip() for word in (text or "").split(",") if word.strip()]
-
-    try:
-        body = GoalsIn(
-            path=arguments.path,
-            cut=arguments.cut,
-            keep_sweet=arguments.keep_sweet,
-            definition=arguments.definition,
-            diets=arguments.diet or [],
-            cupboard=names(arguments.cupboard) if arguments.cupboard else None,
-            avoid=names(arguments.avoid),
-            eaters=arguments.eater or [],
-            without=names(arguments.without),
-            including=names(arguments.including),
-            most_energy_kcal=arguments.most_kcal,
-            most_free_sugar_g=arguments.most_free_sugar,
-            most_cost=arguments.most_cost,
-            locks=_locks(arguments.lock or (), formula),
-            amounts=[
-                AmountIn(component=component, ingredient=key, grams=grams)
-                for component, key, grams in _amounts(arguments.amount or (), formula)
-            ],
-            most_new=arguments.most_new,
-            families=_families(arguments.family or (), formula),
-            caps=dict(_named(words, "cap") for words in arguments.cap or ()),
-            flavours=None if arguments.flavours is None else names(arguments.flavours),
-        )
-    except ValidationError as error:
-        words, field = words_of(error)
-        raise CoreError(words, field=field) from None
-    return goals_of(body, shipped_pantry(), _prices(arguments.price or ()))
-
-
-def _named(words: str, field: str) -> tuple[str, float]:
-    """Return a name and its number from words such as "honey=60"."""
-    name, _, number = words.partition("=")
-    try:
-        return name.strip(), float(number)
-    except ValueError:
-        raise CoreError(f"{words!r} is not NAME=NUMBER", field=field) from None
-
-
-def _amounts(given: Iterable[str], formula: Formula) -> tuple[tuple[str, str, float], ...]:
-    """Return amounts of what comes in, for the heaviest component, from words such as "honey=60"."""
-    from sun_crumb.services import kitchen
-
-    main = formula.heaviest()
-    pairs = [_named(words, "amount") for words in given]
-    return tuple((main, kitchen.pantry_keys([name], field="amount")[0], grams) for name, grams in pairs)
-
-
-def _prices(given: Iterable[str]) -> dict[str, float]:
-    """Return prices per kg by pantry key from words such as "honey=12.50"."""
-    from sun_crumb.services import kitchen
-
-    found: dict[str, float] = {}
-    for words in given:
-        name, _, price = words.partition("=")
-        key = kitchen.pantry_keys([name.strip()], field="price")[0]
-        try:
-            found[key] = float(price)
-        except ValueError:
-            raise CoreError(f"{price!r} is no price of a kilogram", field="price") from None
-    return found
-
-
-def _locks(wishes: Iterable[str], formula: Formula) -> dict[int, float]:
-    """Return grams by line position from wishes such as "egg=100" or, for as it is, "egg"."""
-    from sun_crumb.services import kitchen
-
-    found: dict[int, float] = {}
-    for wish in wishes:
-        name, _, amount = wish.partition("=")
-        key = kitchen.pantry_keys([name.strip()], field="lock")[0]
-        positions = [n for n, line in enumerate(formula.lines) if line.ingredient.key == key]
-        if not positions:
-            raise CoreError(f"the recipe has no {name.strip()} to lock", field="lock")
-        try:
-            grams = float(amount) if amount else formula.lines[positions[0]].grams
-        except ValueError:
-            raise CoreError(f"{amount!r} is no number of grams", field="lock") from None
-        found[positions[0]] = grams
-    return found
 
 
 def _say(words: str) -> None:
@@ -331,6 +313,7 @@ def _parser() -> argparse.ArgumentParser:
         ("read", _read, "read a recipe into weighed lines"),
         ("analyse", _analyse, "total a recipe per batch, serving and 100 g"),
         ("rework", _rework, "rebalance a recipe with less sugar"),
+        ("method", _method, "read a recipe's method into steps; --rewrite gives it for a plan"),
         ("check", _check, "judge a recipe by itself: what is off, and the smallest mend"),
         ("paths", _paths, "rebalance a recipe on all five paths, side by side"),
     ):
@@ -339,11 +322,13 @@ def _parser() -> argparse.ArgumentParser:
         made.add_argument("--cup", choices=sorted(cup_standards()), help="cup standard; inferred by default")
         if name != "read":
             made.add_argument("--servings", type=int, help="portions; read from the text by default")
-        if name in ("rework", "paths", "check"):
+        if name == "method":
+            made.add_argument("--rewrite", action="store_true", help="for the plan that rework's options ask for")
+        if name in ("rework", "paths", "check", "method"):
             made.add_argument(
                 "--family", action="append", metavar="[COMPONENT=]KEY", help="what kind of dessert a component is"
             )
-        if name in ("rework", "paths"):
+        if name in ("rework", "paths", "method"):
             made.add_argument("--path", choices=sorted(paths()), default="blend")
             made.add_argument("--cut", type=float, help="share of the sugar to take out, 0 to 1")
             made.add_argument("--keep-sweet", type=float, help="share of the sweetness to keep")
@@ -365,6 +350,26 @@ def _parser() -> argparse.ArgumentParser:
                 "--cap", action="append", metavar="KIND=SHARE", help="puree, paste, syrup or filler at most"
             )
             made.add_argument("--flavours", help="what to put in for sweetness, by comma: vanilla,salt; none: ''")
+    made = command("prepare", _prepare, "what a preparation gives: a paste, a mash, a juice boiled down")
+    made.add_argument("kind", help="paste, soak, mash, squeeze, reduce and so on; a wrong one lists them")
+    made.add_argument("given", nargs="*", help="figures and choices: grams=200 water=100 food=medjool_date")
+    planned = command("schedule", _schedule, "when to begin, backwards from the time of serving")
+    planned.add_argument("file", help="a recipe, or tasks as JSON (docs/schedule.md); - for standard input")
+    planned.add_argument("--serve", required=True, help="when it is to be ready: 2027-01-09T16:00")
+    planned.add_argument("--sleep", help="hours of sleep: 22:30-06:30")
+    planned.add_argument("--now", help="nothing begins before; the present time by default, 'any' for no such limit")
+    planned.add_argument("--format", choices=("json", "ics"), default="json")
+    tin = command("tin", _tin, "from one tin to another")
+    tin.add_argument("old", help='the recipe\'s tin: "20 cm round", "23 x 33 cm", "loaf_900"')
+    tin.add_argument("new", help="the tin at hand")
+    tin.add_argument("given", nargs="*", help="minutes=40-45 depth=5 old_depth=5 keep=amount")
+    oven = command("oven", _oven, "one heat by every dial")
+    oven.add_argument("temperature", type=float)
+    oven.add_argument("unit", nargs="?", default="C", help="C, F or gas")
+    oven.add_argument("given", nargs="*", help="offset=10 altitude=1600")
+    oven.add_argument("--fan", action="store_true", help="it is a fan oven's dial")
+    candy = command("candy", _candy, "a stage of boiled sugar")
+    candy.add_argument("given", nargs="*", help="stage=soft_ball or temperature=118, altitude=1600 molar_factor=1.2")
     out = command("export", _export, "give a recipe of your shelf as the content of a file")
     out.add_argument("recipe", type=int, help="the recipe's number, as in its address")
     out.add_argument("--format", choices=("jsonld", "html", "csv", "json"), default="json")
@@ -414,7 +419,7 @@ def main(arguments: Sequence[str] | None = None) -> int:
         return 2
     except KeyboardInterrupt:
         return 0
-    print(json.dumps(result, ensure_ascii=False, indent=2, allow_nan=False))
+    print(result if isinstance(result, str) else json.dumps(result, ensure_ascii=False, indent=2, allow_nan=False))
     return 0
 
 

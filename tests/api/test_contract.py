@@ -11,6 +11,14 @@ from tests.support import WithApplication
 DAY = "2026-03-09"
 
 
+def _key(path: str) -> str:
+    return "own_1" if "products" in path else "oven" if "workshop" in path else "honey"
+
+
+def _first_step(case: WithApplication) -> str:
+    return str(case.get("/api/recipes/1/versions/1/bake-day")["method"]["steps"][0]["key"])
+
+
 class Contract(WithApplication):
     def examples(self) -> dict[str, Any]:
         """Return one good body for each operation that takes one."""
@@ -18,6 +26,7 @@ class Contract(WithApplication):
         bake = self.post("/api/bakes", {"version_id": recipe["versions"][0]["id"], "baked_on": DAY})["bakes"][0]
         self.post("/api/servings", {"bake_id": bake["id"], "eaten_on": DAY, "count": 1})
         self.post("/api/products", {"name": "Mine", "like": "honey"})
+        self.post("/api/timers", {"name": "Bake", "seconds": 60})
         line = {"ingredient": "white_sugar", "grams": 100}
         flour = {"ingredient": "plain_flour", "grams": 100}
         return {
@@ -39,6 +48,10 @@ class Contract(WithApplication):
             "change_settings": {"daily_limit_g": 30},
             "read_label": {"name": "Mine", "like": "honey"},
             "keep_product": {"name": "Mine", "like": "honey"},
+            "say_step": {"key": _first_step(self), "text": "As I do it."},
+            "plan_day": {"serve": "2031-03-09T16:00"},
+            "start_timer": {"name": "Bake", "seconds": 60},
+            "work": {"given": {"temperature": "180"}},
             "import_file": {"name": "x.txt", "content": "Cake\n100 g sugar"},
         }
 
@@ -57,7 +70,7 @@ class Contract(WithApplication):
             "restore_product",
         )
         for e in sorted(ENDPOINTS, key=lambda e: (e.name in last, e.name.startswith("restore"), e.name)):
-            path = e.path.format(recipe_id=1, serving_id=1, key="own_1" if "products" in e.path else "honey")
+            path = e.path.format(recipe_id=1, version_id=1, timer_id=1, serving_id=1, key=_key(e.path))
             path += {"difference": "?first=1&second=1"}.get(e.name, "")
             response = (
                 getattr(self.client, e.method)(path, json=bodies.get(e.name))
@@ -74,7 +87,7 @@ class Contract(WithApplication):
     def test_every_operation_with_a_body_refuses_what_it_does_not_know(self) -> None:
         for e in ENDPOINTS:
             if e.body:
-                path = e.path.format(recipe_id=1, serving_id=1, key="honey")
+                path = e.path.format(recipe_id=1, version_id=1, timer_id=1, serving_id=1, key="honey")
                 response = getattr(self.client, e.method)(path, json={"surprise": 1})
                 with self.subTest(e.name):
                     self.assertEqual(response.status_code, 422)

@@ -152,6 +152,10 @@ def bodies() -> dict[str, Any]:
         "keep_version": wish | {"label": "Half", "client_key": "another key"},
         "bake": {"version_id": 1, "baked_on": DAY, "client_key": "b"},
         "eat": {"bake_id": 1, "eaten_on": DAY, "count": 1.5, "who": "Bo", "client_key": "s"},
+        "say_step": {"key": "Heat the oven", "text": "As I do it."},
+        "plan_day": {"serve": "2031-03-09T16:00", "sleep": "22:30-06:30", "from_now": True},
+        "start_timer": {"name": "Bake", "seconds": 60, "step": 1, "client_key": "t"},
+        "work": {"given": {"grams": "200", "water": "100", "temperature": "180"}},
         "change_settings": {"daily_limit_g": 30.0, "diets": ["vegan"], "cupboard": ["honey"], "prices": {"honey": 12.5, "butter": None}},
         "read_label": LABEL,
         "keep_product": LABEL | {"client_key": "p"},
@@ -183,8 +187,10 @@ def attack_endpoints(kitchen: Attacked, requests: int) -> None:
     while kitchen.requests < done:
         for e in ENDPOINTS:
             number = random.choice((1, 1, 1, 1, 2, 9, 0, 2**63 - 1, 2**63, 10**30))
-            key = random.choice(("honey", "own_1", "own_²", "own_" + "9" * 20, "%", "x" * 300))
-            path = e.path.format(recipe_id=number, serving_id=number, key=key)
+            key = random.choice(
+                ("honey", "own_1", "paste", "tin", "oven", "candy", "own_²", "own_" + "9" * 20, "%", "x" * 300)
+            )
+            path = e.path.format(recipe_id=number, version_id=number, timer_id=number, serving_id=number, key=key)
             if e.query:
                 path += "?" + "&".join(
                     f"{name}={quote(random.choice(QUERIES[name]), errors='surrogatepass')}" for name in e.query

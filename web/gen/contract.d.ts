@@ -483,6 +483,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/{recipe_id}/versions/{version_id}/bake-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get a version's bake day: its method at its amounts, what to have ready, cautions. */
+        get: operations["bake_day"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/versions/{version_id}/schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell when to begin, as late as it can be, for a time of serving. */
+        post: operations["plan_day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/versions/{version_id}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep the baker's own words for a step of a version's method. */
+        post: operations["say_step"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/restore": {
         parameters: {
             query?: never;
@@ -603,6 +654,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/timers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List the timers that run or ring. */
+        get: operations["running_timers"];
+        put?: never;
+        /** Start a timer. */
+        post: operations["start_timer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timers/{timer_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Stop a timer. */
+        delete: operations["stop_timer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timers/{timer_id}/go-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let a timer that was stopped go on. */
+        post: operations["go_on"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workshop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List the workshop's sums and what each asks for. */
+        get: operations["list_sums"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workshop/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell what a sum comes to. */
+        post: operations["work"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -691,6 +828,34 @@ export interface components {
         BackupIn: {
             /** Content */
             content: string;
+        };
+        /** BakeDayOut */
+        BakeDayOut: {
+            /** Recipe Id */
+            recipe_id: number;
+            /** Version Id */
+            version_id: number;
+            /** Number */
+            number: number;
+            /** Label */
+            label: string;
+            /** Servings */
+            servings: number;
+            /** Unit */
+            unit: string;
+            /** Free Sugars Who G */
+            free_sugars_who_g: number;
+            /** Energy Kcal */
+            energy_kcal: number;
+            method: components["schemas"]["MethodTextOut"];
+            /** To Buy */
+            to_buy: components["schemas"]["ToBuyOut"][];
+            /** Allergens */
+            allergens: string[];
+            /** Cautions */
+            cautions: string[];
+            /** Keeping */
+            keeping: components["schemas"]["KeptOut"][];
         };
         /**
          * BakeIn
@@ -1111,6 +1276,13 @@ export interface components {
         ErrorOut: {
             error: components["schemas"]["ErrorBody"];
         };
+        /** FigureOut */
+        FigureOut: {
+            /** Name */
+            name: string;
+            /** Told */
+            told: string;
+        };
         /**
          * FileIn
          * @description A file's name and text.
@@ -1180,6 +1352,16 @@ export interface components {
             off_by: number;
             /** Off In */
             off_in: string;
+        };
+        /**
+         * GivenIn
+         * @description A sum's figures and choices, by key.
+         */
+        GivenIn: {
+            /** Given */
+            given: {
+                [key: string]: string;
+            };
         };
         /**
          * GoalsOut
@@ -1486,6 +1668,18 @@ export interface components {
              */
             client_key?: string | null;
         };
+        /** KeptOut */
+        KeptOut: {
+            /** Component */
+            component: string;
+            /**
+             * About
+             * @enum {string}
+             */
+            about: "cool" | "keep";
+            /** Words */
+            words: string;
+        };
         /**
          * KindsIn
          * @description What the baker says that a recipe's components are, by name.
@@ -1747,6 +1941,78 @@ export interface components {
             bake_minutes: number[] | null;
             tin: components["schemas"]["TinOut"] | null;
         };
+        /**
+         * MethodStepOut
+         * @description One step; ``from_`` is called *from* in JSON: the steps of the recipe's own text.
+         */
+        MethodStepOut: {
+            /** N */
+            n: number;
+            /** Text */
+            text: string;
+            /** Component */
+            component: string;
+            /** Uses */
+            uses: components["schemas"]["UseOut"][];
+            wait: components["schemas"]["WaitOut"] | null;
+            /** Temperature C */
+            temperature_c: number | null;
+            /** Hands On Minutes */
+            hands_on_minutes: number[];
+            /** Equipment */
+            equipment: string[];
+            /** Until */
+            until: string;
+            /** After */
+            after: number[];
+            /** Origin */
+            origin: number[];
+            /** Makes */
+            makes: string;
+            reaches: components["schemas"]["ReachedOut"] | null;
+            /**
+             * Was
+             * @default
+             */
+            was?: string;
+            /**
+             * Notes
+             * @default []
+             */
+            notes?: string[];
+            /**
+             * Is New
+             * @default false
+             */
+            is_new?: boolean;
+            /**
+             * Is Sure
+             * @default true
+             */
+            is_sure?: boolean;
+            /**
+             * Key
+             * @default
+             */
+            key?: string;
+            /**
+             * Ours
+             * @default
+             */
+            ours?: string;
+        };
+        /**
+         * MethodTextOut
+         * @description A method; ``unplaced`` are the lines that no step names.
+         */
+        MethodTextOut: {
+            /** Title */
+            title: string;
+            /** Steps */
+            steps: components["schemas"]["MethodStepOut"][];
+            /** Unplaced */
+            unplaced: string[];
+        };
         /** MetricOut */
         MetricOut: {
             /** Key */
@@ -1861,6 +2127,24 @@ export interface components {
             paths: components["schemas"]["PathSideOut"][];
             /** Solve Ms */
             solve_ms: number;
+        };
+        /**
+         * PlacedTaskOut
+         * @description A task in local time.
+         */
+        PlacedTaskOut: {
+            /** Id */
+            id: string;
+            /** Start */
+            start: string;
+            /** End */
+            end: string;
+            /** Hands Min */
+            hands_min: number;
+            /** Occupies */
+            occupies: string;
+            /** Text */
+            text: string;
         };
         /** PlanLineOut */
         PlanLineOut: {
@@ -2214,6 +2498,13 @@ export interface components {
             /** Contradictions */
             contradictions: string[];
         };
+        /** ReachedOut */
+        ReachedOut: {
+            /** Of */
+            of: string;
+            /** Temperature C */
+            temperature_c: number;
+        };
         /**
          * ReadIn
          * @description A pasted recipe; ``roles`` are what the baker says that lines of the text are, by their number, from 0.
@@ -2491,6 +2782,48 @@ export interface components {
             /** Free Sugars Uk G */
             free_sugars_uk_g: number;
         };
+        /** ScheduleOut */
+        ScheduleOut: {
+            /** Title */
+            title: string;
+            /** Feasible */
+            feasible: boolean;
+            /** Start */
+            start: string | null;
+            /** Makespan Min */
+            makespan_min: number | null;
+            /** Tasks */
+            tasks: components["schemas"]["PlacedTaskOut"][];
+            /** Clashes */
+            clashes: string[];
+            /** Earliest */
+            earliest: string | null;
+            /** Later Min */
+            later_min: number | null;
+            /** Is Proven */
+            is_proven: boolean;
+        };
+        /**
+         * ServeIn
+         * @description When a version is to be ready, in local time, the hours of sleep (empty for none), and whether it may begin only from now on.
+         */
+        ServeIn: {
+            /**
+             * Serve
+             * Format: date-time
+             */
+            serve: string;
+            /**
+             * Sleep
+             * @default
+             */
+            sleep?: string;
+            /**
+             * From Now
+             * @default true
+             */
+            from_now?: boolean;
+        };
         /**
          * ServingIn
          * @description Portions eaten.
@@ -2583,6 +2916,11 @@ export interface components {
              * @enum {string}
              */
             decimal_sign?: "." | ",";
+            /**
+             * Sleep
+             * @default null
+             */
+            sleep?: string;
         };
         /** SettingsOut */
         SettingsOut: {
@@ -2601,6 +2939,8 @@ export interface components {
              * @enum {string}
              */
             decimal_sign: "." | ",";
+            /** Sleep */
+            sleep: string;
         };
         /**
          * ShelfRowOut
@@ -2663,6 +3003,11 @@ export interface components {
              * @default null
              */
             times?: components["schemas"]["StepTimeIn"][] | null;
+            /**
+             * Part
+             * @default
+             */
+            part?: string;
         };
         /**
          * StepOut
@@ -2694,6 +3039,43 @@ export interface components {
             low: number;
             /** High */
             high: number;
+        };
+        /**
+         * StepWordsIn
+         * @description The baker's own words for a step, by its key; empty ones take them back.
+         */
+        StepWordsIn: {
+            /** Key */
+            key: string;
+            /** Text */
+            text: string;
+        };
+        /** SumFieldOut */
+        SumFieldOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Unit */
+            unit: string;
+            /** Usual */
+            usual: string;
+        };
+        /** SumOut */
+        SumOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Words */
+            words: string;
+            /** Fields */
+            fields: components["schemas"]["SumFieldOut"][];
+        };
+        /** SumsOut */
+        SumsOut: {
+            /** Sums */
+            sums: components["schemas"]["SumOut"][];
         };
         /**
          * SupportIn
@@ -2751,6 +3133,58 @@ export interface components {
             role: ("title" | "chatter" | "portions" | "time" | "heading" | "food" | "continuation" | "step" | "note" | "junk") | null;
         };
         /**
+         * TimerIn
+         * @description A timer: its name, how long [s], and the step that it is for.
+         */
+        TimerIn: {
+            /** Name */
+            name: string;
+            /** Seconds */
+            seconds: number;
+            /**
+             * Recipe Id
+             * @default null
+             */
+            recipe_id?: number | null;
+            /**
+             * Version Id
+             * @default null
+             */
+            version_id?: number | null;
+            /**
+             * Step
+             * @default null
+             */
+            step?: number | null;
+            /**
+             * Client Key
+             * @default null
+             */
+            client_key?: string | null;
+        };
+        /** TimerOut */
+        TimerOut: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Seconds */
+            seconds: number;
+            /** Left S */
+            left_s: number;
+            /** Recipe Id */
+            recipe_id: number | null;
+            /** Version Id */
+            version_id: number | null;
+            /** Step */
+            step: number | null;
+        };
+        /** TimersOut */
+        TimersOut: {
+            /** Timers */
+            timers: components["schemas"]["TimerOut"][];
+        };
+        /**
          * TinIn
          * @description The tin: its shape, and its sides or diameter [cm] where they are known.
          */
@@ -2776,6 +3210,19 @@ export interface components {
             sizes_cm: number[];
             /** Text */
             text: string;
+        };
+        /** ToBuyOut */
+        ToBuyOut: {
+            /** Ingredient */
+            ingredient: string;
+            /** Name */
+            name: string;
+            /** Grams */
+            grams: number;
+            /** Told */
+            told: string;
+            /** Of */
+            of: string;
         };
         /** TotalsOut */
         TotalsOut: {
@@ -2824,6 +3271,30 @@ export interface components {
             reached: number;
             /** Words */
             words: string;
+        };
+        /**
+         * UseOut
+         * @description What a step uses: the line's own text, its food by pantry key, how much of it.
+         */
+        UseOut: {
+            /** Line */
+            line: string;
+            /** Ingredient */
+            ingredient: string | null;
+            /** Share */
+            share: number;
+            /** Grams */
+            grams: number | null;
+            /**
+             * Told
+             * @default
+             */
+            told?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
         };
         /** VersionLineOut */
         VersionLineOut: {
@@ -2874,6 +3345,18 @@ export interface components {
             };
             /** Lines */
             lines: components["schemas"]["VersionLineOut"][];
+        };
+        /** WaitOut */
+        WaitOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "bake" | "rest" | "chill" | "freeze" | "cool" | "soak" | "rise" | "simmer" | "set";
+            /** Low Min */
+            low_min: number;
+            /** High Min */
+            high_min: number;
         };
         /**
          * WishIn
@@ -2986,6 +3469,13 @@ export interface components {
              * @default null
              */
             cup?: string | null;
+        };
+        /** WorkedOut */
+        WorkedOut: {
+            /** Words */
+            words: string[];
+            /** Figures */
+            figures: components["schemas"]["FigureOut"][];
         };
         /** YieldOut */
         YieldOut: {
@@ -4050,6 +4540,110 @@ export interface operations {
             };
         };
     };
+    bake_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+                version_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakeDayOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    plan_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+                version_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ServeIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScheduleOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    say_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+                version_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepWordsIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakeDayOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
     restore: {
         parameters: {
             query?: never;
@@ -4296,6 +4890,194 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SweetenersOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    running_timers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimersOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    start_timer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TimerIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimerOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    stop_timer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                timer_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    go_on: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                timer_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimerOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    list_sums: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SumsOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    work: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GivenIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkedOut"];
                 };
             };
             /** @description What is wrong */

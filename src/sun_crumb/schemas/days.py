@@ -33,6 +33,7 @@ class ServingIn(In):
 
 Price = Annotated[float, Field(ge=0, le=10_000)]
 Limit = Annotated[float, Field(ge=1, le=500)]
+Sleep = Annotated[str, Field(pattern=r"^(?:([01]\d|2[0-3]):[0-5]\d-([01]\d|2[0-3]):[0-5]\d)?$")]
 DecimalSign = Literal[".", ","]
 Diets = Annotated[list[Key], Field(max_length=20)]
 Cupboard = Annotated[list[Key], Field(max_length=100)] | None
@@ -46,6 +47,7 @@ class Settings(In):
     cupboard: Cupboard = None
     prices: Annotated[dict[Key, Price], Field(max_length=400)] = {}
     decimal_sign: DecimalSign = "."
+    sleep: Sleep = "22:30-06:30"
 
 
 class SettingsIn(In):
@@ -56,3 +58,4 @@ class SettingsIn(In):
     cupboard: Cupboard = None
     prices: Annotated[dict[Key, Price | None], Field(max_length=400)] = UNSET
     decimal_sign: DecimalSign = UNSET
+    sleep: Sleep = UNSET

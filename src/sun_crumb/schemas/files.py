@@ -19,7 +19,7 @@ from sun_crumb.schemas.fields import (
     Who,
 )
 from sun_crumb.schemas.products import PackIn
-from sun_crumb.schemas.recipes import GoalsIn, LineIn, MethodIn, OwnYields, Portions
+from sun_crumb.schemas.recipes import GoalsIn, LineIn, MethodIn, OwnWords, OwnYields, Portions
 
 OwnKey = Annotated[str, Field(pattern=r"^own_[0-9]{1,18}$")]
 Status = Literal["", "balanced", "strained", "unmet"]
@@ -42,6 +42,7 @@ class OwnVersion(In):
     goals: GoalsIn | None = None
     portions: Portions = []
     own_yields: OwnYields = {}
+    own_words: OwnWords = {}
     lines: Annotated[list[OwnLine], Field(min_length=1, max_length=400)]
 
 
@@ -87,6 +88,7 @@ class VersionRow(In):
     goals: Any
     portions: Any
     own_yields: Any
+    own_words: Any = None
     created_at: datetime
     lines: list[LineRow]
 

@@ -43,6 +43,8 @@ class PortionKindIn(In):
 
 Lines = Annotated[list[LineIn], Field(min_length=1, max_length=400)]
 Portions = Annotated[list[PortionKindIn], Field(max_length=12)]
+StepWords = Annotated[str, Field(max_length=2000)]
+OwnWords = Annotated[dict[Annotated[str, Field(min_length=1, max_length=2000)], StepWords], Field(max_length=200)]
 OwnYields = Annotated[dict[Component, Servings], Field(max_length=20)]
 
 
@@ -77,6 +79,7 @@ class StepIn(In):
 
     text: Annotated[str, Field(min_length=1, max_length=4000)]
     times: Annotated[list[StepTimeIn], Field(max_length=40)] | None = None
+    part: Component = ""
 
 
 class MethodIn(In):

@@ -159,6 +159,7 @@ def _keep(session: Session, recipe: OwnRecipe) -> Recipe:
             goals=None if version.goals is None else filled(goals_of(version.goals, pantry)).model_dump(mode="json"),
             portions=[kind.model_dump() for kind in version.portions] or None,
             own_yields=dict(sound.formula.own_yields) or None,
+            own_words=version.own_words or None,
             created_at=now(session),
         )
         kept.lines = recipes.line_rows(sound.formula)

@@ -26,9 +26,9 @@ def given_method(body: MethodIn) -> Method:
     """Return a method as it was typed; a step's times are read from its words where they are not given."""
     return Method(
         steps=tuple(
-            read_step(step.text)
+            read_step(step.text, step.part)
             if step.times is None
-            else Step(step.text, tuple(StepTime(**time.model_dump()) for time in step.times))
+            else Step(step.text, tuple(StepTime(**time.model_dump()) for time in step.times), step.part)
             for step in body.steps
         ),
         oven=None if body.oven is None else Oven(**body.oven.model_dump()),

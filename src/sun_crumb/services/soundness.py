@@ -30,6 +30,7 @@ PARTS = {
     "servings": "the number of portions",
     "portions": "the kinds of portion",
     "own_yields": "the portions of a component",
+    "own_words": "the words of a step",
     "lines": "a line",
     "unit": "the name of a portion",
     "status": "the status",
@@ -119,6 +120,7 @@ def stored_as_own(recipe: Recipe) -> dict[str, Any]:
                 "goals": v.goals,
                 "portions": [] if v.portions is None else v.portions,
                 "own_yields": {} if v.own_yields is None else v.own_yields,
+                "own_words": {} if v.own_words is None else v.own_words,
                 "lines": [
                     {
                         "component": x.component,

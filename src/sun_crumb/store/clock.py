@@ -17,6 +17,10 @@ class Clock(Protocol):
         """Return the day it is where the household lives."""
         ...
 
+    def local(self) -> datetime:
+        """Return the time where the household lives, without zone."""
+        ...
+
 
 class SystemClock:
     """The machine's own clock."""
@@ -28,3 +32,7 @@ class SystemClock:
     def today(self) -> date:
         """Return the machine's local day."""
         return datetime.now().date()
+
+    def local(self) -> datetime:
+        """Return the machine's local time, without zone and in whole minutes."""
+        return datetime.now().replace(second=0, microsecond=0)

@@ -48,6 +48,8 @@ class Version(Base):
     goals: Mapped[dict[str, Any] | None] = mapped_column(JSON)
     portions: Mapped[list[dict[str, Any]] | None] = mapped_column(JSON)
     own_yields: Mapped[dict[str, int] | None] = mapped_column(JSON)
+    # The baker's own words for steps of the version's method, by the words that they stand in place of.
+    own_words: Mapped[dict[str, str] | None] = mapped_column(JSON(none_as_null=True))
     # What the shelf shows of it, and what those figures were computed from: computed anew when that has changed.
     figures: Mapped[dict[str, Any] | None] = mapped_column(JSON)
     figures_stamp: Mapped[str | None]
@@ -145,6 +147,23 @@ class Setting(Base):
 
     key: Mapped[str] = mapped_column(primary_key=True)
     value: Mapped[Any] = mapped_column(JSON)
+
+
+class Timer(Base):
+    """A timer at the worktop: when it ends, by the server's clock, so that it outlives the page and the server."""
+
+    __tablename__ = "timers"
+    __table_args__ = (CheckConstraint("seconds > 0"),)
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    recipe_id: Mapped[int | None] = mapped_column(ForeignKey("recipes.id", ondelete="SET NULL"))
+    version_id: Mapped[int | None] = mapped_column(ForeignKey("versions.id", ondelete="SET NULL"))
+    step: Mapped[int | None]
+    name: Mapped[str]
+    seconds: Mapped[int]
+    ends_at: Mapped[datetime] = mapped_column(index=True)
+    created_at: Mapped[datetime]
+    stopped_at: Mapped[datetime | None]
 
 
 class Deed(Base):

@@ -59,6 +59,7 @@ class SettingsOut(Out):
     cupboard: list[str] | None
     prices: dict[str, float]
     decimal_sign: Literal[".", ","]
+    sleep: str
 
 
 class HealthOut(Out):

@@ -1,0 +1,103 @@
+"""Bake days, schedules, timers, preparations."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from sun_crumb.api.schemas.base import Out, To1
+from sun_crumb.api.schemas.method import MethodTextOut
+
+
+class ToBuyOut(Out):
+    ingredient: str
+    name: str
+    grams: To1
+    told: str
+    of: str
+
+
+class KeptOut(Out):
+    component: str
+    about: Literal["cool", "keep"]
+    words: str
+
+
+class BakeDayOut(Out):
+    recipe_id: int
+    version_id: int
+    number: int
+    label: str
+    servings: int
+    unit: str
+    free_sugars_who_g: To1
+    energy_kcal: To1
+    method: MethodTextOut
+    to_buy: list[ToBuyOut]
+    allergens: list[str]
+    cautions: list[str]
+    keeping: list[KeptOut]
+
+
+class PlacedTaskOut(Out):
+    """A task in local time."""
+
+    id: str
+    start: str
+    end: str
+    hands_min: int
+    occupies: str
+    text: str
+
+
+class ScheduleOut(Out):
+    title: str
+    feasible: bool
+    start: str | None
+    makespan_min: int | None
+    tasks: list[PlacedTaskOut]
+    clashes: list[str]
+    earliest: str | None
+    later_min: int | None
+    is_proven: bool
+
+
+class TimerOut(Out):
+    id: int
+    name: str
+    seconds: int
+    left_s: To1
+    recipe_id: int | None
+    version_id: int | None
+    step: int | None
+
+
+class TimersOut(Out):
+    timers: list[TimerOut]
+
+
+class SumFieldOut(Out):
+    key: str
+    name: str
+    unit: str
+    usual: str
+
+
+class SumOut(Out):
+    key: str
+    name: str
+    words: str
+    fields: list[SumFieldOut]
+
+
+class SumsOut(Out):
+    sums: list[SumOut]
+
+
+class FigureOut(Out):
+    name: str
+    told: str
+
+
+class WorkedOut(Out):
+    words: list[str]
+    figures: list[FigureOut]

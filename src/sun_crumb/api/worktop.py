@@ -1,0 +1,92 @@
+"""Bake day, its clock, timers, and what is made before."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from flask import Blueprint, Response, request
+
+from sun_crumb.api.contract import endpoint
+from sun_crumb.api.current import database
+from sun_crumb.api.schemas.base import DoneOut
+from sun_crumb.api.schemas.worktop import BakeDayOut, ScheduleOut, SumsOut, TimerOut, TimersOut, WorkedOut
+from sun_crumb.schemas.worktop import GivenIn, ServeIn, StepWordsIn, TimerIn
+from sun_crumb.services import schedules, timers, workshop, worktop
+from sun_crumb.services.pantry import pantry_of
+
+blueprint = Blueprint("worktop", __name__)
+
+
+@endpoint(blueprint, "GET", "/recipes/<int:recipe_id>/versions/<int:version_id>/bake-day", returns=BakeDayOut)
+def bake_day(recipe_id: int, version_id: int) -> worktop.BakeDay:
+    """Get a version's bake day: its method at its amounts, what to have ready, cautions."""
+    return worktop.bake_day(database(), recipe_id, version_id)
+
+
+@endpoint(
+    blueprint, "POST", "/recipes/<int:recipe_id>/versions/<int:version_id>/words", body=StepWordsIn, returns=BakeDayOut
+)
+def say_step(recipe_id: int, version_id: int, body: StepWordsIn) -> worktop.BakeDay:
+    """Keep the baker's own words for a step of a version's method."""
+    worktop.say_step(database(), recipe_id, version_id, body.key, body.text)
+    return worktop.bake_day(database(), recipe_id, version_id)
+
+
+@endpoint(
+    blueprint, "POST", "/recipes/<int:recipe_id>/versions/<int:version_id>/schedule", body=ServeIn, returns=ScheduleOut
+)
+def plan_day(recipe_id: int, version_id: int, body: ServeIn) -> dict[str, Any]:
+    """Tell when to begin, as late as it can be, for a time of serving."""
+    asked, found = worktop.plan_day(database(), recipe_id, version_id, body.serve, body.sleep, from_now=body.from_now)
+    return schedules.told(asked, found)
+
+
+@blueprint.get("/recipes/<int:recipe_id>/versions/<int:version_id>/schedule.ics")
+def calendar(recipe_id: int, version_id: int) -> Response:
+    """Get a schedule as a calendar file."""
+    serve = schedules.time_of(request.args.get("serve", ""), "serve")
+    asked, found = worktop.plan_day(
+        database(), recipe_id, version_id, serve, request.args.get("sleep", ""), from_now=False
+    )
+    return Response(
+        schedules.calendar(asked, found, database().clock),
+        mimetype="text/calendar",
+        headers={"Content-Disposition": 'attachment; filename="bake-day.ics"'},
+    )
+
+
+@endpoint(blueprint, "GET", "/timers", returns=TimersOut)
+def running_timers() -> dict[str, Any]:
+    """List the timers that run or ring."""
+    return {"timers": timers.running(database())}
+
+
+@endpoint(blueprint, "POST", "/timers", body=TimerIn, returns=TimerOut)
+def start_timer(body: TimerIn) -> timers.Running:
+    """Start a timer."""
+    return timers.start(database(), body)
+
+
+@endpoint(blueprint, "DELETE", "/timers/<int:timer_id>", returns=DoneOut)
+def stop_timer(timer_id: int) -> dict[str, Any]:
+    """Stop a timer."""
+    timers.stop(database(), timer_id)
+    return {"done": True}
+
+
+@endpoint(blueprint, "POST", "/timers/<int:timer_id>/go-on", returns=TimerOut)
+def go_on(timer_id: int) -> timers.Running:
+    """Let a timer that was stopped go on."""
+    return timers.go_on(database(), timer_id)
+
+
+@endpoint(blueprint, "GET", "/workshop", returns=SumsOut)
+def list_sums() -> dict[str, Any]:
+    """List the workshop's sums and what each asks for."""
+    return {"sums": workshop.sums()}
+
+
+@endpoint(blueprint, "POST", "/workshop/<key>", body=GivenIn, returns=WorkedOut)
+def work(key: str, body: GivenIn) -> workshop.Worked:
+    """Tell what a sum comes to."""
+    return workshop.work(key, body.given, pantry_of(database()))

@@ -1,0 +1,52 @@
+"""Bake day: when it is served, timers, preparations."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Annotated
+
+from pydantic import AfterValidator, Field
+
+from sun_crumb.schemas.days import FIRST_DAY, LAST_DAY, Sleep
+from sun_crumb.schemas.fields import ClientKey, Id, In
+from sun_crumb.schemas.recipes import StepWords
+
+
+def _local(at: datetime) -> datetime:
+    if not FIRST_DAY <= at.date() <= LAST_DAY:
+        raise ValueError(f"{at.date()} lies outside {FIRST_DAY} to {LAST_DAY}")
+    return at.replace(tzinfo=None, second=0, microsecond=0)
+
+
+class ServeIn(In):
+    """When a version is to be ready, in local time, the hours of sleep (empty for none), and whether it may begin only from now on."""
+
+    serve: Annotated[datetime, AfterValidator(_local)]
+    sleep: Sleep = ""
+    from_now: bool = True
+
+
+class StepWordsIn(In):
+    """The baker's own words for a step, by its key; empty ones take them back."""
+
+    key: Annotated[str, Field(min_length=1, max_length=2000)]
+    text: StepWords
+
+
+class TimerIn(In):
+    """A timer: its name, how long [s], and the step that it is for."""
+
+    name: Annotated[str, Field(min_length=1, max_length=120)]
+    seconds: Annotated[int, Field(ge=1, le=7 * 86_400)]
+    recipe_id: Id | None = None
+    version_id: Id | None = None
+    step: Annotated[int, Field(ge=1, le=400)] | None = None
+    client_key: ClientKey = None
+
+
+class GivenIn(In):
+    """A sum's figures and choices, by key."""
+
+    given: Annotated[
+        dict[Annotated[str, Field(max_length=30)], Annotated[str, Field(max_length=60)]], Field(max_length=20)
+    ]

@@ -1,0 +1,253 @@
+"""The method of a recipe, and of a plan of it: steps with what they use, wait for and need."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
+
+from sun_crumb.core.balance import Family, as_mixed, families, gauges, measure, nature_of, verdicts
+from sun_crumb.core.errors import CoreError
+from sun_crumb.core.formula import Formula
+from sun_crumb.core.kitchen.made import preparations_for
+from sun_crumb.core.kitchen.technique import notes_for
+from sun_crumb.core.method import MethodLine, MethodRead, MethodStep, Reached, Wait, read_method
+from sun_crumb.core.method.lines import lines_of_foods, lines_of_reading
+from sun_crumb.core.method.oven import Baking
+from sun_crumb.core.method.planned import PlannedLine, RewrittenStep
+from sun_crumb.core.method.rewrite import rewrite
+from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
+from sun_crumb.core.pantry.household import household
+from sun_crumb.core.quantities.measures import CupStandard
+from sun_crumb.core.reading import method_of, read_recipe
+from sun_crumb.core.reading.records import Step
+from sun_crumb.core.rework import Plan
+from sun_crumb.core.telling.baking import baking
+
+
+class NoMethodError(CoreError):
+    """The recipe tells no method that could be gone through."""
+
+
+@dataclass(frozen=True, slots=True)
+class ToldUse:
+    """What a step uses: the line's own text, its food's key, the share, the weight [g], and how that is told."""
+
+    line: str
+    ingredient: str | None
+    share: float
+    grams: float | None
+    told: str = ""
+    name: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class ToldStep:
+    """A step as it is told: what it says and uses, waits for and needs; for a plan, what it was and what is said of it."""
+
+    n: int
+    text: str
+    component: str
+    uses: tuple[ToldUse, ...]
+    wait: Wait | None
+    temperature_c: float | None
+    hands_on_minutes: tuple[int, int]
+    equipment: tuple[str, ...]
+    until: str
+    after: tuple[int, ...]
+    origin: tuple[int, ...]
+    makes: str
+    reaches: Reached | None
+    was: str = ""
+    notes: tuple[str, ...] = ()
+    is_new: bool = False
+    is_sure: bool = True
+    key: str = ""
+    ours: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class MethodTold:
+    """A method with the lines that no step of it names."""
+
+    title: str
+    steps: tuple[ToldStep, ...]
+    unplaced: tuple[str, ...] = ()
+
+
+def read_steps(text: str, cup: str | None = None) -> MethodTold:
+    """Return the method of a recipe's text as steps.
+
+    Raises
+    ------
+    NoMethodError
+        The text tells no method.
+    """
+    reading = read_recipe(text, shipped_pantry(), cup)
+    lines = lines_of_reading(reading, shipped_pantry())
+    read = _read(method_of(reading).steps, lines)
+    return MethodTold(
+        reading.title,
+        tuple(_told(step, _uses_of(step, lines)) for step in read.steps),
+        tuple(lines[n].text for n in read.unplaced),
+    )
+
+
+def _uses_of(step: MethodStep, lines: Sequence[MethodLine]) -> tuple[ToldUse, ...]:
+    return tuple(
+        ToldUse(
+            line.text or line.name,
+            line.ingredient.key if line.ingredient else None,
+            use.share,
+            use.grams,
+            "",
+            line.name,
+        )
+        for use in step.uses
+        for line in (lines[use.position],)
+    )
+
+
+def _told(step: MethodStep, uses: tuple[ToldUse, ...], one: RewrittenStep | None = None) -> ToldStep:
+    return ToldStep(
+        step.n, step.text, step.component, uses, step.wait, step.temperature_c, step.hands_on_minutes, step.equipment, step.until, step.after,
+        step.origin, step.makes, step.reaches, one.was if one else "", one.notes if one else (), bool(one and one.is_new), step.is_sure,
+    )  # fmt: skip
+
+
+def told_plan(
+    title: str,
+    formula: Formula,
+    planned: Sequence[PlannedLine],
+    steps: Sequence[RewrittenStep],
+    own: Mapping[str, str] | None = None,
+) -> MethodTold:
+    """Return a plan's method as it is told: each use by the original line's own text, or by the food that came in; the baker's *own* words win."""
+
+    def uses(one: RewrittenStep) -> tuple[ToldUse, ...]:
+        return tuple(
+            ToldUse(
+                (formula.lines[line.position].text if line.position is not None else "") or line.ingredient.name,
+                line.ingredient.key, a.share, a.grams, a.told, line.ingredient.name,
+            )
+            for a in one.amounts
+            for line in (planned[a.line],)
+        )  # fmt: skip
+
+    def told(one: RewrittenStep) -> ToldStep:
+        step = replace(_told(one.step, uses(one), one), key=one.key)
+        words = (own or {}).get(one.key)
+        return replace(step, text=words, ours=step.text) if words else step
+
+    return MethodTold(title, tuple(told(one) for one in steps))
+
+
+def _read(steps: Sequence[Step], lines: Sequence[MethodLine]) -> MethodRead:
+    read = read_method(steps, lines)
+    if not read.steps:
+        raise NoMethodError("this recipe tells no method: write down what is done, step by step", field="method")
+    return read
+
+
+def lines_of_formula(formula: Formula) -> tuple[MethodLine, ...]:
+    """Return a formula's lines as its method speaks of them."""
+    return lines_of_foods((line.text, line.component, line.ingredient, line.grams) for line in formula.lines)
+
+
+def steps_of_plan(formula: Formula, steps: Sequence[Step], plan: Plan, cup: CupStandard) -> MethodTold:
+    """Return the method of a plan: the original's steps at the plan's amounts.
+
+    Raises
+    ------
+    NoMethodError
+        The recipe tells no method.
+    """
+    pantry = shipped_pantry()
+    planned = [
+        PlannedLine(
+            x.position,
+            x.component,
+            pantry[x.ingredient] if x.ingredient in pantry else _food(plan, x.ingredient),
+            x.after_g,
+            x.household,
+            x.before_g,
+        )
+        for x in plan.lines
+    ]
+    kinds = {b.component: families()[b.family] for b in plan.balance}
+    found = rewritten(formula, plan.after, steps, planned, kinds, cup, pantry)
+    return told_plan(formula.title, formula, planned, found)
+
+
+def _food(plan: Plan, key: str) -> Ingredient:
+    return next(line.ingredient for line in (*plan.after.lines, *plan.before.lines) if line.ingredient.key == key)
+
+
+def rewritten(
+    before: Formula,
+    after: Formula,
+    steps: Sequence[Step],
+    planned: Sequence[PlannedLine],
+    kinds: Mapping[str, Family],
+    cup: CupStandard,
+    pantry: Pantry,
+) -> tuple[RewrittenStep, ...]:
+    """Return the method of *before* for the amounts of *after*; *kinds* are the families of its components, where they are known."""
+    lines = lines_of_formula(before)
+    main = before.heaviest()
+    known = {c: kinds.get(c) or nature_of(before, c).family for c in before.components}
+
+    def told(food: Ingredient, grams: float) -> str:
+        return household(food, grams, cup, is_weighed=before.is_weighed)
+
+    return rewrite(
+        _read(steps, lines),
+        lines,
+        planned,
+        told,
+        preparations_for(planned, known, pantry),
+        _baking(before, after, main, known[main]) if before.lines else None,
+        notes_for(_cuts(before, after)),
+    )
+
+
+def _baking(before: Formula, after: Formula, main: str, family: Family) -> Baking:
+    old, new = (measure(as_mixed(f.only(main).lines, family)) for f in (before, after))
+    return baking(family, before, old, new, verdicts(gauges(family, old), old, new, is_baked=family.browns))
+
+
+def _cuts(before: Formula, after: Formula) -> dict[str, float]:
+    """Return the share of its sugars that each component loses."""
+    found = {}
+    for component in before.components:
+        old, new = (
+            sum(x.ingredient.per_100g.total_sugars_g * x.grams for x in f.lines if x.component == component)
+            for f in (before, after)
+        )
+        found[component] = 1 - new / old if old > 0 else 0.0
+    return found
+
+
+def pair(before: Formula, after: Formula, cup: CupStandard) -> list[PlannedLine]:
+    """Return a version's lines beside the original's: each by its food and component, what is gone at 0 g, what came in without a position."""
+    free = list(range(len(before.lines)))
+    found: list[PlannedLine] = []
+    for line in after.lines:
+        same = (
+            k
+            for k in free
+            if before.lines[k].ingredient.key == line.ingredient.key and before.lines[k].component == line.component
+        )
+        at = next(same, None)
+        if at is not None:
+            free.remove(at)
+        told = household(line.ingredient, line.grams, cup, is_weighed=before.is_weighed)
+        found.append(
+            PlannedLine(
+                at, line.component, line.ingredient, line.grams, told, before.lines[at].grams if at is not None else 0.0
+            )
+        )
+    found += [
+        PlannedLine(k, before.lines[k].component, before.lines[k].ingredient, 0.0, "", before.lines[k].grams)
+        for k in free
+    ]
+    return found

@@ -1,0 +1,200 @@
+"""The sums of the worktop, each by itself: preparations, cups, tins, ovens, heights, candy."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from functools import cache
+
+from sun_crumb.core.errors import OutOfDomainError, require_choice
+from sun_crumb.core.kitchen import candy, ovens, tins
+from sun_crumb.core.kitchen.preparations import KINDS, prepare
+from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.quantities.household import grams_text
+from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.reference import table
+
+
+@dataclass(frozen=True, slots=True)
+class SumField:
+    """A figure or choice that a sum asks for; its unit is *food* for a pantry key and *text* for words."""
+
+    key: str
+    name: str
+    unit: str
+    usual: str
+
+
+@dataclass(frozen=True, slots=True)
+class Sum:
+    """One sum of the workshop."""
+
+    key: str
+    name: str
+    words: str
+    fields: tuple[SumField, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Figure:
+    """One figure of an answer, as it is told."""
+
+    name: str
+    told: str
+
+
+@dataclass(frozen=True, slots=True)
+class Worked:
+    """What a sum comes to: in words, and its figures."""
+
+    words: tuple[str, ...]
+    figures: tuple[Figure, ...]
+
+
+@cache
+def sums() -> tuple[Sum, ...]:
+    """Return every sum with what it asks for."""
+    fields: dict[str, list[SumField]] = {}
+    for row in table("workshop_fields"):
+        fields.setdefault(row["sum"], []).append(SumField(row["key"], row["name"], row["unit"], row["usual"]))
+    return tuple(
+        Sum(row["key"], row["name"], row["words"], tuple(fields[row["key"]])) for row in table("workshop_sums")
+    )
+
+
+def work(key: str, given: Mapping[str, str], pantry: Pantry) -> Worked:
+    """Return what a sum comes to.
+
+    Raises
+    ------
+    UnknownChoiceError, OutOfDomainError
+        There is no such sum, or a figure is missing or absurd; names the field.
+    """
+    require_choice(key, {one.key for one in sums()}, "sum")
+    given = {k: v for k, v in given.items() if v.strip()}
+    if key in KINDS:
+        return _prepared(key, given, pantry)
+    return {"cups": _cups, "tin": _tin, "oven": _oven, "altitude": _height, "candy": _candy}[key](given, pantry)
+
+
+def _prepared(key: str, given: Mapping[str, str], pantry: Pantry) -> Worked:
+    found = prepare(key, given, pantry)
+    figures = [
+        Figure("weighs", grams_text(found.made.mass_g)),
+        Figure("water", grams_text(found.made.water_g)),
+        Figure("sugars", grams_text(found.made.total_sugars_g)),
+        Figure("energy", f"{found.made.energy_kcal:.0f} kcal"),
+    ]
+    if found.left.mass_g > 0.05:
+        figures.append(
+            Figure("left over", f"{grams_text(found.left.mass_g)}, {grams_text(found.left.total_sugars_g)} of it sugar")
+        )
+    if found.drawn.mass_g > 0.05:
+        figures.append(Figure("steams off", grams_text(found.drawn.mass_g)))
+    return Worked((found.words,), tuple(figures))
+
+
+def number(given: Mapping[str, str], key: str, usual: float | None = None) -> float:
+    """Return a figure that a sum was given; *usual* where it wasn't.
+
+    Raises
+    ------
+    OutOfDomainError
+        It is missing, or no number; names the field.
+    """
+    text = given.get(key)
+    if text is None:
+        if usual is None:
+            raise OutOfDomainError(f"{key} is wanted", field=key)
+        return usual
+    try:
+        return float(text.replace(",", "."))
+    except ValueError:
+        raise OutOfDomainError(f"{key}: {text!r} is no number", field=key) from None
+
+
+def _cups(given: Mapping[str, str], pantry: Pantry) -> Worked:
+    food, cup = pantry[given.get("food", "plain_flour")], cup_standard(given.get("cup", "us"))
+    spoons = food.spoons(cup)
+    if spoons is None:
+        raise OutOfDomainError(f"no weight is known for a cup of {food.name}", field="food")
+    cups = number(given, "cups", 1.0)
+    if not 0 < cups <= 100:
+        raise OutOfDomainError("cups must lie between 0 and 100", field="cups")
+    words = f"{cups:g} cups of {food.name} are {grams_text(cups * spoons.cup_g)} ({cup.name}, {cup.cup_ml:.0f} ml)."
+    return Worked(
+        (words,),
+        (Figure("weighs", grams_text(cups * spoons.cup_g)), Figure("a tablespoon", grams_text(spoons.tablespoon_g))),
+    )
+
+
+def minutes_of(text: str) -> tuple[int, int] | None:
+    """Return minutes told as 40-45, None for nothing.
+
+    Raises
+    ------
+    OutOfDomainError
+        They are none.
+    """
+    parts = text.replace("–", "-").split("-")
+    try:
+        return (int(parts[0]), int(parts[-1])) if text.strip() else None
+    except ValueError:
+        raise OutOfDomainError(f"minutes: {text!r} are none; say for instance 40-45", field="minutes") from None
+
+
+def _tin(given: Mapping[str, str], _: Pantry) -> Worked:
+    old, new = tins.read_size(given.get("old", "")), tins.read_size(given.get("new", ""))
+    found = tins.refit(old, new, minutes_of(given.get("minutes", "")))
+    eggs, told = tins.with_eggs(found.factor, number(given, "eggs", 0.0))
+    figures = [
+        Figure("times the amounts", f"{found.factor:.2f}"),
+        Figure("holds", f"{new.whole_ml:.0f} ml instead of {old.whole_ml:.0f}"),
+    ]
+    if told:
+        figures.append(Figure("with whole eggs", f"{eggs:.2f} times: {told}"))
+    if found.minutes:
+        figures.append(Figure("bakes", f"{found.minutes[0]} to {found.minutes[1]} min"))
+    words = [f"{told[0].upper()}{told[1:]}." for told in found.words[1:]]
+    return Worked(tuple(words) or ("Filled as high as before: the same time.",), tuple(figures))
+
+
+def _oven(given: Mapping[str, str], _: Pantry) -> Worked:
+    found = ovens.setting(
+        number(given, "temperature"),
+        given.get("unit", "C"),
+        is_fan=given.get("fan", "no").lower().startswith("y"),
+        offset_c=number(given, "offset", 0.0),
+    )
+    figures = (
+        Figure("without fan", f"{found.conventional_c:.0f} °C"),
+        Figure("with fan", f"{found.fan_c:.0f} °C"),
+        Figure("°F", f"{found.fahrenheit}"),
+        Figure("gas mark", found.gas),
+        Figure("set the dial to", f"{found.dial_c:.0f} °C"),
+    )
+    return Worked(found.words or ("An oven is seldom at its dial's number: a thermometer tells.",), figures)
+
+
+def _height(given: Mapping[str, str], _: Pantry) -> Worked:
+    found = ovens.at_height(number(given, "altitude"))
+    return Worked(
+        tuple(f"{w[0].upper()}{w[1:]}." for w in found.words),
+        (
+            Figure("water boils at", f"{found.boiling_c:.1f} °C"),
+            Figure("leavening", f"{100 * found.leaven_share:.0f} %"),
+        ),
+    )
+
+
+def _candy(given: Mapping[str, str], _: Pantry) -> Worked:
+    found = candy.boiled(given.get("stage"), None, number(given, "altitude", 0.0), number(given, "molar_factor", 1.0))
+    stage = found.stage
+    return Worked(
+        tuple(f"{w[0].upper()}{w[1:]}" for w in found.words),
+        (
+            Figure("from", f"{stage.low_c:.0f} °C, {found.low_f} °F"),
+            Figure("to", f"{stage.high_c:.0f} °C, {found.high_f} °F"),
+            Figure("water boils at", f"{found.boiling_c:.1f} °C"),
+        ),
+    )

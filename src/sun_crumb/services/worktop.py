@@ -1,0 +1,218 @@
+"""Bake day of a version on the shelf: its method, what to buy, when to begin."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from datetime import datetime
+from typing import Any
+
+from sqlalchemy.orm import Session
+
+from sun_crumb.core.balance import Family, families, nature_of
+from sun_crumb.core.formula import Formula, portion, served
+from sun_crumb.core.kitchen.keeping import Kept, keeping
+from sun_crumb.core.kitchen.made import made_from
+from sun_crumb.core.method import MethodStep
+from sun_crumb.core.method.planned import PlannedLine, RewrittenStep, as_said, named
+from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.pantry.household import household
+from sun_crumb.core.quantities.household import grams_text
+from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.reading.records import Step
+from sun_crumb.core.reference import table
+from sun_crumb.services import schedules
+from sun_crumb.services.bake_day import MethodTold, pair, rewritten, told_plan
+from sun_crumb.services.errors import NotFoundError
+from sun_crumb.services.pantry import pantry_in
+from sun_crumb.services.soundness import sound_method, sound_recipe
+from sun_crumb.store import Database
+from sun_crumb.store.tables import Recipe, Version
+
+MOST_STEP_WORDS = 60
+
+
+@dataclass(frozen=True, slots=True)
+class ToBuy:
+    """One food to have ready: how much, in household measure and in grams; ``of`` what it is made into."""
+
+    ingredient: str
+    name: str
+    grams: float
+    told: str
+    of: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class BakeDay:
+    """A version's bake day: its method, what to have ready, how many portions and what one holds of free sugar [g]."""
+
+    recipe_id: int
+    version_id: int
+    number: int
+    label: str
+    servings: int
+    unit: str
+    free_sugars_who_g: float
+    energy_kcal: float
+    method: MethodTold
+    to_buy: tuple[ToBuy, ...]
+    allergens: tuple[str, ...]
+    cautions: tuple[str, ...]
+    keeping: tuple[Kept, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class _Found:
+    recipe: str
+    number: int
+    label: str
+    before: Formula
+    after: Formula
+    planned: list[PlannedLine]
+    steps: tuple[RewrittenStep, ...]
+    kinds: dict[str, Family]
+    own: dict[str, str]
+
+
+def bake_day(database: Database, recipe_id: int, version_id: int) -> BakeDay:
+    """Return a version's bake day.
+
+    Raises
+    ------
+    NotFoundError
+        There is no such recipe or version.
+    NoMethodError
+        The recipe tells no method.
+    """
+    with database.reading() as session:
+        pantry = pantry_in(session)
+        found = _found(session, recipe_id, version_id, pantry)
+    one = portion(served(found.after), found.after.servings)
+    return BakeDay(
+        recipe_id,
+        version_id,
+        found.number,
+        found.label,
+        found.after.servings,
+        found.after.unit,
+        one.free_sugars_who_g,
+        one.energy_kcal,
+        told_plan(found.recipe, found.before, found.planned, found.steps, found.own),
+        tuple(_to_buy(found.planned, pantry)),
+        _allergens(found.after),
+        tuple(_cautions(found.steps, found.after)),
+        keeping(found.kinds),
+    )
+
+
+def say_step(database: Database, recipe_id: int, version_id: int, key: str, text: str) -> None:
+    """Keep the baker's own words for a step of a version's method; empty words, or ours, take them back.
+
+    Raises
+    ------
+    NotFoundError
+        There is no such version, or no such step.
+    """
+    with database.transaction() as session:
+        found = _found(session, recipe_id, version_id, pantry_in(session))
+        step = next((one for one in found.steps if one.key == key), None)
+        if step is None:
+            raise NotFoundError("this method has no such step", field="key")
+        version = session.get_one(Version, version_id)
+        words = {k: v for k, v in (version.own_words or {}).items() if k != key}
+        if text.strip() and text.strip() != step.step.text:
+            words[key] = text.strip()
+        version.own_words = words or None
+
+
+def plan_day(
+    database: Database, recipe_id: int, version_id: int, serve: datetime, sleep: str, *, from_now: bool
+) -> tuple[schedules.Asked, Any]:
+    """Return what is asked of a version's clock, and its schedule."""
+    with database.reading() as session:
+        found = _found(session, recipe_id, version_id, pantry_in(session))
+    now = database.clock.local() if from_now else None
+    steps: Sequence[MethodStep] = [one.step for one in found.steps]
+    asked = schedules.asked_of(found.recipe, steps, serve.replace(tzinfo=None), schedules.sleep_of(sleep), now)
+    return asked, schedules.planned(asked)
+
+
+def _found(session: Session, recipe_id: int, version_id: int, pantry: Pantry) -> _Found:
+    recipe = session.get(Recipe, recipe_id)
+    if recipe is None or recipe.deleted_at is not None:
+        raise NotFoundError("there is no such recipe", field="recipe")
+    rows = list(recipe.versions)
+    sound = sound_recipe(recipe, pantry)
+    at = next((n for n, row in enumerate(rows) if row.id == version_id), None)
+    if at is None:
+        raise NotFoundError("this recipe has no such version", field="version")
+    method = sound_method(recipe)
+    before = replace(
+        sound[0].formula,
+        oven=method.oven,
+        bake_minutes=method.bake_minutes,
+        method="\n".join(step.text for step in method.steps),
+    )
+    after, cup = sound[at].formula, cup_standard(recipe.cup)
+    planned = pair(before, after, cup)
+    goals = sound[at].version.goals
+    said = goals.families if goals is not None else {}
+    kinds = {
+        c: families()[said[c]] if said.get(c) in families() else nature_of(before, c).family for c in before.components
+    }
+    steps: Sequence[Step] = method.steps
+    return _Found(
+        recipe.title,
+        rows[at].number,
+        rows[at].label,
+        before,
+        after,
+        planned,
+        rewritten(before, after, steps, planned, kinds, cup, pantry),
+        kinds,
+        rows[at].own_words or {},
+    )
+
+
+def _allergens(formula: Formula) -> tuple[str, ...]:
+    """Return the declared allergens that a formula holds, by name."""
+    tags = {tag for line in formula.lines if line.grams > 0 for tag in line.ingredient.tags}
+    return tuple(row["name"] for row in table("allergens") if row["tag"] in tags)
+
+
+def _to_buy(planned: Sequence[PlannedLine], pantry: Pantry) -> list[ToBuy]:
+    """Return what to have ready: what is made at home by what it is made from; the same food once."""
+    found: dict[tuple[str, str], ToBuy] = {}
+    for line in planned:
+        if line.grams <= 0:
+            continue
+        parts = made_from(line.ingredient, line.grams, pantry) if line.position is None else ()
+        for key, grams in parts or ((line.ingredient.key, line.grams),):
+            food = pantry[key] if parts else line.ingredient
+            of = line.ingredient.name if parts else ""
+            old = found.get((key, of))
+            total = grams + (old.grams if old else 0.0)
+            told = grams_text(total) if parts else household(food, total, cup_standard("us"), is_weighed=True)
+            words = line.told if not parts and old is None else told
+            found[key, of] = ToBuy(key, named(food.name, words), total, as_said(words), of)
+    return list(found.values())
+
+
+def _cautions(steps: Sequence[RewrittenStep], after: Formula) -> list[str]:
+    """Return what can hurt at the worktop (common practice), and whom to ask."""
+    text = " ".join(one.step.text.lower() for one in steps)
+    found = []
+    if any(one.step.reaches and one.step.reaches.of in ("syrup", "oil") for one in steps) or "caramel" in text:
+        found.append("Hot sugar and oil burn deep: long sleeves, nobody small nearby, a bowl of cold water at hand.")
+    if "blend" in text or "blitz" in text:
+        found.append("Never close a blender over something hot: let it cool, or hold the lid with a cloth.")
+    is_baked = any(one.step.wait and one.step.wait.kind in ("bake", "simmer") for one in steps)
+    tags = {tag for line in after.lines for tag in line.ingredient.tags}
+    if not is_baked and any(line.ingredient.group == "egg" for line in after.lines):
+        found.append("Raw egg: not for small children, in pregnancy, or for anyone ill; pasteurised egg is safer.")
+    if "raw" in tags and not is_baked:
+        found.append("Raw flour is not to be eaten: toast it first.")
+    if any(one.step.wait and one.step.wait.kind in ("chill", "freeze") for one in steps):
+        found.append("What is chilled stays chilled: back into the fridge within two hours.")
+    return found
