@@ -105,6 +105,16 @@ def label(page: Page) -> None:
     page.get_by_text("are more than the carbohydrate").wait_for()
 
 
+def bake_day(page: Page) -> None:
+    page.get_by_text("begin at").wait_for()
+
+
+def counter(page: Page) -> None:
+    page.get_by_text("step 1 of").wait_for()
+    for _ in range(2):
+        page.keyboard.press("Space")
+
+
 SHOTS = {
     "recipes": ("/recipes", recipes),
     "bring-in": ("/bring-in", bring_in),
@@ -112,6 +122,8 @@ SHOTS = {
     "side-by-side": ("/recipes/1/bench", side_by_side),
     "out-of-reach": ("/recipes/1/bench", out_of_reach),
     "diet": ("/recipes/3/bench", diet),
+    "bake-day": ("/recipes/1/bake-day/2", bake_day),
+    "counter": ("/recipes/1/counter/2", counter),
     "ledger": ("/ledger", ledger),
     "pantry": ("/pantry?food=honey", pantry),
     "sweeteners": ("/pantry?tab=sweeteners", sweeteners),

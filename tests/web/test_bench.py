@@ -21,7 +21,7 @@ class Bench(Screens):
         page.get_by_label("Portions of the whole").fill("16")
         page.keyboard.press("Tab")
         expect(page.get_by_role("img", name=re.compile("Free sugar in one square: 12 g"))).to_be_visible()
-        page.get_by_role("link", name="For the school fair").click()
+        page.get_by_role("link", name="For the school fair", exact=True).click()
         expect(
             page.get_by_role("button", name=re.compile("What sweetens it: honey, date paste and unsweetened"))
         ).to_be_visible()
@@ -49,7 +49,7 @@ class Bench(Screens):
         )
         expect(row).to_contain_text("set by you")
         page.get_by_role("button", name=re.compile("1 kept, newest")).click()
-        page.get_by_role("link", name="For the school fair").click()
+        page.get_by_role("link", name="For the school fair", exact=True).click()
         expect(page.get_by_role("radio", name=re.compile("^Blend"))).to_have_attribute("aria-checked", "true")
         expect(row).not_to_contain_text("set by you")
 

@@ -118,7 +118,7 @@ class OnThePhone(Screens):
         places = page.get_by_role("navigation", name="Places").bounding_box()
         assert notice and places
         self.assertLessEqual(notice["y"] + notice["height"], places["y"])
-        expect(page.get_by_text("Today", exact=True)).to_be_visible()
+        expect(page.get_by_role("heading", name="Today")).to_be_visible()
         page.get_by_role("button", name=re.compile("^Take back 1 serving of Cardamom")).first.click()
         expect(page.get_by_text("Taken back.")).to_be_visible()
 

@@ -6,6 +6,7 @@ import NavRail from './components/NavRail.vue'
 import NoticeBar from './components/NoticeBar.vue'
 import { FIND_FOODS } from './composables/foods'
 import { useKeys } from './composables/useKeys'
+import { useTimers } from './composables/useTimers'
 import { useHousehold } from './stores/household'
 import { useNotices } from './stores/notices'
 import { usePantry } from './stores/pantry'
@@ -19,11 +20,14 @@ provide(FIND_FOODS, usePantry().find)
 
 useKeys({
   '?': () => (isHelpOpen.value = true),
+  t: () => void router.push('/'),
   r: () => void router.push('/recipes'),
+  w: () => void router.push('/workshop'),
   b: () => void router.push('/bring-in'),
   l: () => void router.push('/ledger'),
   p: () => void router.push('/pantry'),
 })
+useTimers()
 onMounted(() => household.load().catch(notices.complain))
 </script>
 

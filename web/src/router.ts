@@ -4,7 +4,18 @@ import RecipesPlace from './places/RecipesPlace.vue'
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', redirect: '/recipes' },
+    {
+      path: '/',
+      name: 'today',
+      component: () => import('./places/TodayPlace.vue'),
+      meta: { title: 'Today' },
+    },
+    {
+      path: '/workshop',
+      name: 'workshop',
+      component: () => import('./places/WorkshopPlace.vue'),
+      meta: { title: 'Workshop' },
+    },
     { path: '/recipes', name: 'recipes', component: RecipesPlace, meta: { title: 'Recipes' } },
     {
       path: '/bring-in',
@@ -18,6 +29,20 @@ export const router = createRouter({
       component: () => import('./places/BenchPlace.vue'),
       props: (route) => ({ id: Number(route.params.id) }),
       meta: { title: 'Bench' },
+    },
+    {
+      path: '/recipes/:id(\\d+)/bake-day/:version(\\d+)',
+      name: 'bake-day',
+      component: () => import('./places/BakeDayPlace.vue'),
+      props: (route) => ({ id: Number(route.params.id), version: Number(route.params.version) }),
+      meta: { title: 'Bake day' },
+    },
+    {
+      path: '/recipes/:id(\\d+)/counter/:version(\\d+)',
+      name: 'counter',
+      component: () => import('./places/CounterPlace.vue'),
+      props: (route) => ({ id: Number(route.params.id), version: Number(route.params.version) }),
+      meta: { title: 'Counter' },
     },
     {
       path: '/pantry',

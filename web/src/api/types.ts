@@ -73,3 +73,8 @@ export interface Slice {
   count: number
   who: string
 }
+export type BakeDay = Schemas['BakeDayOut']
+export type MethodStep = Schemas['MethodStepOut']
+export type Schedule = Schemas['ScheduleOut']
+export type PlacedTask = Schemas['PlacedTaskOut']
+export type Timer = Schemas['TimerOut']

@@ -4,10 +4,12 @@ const groups = [
   {
     name: 'Everywhere',
     keys: [
+      ['t', 'Today'],
       ['r', 'Recipes'],
       ['b', 'Bring in'],
       ['l', 'Ledger'],
       ['p', 'Pantry'],
+      ['w', 'Workshop'],
       ['/', 'Find'],
       ['?', 'These keys'],
     ],
@@ -30,6 +32,16 @@ const groups = [
       ['Ctrl Y', 'Redo'],
       ['s', 'Paths side by side'],
       ['k', 'Keep this version'],
+    ],
+  },
+  {
+    name: 'Bake day and counter',
+    keys: [
+      ['c', 'To the counter'],
+      ['Space', 'Next step'],
+      ['←', 'Back a step'],
+      ['i', 'Start the step’s timer'],
+      ['Esc', 'Leave the counter'],
     ],
   },
 ]

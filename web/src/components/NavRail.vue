@@ -12,10 +12,12 @@ const theme = useTheme()
 const other = computed(() => (props.decimalSign === '.' ? ',' : '.'))
 const route = useRoute()
 const places = [
+  { to: '/', name: 'Today' },
   { to: '/recipes', name: 'Recipes' },
   { to: '/bring-in', name: 'Bring in' },
   { to: '/ledger', name: 'Ledger' },
   { to: '/pantry', name: 'Pantry' },
+  { to: '/workshop', name: 'Workshop' },
 ]
 
 function turn(): void {
@@ -28,7 +30,7 @@ onMounted(() => theme.change(draft('theme', 'morning')))
 
 <template>
   <nav class="rail" aria-label="Places">
-    <router-link to="/recipes" class="mark" aria-label="Sun Crumb, recipes">
+    <router-link to="/" class="mark" aria-label="Sun Crumb, today">
       <svg viewBox="0 0 56 40" width="52" aria-hidden="true">
         <g stroke="#E8A020" stroke-width="3" stroke-linecap="round">
           <path d="M28 3v5M13 9l3 4M43 9l-3 4M5 22l5 1.5M51 22l-5 1.5" />
@@ -42,7 +44,7 @@ onMounted(() => theme.change(draft('theme', 'morning')))
       :key="place.to"
       :to="place.to"
       class="place-link"
-      :class="{ here: route.path.startsWith(place.to) }"
+      :class="{ here: place.to === '/' ? route.path === '/' : route.path.startsWith(place.to) }"
       >{{ place.name }}</router-link
     >
     <span class="foot">
@@ -128,6 +130,12 @@ button:hover {
   }
   .place-link {
     flex: 1;
+    padding: 10px 2px;
+    font-size: 0.78rem;
+    white-space: nowrap;
+  }
+  button {
+    padding: 10px 6px;
   }
   .place-link.here {
     box-shadow: inset 0 3px 0 #e8a020;

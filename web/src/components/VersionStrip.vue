@@ -5,7 +5,7 @@ import { grams, plural } from '../logic/format'
 import NumberField from './NumberField.vue'
 import VersionDifference from './VersionDifference.vue'
 
-defineProps<{ versions: Recipe['versions']; difference: Difference | undefined }>()
+defineProps<{ recipe: number; versions: Recipe['versions']; difference: Difference | undefined }>()
 const emit = defineEmits<{
   baked: [versionId: number]
   cut: [servings: number]
@@ -47,6 +47,13 @@ const FORMATS = [
             ></span
           >
         </span>
+        <v-btn
+          size="small"
+          variant="tonal"
+          :to="{ name: 'bake-day', params: { id: recipe, version: version.id } }"
+          :aria-label="`Bake day of ${version.label}`"
+          >Bake day</v-btn
+        >
         <v-btn size="small" :aria-label="`I baked ${version.label}`" @click="$emit('baked', version.id)"
           >I baked it</v-btn
         >

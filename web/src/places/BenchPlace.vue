@@ -254,6 +254,7 @@ watch(
       <h1>{{ bench.recipe?.title ?? (bench.problem ? 'Not on the bench' : '…') }}</h1>
       <VersionStrip
         v-if="bench.recipe"
+        :recipe="bench.recipe.id"
         :versions="bench.recipe.versions"
         :difference="difference"
         @baked="baked"

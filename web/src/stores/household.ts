@@ -13,6 +13,7 @@ export const useHousehold = defineStore('household', () => {
     cupboard: null,
     prices: {},
     decimal_sign: '.',
+    sleep: '22:30-06:30',
   })
   watch(
     () => settings.value.decimal_sign,

@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { ApiError, api, ask } from '../api/client'
+import type { Schemas } from '../api/types'
+import IngredientPicker from '../components/IngredientPicker.vue'
+import { useNotices } from '../stores/notices'
+
+type Sum = Schemas['SumOut']
+
+const notices = useNotices()
+const route = useRoute()
+const router = useRouter()
+const sums = ref<Sum[]>([])
+const given = ref<Record<string, string>>({})
+const names = ref<Record<string, string>>({})
+const worked = ref<Schemas['WorkedOut']>()
+const problem = ref<{ field: string | null; words: string }>()
+const sum = computed(() => sums.value.find((one) => one.key === route.query.sum) ?? sums.value[0])
+
+async function work(): Promise<void> {
+  if (!sum.value) return
+  try {
+    worked.value = await ask(
+      api.POST('/api/workshop/{key}', {
+        params: { path: { key: sum.value.key } },
+        body: { given: given.value },
+      }),
+    )
+    problem.value = undefined
+  } catch (error) {
+    if (!(error instanceof ApiError)) throw error
+    problem.value = { field: error.field, words: error.message }
+  }
+}
+
+function choose(key: string, food: { key: string; name: string }): void {
+  given.value = { ...given.value, [key]: food.key }
+  names.value = { ...names.value, [key]: food.name }
+}
+
+const called = (key: string): string => (names.value[key] ?? given.value[key] ?? '').replaceAll('_', ' ')
+
+watch(sum, (one) => {
+  names.value = {}
+  worked.value = undefined
+  given.value = Object.fromEntries((one?.fields ?? []).map((field) => [field.key, field.usual]))
+})
+watch(given, work, { deep: true })
+onMounted(async () => {
+  try {
+    sums.value = (await ask(api.GET('/api/workshop', {}))).sums
+  } catch (error) {
+    notices.complain(error)
+  }
+})
+</script>
+
+<template>
+  <section class="place">
+    <header class="head"><h1>Workshop</h1></header>
+    <div class="sides">
+      <nav aria-label="Sums">
+        <button
+          v-for="one in sums"
+          :key="one.key"
+          type="button"
+          :class="{ here: one.key === sum?.key }"
+          :aria-current="one.key === sum?.key"
+          @click="router.replace({ query: { sum: one.key } })"
+        >
+          {{ one.name }}
+        </button>
+      </nav>
+      <div v-if="sum" class="sum">
+        <p class="quiet">{{ sum.words }}</p>
+        <form @submit.prevent="work">
+          <div v-for="field in sum.fields" :key="`${sum.key} ${field.key}`" class="field">
+            <template v-if="field.unit === 'food'">
+              <IngredientPicker :label="field.name" @pick="choose(field.key, $event)" />
+              <span class="quiet small">now {{ called(field.key) }}</span>
+            </template>
+            <label v-else
+              ><span
+                >{{ field.name
+                }}<template v-if="field.unit && field.unit !== 'text'">, {{ field.unit }}</template></span
+              >
+              <input
+                v-model="given[field.key]"
+                :inputmode="field.unit === 'text' ? 'text' : 'decimal'"
+                :aria-invalid="problem?.field === field.key"
+              />
+            </label>
+          </div>
+        </form>
+        <p v-if="problem" class="wrong" role="alert">{{ problem.words }}</p>
+        <template v-else-if="worked">
+          <dl class="figures">
+            <div v-for="figure in worked.figures" :key="figure.name">
+              <dt class="quiet">{{ figure.name }}</dt>
+              <dd class="display">{{ figure.told }}</dd>
+            </div>
+          </dl>
+          <p v-for="words in worked.words" :key="words" class="words">{{ words }}</p>
+        </template>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.sides {
+  display: grid;
+  grid-template-columns: 190px minmax(0, 1fr);
+  gap: 44px;
+}
+nav {
+  display: grid;
+  align-content: start;
+}
+nav button {
+  text-align: left;
+  padding: 8px 12px;
+  border-left: 3px solid var(--hair);
+}
+nav button.here {
+  border-left-color: var(--sun);
+  font-weight: 700;
+}
+form {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 16px 30px;
+  margin: 10px 0 26px;
+}
+label {
+  display: grid;
+  gap: 2px;
+}
+label span {
+  color: var(--quiet);
+  font-size: 0.88rem;
+}
+input {
+  font: inherit;
+  font-size: 1.15rem;
+  color: inherit;
+  border-bottom: 2px solid var(--sun);
+  padding: 4px 2px;
+}
+input[aria-invalid='true'] {
+  border-bottom-color: var(--ember);
+}
+.wrong {
+  color: var(--ember);
+}
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 18px 44px;
+  margin: 0 0 16px;
+}
+dd {
+  margin: 0;
+  font-size: 1.9rem;
+}
+.words {
+  max-width: 62ch;
+  margin: 4px 0;
+}
+@media (max-width: 700px) {
+  .sides {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 16px;
+  }
+  nav {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px;
+  }
+  nav button {
+    border-left: 0;
+    border-bottom: 3px solid var(--hair);
+    padding: 6px 8px;
+  }
+  nav button.here {
+    border-bottom-color: var(--sun);
+  }
+}
+</style>

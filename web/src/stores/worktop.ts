@@ -1,0 +1,88 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { api, ask } from '../api/client'
+import type { BakeDay, Schedule, Timer } from '../api/types'
+import { clientKey } from '../logic/draft'
+
+/** Bake day, its clock, and the timers: what is left of them is counted from the server's word, never from this machine's clock. */
+export const useWorktop = defineStore('worktop', () => {
+  const day = ref<BakeDay>()
+  const schedule = ref<Schedule>()
+  const told = ref<Timer[]>([])
+  const toldAt = ref(0)
+  const beat = ref(0)
+
+  const timers = computed(() =>
+    told.value.map((timer) => ({ ...timer, left_s: timer.left_s - (beat.value - toldAt.value) / 1000 })),
+  )
+
+  function place(
+    recipe: number,
+    version: number,
+  ): { params: { path: { recipe_id: number; version_id: number } } } {
+    return { params: { path: { recipe_id: recipe, version_id: version } } }
+  }
+
+  async function load(recipe: number, version: number): Promise<void> {
+    if (day.value?.version_id !== version) schedule.value = undefined
+    day.value = await ask(
+      api.GET('/api/recipes/{recipe_id}/versions/{version_id}/bake-day', place(recipe, version)),
+    )
+  }
+
+  async function say(recipe: number, version: number, key: string, text: string): Promise<void> {
+    day.value = await ask(
+      api.POST('/api/recipes/{recipe_id}/versions/{version_id}/words', {
+        ...place(recipe, version),
+        body: { key, text },
+      }),
+    )
+  }
+
+  async function plan(recipe: number, version: number, serve: string, sleep: string): Promise<void> {
+    schedule.value = await ask(
+      api.POST('/api/recipes/{recipe_id}/versions/{version_id}/schedule', {
+        ...place(recipe, version),
+        body: { serve, sleep, from_now: true },
+      }),
+    )
+  }
+
+  async function loadTimers(): Promise<void> {
+    const answer = await ask(api.GET('/api/timers', {}))
+    told.value = answer.timers
+    toldAt.value = beat.value = performance.now()
+  }
+
+  async function start(name: string, seconds: number, step: number | null = null): Promise<void> {
+    await ask(
+      api.POST('/api/timers', {
+        body: {
+          name,
+          seconds,
+          step,
+          recipe_id: day.value?.recipe_id ?? null,
+          version_id: day.value?.version_id ?? null,
+          client_key: clientKey(),
+        },
+      }),
+    )
+    await loadTimers()
+  }
+
+  async function stop(id: number): Promise<void> {
+    await ask(api.DELETE('/api/timers/{timer_id}', { params: { path: { timer_id: id } } }))
+    await loadTimers()
+  }
+
+  async function goOn(id: number): Promise<void> {
+    await ask(api.POST('/api/timers/{timer_id}/go-on', { params: { path: { timer_id: id } } }))
+    await loadTimers()
+  }
+
+  function tick(): void {
+    beat.value = performance.now()
+  }
+
+  return { day, schedule, timers, load, say, plan, loadTimers, start, stop, goOn, tick }
+})
