@@ -5,7 +5,7 @@ PY := .venv/bin/python
 NPM := npm --prefix web
 WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/index.html web/vite.config.ts
 
-.PHONY: demo serve test check bench fuzz gen setup develop build chromium screenshots lock help
+.PHONY: demo serve test test-slowly check bench fuzz gen setup develop build chromium screenshots lock help
 
 help:
 	@echo "make demo    start Sun Crumb with demo data"
@@ -25,6 +25,9 @@ serve: setup build
 test: develop build chromium
 	@$(PY) tests/run.py
 
+test-slowly: develop build chromium
+	SUN_CRUMB_SLOWER=4 $(PY) -m unittest discover -t . -s tests/web -v
+
 check: develop web/node_modules/.stamp
 	.venv/bin/ruff check .
 	.venv/bin/ruff format --check .
@@ -40,6 +43,7 @@ check: develop web/node_modules/.stamp
 bench: develop build chromium
 	$(PY) -m bench.run
 	$(PY) -m bench.reading
+	$(PY) -m bench.method
 	$(PY) -m bench.golden
 	$(PY) -m bench.believed
 	$(PY) -m bench.shelf

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import os
 import shutil
 import tempfile
 import threading
@@ -32,11 +33,18 @@ blorf dust
 """
 # A shared machine may stand still for seconds: what is waited for must come, not come soon.
 PATIENCE_MS = 25_000
+# A machine so many times slower, each answer so much later: make test-slowly, to find what only a quick machine passes.
+SLOWER = float(os.environ.get("SUN_CRUMB_SLOWER", "1"))
+LATER_MS = 150
 SIZES = {"laptop": (1280, 800), "tablet": (1024, 768), "phone": (390, 844)}
 PLACES = {
+    "/": "The last seven days",
+    "/workshop": "Boil down",
     "/recipes": "Orange semolina cake",
     "/bring-in": "Paste a dessert on the left",
     "/recipes/1/bench": "White sugar",
+    "/recipes/1/bake-day/2": "To have ready",
+    "/recipes/1/counter/2": "step 1 of",
     "/ledger": "Log a slice",
     "/pantry": "What 100 g hold",
     "/pantry?tab=sweeteners": "As sweet as",
@@ -79,6 +87,12 @@ class Screens(unittest.TestCase):
         width, height = SIZES[size]
         page = self.browser.new_page(viewport={"width": width, "height": height}, reduced_motion="reduce")
         page.set_default_timeout(PATIENCE_MS)
+        if SLOWER > 1:
+            browser = page.context.new_cdp_session(page)
+            browser.send("Emulation.setCPUThrottlingRate", {"rate": SLOWER})
+            late = {"offline": False, "latency": LATER_MS * SLOWER, "downloadThroughput": -1, "uploadThroughput": -1}
+            browser.send("Network.enable")
+            browser.send("Network.emulateNetworkConditions", late)
         self.addCleanup(page.close)
         self.problems: list[str] = []
         page.on("pageerror", lambda error: self.problems.append(str(error)))
