@@ -180,5 +180,5 @@ LINES: tuple[tuple[str, str, float, float], ...] = (
 ASKED = (
     "1 ¼ cups milk of choice", "2 lemons", "20 drops liquid stevia", "2 scoops protein powder", "1 inch piece of ginger",
     "1 cup sweetener of choice", "100 g nuts", "½ cup syrup", "icing sugar to dust", "chopped nuts for garnish", "lemon", "1 katori sugared fennel",
-    "1 packet vanilla pudding mix", "2 curry leaves", "a block of stuff",
+    "1 packet cheese powder", "2 curry leaves", "a block of stuff",
 )  # fmt: skip

@@ -77,7 +77,7 @@ class Screens(unittest.TestCase):
         threading.Thread(target=server.run, daemon=True).start()
         cls.addClassCleanup(server.close)
         cls.address = f"http://127.0.0.1:{server.effective_port}"
-        expect.set_options(timeout=PATIENCE_MS)
+        expect.set_options(timeout=PATIENCE_MS * SLOWER)
         cls.playwright = sync_playwright().start()
         cls.addClassCleanup(cls.playwright.stop)
         cls.browser = cls.playwright.chromium.launch(executable_path=shutil.which("chromium"))
@@ -86,7 +86,7 @@ class Screens(unittest.TestCase):
     def open(self, path: str, size: str = "laptop") -> Page:
         width, height = SIZES[size]
         page = self.browser.new_page(viewport={"width": width, "height": height}, reduced_motion="reduce")
-        page.set_default_timeout(PATIENCE_MS)
+        page.set_default_timeout(PATIENCE_MS * SLOWER)
         if SLOWER > 1:
             browser = page.context.new_cdp_session(page)
             browser.send("Emulation.setCPUThrottlingRate", {"rate": SLOWER})

@@ -72,6 +72,9 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
         # "12 - 4 g carbohydrate each": no range falls.
         found = NUMBER.match(text, at, found.end("low")) or found
     low, high = value_of(found)
+    if 1 <= low <= MOST and (each := OF_A_SIZE.match(text, found.end())):
+        count = _with_noun(text, each.end(), low, max(high, low), is_bare=is_bare)
+        return count if count.kind in ("whole", "piece") else None
     if not 1 <= low <= MOST or (MEASURE_AFTER.match(text[found.end() :]) and not _ARTICLE.match(found[0])):
         return None
     count = _with_noun(text, found.end(), low, max(high, low), is_bare=is_bare)
@@ -80,6 +83,8 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
     return None if is_article and count.kind != "whole" else count
 
 
+# "2 x 450 g loaves": so many of a size.
+OF_A_SIZE = re.compile(r"\s*[x×]\s*\d+(?:[.,]\d+)?\s*-?\s*(?:cm|inch(?:es)?|in|\"|g|kg|lbs?|oz|ml)(?=[\s-])", re.I)
 _ARTICLE = re.compile(r"(?:an?|one|1)\b", re.I)
 
 

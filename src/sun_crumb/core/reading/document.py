@@ -20,7 +20,9 @@ _HEAD_YIELD = re.compile(
     r"\s+(?:about\s+|up to\s+)?(?P<count>\d{1,3})\b(?!\s*(?:min|h\b|hour|g\b|ml|cm))[^)\]:]{0,30}[)\]]?(?=\s*:?\s*$)",
     re.I,
 )
-_SENTENCE = re.compile(r"(?<=[.!?])(?<!approx\.)(?<!ca\.)(?<!abt\.)\s+(?=[^\W\d_]|[(“\"]|\d{1,3}\s+[^\W\d_]{3,})")
+_SENTENCE = re.compile(
+    r"(?<=[.!?])(?<!approx\.)(?<!ca\.)(?<!abt\.)\s+(?=[^\W\d_]|[(“\"]|\d{1,3}(?:\s?[-–]\s?\d{1,3})?\s+[^\W\d_]{3,})"
+)
 
 
 @dataclass(frozen=True, slots=True)

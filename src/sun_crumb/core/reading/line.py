@@ -9,6 +9,7 @@ from functools import lru_cache
 from sun_crumb.core.quantities.measures import units
 from sun_crumb.core.quantities.numbers import ONE
 from sun_crumb.core.reading.amounts import form_in, read_amount, with_form
+from sun_crumb.core.reading.plainly import each_of_several, plainly, zest_and_part_juice
 from sun_crumb.core.reading.records import Amount, ParsedLine
 
 _BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*")
@@ -37,7 +38,9 @@ _OPTIONAL = re.compile(
 )
 _PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)
-_JOIN = re.compile(r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I)
+_JOIN = re.compile(
+    r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<less>minus|less)(?=\s)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I
+)
 _TRAILING = re.compile(
     r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b|(?<!for )(?:one(?<=[,:;(=–—-] one)|two|three|four|five|six|seven|eight|nine|ten|twelve)\s*$).*)$",
     re.I,
@@ -47,7 +50,7 @@ _LAST_PINCH = re.compile(
 )
 _ADDED = re.compile(r"\s+(?:\+|plus|and)\s+(?P<amount>[\d½⅓⅔¼¾⅛][^a-z]*[a-z]+\.?)$", re.I)
 _STOP = re.compile(
-    r"\s*(?:,|;|\s(?=(?:soaked|steeped|plumped|dissolved|slaked)\s+in\b)|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|top\b|roll\b|sprinkle|tin\b|pan\b|coat|drizzle)))\s*",
+    r"\s*(?:,|;|\s(?=(?:soaked|steeped|plumped|dissolved|slaked)\s+in\b)|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|top\b|roll\b|sprinkle|tins?\b|pans?\b|dish\b|moulds?\b|molds?\b|trays?\b|ramekins?\b|bowl\b|coat|drizzle)))\s*",
     re.I,
 )
 # "1 lb 2 oz": the smaller unit after the larger one is added.
@@ -74,12 +77,11 @@ _GROSS = (
     ("uncored", re.compile(rf"\buncored\b|\bwith\s+{_OWN}cores?\b", re.I)),
     ("unshelled", re.compile(rf"\bunshelled\b|\b(?:with|in)\s+{_OWN}shells?\b", re.I)),
 )
-_EACH = re.compile(
-    r"^(?P<amount>.{1,24}?)\s+each\s+(?:of\s+)?(?:ground\s+)?(?P<one>[a-z ]+?)\s*(?:,|and|&)\s*(?P<two>[a-z ]+)$",
-    re.IGNORECASE,
-)
 _FOR_USE = re.compile(r"\s*(?:(?:extra|more)?\s*(?:for|to)\b|(?:extra|more)\s*$)", re.I)
-_SPLIT = re.compile(r"\s+(?:plus|and|\+|&|mixed with|dissolved in)\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))", re.I)
+_SPLIT = re.compile(
+    r"\s+(?:plus|and|\+|&|mixed with|dissolved in|in(?=\s+[\d½¼][^,]*\b(?:water|milk|juice|coffee)\b))\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))",
+    re.I,
+)
 
 
 def clean(text: str) -> str:
@@ -94,12 +96,12 @@ def clean(text: str) -> str:
 
 def split_line(text: str) -> list[str]:
     """Return the ingredient statements in one line: two where it names two foods ("2 eggs plus 1 yolk")."""
-    text = _LARGE_EGGS.sub(lambda m: f"{m[1]} {_EGG_SIZES[m[2].upper()]} {m[3]}", text)
+    text = plainly(_LARGE_EGGS.sub(lambda m: f"{m[1]} {_EGG_SIZES[m[2].upper()]} {m[3]}", text))
     return (
         _from_a_tin(text)
         or _of_eggs(text)
         or _parts_of_a_fruit(text)
-        or _shared(text)
+        or each_of_several(text)
         or _summed(text)
         or _both_to_serve(text)
         or [text]
@@ -146,6 +148,8 @@ def _of_eggs(text: str) -> list[str] | None:
 
 def _parts_of_a_fruit(text: str) -> list[str] | None:
     """Read "zest and juice of 1 lemon" and "1 lemon, juice and zest" as one statement for each part."""
+    if told := zest_and_part_juice(text):
+        return told
     if halves := _ZESTED_AND_PART_JUICED.match(text):
         return [f"{halves['count']} {halves['food']} zest", f"{halves['part']} {halves['food']} juice"]
     if measured := _ZEST_OF_AND_JUICE.match(text):
@@ -194,13 +198,6 @@ _BOTH_TO_SERVE = re.compile(
     r"^(?P<one>[a-z]+(?: [a-z]+)?) (?:and|&) (?P<two>[a-z]+(?: [a-z]+)?),? (?P<use>(?:to|for) (?:serve|serving|decorate|finish|garnish|dust|top|topping))$",
     re.I,
 )
-
-
-def _shared(text: str) -> list[str] | None:
-    """Read "1 tsp each of salt and cinnamon"."""
-    if shared := _EACH.match(text):
-        return [f"{shared['amount']} {shared['one']}", f"{shared['amount']} {shared['two']}"]
-    return None
 
 
 def _summed(text: str) -> list[str] | None:
@@ -346,7 +343,7 @@ class _Statement:
         self.asides = kept
 
     def _takes_aside(self, aside: str) -> bool:
-        if not ONE.search(aside) or _MADE_OF.search(aside) or _IN_PARTS.search(aside):
+        if not ONE.search(aside) or _MADE_OF.search(aside) or _IN_PARTS.search(aside) or _ON_CONDITION.search(aside):
             return False
         # "(about 3 carrots / 220 g)": the part that measures.
         parts = [aside, *_OR_ELSE.split(aside)[1:]]
@@ -379,6 +376,8 @@ class _Statement:
             self.sums[0] = replace(self.sums[0], size=size[1].lower().replace("-", " "))
 
 
+# "(1/2 cup if you like it less sweet)": another amount for another cake.
+_ON_CONDITION = re.compile(r"\b(?:if|for (?:a )?(?:less|more|sweeter|lighter|extra)|would do|will do|unless)\b", re.I)
 # "(3/4 cup + 1/4 cup)", "(50 g and 100 g)": what is used at a time.
 _IN_PARTS = re.compile(r"^\s*[\d½⅓⅔¼¾⅛][^+&]*(?:\+|&|\band\b|\bthen\b)\s*[\d½⅓⅔¼¾⅛]", re.I)
 _OR_ELSE = re.compile(r"\s*[/,;]\s+|\s+or\s+(?=(?:about\s+)?\d+\s*(?:g|kg|oz|lbs?)\b)", re.I)
@@ -426,6 +425,10 @@ def _more_amounts(text: str, at: int, sums: list[Amount], also: list[Amount]) ->
             also.extend(also_here)
             at = end_of
             continue
-        (sums if join["sum"] else also).append(amount)
+        if join["less"]:
+            # "2 cups minus 2 tbsp flour"
+            sums.append(replace(amount, low=-amount.high, high=-amount.low))
+        else:
+            (sums if join["sum"] else also).append(amount)
         at = end
     return at

@@ -152,10 +152,14 @@ def _run_on(raw: str) -> list[str]:
         parts := _split(text[dashed.end() :])
     ) > 1:
         return [f"{dashed[1]}:", *parts]
+    if (shouted := re.match(r"^([A-Z][A-Z]+(?:[ &/][A-Z]+){0,3})\s+(?=[\d½¼¾⅓⅔])", text)) and len(
+        parts := _split(text[shouted.end() :])
+    ) > 1:
+        return [f"{shouted[1]}:", *parts]  # "PASTRY 200 g plain flour, 100 g butter"
     if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
         prefix, rest = named[1], text[named.end() :]
         if _FOR_THE_END.fullmatch(prefix) and len(rest.split()) <= LONGEST_NAME and not re.search(r"[\d.]", rest):
-            return [f"{prefix}:", rest]
+            return [f"{prefix}:", *re.split(r"\s+(?:and|&)\s+|,\s*", rest)]
         if bare := _bare_foods(rest):
             return [f"{prefix}:", *bare]
         if len(_split(rest)) < 2 and not (prefix.lower() in word_list("component") and _begins_food(rest)):
@@ -165,7 +169,7 @@ def _run_on(raw: str) -> list[str]:
 
 
 # "Top: 1 cup cream": a part, and no "Top with cream".
-_HEADED = re.compile(r"[^\W\d_]+:\s+[\d½¼¾⅓⅔]")
+_HEADED = re.compile(r"[^\W\d_]+:\s+[\d½¼¾⅓⅔]|[A-Z]{3,}\s+[\d½¼¾⅓⅔]")
 # "To decorate: writing icing": what the part is for, and its one food.
 _FOR_THE_END = re.compile(r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz)(?:e|ing)?", re.I)
 LONGEST_NAME = 4

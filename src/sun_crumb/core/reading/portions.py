@@ -15,6 +15,7 @@ from sun_crumb.core.reading.counts import (
     MEASURE_AFTER,
     MOST,
     NUMBER,
+    OF_A_SIZE,
     Count,
     counting_words,
     kind_of,
@@ -28,12 +29,12 @@ from sun_crumb.core.reading.records import Portions
 _CUES = (
     (
         "sure",
-        r"\b(?:serv(?:es|e|ings?)(?!\s+size)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|sufficient\s+for|"
+        r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|sufficient\s+for|"
         r"for\s+a\s+(?:crowd|party|group|table|gathering)\s+of|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|osoby|os[oó]b)\b))",
     ),
     (
         "made",
-        r"\b(?:makes?|mak(?:ing)|yields?|yielding|gives?|produces?|quantity|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:get|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b)|comes?\s+to|bakes?\s+up\s+(?:to|into))\b",
+        r"\b(?:makes?|mak(?:ing)|yields?|yielding|gives?|produces?|quantity|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b)|comes?\s+to|bakes?\s+up\s+(?:to|into))\b",
     ),
     (
         "cut",
@@ -42,7 +43,12 @@ _CUES = (
 )
 _CUE = re.compile("|".join(f"(?P<{name}>{pattern})" for name, pattern in _CUES), re.I)
 # What may stand between a cue and its number.
-_BETWEEN = re.compile(r"^\s*(?:[:=\-–—|]|is|are|up|out|you|of)?\s*(?:an?\s+(?:batch|lot|total)\s+of\s+)?", re.I)
+_BETWEEN = re.compile(
+    r"^\s*(?:[:=\-–—|]|is|are|up|out|you|of)?\s*(?:an?\s+(?:batch|lot|total)\s+of\s+|an?\s+(?:crowd|party|family|group)\s*[(,:]\s*)?",
+    re.I,
+)
+# "Bars: 16 | Pan: 8x8": the noun in front of its number.
+_NOUN_FIRST = re.compile(r"(?:^|[|·•;,(])\s*([^\W\d_]+)\s*[:=]\s*(?=[\d~])")
 _JOIN = re.compile(
     r"^(?:\s*(?:[,;(\[/=–—-]|(?:or|and|i\.e\.|that is|of|in(?:to)?|cut\s+in(?:to)?|cuts\s+in(?:to)?|sliced\s+in(?:to)?|each|which|serves|makes|gives|enough\s+for)\b))+\s*",
     re.I,
@@ -69,6 +75,15 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
             counts, end = [before], cue.end()
         if counts and (stated := _stated(kind, counts, text[cue.start() : end].strip(" ,;(["), base)):
             found.append(stated)
+    for named in _NOUN_FIRST.finditer(text):
+        noun = named[1].lower()
+        if (
+            not _CUE.fullmatch(noun)
+            and kind_of(noun) in ("piece", "person")
+            and (count := read_count(text, named.end()))
+        ):
+            counted = replace(count, noun=singular(noun), kind=kind_of(noun))
+            found.append(Stated(counted, "", base, text[named.start() : count.end].strip(" |·•;,(")))
     return found
 
 
@@ -123,10 +138,16 @@ _EACH_ONE = re.compile(r"^\s*(?:each|apiece|(?:per|a)\s+(?:loaf|cake|tin|tray|pa
 _OF_ONE = re.compile(r"\s*(?:each|apiece|per\b|a\s+head)\b", re.I)
 
 
+# "1 9x13 pan": one of a size.
+_A_TIN_OF = re.compile(r"(?:1|one|a)\s+\d{1,2}(?=\s*(?:x|×|by)\s*\d)", re.I)
+
+
 def _measured(text: str, at: int) -> int:
     """Return where a quantity that is no number of portions ends ("about 350 ml", "a 20 cm"), or 0."""
     at = skip(text, at, counting_words("about") | {"a", "an"})
-    found = re.compile(r"\d+(?:[.,]\d+)?").match(text, at)
+    if (some := NUMBER.match(text, at)) and OF_A_SIZE.match(text, some.end()):
+        return 0
+    found = _A_TIN_OF.match(text, at) or re.compile(r"\d+(?:[.,]\d+)?").match(text, at)
     if not found:
         return 0
     unit = MEASURE_AFTER.match(text[found.end() :])
@@ -228,13 +249,27 @@ _SHARED_OUT = re.compile(
     re.I,
 )
 _CUT_WHOLE = re.compile(
-    r"\b(?:cuts?|slices?|divides?|portion|mark|score)\s+(?:it|them|the\s+(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread)\s+)?\s*"
+    r"\b(?:cuts?|slices?|divides?|portion|mark|score)\s+(?:nicely\s+|neatly\s+|easily\s+|cleanly\s+)?(?:it|them|the\s+(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread)\s+)?\s*"
     r"(?:up\s+)?(?:into|in)\s+(?P<rest>.{1,60})",
     re.I,
 )
 # "fill, roll up and cut 12 rolls": the pieces themselves are named.
 _CUT_OUT = re.compile(
     r"\b(?:cut|slice|stamp out|cut out)\s+(?P<rest>(?:\d{1,2}|ten|twelve|sixteen|twenty)\s+(?!cm|inch|mm|in\b)\w+.{0,20})",
+    re.I,
+)
+_DROPPED = re.compile(
+    r"\b(?:drop|dollop|scoop|spoon|place|put|arrange|make|shape|form|roll|pipe)\w*\s+(?:out\s+)?(?:about\s+|around\s+)?(?P<rest>\d{1,2}\s+(?:\w+\s+)?(?:spoonfuls|mounds|heaps|blobs|dollops|balls|rounds|logs|circles|discs)\b)",
+    re.I,
+)
+# A tin with so many holes makes so many, if all is filled.
+_HOLES = re.compile(
+    r"\b(?P<rest>\d{1,2})[- ](?:hole|cup|cavity|case)s?\s+(?:\w+[- ])?(?:muffin|cupcake|bun|fairy|madeleine|mince pie|tartlet|doughnut|donut|friand)",
+    re.I,
+)
+# "cut into 3 x 5 pieces", "a 4 by 6 grid"
+_GRID = re.compile(
+    r"\b(?:cut|slice|divide|mark|score)\w*\b[^.;]{0,40}?\b(?:in|into)\s+(?:an?\s+)?(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})\s*(?!cm|inch|in\b|mm|\")(\w+)",
     re.I,
 )
 _SHAPED = re.compile(r"\b(?:roll|shape|form|make)\w*\b[^.;]{0,30}?\b(?:into|in)\s+(?P<rest>.{1,50})", re.I)
@@ -249,7 +284,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     for stated in said_so:
         cue = stated.text.lower()
         if (
-            re.match(r"(?:serv|feed|enough|makes|yield|sufficient|gives|portion)", cue)
+            re.match(r"(?:serv|feed|enough|makes|yield|sufficient|gives|portion|(?:i|we|you)\b)", cue)
             and stated.count
             and stated.count.kind != "whole"
         ):
@@ -263,11 +298,22 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
     if (alone := bare_count(sentence)) and alone.count and alone.count.kind == "piece":
         return Stated(alone.count, alone.whole, 0.9, alone.text)  # "10 bars."
+    if (
+        (grid := _GRID.search(sentence))
+        and is_late
+        and (grid[3].lower() == "grid" or kind_of(grid[3].lower()) == "piece")
+    ):
+        many = int(grid[1]) * int(grid[2])
+        return Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.85, grid[0].strip())
+    if holes := _HOLES.search(sentence):
+        many = int(holes["rest"])
+        return Stated(Count(many, many, "piece", "piece", 0), "", 0.35, holes[0]) if many >= 4 else None
     for pattern, trust in (
         (_CUT_WHOLE, 0.85 if is_late else 0.0),
         (_CUT_OUT, 0.85),
         (_SHARED_OUT, 0.4),
         (_SHAPED, 0.4),
+        (_DROPPED, 0.4),
     ):
         found = pattern.search(sentence)
         count = read_count(found["rest"]) if found else None
@@ -275,13 +321,13 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
             continue
         # "cut into 24." tells a number, and nothing follows it.
         rest = re.sub(
-            r"^\W*(?:big|small|large|good|equal|even)?\W*(?:or\s+\d+\s*(?:small|large|little|big)\w*)?\W*(?:(?:while|when|once|if|as soon as|before)\b.*)?$",
+            r"^\W*(?:big|small|large|good|equal|even)?\W*(?:or\s+\d+\s*(?:small|large|little|big)\w*)?\W*(?:(?:while|when|once|if|as soon as|before|to serve|for serving)\b.*)?$",
             "",
             found["rest"][count.end :],
             flags=re.I,
         )
         is_number = pattern is _CUT_WHOLE and not count.kind and not re.search(r"\w", rest)
-        if count.kind == "piece" or is_number:
+        if count.kind == "piece" or is_number or pattern is _DROPPED:
             return Stated(count, "", trust, found[0].strip()[:80])
     # "Makes three 8 x 4-inch loaves."
     return next(

@@ -180,6 +180,11 @@ def _drafts(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[_Draft
         holder = " tinned" if is_tinned and index.is_ambiguous(parsed.name) else ""
         candidates = index.match(parsed.name, parsed.preparation + holder)
         candidates = _told_apart(parsed, candidates, index.doubtful_by_count(parsed.name), pantry)
+        is_bare_tin = is_tinned and parsed.sums[0].unit in ("tin", "can")
+        if is_bare_tin and candidates and pantry[candidates[0].ingredient].measure(parsed.sums[0].unit or "") is None:
+            # "1 tin pears in juice": the tinned food, where the fresh one comes in no tin.
+            tinned = index.match(f"tinned {parsed.name}", parsed.preparation)
+            candidates = tinned if is_sure(tinned) else candidates
         if len(candidates) == 0 and parsed.sums and not parsed.name and parsed.sums[0].unit:
             # "a stick" of nothing: the unit word may be the food's own name ("2 cloves").
             candidates = index.match(parsed.sums[0].text)
@@ -286,7 +291,9 @@ def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
         alternatives=parsed.alternatives,
         line=piece.number,
     )
-    absurd = next((a for a in (*parsed.sums, *parsed.also) if is_absurd(a)), None)
+    # What is taken off again ("minus 2 tbsp") is negative, and never first.
+    told = (*parsed.sums[:1], *(a for a in parsed.sums[1:] if a.low > 0), *parsed.also)
+    absurd = next((a for a in told if is_absurd(a)), None)
     if absurd is not None:
         return replace(
             base,

@@ -152,7 +152,7 @@ def is_heading_form(raw: str, text: str) -> bool:
         return not _USES.search(named[1])
     if found := FOR_THE.match(text.strip(" :")):
         return stripped.endswith(":") or not _USES.search(found[1])
-    if stripped.endswith((":", " -", " –", " —")) or stripped.startswith(("#", "==", "--", "~")):
+    if stripped.endswith((":", " -", " –", " —")) or re.match(r"#|==|--|~(?!\s*\d)", stripped):
         return True
     return text.isupper() and len(words) <= 5 and not re.search(r"\d", text)
 
@@ -185,8 +185,8 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
 
 def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
     kind = heading_kind(text)
-    if re.search(r"\bfor\s+\w+ing$", text):
-        return set()  # "icing sugar, for dusting"
+    if re.search(r"\bfor\s+\w+ing$|,\s*to\s+(?:serve|finish|decorate|dust|sprinkle|glaze|garnish)$", text):
+        return set()  # "icing sugar, for dusting"; "shortbread, to serve"
     found: set[str] = {f"heading_{kind}"} if kind and kind != "stage" else set()
     if aside := _OPTIONAL_PART.match(text):
         # "Glaze (optional)"

@@ -14,8 +14,11 @@ _CELSIUS = re.compile(r"(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|
 _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
 _BARE = re.compile(r"\b(?:oven|preheat|bakes?)\b[^\n]{0,40}?\b(\d{3})\s*(?:°|º|degrees)?", re.I)
 _BARE_BEFORE = re.compile(r"\b(\d{3})\s*(?:°|º|degrees?)?\s*oven\b", re.I)
-_BARE_FAN = re.compile(r"\b\d{3}\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b", re.I)
-_GAS = re.compile(r"\b(?:gas(?:\s*mark)?|regulo)\s*(\d{1,2}|¼|½)|\bmark\s*([1-9]|¼|½)(?=\s*(?:[,.;:)]|for\b|$))", re.I)
+_DEGREES = re.compile(r"\b(\d{3})\s*(?:°|º|degrees)(?!\s*[CF]\b)", re.I)
+_BARE_FAN = re.compile(r"\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b", re.I)
+_GAS = re.compile(
+    r"\b(?:gas(?:\s*mark)?|regulo|gm)\s*(\d{1,2}|¼|½)|\bmark\s*([1-9]|¼|½)(?=\s*(?:[,.;:)]|for\b|$))", re.I
+)
 # How ovens without figures were told, the longest words first [°C] (common practice).
 _IN_WORDS = (
     ("very slow", 120),
@@ -124,7 +127,7 @@ _BEGUN = re.compile(
 # A sentence that heats an oven, and one whose temperature is that of a pan, a syrup, a custard, of oil or of the thing itself.
 _SENTENCES = re.compile(r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|\n")
 _OVEN_WORDS = re.compile(
-    r"\boven\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\broast|\bgas(?:\s*mark)?\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
+    r"\boven\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\broast|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
     re.I,
 )
 _NO_OVEN = re.compile(
@@ -155,9 +158,7 @@ def _setting(text: str, *, is_oven: bool) -> Oven | None:
     if plain is None and fan is None:
         plain, fan = _fahrenheit(text)
     if plain is None and fan is None and is_oven:
-        plain = _gas_or_bare(text)
-        if plain is not None and _BARE_FAN.search(text):
-            plain, fan = None, plain
+        plain, fan = _gas_or_bare(text)
     if plain is None and fan is None:
         return None
     if not is_oven and (_NO_OVEN.search(_of_the_heat(text)) or not 120 <= (plain or fan or 0) <= 260):
@@ -190,19 +191,21 @@ def _fahrenheit(text: str) -> tuple[float | None, float | None]:
     for match in _FAHRENHEIT.finditer(text):
         if 170 <= float(match[1]) <= 550:
             value = _from_fahrenheit(float(match[1]))
-            is_fan = _FAN_AFTER.match(text[match.end() : match.end() + 14])
+            before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 14]
+            is_fan = _FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1])
             return (None, value) if is_fan else (value, None)
     return None, None
 
 
-def _gas_or_bare(text: str) -> float | None:
-    """Return a gas mark, or a bare number beside the oven, in °C."""
+def _gas_or_bare(text: str) -> tuple[float | None, float | None]:
+    """Return a gas mark, or a bare number beside the oven, in °C: plain or fan."""
     if (gas := _GAS.search(text)) and (mark := gas[1] or gas[2]) in GAS_MARK_C:
-        return float(GAS_MARK_C[mark])
-    if bare := _BARE.search(text) or _BARE_BEFORE.search(text):
-        value = float(bare[1])
-        return _from_fahrenheit(value) if value >= 275 else value if value >= 100 else None
-    return None
+        return float(GAS_MARK_C[mark]), None
+    if bare := _BARE.search(text) or _BARE_BEFORE.search(text) or _DEGREES.search(text):
+        degrees = float(bare[1])
+        value = _from_fahrenheit(degrees) if degrees >= 275 else degrees if degrees >= 100 else None
+        return (None, value) if _BARE_FAN.match(text, bare.end(1)) else (value, None)
+    return None, None
 
 
 def _from_fahrenheit(degrees: float) -> float:

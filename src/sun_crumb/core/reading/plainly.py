@@ -1,0 +1,85 @@
+"""Ways of writing a line that say the same as a plainer one: put into the plainer words before the line is taken apart."""
+
+from __future__ import annotations
+
+import re
+
+_AMOUNT = r"(?:\d+(?:[.,/]\d+)?|[½⅓⅔¼¾]|an?|one|two|three|four)"
+_HOLDERS = r"(?:pots?|tubs?|cartons?|bottles?|punnets?|jars?|packs?|packets?|pouch(?:es)?|bags?|bars?|blocks?|boxes|box|bricks?)"
+_CITRUS = r"(?P<food>lemon|lime|orange|clementine|mandarin|grapefruit)s?"
+
+# Each is a pattern and what stands in its place, in this order.
+_PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
+    # "300ml pot double cream": what it is sold in says nothing more.
+    (re.compile(rf"^(\d+(?:[.,]\d+)?\s*(?:g|kg|ml|cl|l|oz)\.?)\s+{_HOLDERS}\s+(?:of\s+)?(?=[a-z])", re.I), r"\1 "),
+    # "3x eggs", "Eggs x 3"
+    (re.compile(r"^(\d{1,2})\s*[x×]\s+(?=[a-z])", re.I), r"\1 "),
+    (re.compile(r"^([A-Za-z][A-Za-z ]+?)\s*[x×]\s*(\d{1,2})$"), r"\2 \1"),
+    # Ginger that is grated, or comes as a piece, is the fresh root.
+    (
+        re.compile(r"\b(?:freshly\s+)?(?:grated|minced|finely chopped)\s+(?:root\s+)?ginger\b(?! root)", re.I),
+        "fresh ginger, grated",
+    ),
+    (re.compile(r"\b(piece|knob|thumb|inch|cm)\b(.{0,20}?\bof\s+)ginger\b", re.I), r"\1\2fresh ginger"),
+    # "4 mangoes (about 2 kg whole; 1.2 kg flesh)": what is eaten counts.
+    (
+        re.compile(
+            r"\([^()]*?\b\d[\d.,]*\s*(?:kg|g|oz|lbs?)\s+(?:whole|unpeeled|gross|unprepared|with\s+\w+)\b\s*[;,/]\s*((?:about\s+)?\d[\d.,]*\s*(?:kg|g|oz|lbs?)\s+(?:flesh|peeled|prepared|net|edible)[^()]*)\)",
+            re.I,
+        ),
+        r"(\1)",
+    ),
+    # "1 x 400 g tin chickpeas, drained (240 g drained weight)": what is left counts.
+    (
+        re.compile(
+            rf"^(?:{_AMOUNT}\s*[x×]?\s*)?(?:\(?\d[\d.,]*\s*(?:g|kg|oz)\)?\s*)?(?:tins?|cans?|jars?)\s+(?:of\s+)?([^()]+?),?\s*(?:drained\s*)?\((?:about\s+|or\s+)?(\d[\d.,]*\s*(?:g|oz))\s+(?:drained(?:\s+weight)?|when drained)\)",
+            re.I,
+        ),
+        r"\2 \1 (drained weight)",
+    ),
+)
+_ZEST_AND_PART = re.compile(
+    rf"^(?:(?:finely\s+)?grated\s+)?zest\s+(?:of\s+)?(?P<count>\d+|one|an?|two)\s+(?:unwaxed\s+|large\s+|small\s+)?{_CITRUS}\s*(?:,|and|&|\+|plus)\s*(?:the\s+)?juice\s+(?:of\s+)?(?P<part>half|½|1/2|a half|one|1|a quarter|¼|\d)(?:\s+(?:of\s+)?(?:it|them|an?\s+)?(?:lemon|lime|orange)?s?)?$",
+    re.I,
+)
+_HALF = {"half": "1/2", "a half": "1/2", "a quarter": "1/4"}
+_SPICES = re.compile(r"\b(?:cinnamon|nutmeg|cloves?|allspice|mace|cardamom|mixed spice)\b", re.I)
+_EACH = re.compile(
+    r"^(?P<amount>.{1,24}?)\s+(?:each|of each)\s*(?:of\s+|:\s*)?(?:ground\s+)?(?P<foods>[a-z][a-z ,&-]+)$", re.I
+)
+
+
+def plainly(text: str) -> str:
+    """Return *text*, one ingredient line, in plainer words of the same meaning.
+
+    Examples
+    --------
+    >>> plainly("300ml pot double cream")
+    '300ml double cream'
+    >>> plainly("Eggs x 3")
+    '3 Eggs'
+    """
+    for pattern, instead in _PLAIN:
+        text = pattern.sub(instead, text, count=1)
+    return text
+
+
+def zest_and_part_juice(text: str) -> list[str] | None:
+    """Read "zest 1 lemon + juice of half": two statements, or None."""
+    if not (found := _ZEST_AND_PART.match(text)):
+        return None
+    part = found["part"].lower()
+    return [f"{found['count']} {found['food']} zest", f"{_HALF.get(part, part)} {found['food']} juice"]
+
+
+def each_of_several(text: str) -> list[str] | None:
+    """Read "1/2 tsp each: cinnamon, nutmeg, cloves": a statement for each, or None."""
+    if not (found := _EACH.match(text)):
+        return None
+    foods = [part.strip() for part in re.split(r"\s*(?:,|&|\band\b)\s*", found["foods"]) if part.strip()]
+    if len(foods) < 2:
+        return None
+    if _SPICES.search(found["foods"]):
+        # Beside other spices ginger is the ground one.
+        foods = ["ground ginger" if food.lower() == "ginger" else food for food in foods]
+    return [f"{found['amount']} {food}" for food in foods]

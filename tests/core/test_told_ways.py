@@ -1,0 +1,56 @@
+"""Portions, ovens and amounts in the many ways that they are told (common practice, no published source)."""
+
+from __future__ import annotations
+
+import unittest
+
+from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.reading import Reading, read_recipe
+from tests.core.told_ways import AT_THE_END, LINES, OVENS, UNDER_THE_TITLE
+
+FOODS = "200 g flour\n100 g sugar\n100 g butter\n2 eggs\n"
+BAKED = "Mix and bake at 180C for 20 minutes."
+
+
+def read(text: str) -> Reading:
+    return read_recipe(text, shipped_pantry())
+
+
+class ToldWays(unittest.TestCase):
+    def test_portions(self) -> None:
+        texts = [(f"Plain bake\n{said}\n\n{FOODS}\n{BAKED}\n", said, count) for said, count in UNDER_THE_TITLE]
+        texts += [(f"Plain bake\n\n{FOODS}\n{BAKED} {said}\n", said, count) for said, count in AT_THE_END]
+        for text, said, count in texts:
+            with self.subTest(said):
+                found = read(text).portions
+                self.assertEqual(found.count if found else None, count)
+
+    def test_ovens(self) -> None:
+        for said, celsius, is_fan in OVENS:
+            with self.subTest(said):
+                oven = read(f"Plain bake\nServes 8\n\n{FOODS}\nMix it all. {said}\n").oven
+                if celsius is None or oven is None:
+                    self.assertEqual(oven, celsius)
+                else:
+                    self.assertAlmostEqual(oven.temperature_c, celsius, delta=3)
+                    self.assertEqual(oven.is_fan, is_fan)
+
+    def test_lines(self) -> None:
+        for row in LINES.strip().splitlines():
+            line, _, wanted = row.partition("|")
+            with self.subTest(line):
+                told = read(f"Simple cake\nServes 8\n\n7 g desiccated coconut\n{line}\n\nMix and bake.\n").lines
+                found = [one for one in told if one.ingredient and "desiccated" not in one.text]
+                words = wanted.split()
+                grams: dict[str, float] = {}
+                for one in found:
+                    grams[one.ingredient or ""] = grams.get(one.ingredient or "", 0.0) + (one.grams or 0.0)
+                self.assertEqual(list(grams), words[::2])
+                for food, weight in zip(words[::2], words[1::2], strict=True):
+                    if weight != "?":
+                        self.assertAlmostEqual(grams[food], float(weight), delta=0.1 * float(weight) + 0.3)
+                        self.assertTrue(all(one.status == "ok" for one in found))
+
+
+if __name__ == "__main__":
+    unittest.main()

@@ -1,0 +1,257 @@
+"""Ways of telling portions, ovens and amounts, each in a recipe of its own: written down first, then mended for."""
+
+from __future__ import annotations
+
+# What stands under the title, and the number of portions (None: none is told).
+UNDER_THE_TITLE: tuple[tuple[str, int | None], ...] = (
+    ("Bars: 16 | Pan: 8x8", 16),
+    ("Number of servings: 9", 9),
+    ("Servings 8", 8),
+    ("Serving size: 1 slice, servings: 10", 10),
+    ("Yields 2 dozen cookies", 24),
+    ("~ 30 biscuits", 30),
+    ("[serves 5]", 5),
+    ("Portions – 6", 6),
+    ("For 4 persons", 4),
+    ("4 pers.", 4),
+    ("Quantity: 24", 24),
+    ("Makes a dozen", 12),
+    ("makes one 20 cm cake, 8 slices", 8),
+    ("Makes 1 loaf", None),
+    ("Makes enough for 12 cupcakes", 12),
+    ("Feeds 10", 10),
+    ("feeds a crowd (20)", 20),
+    ("Serves: 6 to 8", 6),
+    ("MAKES APPROX. 18", 18),
+    ("Yield: 1 9x13 pan (24 bars)", 24),
+    ("12 muffins", 12),
+    ("16 squares", 16),
+    ("Prep: 15 min  Bake: 30 min  Serves: 8", 8),
+    ("Difficulty: easy | 8 servings | 45 min", 8),
+    ("Serves 8, prep 10 min, cook 30 min", 8),
+    ("Makes about 3 dozen small cookies", 36),
+    ("(12 pieces)", 12),
+    ("Makes: 10 large or 14 small", 10),
+    ("Gives 6 generous helpings", 6),
+    ("Serves eight", 8),
+    ("SERVES 12 PEOPLE", 12),
+    ("Recipe yield: 20 cookies", 20),
+    ("Servings: 12 slices", 12),
+    ("Serving: 4", 4),
+    ("Portionen: 12", 12),
+    ("For 6", 6),
+    ("Makes 4 ramekins", 4),
+    ("Makes 2 x 450 g loaves (10 slices each)", 20),
+    ("Makes 6 tartlets", 6),
+    ("Makes 750 ml, 6 servings", 6),
+    ("cuts into 9 generous squares", 9),
+    ("enough for 8-10 people", 8),
+    ("Makes 24-26", 24),
+    ("2 servings", 2),
+    ("Servings per batch: 15", 15),
+    ("12 slices, 210 kcal each", 12),
+    ("Total servings: 14", 14),
+)
+# How the method ends.
+AT_THE_END: tuple[tuple[str, int | None], ...] = (
+    ("10-12 slices.", 10),
+    ("Makes 12.", 12),
+    ("Cut into 16 bars.", 16),
+    ("Slice into 10 to serve.", 10),
+    ("Divide between 4 glasses and chill.", 4),
+    ("Pour into six ramekins.", 6),
+    ("Roll into 20 balls.", 20),
+    ("This makes enough for 8.", 8),
+    ("I usually get 15 out of this.", 15),
+    ("Cut into 3 x 5 pieces.", 15),
+    ("Serves about 6 hungry people.", 6),
+    ("Cuts nicely into 8.", 8),
+    ("Drop 24 spoonfuls on a tray.", 24),
+    ("Makes one cake of 12 portions.", 12),
+    ("Spoon into a 12-hole muffin tin and bake 20 min.", 12),
+    ("Will keep 5 days in a tin.", None),
+    ("Chill for 2 to 3 hours.", None),
+    ("Bake for 25 to 30 minutes.", None),
+    ("Best within 3 days.", None),
+    ("Cut 8 rounds with a 6 cm cutter.", 8),
+)
+# A sentence of the method, and the oven: °C and whether it is a fan's (None: it tells none).
+OVENS: tuple[tuple[str, float | None, bool | None], ...] = (
+    ("Oven 180 (160 fan).", 180, False),
+    ("Heat the oven to 180/160 fan.", 180, False),
+    ("Preheat to 180°C (fan 160°C).", 180, False),
+    ("Bake at 160C fan.", 160, True),
+    ("Bake at 350.", 176.7, False),
+    ("Preheat oven to 350°F/180°C/Gas 4", 177, False),
+    ("180 degrees, middle shelf, 30 minutes", 180, False),
+    ("Gas mark 4, 30 min.", 180, False),
+    ("GM 5 for 20 mins", 190, False),
+    ("Oven 200°C top and bottom heat", 200, False),
+    ("Bake 325 for an hour", 163, False),
+    ("Bake in a hot oven 15 minutes", 220, False),
+    ("Fan oven 170°C", 170, True),
+    ("170 fan / 190 conventional", 190, False),
+    ("Set the oven at 175", 175, False),
+    ("Bake at 375 degrees for 10 to 12 minutes", 190, False),
+    ("Place in a cold oven, set to 300F, bake 1 hour", 149, False),
+    ("Heat oil to 180C and fry", None, None),
+    ("Cook the custard to 82C", None, None),
+    ("Boil the syrup to 118C", None, None),
+    ("Bake at 180C/350F for 30 min, then lower to 150C/300F", 180, False),
+    ("Convection 325°F", 163, True),
+    ("Bake @ 400", 204, False),
+    ("Heat oven to 190c.", 190, False),
+)
+# A line, and the foods with their grams, in order ("?": none can be told).
+LINES = r"""
+300ml pot double cream|double_cream 302
+250g tub mascarpone|mascarpone 250
+1 x 300ml carton double cream|double_cream 302
+150ml tub soured cream|sour_cream 144
+200g bar dark chocolate|dark_chocolate_70 200
+1 bar (100g) dark chocolate, chopped|dark_chocolate_70 100
+2 x 100g bars milk chocolate|milk_chocolate 200
+397g can condensed milk|condensed_milk 397
+1 can (14 oz) sweetened condensed milk|condensed_milk 397
+1 14-oz can sweetened condensed milk|condensed_milk 397
+one 14 ounce can sweetened condensed milk|condensed_milk 397
+1 (13.5 oz) can full fat coconut milk|coconut_milk_tinned 383
+400ml tin coconut milk|coconut_milk_tinned 383
+2 8-oz packages cream cheese|cream_cheese 454
+8 oz. block cream cheese|cream_cheese 227
+1 package (8 ounces) cream cheese, softened|cream_cheese 227
+1 pkg. (3.4 oz.) instant vanilla pudding mix|pudding_mix 96
+zest 1 lemon + juice of half|lemon_zest 5 lemon_juice 22
+zest of 1 lemon and juice of 1/2|lemon_zest 5 lemon_juice 22
+grated zest and juice of 1 orange|orange_zest 6 orange_juice 80
+juice and zest of 1 lime|lime_juice 30 lime_zest 3
+finely grated zest of 2 unwaxed lemons|lemon_zest 10
+1 lemon, zested and juiced|lemon_zest 5 lemon_juice 45
+1 lemon, juice only|lemon_juice 45
+1 orange, zest only|orange_zest 6
+2 limes, juiced|lime_juice 60
+juice of 1 lemon (about 3 tbsp)|lemon_juice 46
+3 tbsp lemon juice (1 lemon)|lemon_juice 46
+squeeze lemon juice|lemon_juice 5
+20 g butter for the dish|butter 20
+1 tbsp butter for the tin|butter 14
+butter, for greasing|butter ?
+15g butter, plus extra for greasing|butter 15
+4 ripe mangoes (about 2 kg whole; 1.2 kg flesh)|mango 1200
+3 bananas (about 300g peeled weight)|banana 300
+300g peeled bananas (about 3)|banana 300
+4 apples (600 g), peeled, cored and sliced|apple 600
+2 large Bramley apples, about 450g|apple 450
+500g apples, peeled weight|apple 500
+1/2 cup sugar, or to taste|white_sugar 100
+2-3 tbsp milk, as needed|milk 38
+up to 2 tbsp milk|milk 31
+1 cup + 2 tablespoons flour|plain_flour 141
+1 cup plus 2 Tbsp all-purpose flour|plain_flour 141
+2 cups minus 2 tablespoons flour|plain_flour 234
+scant 1/2 cup honey|honey 160
+heaped tsp cinnamon|cinnamon 3.5
+1 level tsp baking powder|baking_powder 4.6
+a knob of butter|butter 15
+a good pinch of salt|salt 0.4
+two pinches of salt|salt 0.7
+a few drops of almond extract|almond_extract 0.2
+1 stick butter|butter 113
+1 1/2 sticks (12 tbsp) unsalted butter|butter 170
+1/2 stick of butter|butter 57
+6 oz (1 cup) chocolate chips|chocolate_chips 170
+6 ounces/170 grams dark chocolate|dark_chocolate_70 170
+1/2 pound butter|butter 227
+1 lb. strawberries, hulled|strawberry 454
+1lb 2oz plain flour|plain_flour 510
+1 pint double cream|double_cream 570
+1/2 pint milk|milk 290
+2 fl oz water|water 57
+5 cl rum|rum 47
+3 Tbs. cocoa|cocoa 16
+2T sugar|white_sugar 25
+1t vanilla|vanilla 4.2
+2 tablesp. honey|honey 43
+2 dessertspoons honey|honey 28
+1 large egg + 1 yolk|egg 50 egg_yolk 17
+2 eggs plus 2 egg yolks|egg 100 egg_yolk 34
+whites of 3 eggs|egg_white 99
+3 eggs, separated|egg 150
+1 egg, beaten, for glazing|egg 50
+1 medium egg white|egg_white 30
+yolks from 4 large eggs|egg_yolk 68
+100g walnuts or pecans|walnuts 100
+100g chopped nuts (walnuts, pecans or almonds)|walnuts 100
+80 g sugar + 1 tbsp for the dish|white_sugar 93
+100g caster sugar, plus 2 tbsp for sprinkling|caster_sugar 125
+1/4 cup milk (dairy or non-dairy)|milk 61
+120 ml (1/2 cup) buttermilk|buttermilk 122
+240g/8½oz plain flour|plain_flour 240
+1 tsp each cinnamon and ginger|cinnamon 2.6 ginger_ground 1.8
+1/2 tsp each: cinnamon, nutmeg, cloves|cinnamon 1.3 nutmeg 1.1 cloves 1.05
+salt|salt ?
+Pinch salt and 1 tsp vanilla|salt 0.35 vanilla 4.2
+1 tsp vanilla extract and a pinch of salt|vanilla 4.2 salt 0.35
+200g (7oz) stoned dates|medjool_date 200
+1 cup dates, soaked in hot water 10 min, drained|medjool_date 150
+1 tbsp ground flaxseed + 3 tbsp water|ground_flax 6.5 water 45
+1 flax egg (1 tbsp flax + 3 tbsp water)|flax_egg 52
+125 ml / 1/2 cup coconut oil, melted|coconut_oil 115
+1/2 cup coconut oil, melted and cooled|coconut_oil 109
+1 vanilla bean, split|vanilla_pod 3
+seeds from 1 vanilla pod|vanilla_pod 3
+1 sheet ready-rolled puff pastry (320g)|puff_pastry 320
+500g block puff pastry|puff_pastry 500
+6 sheets filo pastry|filo_pastry 120
+12 digestive biscuits|digestive_biscuit 180
+250g (about 17) digestive biscuits|digestive_biscuit 250
+2 cups crushed cornflakes|cornflakes 60
+1 cup (about 100 g) rolled oats|rolled_oats 100
+1 mug flour|plain_flour ?
+1 egg-sized knob of butter|butter ?
+2 sachets (14g) dried yeast|yeast 14
+1 sachet of gelatine|gelatine 7
+4 leaves gelatine|gelatine 8
+1 tin (400g) black beans, drained and rinsed|black_beans 240
+1 x 400g tin chickpeas, drained (240g drained weight)|chickpeas 240
+1 jar (350g) cherry jam|jam 350
+1 small tin crushed pineapple|pineapple 227
+1 ripe avocado (150g flesh)|avocado 150
+300g cooked beetroot, not in vinegar|beetroot 300
+2 medium carrots, grated (about 150g)|carrot 150
+1 cup finely grated carrot (about 2 medium)|carrot 110
+1 cup unsweetened applesauce|applesauce 244
+1 tbsp freshly grated ginger|ginger_fresh 6
+1/2 nutmeg, grated|nutmeg 2.5
+1 cinnamon stick|cinnamon 2.6
+3 tablespoons of runny honey|honey 64
+4 heaped tbsp cocoa powder|cocoa 28
+1 shot espresso|coffee 30
+2 tsp instant coffee dissolved in 1 tbsp hot water|instant_coffee 2 water 15
+1 tbsp instant coffee in 2 tbsp boiling water|instant_coffee 3 water 30
+200ml strong black coffee|coffee 200
+optional: 50g chopped walnuts|walnuts 50
+(optional) 1/2 cup raisins|raisin 75
+50g chocolate chips - optional|chocolate_chips 50
+1 C. sugar|white_sugar 200
+1/2 C brown sugar, firmly packed|light_brown_sugar 110
+1 c light brown sugar (packed)|light_brown_sugar 220
+¾ cup/150g caster sugar|caster_sugar 150
+1¾ cups plain flour|plain_flour 225
+1-1/2 cups flour|plain_flour 188
+1 - 1/2 teaspoons vanilla|vanilla 6.3
+0.5 tsp salt|salt 3
+.5 cup oil|neutral_oil 109
+150 g. sugar|white_sugar 150
+150gr sugar|white_sugar 150
+1kg plums, stoned|plum 1000
+1,5 dl milk|milk 154
+1.2kg pumpkin, peeled and cubed|pumpkin_puree ?
+Flour - 200 g|plain_flour 200
+Sugar: 100g|white_sugar 100
+Butter (softened) 100g|butter 100
+Eggs x 3|egg 150
+3x eggs|egg 150
+Eggs (large): 2|egg 100
+plain flour, 200g, sifted|plain_flour 200
+"""
