@@ -292,8 +292,8 @@ def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
         line=piece.number,
     )
     # What is taken off again ("minus 2 tbsp") is negative, and never first.
-    told = (*parsed.sums[:1], *(a for a in parsed.sums[1:] if a.low > 0), *parsed.also)
-    absurd = next((a for a in told if is_absurd(a)), None)
+    amounts = (*parsed.sums[:1], *(a for a in parsed.sums[1:] if a.low > 0), *parsed.also)
+    absurd = next((a for a in amounts if is_absurd(a)), None)
     if absurd is not None:
         return replace(
             base,
