@@ -206,6 +206,8 @@ def _summed(text: str) -> list[str] | None:
     if not cut or text.count("(", 0, cut.start()) > text.count(")", 0, cut.start()):
         return None
     left, right = text[: cut.start()], text[cut.end() :]
+    if re.match(r"an?\s+(?:little|bit|touch)\s+(?:extra|more)\b", right, re.I) and read_amount(left):
+        return [left.rstrip(" ,")]  # "plus a little extra for the tin": too little to weigh
     first, second = read_amount(left), read_amount(right)
     if not first or not second:
         return None
@@ -218,7 +220,7 @@ def _summed(text: str) -> list[str] | None:
     if re.match(r"\s*(?:of\s+)?(?!for\b|to\b|extra\b|more\b)[a-z]{3,}", name_right, re.I):
         return [left, right]
     if re.match(r"\s*(?:extra\s+|more\s+)?(?:for|to)\b", name_right, re.I):
-        food = re.split(r"[,(]", left[first[1] :])[0].strip()
+        food = parse_line(left).name
         return [left, f"{right[: second[1]]} {food}, {name_right.strip()}"]
     return None
 

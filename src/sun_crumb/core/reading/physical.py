@@ -218,6 +218,8 @@ def _begins_food(text: str) -> bool:
         re.I,
     ):
         return True
+    if re.match(r"(?:freshly\s+)?(?:ground|grated)\s+(?:nutmeg|cinnamon|cardamom)\b", text, re.I):
+        return True
     found = read_amount(text)
     if found is None:
         return False
@@ -234,7 +236,8 @@ def _begins_food(text: str) -> bool:
     # "for dusting", "about 120 g": the same food still.
     return bool(
         re.match(
-            r"\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b)[^\W\d_]{2,}",
+            # "225 g/8 oz digestives": the amount again.
+            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b)[^\W\d_]{2,}",
             rest,
         )
     ) and not re.match(r"\s*(?:min|hour|cm|inch|°|%|x\b)", rest)
