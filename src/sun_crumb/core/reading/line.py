@@ -9,7 +9,7 @@ from functools import lru_cache
 from sun_crumb.core.quantities.measures import units
 from sun_crumb.core.quantities.numbers import ONE
 from sun_crumb.core.reading.amounts import form_in, read_amount, with_form
-from sun_crumb.core.reading.plainly import each_of_several, plainly, zest_and_part_juice
+from sun_crumb.core.reading.plainly import each_of_several, made_up, plainly, zest_and_part_juice
 from sun_crumb.core.reading.records import Amount, ParsedLine
 
 _BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*")
@@ -99,6 +99,7 @@ def split_line(text: str) -> list[str]:
     text = plainly(_LARGE_EGGS.sub(lambda m: f"{m[1]} {_EGG_SIZES[m[2].upper()]} {m[3]}", text))
     return (
         _from_a_tin(text)
+        or made_up(text)
         or _of_eggs(text)
         or _parts_of_a_fruit(text)
         or each_of_several(text)

@@ -72,6 +72,22 @@ def zest_and_part_juice(text: str) -> list[str] | None:
     return [f"{found['count']} {found['food']} zest", f"{_HALF.get(part, part)} {found['food']} juice"]
 
 
+def made_up(text: str) -> list[str] | None:
+    """Read "1 egg, made up to 150 ml with milk": the rest of it is milk; or None."""
+    if not (found := _MADE_UP.match(text)):
+        return None
+    count = {"a": 1, "an": 1, "one": 1, "two": 2, "three": 3}.get(found["count"].lower()) or int(found["count"])
+    return [f"{found['count']} {found['eggs']}", f"{found['all']} minus {EGG_ML * count} ml {found['liquid']}"]
+
+
+# What a hen's egg of middle size fills [ml] (common practice).
+EGG_ML = 46
+_MADE_UP = re.compile(
+    r"^(?P<count>\d|an?|one|two|three)\s+(?P<eggs>(?:\w+\s+)?eggs?),?\s+(?:beaten,?\s+)?(?:and\s+)?made up to\s+(?P<all>.{1,24}?)\s+with\s+(?P<liquid>milk|buttermilk|water|cream)$",
+    re.I,
+)
+
+
 def each_of_several(text: str) -> list[str] | None:
     """Read "1/2 tsp each: cinnamon, nutmeg, cloves": a statement for each, or None."""
     if not (found := _EACH.match(text)):

@@ -262,6 +262,11 @@ _DROPPED = re.compile(
     r"\b(?:drop|dollop|scoop|spoon|place|put|arrange|make|shape|form|roll|pipe)\w*\s+(?:out\s+)?(?:about\s+|around\s+)?(?P<rest>\d{1,2}\s+(?:\w+\s+)?(?:spoonfuls|mounds|heaps|blobs|dollops|balls|rounds|logs|circles|discs)\b)",
     re.I,
 )
+# "Scoop 24."
+_SO_MANY = re.compile(
+    r"\b(?:scoop|shape|roll|form|drop|pipe|cut|makes?)\s+(?:out\s+)?(?:about\s+|around\s+)?(\d{1,2})\s*(?:[.;,]|$)",
+    re.I,
+)
 # A tin with so many holes makes so many, if all is filled.
 _HOLES = re.compile(
     r"\b(?P<rest>\d{1,2})[- ](?:hole|cup|cavity|case)s?\s+(?:\w+[- ])?(?:muffin|cupcake|bun|fairy|madeleine|mince pie|tartlet|doughnut|donut|friand)",
@@ -284,7 +289,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     for stated in said_so:
         cue = stated.text.lower()
         if (
-            re.match(r"(?:serv|feed|enough|makes|yield|sufficient|gives|portion|(?:i|we|you)\b)", cue)
+            re.match(r"(?:serv|feed|enough|makes|yield|sufficient|gives|portion|(?:i|we|you)\b|[^\W\d_]+\s*[:=])", cue)
             and stated.count
             and stated.count.kind != "whole"
         ):
@@ -305,6 +310,8 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     ):
         many = int(grid[1]) * int(grid[2])
         return Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.85, grid[0].strip())
+    if (many_of := _SO_MANY.search(sentence)) and (count := read_count(many_of[1])) and count.low >= 4:
+        return Stated(count, "", 0.7, many_of[0].strip(" ,;"))
     if holes := _HOLES.search(sentence):
         many = int(holes["rest"])
         return Stated(Count(many, many, "piece", "piece", 0), "", 0.35, holes[0]) if many >= 4 else None

@@ -121,6 +121,8 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
         bare,
     ):
         return "ingredients"  # "Ingredients for 1 cake, 12 slices"
+    if "/" in bare and (told := {heading_kind(part) for part in bare.split("/") if part.strip()} - {""}):
+        return told.pop() if len(told) == 1 else ""  # "Zutaten / Ingredients"
     words = re.findall(r"[^\W\d_]+", bare)
     if (
         # "Now make it", "How we do it": a heading made of such words alone begins the method.

@@ -137,12 +137,16 @@ _NO_OVEN = re.compile(
 )
 
 
-_HEAT = re.compile(r"\b[1-5]\d\d\b")
+_HEAT = re.compile(r"\b[1-5]\d\d(?!\d)")
 
 
 def _of_the_heat(text: str) -> str:
     """Return the sentence that holds the first number of three digits, as an oven's heat is: "Boil the dates. Then 170 °C"."""
-    return next((part for part in re.split(r"(?<=[a-z]{5})\.\s", text) if _HEAT.search(part)), text)
+    part = next((part for part in re.split(r"(?<=[a-z]{5})\.\s", text) if _HEAT.search(part)), text)
+    heat = _HEAT.search(part)
+    # "180C about 40 min. Boil the syrup": what is boiled is another thing.
+    over = re.compile(r"\bmins?\.\s+(?=[A-Z])").search(part, heat.end()) if heat else None
+    return part[: over.start()] if over else part
 
 
 def _before_the_heat(text: str) -> str:
