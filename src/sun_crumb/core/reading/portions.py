@@ -280,6 +280,23 @@ _GRID = re.compile(
 _SHAPED = re.compile(r"\b(?:roll|shape|form|make)\w*\b[^.;]{0,30}?\b(?:into|in)\s+(?P<rest>.{1,50})", re.I)
 
 
+def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
+    """Return how many a grid, a tin's holes or a bare "scoop 24" make."""
+    if (
+        (grid := _GRID.search(sentence))
+        and is_late
+        and (grid[3].lower() == "grid" or kind_of(grid[3].lower()) == "piece")
+    ):
+        many = int(grid[1]) * int(grid[2])
+        return Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.85, grid[0].strip())
+    if (many_of := _SO_MANY.search(sentence)) and (count := read_count(many_of[1])) and count.low >= 4:
+        return Stated(count, "", 0.7, many_of[0].strip(" ,;"))
+    if holes := _HOLES.search(sentence):
+        many = int(holes["rest"])
+        return Stated(Count(many, many, "piece", "piece", 0), "", 0.35, holes[0]) if many >= 4 else None
+    return None
+
+
 def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     """Return what a sentence of the method says of portions: surest where the finished thing is cut or served.
 
@@ -303,18 +320,8 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
     if (alone := bare_count(sentence)) and alone.count and alone.count.kind == "piece":
         return Stated(alone.count, alone.whole, 0.9, alone.text)  # "10 bars."
-    if (
-        (grid := _GRID.search(sentence))
-        and is_late
-        and (grid[3].lower() == "grid" or kind_of(grid[3].lower()) == "piece")
-    ):
-        many = int(grid[1]) * int(grid[2])
-        return Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.85, grid[0].strip())
-    if (many_of := _SO_MANY.search(sentence)) and (count := read_count(many_of[1])) and count.low >= 4:
-        return Stated(count, "", 0.7, many_of[0].strip(" ,;"))
-    if holes := _HOLES.search(sentence):
-        many = int(holes["rest"])
-        return Stated(Count(many, many, "piece", "piece", 0), "", 0.35, holes[0]) if many >= 4 else None
+    if told := _shaped_in_so_many(sentence, is_late=is_late):
+        return told
     for pattern, trust in (
         (_CUT_WHOLE, 0.85 if is_late else 0.0),
         (_CUT_OUT, 0.85),
