@@ -7,6 +7,8 @@ from pathlib import Path
 from flask import Flask, Response, abort, request, send_from_directory
 
 from sun_crumb.api import days, errors, kitchen, shelf, worktop
+from sun_crumb.api import devices as devices_api
+from sun_crumb.devices import Devices
 from sun_crumb.formats.backup import MOST_CHARACTERS as MOST_OF_A_BACKUP
 from sun_crumb.services.figures import read_methods, refresh
 from sun_crumb.store import Database
@@ -24,7 +26,12 @@ LOCAL_HOSTS = ("127.0.0.1", "localhost", "[::1]")
 
 
 def create_app(
-    database_path: Path, *, is_demo: bool = False, webroot: Path = WEBROOT, clock: Clock | None = None
+    database_path: Path,
+    *,
+    is_demo: bool = False,
+    webroot: Path = WEBROOT,
+    clock: Clock | None = None,
+    devices: Devices | None = None,
 ) -> Flask:
     """Return the application over one database file, migrated to the newest tables."""
     app = Flask(__name__, static_folder=None)
@@ -34,8 +41,9 @@ def create_app(
     read_methods(database)
     refresh(database)
     app.extensions["database"] = database
+    app.extensions["devices"] = devices or Devices()
     errors.register(app)
-    for blueprint in (kitchen.blueprint, shelf.blueprint, days.blueprint, worktop.blueprint):
+    for blueprint in (kitchen.blueprint, shelf.blueprint, days.blueprint, worktop.blueprint, devices_api.blueprint):
         app.register_blueprint(blueprint, url_prefix="/api")
     _guard(app)
     _serve_pages(app, webroot)

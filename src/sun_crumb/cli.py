@@ -228,13 +228,22 @@ def _say(words: str) -> None:
 
 
 def _serve(arguments: argparse.Namespace) -> None:
+    from sun_crumb.devices import devices_at
     from sun_crumb.server import run
 
-    run(data_folder() / "sun-crumb.db", arguments.port, is_demo=False, prepare=lambda _: None, say=_say)
+    run(
+        data_folder() / "sun-crumb.db",
+        arguments.port,
+        is_demo=False,
+        prepare=lambda _: None,
+        say=_say,
+        devices=devices_at(arguments.scale, arguments.probe),
+    )
 
 
 def _demo(arguments: argparse.Namespace) -> None:
     from sun_crumb.demo import fill, start_over
+    from sun_crumb.devices import devices_at
     from sun_crumb.server import run
 
     folder = Path(arguments.folder) if arguments.folder else data_folder().with_name("sun-crumb-demo")
@@ -247,7 +256,14 @@ def _demo(arguments: argparse.Namespace) -> None:
                 start_over(database)
             fill(database)
 
-    run(folder / "sun-crumb-demo.db", arguments.port, is_demo=True, prepare=prepare, say=_say)
+    run(
+        folder / "sun-crumb-demo.db",
+        arguments.port,
+        is_demo=True,
+        prepare=prepare,
+        say=_say,
+        devices=devices_at(arguments.scale, arguments.probe),
+    )
 
 
 def _own_database() -> Any:
@@ -385,6 +401,9 @@ def _parser() -> argparse.ArgumentParser:
     shown.add_argument("--port", type=int, default=DEFAULT_PORT)
     shown.add_argument("--folder", help="where the demo data go")
     shown.add_argument("--keep", action="store_true", help="keep what was changed in the last demo")
+    for screens in (served, shown):
+        screens.add_argument("--scale", help="where a scale answers: host:port")
+        screens.add_argument("--probe", help="where a thermometer answers: host:port")
     command("openapi", _openapi, "print the API's OpenAPI document")
     return parser
 

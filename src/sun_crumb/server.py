@@ -17,6 +17,7 @@ from waitress.server import BaseWSGIServer, MultiSocketServer
 
 from sun_crumb.app import MOST_BYTES, MOST_BYTES_AT, create_app
 from sun_crumb.core.errors import CoreError
+from sun_crumb.devices import Devices
 from sun_crumb.store.folder import Occupied
 
 HOST = "127.0.0.1"
@@ -93,14 +94,20 @@ def make_server(app: Flask, port: int = 0) -> MultiSocketServer | BaseWSGIServer
 
 
 def run(
-    database: Path, port: int, *, is_demo: bool, prepare: Callable[[Any], None], say: Callable[[str], None]
+    database: Path,
+    port: int,
+    *,
+    is_demo: bool,
+    prepare: Callable[[Any], None],
+    say: Callable[[str], None],
+    devices: Devices | None = None,
 ) -> None:
     """Serve until told to stop; SIGTERM and Ctrl+C both end with everything in the one file.
 
     *prepare* is given the database before the first request, *say* the address and the folder.
     """
     with Occupied(database.parent) as mark:
-        app = create_app(database, is_demo=is_demo)
+        app = create_app(database, is_demo=is_demo, devices=devices)
         try:
             prepare(app.extensions["database"])
             server = make_server(app, port)
@@ -112,6 +119,7 @@ def run(
             server.run()
             server.close()
         finally:
+            app.extensions["devices"].close()
             app.extensions["database"].close()
 
 

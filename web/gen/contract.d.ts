@@ -89,6 +89,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List the devices at the worktop and what they last told. */
+        get: operations["list_devices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/scale/tare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set the scale to zero with what stands on it. */
+        post: operations["tare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -511,6 +545,42 @@ export interface paths {
         put?: never;
         /** Tell when to begin, as late as it can be, for a time of serving. */
         post: operations["plan_day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/versions/{version_id}/weigh-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get what is in the bowl of a version's bake, and what is still to come. */
+        get: operations["bowl"];
+        put?: never;
+        /** Note what a food of a step weighs. */
+        post: operations["weigh"];
+        /** Put what was weighed aside, and begin with an empty bowl. */
+        delete: operations["begin_again"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/versions/{version_id}/weigh-in/choice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Go on from a weighing that is off. */
+        post: operations["choose"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1046,6 +1116,17 @@ export interface components {
             /** Is In Balance */
             is_in_balance: boolean;
         };
+        /**
+         * ChoiceIn
+         * @description How to go on from a weighing that is off.
+         */
+        ChoiceIn: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "keep" | "rebalance" | "scale" | "take_out";
+        };
         /** ChoicesOut */
         ChoicesOut: {
             /** Paths */
@@ -1212,6 +1293,35 @@ export interface components {
              */
             day: string;
         };
+        /**
+         * DeviceOut
+         * @description What a device last told; *old* told a while ago, *garbled* sends what can't be read, *gone* can't be reached.
+         */
+        DeviceOut: {
+            /**
+             * Name
+             * @enum {string}
+             */
+            name: "scale" | "probe";
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "live" | "old" | "garbled" | "gone";
+            /** Grams */
+            grams: number | null;
+            /** Is Stable */
+            is_stable: boolean | null;
+            /** Celsius */
+            celsius: number | null;
+            /** Battery */
+            battery: number | null;
+        };
+        /** DevicesOut */
+        DevicesOut: {
+            /** Devices */
+            devices: components["schemas"]["DeviceOut"][];
+        };
         /** DifferenceLineOut */
         DifferenceLineOut: {
             /** Component */
@@ -1323,6 +1433,19 @@ export interface components {
             grams: number;
             /** Position */
             position: number | null;
+            /** Is In */
+            is_in: boolean;
+        };
+        /** FollowedOut */
+        FollowedOut: {
+            /** Name */
+            name: string;
+            /** Before G */
+            before_g: number;
+            /** After G */
+            after_g: number;
+            /** Told */
+            told: string;
             /** Is In */
             is_in: boolean;
         };
@@ -2498,6 +2621,17 @@ export interface components {
             /** Contradictions */
             contradictions: string[];
         };
+        /** QuestionOut */
+        QuestionOut: {
+            /** Position */
+            position: number;
+            /** Step */
+            step: number;
+            /** Words */
+            words: string;
+            /** Choices */
+            choices: components["schemas"]["WayOnOut"][];
+        };
         /** ReachedOut */
         ReachedOut: {
             /** Of */
@@ -3224,6 +3358,29 @@ export interface components {
             /** Of */
             of: string;
         };
+        /** ToWeighOut */
+        ToWeighOut: {
+            /** Position */
+            position: number;
+            /** Step */
+            step: number;
+            /** Ingredient */
+            ingredient: string;
+            /** Name */
+            name: string;
+            /** Component */
+            component: string;
+            /** Target G */
+            target_g: number;
+            /** Planned G */
+            planned_g: number;
+            /** Tolerance G */
+            tolerance_g: number;
+            /** Told */
+            told: string;
+            /** Weighed G */
+            weighed_g: number | null;
+        };
         /** TotalsOut */
         TotalsOut: {
             /** Mass G */
@@ -3357,6 +3514,49 @@ export interface components {
             low_min: number;
             /** High Min */
             high_min: number;
+        };
+        /** WayOnOut */
+        WayOnOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "keep" | "rebalance" | "scale" | "take_out";
+            /** Words */
+            words: string;
+            /** Changes */
+            changes: components["schemas"]["FollowedOut"][];
+        };
+        /**
+         * WeighIn
+         * @description What a food of a step weighs [g]: its place in the version's lines, the step; no weight takes the weighing away.
+         */
+        WeighIn: {
+            /** Position */
+            position: number;
+            /** Step */
+            step: number;
+            /** Grams */
+            grams: number | null;
+        };
+        /**
+         * WeighedInOut
+         * @description What is in the bowl of a bake under way.
+         */
+        WeighedInOut: {
+            /** Recipe Id */
+            recipe_id: number;
+            /** Version Id */
+            version_id: number;
+            /** Lines */
+            lines: components["schemas"]["ToWeighOut"][];
+            question: components["schemas"]["QuestionOut"] | null;
+            /** Weighed */
+            weighed: number;
+            /** Free Sugars Who G */
+            free_sugars_who_g: number;
+            /** Planned Free Sugars Who G */
+            planned_free_sugars_who_g: number;
         };
         /**
          * WishIn
@@ -3658,6 +3858,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChoicesOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    list_devices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DevicesOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    tare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
                 };
             };
             /** @description What is wrong */
@@ -4595,6 +4853,142 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ScheduleOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    bowl: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+                version_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeighedInOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    weigh: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+                version_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeighIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeighedInOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    begin_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+                version_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeighedInOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+                version_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChoiceIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeighedInOut"];
                 };
             };
             /** @description What is wrong */

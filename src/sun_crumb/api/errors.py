@@ -14,7 +14,7 @@ from werkzeug.exceptions import HTTPException, RequestEntityTooLarge
 
 from sun_crumb.core.errors import CoreError
 
-STATUS = {"not_found": 404, "conflict": 409, "text_too_long": 413, "data_folder": 503}
+STATUS = {"not_found": 404, "conflict": 409, "text_too_long": 413, "data_folder": 503, "no_device": 409, "busy": 503}
 log = logging.getLogger(__name__)
 
 

@@ -9,9 +9,9 @@ from flask import Blueprint, Response, request
 from sun_crumb.api.contract import endpoint
 from sun_crumb.api.current import database
 from sun_crumb.api.schemas.base import DoneOut
-from sun_crumb.api.schemas.worktop import BakeDayOut, ScheduleOut, SumsOut, TimerOut, TimersOut, WorkedOut
-from sun_crumb.schemas.worktop import GivenIn, ServeIn, StepWordsIn, TimerIn
-from sun_crumb.services import schedules, timers, workshop, worktop
+from sun_crumb.api.schemas.worktop import BakeDayOut, ScheduleOut, SumsOut, TimerOut, TimersOut, WeighedInOut, WorkedOut
+from sun_crumb.schemas.worktop import ChoiceIn, GivenIn, ServeIn, StepWordsIn, TimerIn, WeighIn
+from sun_crumb.services import schedules, timers, weigh_in, workshop, worktop
 from sun_crumb.services.pantry import pantry_of
 
 blueprint = Blueprint("worktop", __name__)
@@ -53,6 +53,33 @@ def calendar(recipe_id: int, version_id: int) -> Response:
         mimetype="text/calendar",
         headers={"Content-Disposition": 'attachment; filename="bake-day.ics"'},
     )
+
+
+_AT = "/recipes/<int:recipe_id>/versions/<int:version_id>/weigh-in"
+
+
+@endpoint(blueprint, "GET", _AT, returns=WeighedInOut)
+def bowl(recipe_id: int, version_id: int) -> weigh_in.WeighedIn:
+    """Get what is in the bowl of a version's bake, and what is still to come."""
+    return weigh_in.weigh_in(database(), recipe_id, version_id)
+
+
+@endpoint(blueprint, "POST", _AT, body=WeighIn, returns=WeighedInOut)
+def weigh(recipe_id: int, version_id: int, body: WeighIn) -> weigh_in.WeighedIn:
+    """Note what a food of a step weighs."""
+    return weigh_in.weigh(database(), recipe_id, version_id, body)
+
+
+@endpoint(blueprint, "POST", f"{_AT}/choice", body=ChoiceIn, returns=WeighedInOut)
+def choose(recipe_id: int, version_id: int, body: ChoiceIn) -> weigh_in.WeighedIn:
+    """Go on from a weighing that is off."""
+    return weigh_in.choose(database(), recipe_id, version_id, body)
+
+
+@endpoint(blueprint, "DELETE", _AT, returns=WeighedInOut)
+def begin_again(recipe_id: int, version_id: int) -> weigh_in.WeighedIn:
+    """Put what was weighed aside, and begin with an empty bowl."""
+    return weigh_in.begin_again(database(), recipe_id, version_id)
 
 
 @endpoint(blueprint, "GET", "/timers", returns=TimersOut)

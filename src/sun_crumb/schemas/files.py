@@ -130,6 +130,13 @@ class BakeRow(In):
     id: Id
     version_id: Id
     baked_on: date
+    weights: (
+        Annotated[
+            dict[Annotated[str, Field(pattern=r"^[0-9]{1,3}$")], Annotated[float, Field(ge=0, le=1e6)]],
+            Field(max_length=400),
+        ]
+        | None
+    ) = None
     created_at: datetime
     portions: list[PortionRow]
 

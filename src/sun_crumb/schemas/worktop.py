@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Annotated
+from typing import Annotated, Literal
 
 from pydantic import AfterValidator, Field
 
@@ -42,6 +42,20 @@ class TimerIn(In):
     version_id: Id | None = None
     step: Annotated[int, Field(ge=1, le=400)] | None = None
     client_key: ClientKey = None
+
+
+class WeighIn(In):
+    """What a food of a step weighs [g]: its place in the version's lines, the step; no weight takes the weighing away."""
+
+    position: Annotated[int, Field(ge=0, le=399)]
+    step: Annotated[int, Field(ge=1, le=400)]
+    grams: Annotated[float, Field(ge=0, le=1e6)] | None
+
+
+class ChoiceIn(In):
+    """How to go on from a weighing that is off."""
+
+    kind: Literal["keep", "rebalance", "scale", "take_out"]
 
 
 class GivenIn(In):

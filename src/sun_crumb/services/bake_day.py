@@ -205,12 +205,13 @@ def rewritten(
         planned,
         told,
         preparations_for(planned, known, pantry),
-        _baking(before, after, main, known[main]) if before.lines else None,
+        baking_of(before, after, main, known[main]) if before.lines else None,
         notes_for(_cuts(before, after)),
     )
 
 
-def _baking(before: Formula, after: Formula, main: str, family: Family) -> Baking:
+def baking_of(before: Formula, after: Formula, main: str, family: Family) -> Baking:
+    """Return how the component *main*, of a *family*, bakes at the amounts of *after*."""
     old, new = (measure(as_mixed(f.only(main).lines, family)) for f in (before, after))
     return baking(family, before, old, new, verdicts(gauges(family, old), old, new, is_baked=family.browns))
 

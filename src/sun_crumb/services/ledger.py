@@ -11,12 +11,14 @@ from sqlalchemy.orm import Session, joinedload
 
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.formula import PortionKind, Totals, portion_totals
+from sun_crumb.core.kitchen.weighing import as_weighed
 from sun_crumb.core.sugars.savings import Savings, savings
 from sun_crumb.services.clock import now
 from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.soundness import original_of, portion_kinds, sound_version
+from sun_crumb.services.weigh_in import true_weights
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Bake, BakePortion, Recipe, Serving, Version
 
@@ -114,8 +116,16 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
         formula = sound_version(version.recipe, version, pantry)
         original = sound_version(version.recipe, original_of(version.recipe), pantry)
         kinds = portion_kinds(version) or [PortionKind("", formula.servings, formula.components)]
+        # What was weighed at the worktop is what was baked.
+        weights = true_weights(session, version.recipe_id, version.id, database)
+        formula = as_weighed(formula, weights)
         before, after = portion_totals(original, kinds), portion_totals(formula, kinds)
-        baked = Bake(version_id=version.id, baked_on=baked_on, created_at=now(session))
+        baked = Bake(
+            version_id=version.id,
+            baked_on=baked_on,
+            weights={str(k): v for k, v in weights.items()} or None,
+            created_at=now(session),
+        )
         baked.portions = [
             _portion_row(kind, after[kind.name], savings(before[kind.name], after[kind.name], 1)) for kind in kinds
         ]

@@ -18,9 +18,10 @@ from sun_crumb.core.method.planned import PlannedLine, RewrittenStep, as_said, n
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
-from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.reading.records import Step
 from sun_crumb.core.reference import table
+from sun_crumb.schemas.recipes import GoalsIn
 from sun_crumb.services import schedules
 from sun_crumb.services.bake_day import MethodTold, pair, rewritten, told_plan
 from sun_crumb.services.errors import NotFoundError
@@ -63,7 +64,9 @@ class BakeDay:
 
 
 @dataclass(frozen=True, slots=True)
-class _Found:
+class DayFound:
+    """A version with its original, its lines beside the original's, and its method at its amounts."""
+
     recipe: str
     number: int
     label: str
@@ -73,6 +76,8 @@ class _Found:
     steps: tuple[RewrittenStep, ...]
     kinds: dict[str, Family]
     own: dict[str, str]
+    goals: GoalsIn | None
+    cup: CupStandard
 
 
 def bake_day(database: Database, recipe_id: int, version_id: int) -> BakeDay:
@@ -87,7 +92,7 @@ def bake_day(database: Database, recipe_id: int, version_id: int) -> BakeDay:
     """
     with database.reading() as session:
         pantry = pantry_in(session)
-        found = _found(session, recipe_id, version_id, pantry)
+        found = found_day(session, recipe_id, version_id, pantry)
     one = portion(served(found.after), found.after.servings)
     return BakeDay(
         recipe_id,
@@ -115,7 +120,7 @@ def say_step(database: Database, recipe_id: int, version_id: int, key: str, text
         There is no such version, or no such step.
     """
     with database.transaction() as session:
-        found = _found(session, recipe_id, version_id, pantry_in(session))
+        found = found_day(session, recipe_id, version_id, pantry_in(session))
         step = next((one for one in found.steps if one.key == key), None)
         if step is None:
             raise NotFoundError("this method has no such step", field="key")
@@ -131,14 +136,23 @@ def plan_day(
 ) -> tuple[schedules.Asked, Any]:
     """Return what is asked of a version's clock, and its schedule."""
     with database.reading() as session:
-        found = _found(session, recipe_id, version_id, pantry_in(session))
+        found = found_day(session, recipe_id, version_id, pantry_in(session))
     now = database.clock.local() if from_now else None
     steps: Sequence[MethodStep] = [one.step for one in found.steps]
     asked = schedules.asked_of(found.recipe, steps, serve.replace(tzinfo=None), schedules.sleep_of(sleep), now)
     return asked, schedules.planned(asked)
 
 
-def _found(session: Session, recipe_id: int, version_id: int, pantry: Pantry) -> _Found:
+def found_day(session: Session, recipe_id: int, version_id: int, pantry: Pantry) -> DayFound:
+    """Return a version of the shelf as its bake day needs it.
+
+    Raises
+    ------
+    NotFoundError
+        There is no such recipe or version.
+    NoMethodError
+        The recipe tells no method.
+    """
     recipe = session.get(Recipe, recipe_id)
     if recipe is None or recipe.deleted_at is not None:
         raise NotFoundError("there is no such recipe", field="recipe")
@@ -162,7 +176,7 @@ def _found(session: Session, recipe_id: int, version_id: int, pantry: Pantry) ->
         c: families()[said[c]] if said.get(c) in families() else nature_of(before, c).family for c in before.components
     }
     steps: Sequence[Step] = method.steps
-    return _Found(
+    return DayFound(
         recipe.title,
         rows[at].number,
         rows[at].label,
@@ -172,6 +186,8 @@ def _found(session: Session, recipe_id: int, version_id: int, pantry: Pantry) ->
         rewritten(before, after, steps, planned, kinds, cup, pantry),
         kinds,
         rows[at].own_words or {},
+        goals,
+        cup,
     )
 
 

@@ -86,6 +86,8 @@ class Bake(Base):
     id: Mapped[int] = mapped_column(primary_key=True)
     version_id: Mapped[int] = mapped_column(ForeignKey("versions.id", ondelete="CASCADE"), index=True)
     baked_on: Mapped[date] = mapped_column(index=True)
+    # What the lines of the version weighed in truth, by their place [g]; null where nothing was weighed.
+    weights: Mapped[dict[str, float] | None] = mapped_column(JSON(none_as_null=True))
     created_at: Mapped[datetime]
     version: Mapped[Version] = relationship()
     portions: Mapped[list[BakePortion]] = relationship(
@@ -164,6 +166,23 @@ class Timer(Base):
     ends_at: Mapped[datetime] = mapped_column(index=True)
     created_at: Mapped[datetime]
     stopped_at: Mapped[datetime | None]
+
+
+class WeighIn(Base):
+    """What is in the bowl of a bake under way: each weighing, and the targets that the rest follows since; ended when the bake is noted."""
+
+    __tablename__ = "weigh_ins"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    version_id: Mapped[int] = mapped_column(ForeignKey("versions.id", ondelete="CASCADE"), index=True)
+    # [{position, step, grams}] in the order of weighing.
+    weighed: Mapped[list[dict[str, Any]]] = mapped_column(JSON)
+    # {"position/step": grams} of what the rest was changed to; empty where it is the version's own.
+    targets: Mapped[dict[str, float]] = mapped_column(JSON)
+    # The "position/step" of the weighing that is still asked about.
+    asked: Mapped[str] = mapped_column(default="")
+    begun_at: Mapped[datetime]
+    ended_at: Mapped[datetime | None]
 
 
 class Deed(Base):

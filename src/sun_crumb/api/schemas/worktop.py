@@ -61,6 +61,52 @@ class ScheduleOut(Out):
     is_proven: bool
 
 
+class ToWeighOut(Out):
+    position: int
+    step: int
+    ingredient: str
+    name: str
+    component: str
+    target_g: To1
+    planned_g: To1
+    tolerance_g: To1
+    told: str
+    weighed_g: To1 | None
+
+
+class FollowedOut(Out):
+    name: str
+    before_g: To1
+    after_g: To1
+    told: str
+    is_in: bool
+
+
+class WayOnOut(Out):
+    kind: Literal["keep", "rebalance", "scale", "take_out"]
+    words: str
+    changes: list[FollowedOut]
+
+
+class QuestionOut(Out):
+    position: int
+    step: int
+    words: str
+    choices: list[WayOnOut]
+
+
+class WeighedInOut(Out):
+    """What is in the bowl of a bake under way."""
+
+    recipe_id: int
+    version_id: int
+    lines: list[ToWeighOut]
+    question: QuestionOut | None
+    weighed: int
+    free_sugars_who_g: To1
+    planned_free_sugars_who_g: To1
+
+
 class TimerOut(Out):
     id: int
     name: str
