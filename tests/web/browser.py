@@ -14,6 +14,7 @@ from playwright.sync_api import Browser, Page, Playwright, expect, sync_playwrig
 
 from sun_crumb.app import WEBROOT, create_app
 from sun_crumb.demo import fill
+from sun_crumb.devices import Devices
 from sun_crumb.server import make_server
 from sun_crumb.store import Database
 
@@ -69,7 +70,9 @@ class Screens(unittest.TestCase):
         folder = tempfile.TemporaryDirectory()
         cls.addClassCleanup(folder.cleanup)
         cls.database_path = Path(folder.name) / "demo.db"
-        app = create_app(cls.database_path, is_demo=True)
+        devices = cls.devices()
+        cls.addClassCleanup(devices.close)
+        app = create_app(cls.database_path, is_demo=True, devices=devices)
         cls.database = app.extensions["database"]
         fill(cls.database)
         cls.addClassCleanup(app.extensions["database"].close)
@@ -82,6 +85,11 @@ class Screens(unittest.TestCase):
         cls.addClassCleanup(cls.playwright.stop)
         cls.browser = cls.playwright.chromium.launch(executable_path=shutil.which("chromium"))
         cls.addClassCleanup(cls.browser.close)
+
+    @classmethod
+    def devices(cls) -> Devices:
+        """Return what stands at the worktop: nothing, but where a class says otherwise."""
+        return Devices()
 
     def open(self, path: str, size: str = "laptop") -> Page:
         width, height = SIZES[size]

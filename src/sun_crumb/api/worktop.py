@@ -20,7 +20,7 @@ blueprint = Blueprint("worktop", __name__)
 @endpoint(blueprint, "GET", "/recipes/<int:recipe_id>/versions/<int:version_id>/bake-day", returns=BakeDayOut)
 def bake_day(recipe_id: int, version_id: int) -> worktop.BakeDay:
     """Get a version's bake day: its method at its amounts, what to have ready, cautions."""
-    return worktop.bake_day(database(), recipe_id, version_id)
+    return weigh_in.followed_day(database(), recipe_id, version_id)
 
 
 @endpoint(
@@ -29,7 +29,7 @@ def bake_day(recipe_id: int, version_id: int) -> worktop.BakeDay:
 def say_step(recipe_id: int, version_id: int, body: StepWordsIn) -> worktop.BakeDay:
     """Keep the baker's own words for a step of a version's method."""
     worktop.say_step(database(), recipe_id, version_id, body.key, body.text)
-    return worktop.bake_day(database(), recipe_id, version_id)
+    return weigh_in.followed_day(database(), recipe_id, version_id)
 
 
 @endpoint(

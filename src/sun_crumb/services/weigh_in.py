@@ -31,7 +31,7 @@ from sun_crumb.services.clock import now
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.wishes import goals_of
-from sun_crumb.services.worktop import DayFound, found_day
+from sun_crumb.services.worktop import BakeDay, DayFound, bake_day, found_day
 from sun_crumb.store import Database
 from sun_crumb.store.tables import WeighIn as Kept
 
@@ -137,6 +137,26 @@ def weigh_in(database: Database, recipe_id: int, version_id: int) -> WeighedIn:
     """
     with database.reading() as session:
         return _told(_bowl(session, recipe_id, version_id, _open(session, version_id, database)), recipe_id, version_id)
+
+
+def followed_day(database: Database, recipe_id: int, version_id: int) -> BakeDay:
+    """Return a version's bake day with the amounts that follow what is in the bowl: the words of a step say what is to go in.
+
+    Raises
+    ------
+    NotFoundError, NoMethodError
+        There is no such version, or it tells no method.
+    """
+    with database.reading() as session:
+        row = _open(session, version_id, database)
+        bowl = _bowl(session, recipe_id, version_id, row) if row and row.targets else None
+    follows: dict[int, float] = {}
+    if bowl:
+        moved = {position for position, _ in bowl.targets}
+        for t in bowl.now():
+            if t.position in moved:
+                follows[t.position] = follows.get(t.position, 0.0) + t.grams
+    return bake_day(database, recipe_id, version_id, follows)
 
 
 def weigh(database: Database, recipe_id: int, version_id: int, body: WeighIn) -> WeighedIn:

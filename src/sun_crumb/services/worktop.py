@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
 from typing import Any
@@ -13,6 +13,7 @@ from sun_crumb.core.balance import Family, families, nature_of
 from sun_crumb.core.formula import Formula, portion, served
 from sun_crumb.core.kitchen.keeping import Kept, keeping
 from sun_crumb.core.kitchen.made import made_from
+from sun_crumb.core.kitchen.weighing import as_weighed
 from sun_crumb.core.method import MethodStep
 from sun_crumb.core.method.planned import PlannedLine, RewrittenStep, as_said, named
 from sun_crumb.core.pantry import Pantry
@@ -80,8 +81,10 @@ class DayFound:
     cup: CupStandard
 
 
-def bake_day(database: Database, recipe_id: int, version_id: int) -> BakeDay:
-    """Return a version's bake day.
+def bake_day(
+    database: Database, recipe_id: int, version_id: int, follows: Mapping[int, float] | None = None
+) -> BakeDay:
+    """Return a version's bake day; with other weights of some lines [g], by place, where the rest *follows* what is in the bowl.
 
     Raises
     ------
@@ -92,7 +95,7 @@ def bake_day(database: Database, recipe_id: int, version_id: int) -> BakeDay:
     """
     with database.reading() as session:
         pantry = pantry_in(session)
-        found = found_day(session, recipe_id, version_id, pantry)
+        found = found_day(session, recipe_id, version_id, pantry, follows)
     one = portion(served(found.after), found.after.servings)
     return BakeDay(
         recipe_id,
@@ -143,8 +146,10 @@ def plan_day(
     return asked, schedules.planned(asked)
 
 
-def found_day(session: Session, recipe_id: int, version_id: int, pantry: Pantry) -> DayFound:
-    """Return a version of the shelf as its bake day needs it.
+def found_day(
+    session: Session, recipe_id: int, version_id: int, pantry: Pantry, follows: Mapping[int, float] | None = None
+) -> DayFound:
+    """Return a version of the shelf as its bake day needs it; *follows* are other weights of its lines [g], by place.
 
     Raises
     ------
@@ -168,7 +173,7 @@ def found_day(session: Session, recipe_id: int, version_id: int, pantry: Pantry)
         bake_minutes=method.bake_minutes,
         method="\n".join(step.text for step in method.steps),
     )
-    after, cup = sound[at].formula, cup_standard(recipe.cup)
+    after, cup = as_weighed(sound[at].formula, follows or {}), cup_standard(recipe.cup)
     planned = pair(before, after, cup)
     goals = sound[at].version.goals
     said = goals.families if goals is not None else {}

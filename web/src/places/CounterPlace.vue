@@ -1,17 +1,22 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import type { Timer } from '../api/types'
+import type { Timer, ToWeigh, WayOn } from '../api/types'
 import TimerPills from '../components/TimerPills.vue'
+import WeighPanel from '../components/WeighPanel.vue'
 import { useKeys } from '../composables/useKeys'
 import { waitText } from '../logic/clock'
 import { draft, keepDraft } from '../logic/draft'
 import { ring } from '../logic/tone'
+import { useBowl } from '../stores/bowl'
+import { useDevices } from '../stores/devices'
 import { useNotices } from '../stores/notices'
 import { useWorktop } from '../stores/worktop'
 
 const props = defineProps<{ id: number; version: number }>()
 const worktop = useWorktop()
+const bowl = useBowl()
+const devices = useDevices()
 const notices = useNotices()
 const router = useRouter()
 const at = ref(draft(`counter.${props.version}`, 0))
@@ -20,7 +25,55 @@ const step = computed(() => steps.value[Math.min(at.value, steps.value.length - 
 const mine = computed(() =>
   worktop.timers.find((timer) => timer.step === step.value?.n && timer.version_id === props.version),
 )
+/** What goes in at this step, as it is weighed. */
+const toWeigh = computed(() =>
+  bowl.bowl?.version_id === props.version
+    ? bowl.bowl.lines.filter((line) => line.step === step.value?.n)
+    : [],
+)
+const question = computed(() => {
+  const asked = bowl.bowl?.version_id === props.version ? bowl.bowl.question : null
+  return asked && asked.step === step.value?.n ? asked : null
+})
+const isBusy = ref(false)
+const panel = ref<InstanceType<typeof WeighPanel>>()
+/** What the probe says of what is on the hob or in the oven now. */
+const heat = computed(() => {
+  const probe = devices.probe
+  const reaches = step.value?.reaches
+  if (!probe || probe.celsius === null || !(reaches || step.value?.wait?.kind === 'bake')) return ''
+  if (probe.state !== 'live') return 'the probe says nothing'
+  const now = `${Math.round(probe.celsius)} °C by the probe`
+  return reaches ? `${now}, ${Math.round(reaches.temperature_c)} °C wanted` : now
+})
+const isHot = computed(
+  () =>
+    devices.probe?.state === 'live' &&
+    !!step.value?.reaches &&
+    (devices.probe.celsius ?? 0) >= step.value.reaches.temperature_c,
+)
 let lock: WakeLockSentinel | undefined
+
+async function done(work: Promise<void>): Promise<void> {
+  isBusy.value = true
+  await work.catch(notices.complain)
+  isBusy.value = false
+}
+
+/** What was weighed is noted; the scale is set to zero for what comes next. */
+async function weigh(line: ToWeigh, grams: number | null): Promise<void> {
+  await done(bowl.weigh(line.position, line.step, grams))
+  if (grams !== null && devices.scale?.state === 'live') await devices.tare().catch(() => undefined)
+}
+
+function tare(): void {
+  devices.tare().catch(notices.complain)
+}
+
+/** What follows changes the words of the steps too. */
+function choose(kind: WayOn['kind']): void {
+  void done(bowl.choose(kind).then(() => worktop.load(props.id, props.version)))
+}
 
 function go(by: number): void {
   at.value = Math.min(Math.max(at.value + by, 0), Math.max(steps.value.length - 1, 0))
@@ -57,13 +110,21 @@ useKeys({
   ArrowLeft: () => go(-1),
   Backspace: () => go(-1),
   i: () => void start(),
+  Enter: () => panel.value?.take(),
+  t: tare,
   Escape: () => void router.push(`/recipes/${props.id}/bake-day/${props.version}`),
 })
 onMounted(() => {
   worktop.load(props.id, props.version).catch(notices.complain)
+  bowl.load(props.id, props.version).catch(notices.complain)
+  devices.follow().catch(notices.complain)
   void stayAwake()
 })
-onBeforeUnmount(() => void lock?.release())
+onBeforeUnmount(() => {
+  void lock?.release()
+  devices.leave()
+})
+watch(isHot, (is) => is && ring())
 function sound(): void {
   ring()
 }
@@ -80,15 +141,22 @@ function sound(): void {
     <article v-if="step" aria-live="polite">
       <p v-if="step.component" class="part">{{ step.component }}</p>
       <p class="text display">{{ step.text }}</p>
-      <ul v-if="step.uses.length" class="uses">
-        <li v-for="use in step.uses" :key="use.line + use.name">
-          <b>{{ use.told }}</b> {{ use.name }}
-        </li>
-      </ul>
+      <p v-if="heat" class="heat" :class="{ hot: isHot }">{{ heat }}</p>
       <p v-for="note in step.notes" :key="note" class="note">{{ note }}</p>
       <p v-if="step.until && !step.text.includes(step.until)" class="note">until {{ step.until }}</p>
     </article>
     <p v-else class="part">One moment.</p>
+    <WeighPanel
+      v-if="toWeigh.length"
+      ref="panel"
+      :lines="toWeigh"
+      :question="question"
+      :scale="devices.scale"
+      :is-busy="isBusy"
+      @weigh="weigh"
+      @choose="choose"
+      @tare="tare"
+    />
     <footer>
       <TimerPills :timers="worktop.timers" is-large @stop="stop" />
       <div class="buttons">
@@ -111,8 +179,9 @@ function sound(): void {
   position: fixed;
   inset: 0;
   z-index: 950;
-  display: flex;
-  flex-direction: column;
+  display: grid;
+  grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr) auto;
+  gap: 0 28px;
   padding: 22px 34px;
   background: #231720;
   color: #fbebd2;
@@ -121,6 +190,15 @@ function sound(): void {
   --ink: #fbebd2;
   --band: #5d3f4f;
   --hair: #6b5060;
+}
+header,
+footer {
+  grid-column: 1 / -1;
+}
+.weigh {
+  width: min(470px, 42vw);
+  align-self: center;
+  max-height: 100%;
 }
 header {
   display: flex;
@@ -134,8 +212,8 @@ header {
   padding: 14px 0;
 }
 article {
-  flex: 1;
   overflow: auto;
+  min-height: 0;
   display: flex;
   flex-direction: column;
   justify-content: center;
@@ -151,17 +229,13 @@ article {
   line-height: 1.14;
   max-width: 26ch;
 }
-.uses {
-  list-style: none;
-  padding: 0;
-  margin: 26px 0 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 34px;
-  font-size: clamp(1.15rem, 2vw, 1.7rem);
-}
-.uses b {
+.heat {
+  font-size: clamp(1.4rem, 2.6vw, 2.1rem);
   color: #ffd98a;
+  margin: 18px 0 0;
+}
+.heat.hot {
+  color: #b6dd8c;
 }
 .note {
   color: #ffb48a;
@@ -212,6 +286,12 @@ footer {
 @media (max-width: 700px) {
   .counter {
     padding: 12px 16px 16px;
+    grid-template: auto minmax(120px, 1fr) auto auto / minmax(0, 1fr);
+    overflow: auto;
+  }
+  .weigh {
+    width: 100%;
+    margin-bottom: 12px;
   }
   .buttons .quiet-button {
     display: none;
