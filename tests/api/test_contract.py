@@ -19,7 +19,37 @@ def _first_step(case: WithApplication) -> str:
     return str(case.get("/api/recipes/1/versions/1/bake-day")["method"]["steps"][0]["key"])
 
 
+class Bench:
+    """A scale that can be tared and says nothing."""
+
+    state, count = "live", 1
+
+    def latest(self) -> None:
+        return None
+
+    def tare(self) -> bool:
+        return True
+
+    def wait(self, count: int, seconds: float) -> bool:
+        return False
+
+    def close(self) -> None:
+        return None
+
+
+def _first_weighed(case: WithApplication) -> dict[str, Any]:
+    """Weigh something far off, so that there is a question; return what was weighed."""
+    line = case.get("/api/recipes/1/versions/1/weigh-in")["lines"][0]
+    at = {"position": line["position"], "step": line["step"]}
+    case.post("/api/recipes/1/versions/1/weigh-in", at | {"grams": 1.5 * line["target_g"]})
+    return at
+
+
 class Contract(WithApplication):
+    def setUp(self) -> None:
+        super().setUp()
+        self.app.extensions["devices"].scale = Bench()
+
     def examples(self) -> dict[str, Any]:
         """Return one good body for each operation that takes one."""
         recipe = self.keep_cake()
@@ -48,6 +78,8 @@ class Contract(WithApplication):
             "change_settings": {"daily_limit_g": 30},
             "read_label": {"name": "Mine", "like": "honey"},
             "keep_product": {"name": "Mine", "like": "honey"},
+            "choose": {"kind": "keep"},
+            "goes_in": {"position": 0, "step": _first_step(self)},
             "say_step": {"key": _first_step(self), "text": "As I do it."},
             "plan_day": {"serve": "2031-03-09T16:00"},
             "start_timer": {"name": "Bake", "seconds": 60},
@@ -61,6 +93,7 @@ class Contract(WithApplication):
         backup = self.get("/api/backup")["content"]
         bodies["restore"] = {"content": backup}
         bodies["undo_restore"] = {"kept_as": self.post("/api/restore", bodies["restore"])["kept_as"]}
+        bodies["weigh"] = {**_first_weighed(self), "grams": 300.0}
         last = (
             "remove_serving",
             "delete_recipe",
@@ -69,7 +102,9 @@ class Contract(WithApplication):
             "remove_product",
             "restore_product",
         )
-        for e in sorted(ENDPOINTS, key=lambda e: (e.name in last, e.name.startswith("restore"), e.name)):
+        for e in sorted(
+            ENDPOINTS, key=lambda e: (e.name != "choose", e.name in last, e.name.startswith("restore"), e.name)
+        ):
             path = e.path.format(recipe_id=1, version_id=1, timer_id=1, serving_id=1, key=_key(e.path))
             path += {"difference": "?first=1&second=1"}.get(e.name, "")
             response = (

@@ -52,6 +52,45 @@ class BakeDay(Screens):
         page.get_by_role("button", name="Take them back").click()
         expect(page.get_by_text("Oven on, tin lined.")).to_have_count(0)
 
+    def test_what_goes_in_where_is_moved_by_keys_and_taken_back(self) -> None:
+        page = self.open(DAY)
+        page.get_by_role("button", name="what goes in where").click()
+        butter = page.get_by_role("button", name=re.compile("^butter, .*in step 3"))
+        butter.focus()
+        page.keyboard.press("ArrowDown")
+        moved = page.get_by_role("button", name=re.compile("^butter, .*in step 4"))
+        expect(moved).to_be_focused()
+        expect(page.get_by_role("paragraph").filter(has_text="Fold in the dry things (¾ cup")).to_contain_text(
+            "½ cup butter"
+        )
+        page.reload()
+        page.get_by_role("button", name="what goes in where").click()
+        expect(moved).to_be_visible()
+        page.get_by_role("button", name=re.compile("^butter, .*in step 4")).drag_to(
+            page.get_by_role("listitem").filter(has_text="Whisk the 2 eggs").first
+        )
+        expect(butter).to_be_visible()
+        page.get_by_role("button", name="Undo").click()
+        expect(moved).to_be_visible()
+        self.assertEqual(self.problems, [])
+
+    def test_this_oven_is_told_once_and_known_from_then_on(self) -> None:
+        page = self.open(DAY)
+        page.get_by_label("it has a fan").check()
+        expect(page.get_by_text("145 °C on your dial (fan)").first).to_be_visible()
+        page.get_by_label("hotter at the").select_option("left")
+        expect(page.get_by_text("Turn it after 25 minutes: your oven is hotter at the left.")).to_be_visible()
+        field = page.get_by_role("textbox", name="How much hotter the oven is")
+        field.fill("90")
+        field.press("Enter")
+        expect(page.get_by_text("−40 to 40 °C")).to_be_visible()
+        field.fill("10")
+        field.press("Enter")
+        expect(page.get_by_text("135 °C on your dial (fan, it runs 10 °C hot)").first).to_be_visible()
+        page.get_by_role("link", name="To the counter").click()
+        expect(page.get_by_text("135 °C on your dial (fan, it runs 10 °C hot)").first).to_be_visible()
+        self.assertEqual(self.problems, [])
+
     def test_what_is_refused_is_not_lost_and_what_is_not_there_leads_back(self) -> None:
         page = self.open(DAY)
         page.get_by_role("button", name="edit step 1 in your own words").click()

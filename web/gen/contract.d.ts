@@ -534,6 +534,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/{recipe_id}/versions/{version_id}/goes-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let a line of the original go in at another step of its method. */
+        post: operations["goes_in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/{recipe_id}/versions/{version_id}/schedule": {
         parameters: {
             query?: never;
@@ -1581,6 +1598,19 @@ export interface components {
              */
             flavours: string[] | null;
         };
+        /**
+         * GoesInIn
+         * @description Where a line of the original goes in: its place in the list, and the step by its key; no key leaves it to the method's words.
+         */
+        GoesInIn: {
+            /** Position */
+            position: number;
+            /**
+             * Step
+             * @default
+             */
+            step?: string;
+        };
         /** HealthOut */
         HealthOut: {
             /**
@@ -1983,6 +2013,16 @@ export interface components {
              */
             is_crushed?: boolean | null;
         };
+        /**
+         * LinkIn
+         * @description Where a line of the original goes in: its place in the list, and the words of the step.
+         */
+        LinkIn: {
+            /** Position */
+            position: number;
+            /** Step */
+            step: string;
+        };
         /** MeasureOut */
         MeasureOut: {
             /** Unit */
@@ -2037,7 +2077,7 @@ export interface components {
         };
         /**
          * MethodIn
-         * @description What is done: steps, oven, baking time [min, from and to], tin; null for what is not known.
+         * @description What is done: steps, oven, baking time [min, from and to], tin, null for what is not known; and what goes in where by the baker's own word.
          */
         MethodIn: {
             /**
@@ -2054,6 +2094,11 @@ export interface components {
             bake_minutes?: number[] | null;
             /** @default null */
             tin?: components["schemas"]["TinIn"] | null;
+            /**
+             * Links
+             * @default []
+             */
+            links?: components["schemas"]["LinkIn"][];
         };
         /** MethodOut */
         MethodOut: {
@@ -2123,6 +2168,11 @@ export interface components {
              * @default
              */
             ours?: string;
+            /**
+             * Dial
+             * @default
+             */
+            dial?: string;
         };
         /**
          * MethodTextOut
@@ -3055,6 +3105,22 @@ export interface components {
              * @default null
              */
             sleep?: string;
+            /**
+             * Oven Fan
+             * @default null
+             */
+            oven_fan?: boolean;
+            /**
+             * Oven Offset C
+             * @default null
+             */
+            oven_offset_c?: number;
+            /**
+             * Oven Hot Side
+             * @default null
+             * @enum {string}
+             */
+            oven_hot_side?: "" | "left" | "right" | "back" | "front";
         };
         /** SettingsOut */
         SettingsOut: {
@@ -3075,6 +3141,15 @@ export interface components {
             decimal_sign: "." | ",";
             /** Sleep */
             sleep: string;
+            /** Oven Fan */
+            oven_fan: boolean;
+            /** Oven Offset C */
+            oven_offset_c: number;
+            /**
+             * Oven Hot Side
+             * @enum {string}
+             */
+            oven_hot_side: "" | "left" | "right" | "back" | "front";
         };
         /**
          * ShelfRowOut
@@ -3452,6 +3527,16 @@ export interface components {
              * @default
              */
             name?: string;
+            /**
+             * Position
+             * @default null
+             */
+            position?: number | null;
+            /**
+             * Is Sure
+             * @default true
+             */
+            is_sure?: boolean;
         };
         /** VersionLineOut */
         VersionLineOut: {
@@ -4809,6 +4894,42 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakeDayOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    goes_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+                version_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoesInIn"];
+            };
+        };
         responses: {
             /** @description Done */
             200: {

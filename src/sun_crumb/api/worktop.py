@@ -10,7 +10,7 @@ from sun_crumb.api.contract import endpoint
 from sun_crumb.api.current import database
 from sun_crumb.api.schemas.base import DoneOut
 from sun_crumb.api.schemas.worktop import BakeDayOut, ScheduleOut, SumsOut, TimerOut, TimersOut, WeighedInOut, WorkedOut
-from sun_crumb.schemas.worktop import ChoiceIn, GivenIn, ServeIn, StepWordsIn, TimerIn, WeighIn
+from sun_crumb.schemas.worktop import ChoiceIn, GivenIn, GoesInIn, ServeIn, StepWordsIn, TimerIn, WeighIn
 from sun_crumb.services import schedules, timers, weigh_in, workshop, worktop
 from sun_crumb.services.pantry import pantry_of
 
@@ -29,6 +29,15 @@ def bake_day(recipe_id: int, version_id: int) -> worktop.BakeDay:
 def say_step(recipe_id: int, version_id: int, body: StepWordsIn) -> worktop.BakeDay:
     """Keep the baker's own words for a step of a version's method."""
     worktop.say_step(database(), recipe_id, version_id, body.key, body.text)
+    return weigh_in.followed_day(database(), recipe_id, version_id)
+
+
+@endpoint(
+    blueprint, "POST", "/recipes/<int:recipe_id>/versions/<int:version_id>/goes-in", body=GoesInIn, returns=BakeDayOut
+)
+def goes_in(recipe_id: int, version_id: int, body: GoesInIn) -> worktop.BakeDay:
+    """Let a line of the original go in at another step of its method."""
+    worktop.link_line(database(), recipe_id, version_id, body.position, body.step)
     return weigh_in.followed_day(database(), recipe_id, version_id)
 
 

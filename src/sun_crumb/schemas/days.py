@@ -35,6 +35,9 @@ Price = Annotated[float, Field(ge=0, le=10_000)]
 Limit = Annotated[float, Field(ge=1, le=500)]
 Sleep = Annotated[str, Field(pattern=r"^(?:([01]\d|2[0-3]):[0-5]\d-([01]\d|2[0-3]):[0-5]\d)?$")]
 DecimalSign = Literal[".", ","]
+# How much hotter an oven is than its dial says [°C].
+OvenOffset = Annotated[float, Field(ge=-40, le=40)]
+HotSide = Literal["", "left", "right", "back", "front"]
 Diets = Annotated[list[Key], Field(max_length=20)]
 Cupboard = Annotated[list[Key], Field(max_length=100)] | None
 
@@ -48,6 +51,9 @@ class Settings(In):
     prices: Annotated[dict[Key, Price], Field(max_length=400)] = {}
     decimal_sign: DecimalSign = "."
     sleep: Sleep = "22:30-06:30"
+    oven_fan: bool = False
+    oven_offset_c: OvenOffset = 0.0
+    oven_hot_side: HotSide = ""
 
 
 class SettingsIn(In):
@@ -59,3 +65,6 @@ class SettingsIn(In):
     prices: Annotated[dict[Key, Price | None], Field(max_length=400)] = UNSET
     decimal_sign: DecimalSign = UNSET
     sleep: Sleep = UNSET
+    oven_fan: bool = UNSET
+    oven_offset_c: OvenOffset = UNSET
+    oven_hot_side: HotSide = UNSET

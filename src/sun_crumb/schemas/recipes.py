@@ -82,13 +82,21 @@ class StepIn(In):
     part: Component = ""
 
 
+class LinkIn(In):
+    """Where a line of the original goes in: its place in the list, and the words of the step."""
+
+    position: Annotated[int, Field(ge=0, le=399)]
+    step: Annotated[str, Field(min_length=1, max_length=2000)]
+
+
 class MethodIn(In):
-    """What is done: steps, oven, baking time [min, from and to], tin; null for what is not known."""
+    """What is done: steps, oven, baking time [min, from and to], tin, null for what is not known; and what goes in where by the baker's own word."""
 
     steps: Annotated[list[StepIn], Field(max_length=200)] = []
     oven: OvenIn | None = None
     bake_minutes: Annotated[list[Minutes], Field(min_length=2, max_length=2)] | None = None
     tin: TinIn | None = None
+    links: Annotated[list[LinkIn], Field(max_length=400)] = []
 
 
 class AnalyseIn(In):

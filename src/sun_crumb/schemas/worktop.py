@@ -33,6 +33,13 @@ class StepWordsIn(In):
     text: StepWords
 
 
+class GoesInIn(In):
+    """Where a line of the original goes in: its place in the list, and the step by its key; no key leaves it to the method's words."""
+
+    position: Annotated[int, Field(ge=0, le=399)]
+    step: Annotated[str, Field(max_length=2000)] = ""
+
+
 class TimerIn(In):
     """A timer: its name, how long [s], and the step that it is for."""
 

@@ -19,7 +19,7 @@ from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.reading import method_of, read_recipe
-from sun_crumb.core.reading.records import Step
+from sun_crumb.core.reading.records import Link, Step
 from sun_crumb.core.rework import Plan
 from sun_crumb.core.telling.baking import baking
 
@@ -38,6 +38,8 @@ class ToldUse:
     grams: float | None
     told: str = ""
     name: str = ""
+    position: int | None = None
+    is_sure: bool = True
 
 
 @dataclass(frozen=True, slots=True)
@@ -63,6 +65,7 @@ class ToldStep:
     is_sure: bool = True
     key: str = ""
     ours: str = ""
+    dial: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -101,6 +104,8 @@ def _uses_of(step: MethodStep, lines: Sequence[MethodLine]) -> tuple[ToldUse, ..
             use.grams,
             "",
             line.name,
+            use.position,
+            use.is_sure,
         )
         for use in step.uses
         for line in (lines[use.position],)
@@ -127,7 +132,8 @@ def told_plan(
         return tuple(
             ToldUse(
                 (formula.lines[line.position].text if line.position is not None else "") or line.ingredient.name,
-                line.ingredient.key, a.share, a.grams, a.told, line.ingredient.name,
+                line.ingredient.key, a.share, a.grams, a.told, line.ingredient.name, line.position,
+                all(u.is_sure for u in one.step.uses if u.position == line.position),
             )
             for a in one.amounts
             for line in (planned[a.line],)
@@ -141,8 +147,8 @@ def told_plan(
     return MethodTold(title, tuple(told(one) for one in steps))
 
 
-def _read(steps: Sequence[Step], lines: Sequence[MethodLine]) -> MethodRead:
-    read = read_method(steps, lines)
+def _read(steps: Sequence[Step], lines: Sequence[MethodLine], links: Sequence[Link] = ()) -> MethodRead:
+    read = read_method(steps, lines, links)
     if not read.steps:
         raise NoMethodError("this recipe tells no method: write down what is done, step by step", field="method")
     return read
@@ -190,8 +196,12 @@ def rewritten(
     kinds: Mapping[str, Family],
     cup: CupStandard,
     pantry: Pantry,
+    links: Sequence[Link] = (),
 ) -> tuple[RewrittenStep, ...]:
-    """Return the method of *before* for the amounts of *after*; *kinds* are the families of its components, where they are known."""
+    """Return the method of *before* for the amounts of *after*; *kinds* are the families of its components, where they are known.
+
+    *links* say where lines go in by the baker's own word.
+    """
     lines = lines_of_formula(before)
     main = before.heaviest()
     known = {c: kinds.get(c) or nature_of(before, c).family for c in before.components}
@@ -200,7 +210,7 @@ def rewritten(
         return household(food, grams, cup, is_weighed=before.is_weighed)
 
     return rewrite(
-        _read(steps, lines),
+        _read(steps, lines, links),
         lines,
         planned,
         told,

@@ -8,7 +8,7 @@ from typing import Any
 from sun_crumb.core.errors import CoreError
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.reading import Method, method_of, read_recipe
-from sun_crumb.core.reading.records import Oven, Step, StepTime, Tin
+from sun_crumb.core.reading.records import Link, Oven, Step, StepTime, Tin
 from sun_crumb.core.reading.steps import read_step
 from sun_crumb.schemas.recipes import MethodIn
 from sun_crumb.store.tables import Recipe
@@ -34,6 +34,7 @@ def given_method(body: MethodIn) -> Method:
         oven=None if body.oven is None else Oven(**body.oven.model_dump()),
         bake_minutes=(min(body.bake_minutes), max(body.bake_minutes)) if body.bake_minutes else None,
         tin=None if body.tin is None else Tin(body.tin.shape, tuple(body.tin.sizes_cm), body.tin.text),
+        links=tuple(Link(one.position, one.step) for one in body.links),
     )
 
 

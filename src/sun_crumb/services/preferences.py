@@ -18,7 +18,7 @@ from sun_crumb.store.tables import Setting
 def get_settings(database: Database) -> Settings:
     """Return every preference, the usual one where none was chosen or what is kept can't be one."""
     with database.reading() as session:
-        return _stored(session)
+        return settings_in(session)
 
 
 def change_settings(database: Database, changes: SettingsIn) -> Settings:
@@ -27,7 +27,7 @@ def change_settings(database: Database, changes: SettingsIn) -> Settings:
     Prices are changed one by one, so that two people who type at the same time lose none; what comes out is checked whole.
     """
     with database.transaction() as session:
-        before = _stored(session)
+        before = settings_in(session)
         given = changes.model_dump(exclude_unset=True)
         if "prices" in given:
             merged: dict[str, float | None] = before.prices | given["prices"]
@@ -45,10 +45,11 @@ def change_settings(database: Database, changes: SettingsIn) -> Settings:
 def prices_in(database: Database) -> dict[str, float]:
     """Return the household's prices per kg by ingredient."""
     with database.reading() as session:
-        return _stored(session).prices
+        return settings_in(session).prices
 
 
-def _stored(session: Session) -> Settings:
+def settings_in(session: Session) -> Settings:
+    """Return every preference, within a transaction."""
     rows = {row.key: row.value for row in session.scalars(select(Setting))}
     return sound_settings(rows)[0]
 

@@ -193,7 +193,9 @@ def _apply(session: Session, recipe: Recipe, changes: dict[str, Any]) -> None:
     if "own_yields" in changes:
         _set_yields(recipe, changes["own_yields"])
     if "method" in changes:
-        recipe.method = stored_method(changes["method"])
+        # What goes in where is told at the worktop: a step typed anew does not forget it, another list does.
+        links = () if "lines" in changes else sound_method(recipe).links
+        recipe.method = stored_method(replace(changes["method"], links=changes["method"].links or links))
     if "portions" in changes:
         _set_portions(session, recipe, changes["portions"])
     elif "servings" in changes:

@@ -13,6 +13,7 @@ from sun_crumb.core.balance import Family, families, nature_of
 from sun_crumb.core.formula import Formula, portion, served
 from sun_crumb.core.kitchen.keeping import Kept, keeping
 from sun_crumb.core.kitchen.made import made_from
+from sun_crumb.core.kitchen.ovens import dial_words, turn_words
 from sun_crumb.core.kitchen.weighing import as_weighed
 from sun_crumb.core.method import MethodStep
 from sun_crumb.core.method.planned import PlannedLine, RewrittenStep, as_said, named
@@ -20,13 +21,16 @@ from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.reading.records import Step
+from sun_crumb.core.reading.records import Link, Step
 from sun_crumb.core.reference import table
+from sun_crumb.schemas.days import Settings
 from sun_crumb.schemas.recipes import GoalsIn
 from sun_crumb.services import schedules
-from sun_crumb.services.bake_day import MethodTold, pair, rewritten, told_plan
+from sun_crumb.services.bake_day import MethodTold, ToldStep, pair, rewritten, told_plan
 from sun_crumb.services.errors import NotFoundError
+from sun_crumb.services.methods import stored_method
 from sun_crumb.services.pantry import pantry_in
+from sun_crumb.services.preferences import settings_in
 from sun_crumb.services.soundness import sound_method, sound_recipe
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Recipe, Version
@@ -96,6 +100,7 @@ def bake_day(
     with database.reading() as session:
         pantry = pantry_in(session)
         found = found_day(session, recipe_id, version_id, pantry, follows)
+        own = settings_in(session)
     one = portion(served(found.after), found.after.servings)
     return BakeDay(
         recipe_id,
@@ -106,12 +111,26 @@ def bake_day(
         found.after.unit,
         one.free_sugars_who_g,
         one.energy_kcal,
-        told_plan(found.recipe, found.before, found.planned, found.steps, found.own),
+        _in_this_oven(told_plan(found.recipe, found.before, found.planned, found.steps, found.own), own),
         tuple(_to_buy(found.planned, pantry)),
         _allergens(found.after),
         tuple(_cautions(found.steps, found.after)),
         keeping(found.kinds),
     )
+
+
+def _in_this_oven(method: MethodTold, own: Settings) -> MethodTold:
+    """Return a method with what this household's oven is set to, and when a bake in it is turned."""
+
+    def told(step: ToldStep) -> ToldStep:
+        if step.temperature_c is None:
+            return step
+        dial = dial_words(step.temperature_c, is_fan=own.oven_fan, offset_c=own.oven_offset_c)
+        is_bake = step.wait is not None and step.wait.kind == "bake"
+        turn = turn_words((step.wait.low_min, step.wait.high_min), own.oven_hot_side) if is_bake and step.wait else ""
+        return replace(step, dial=dial, notes=(*step.notes, turn) if turn else step.notes)
+
+    return replace(method, steps=tuple(told(step) for step in method.steps))
 
 
 def say_step(database: Database, recipe_id: int, version_id: int, key: str, text: str) -> None:
@@ -132,6 +151,29 @@ def say_step(database: Database, recipe_id: int, version_id: int, key: str, text
         if text.strip() and text.strip() != step.step.text:
             words[key] = text.strip()
         version.own_words = words or None
+
+
+def link_line(database: Database, recipe_id: int, version_id: int, position: int, step: str) -> None:
+    """Let a line of the original go in at another step of its method, by the step's key; at its own by no key.
+
+    Raises
+    ------
+    NotFoundError
+        There is no such version, line or step.
+    """
+    with database.transaction() as session:
+        found = found_day(session, recipe_id, version_id, pantry_in(session))
+        if position >= len(found.before.lines):
+            raise NotFoundError("this recipe has no such line", field="position")
+        if step and not any(one.key == step and not one.is_new for one in found.steps):
+            raise NotFoundError("this method has no such step", field="step")
+        recipe = session.get_one(Recipe, recipe_id)
+        method = sound_method(recipe)
+        links = tuple(link for link in method.links if link.position != position)
+        if step:
+            links += (Link(position, step),)
+        recipe.method = stored_method(replace(method, links=links))
+        recipe.revision += 1
 
 
 def plan_day(
@@ -188,7 +230,7 @@ def found_day(
         before,
         after,
         planned,
-        rewritten(before, after, steps, planned, kinds, cup, pantry),
+        rewritten(before, after, steps, planned, kinds, cup, pantry, method.links),
         kinds,
         rows[at].own_words or {},
         goals,

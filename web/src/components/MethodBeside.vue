@@ -1,10 +1,37 @@
 <script setup lang="ts">
 import { nextTick, ref } from 'vue'
-import type { MethodStep } from '../api/types'
+import type { MethodStep, StepUse } from '../api/types'
 import { minutesText, waitText } from '../logic/clock'
 
-defineProps<{ steps: readonly MethodStep[]; isOriginal: boolean }>()
-const emit = defineEmits<{ say: [key: string, text: string, kept: () => void] }>()
+const props = defineProps<{
+  steps: readonly MethodStep[]
+  isOriginal: boolean
+  /** Whether what goes in where is shown, to be moved. */
+  isMoving: boolean
+}>()
+const emit = defineEmits<{
+  say: [key: string, text: string, kept: () => void]
+  /** A line of the original is to go in at another step. */
+  move: [use: StepUse, step: MethodStep]
+}>()
+const dragged = ref<{ use: StepUse; from: number }>()
+
+/** The step before or after that a line can go in at: one of the recipe's own. */
+function beside(from: number, by: -1 | 1): MethodStep | undefined {
+  const own = props.steps.filter((step) => !step.is_new)
+  const at = own.findIndex((step) => step.n === from)
+  return own[at + by]
+}
+
+function shift(use: StepUse, from: number, by: -1 | 1): void {
+  const to = beside(from, by)
+  if (to) emit('move', use, to)
+}
+
+function drop(step: MethodStep): void {
+  if (dragged.value && !step.is_new && step.n !== dragged.value.from) emit('move', dragged.value.use, step)
+  dragged.value = undefined
+}
 const edited = ref<string>()
 const words = ref('')
 const field = ref<HTMLTextAreaElement[]>()
@@ -36,7 +63,13 @@ const hands = (step: MethodStep): string => {
 
 <template>
   <ol class="method">
-    <li v-for="step in steps" :key="step.n" :class="{ fresh: step.is_new }">
+    <li
+      v-for="step in steps"
+      :key="step.n"
+      :class="{ fresh: step.is_new, target: dragged && !step.is_new }"
+      @dragover="dragged && !step.is_new && $event.preventDefault()"
+      @drop.prevent="drop(step)"
+    >
       <span class="number display">{{ step.n }}</span>
       <div>
         <form v-if="edited === step.key" class="own" @submit.prevent="keep(step, words)">
@@ -66,11 +99,33 @@ const hands = (step: MethodStep): string => {
           </button>
         </p>
         <p v-if="!isOriginal && changed(step)" class="was quiet small"><s class="sr">was</s>{{ step.was }}</p>
+        <ul v-if="isMoving && step.uses.length" class="uses no-print">
+          <li v-for="use in step.uses" :key="use.line + use.name">
+            <button
+              v-if="use.position !== null"
+              type="button"
+              draggable="true"
+              :class="{ unsure: !use.is_sure }"
+              :aria-label="`${use.name}, ${use.told}, in step ${step.n}${use.is_sure ? '' : ', not sure'}: arrow up or down moves it`"
+              @dragstart="dragged = { use, from: step.n }"
+              @dragend="dragged = undefined"
+              @keydown.up.prevent.stop="shift(use, step.n, -1)"
+              @keydown.down.prevent.stop="shift(use, step.n, 1)"
+            >
+              {{ use.name }} <small>{{ use.told }}</small> <b v-if="!use.is_sure">?</b>
+            </button>
+            <span v-else class="quiet">{{ use.name }} {{ use.told }}</span>
+          </li>
+        </ul>
         <p v-for="note in step.notes" :key="note" class="note small">{{ note }}</p>
       </div>
       <span class="facts quiet small">
         <template v-if="step.wait">{{ waitText(step.wait) }}<br /></template>
         <template v-if="step.temperature_c">{{ Math.round(step.temperature_c) }} °C<br /></template>
+        <template v-if="step.dial"
+          ><b>{{ step.dial }}</b
+          ><br
+        /></template>
         {{ hands(step) }} of you
       </span>
     </li>
@@ -116,6 +171,35 @@ li {
 .fresh .text {
   border-left: 3px solid var(--leaf);
   padding-left: 10px;
+}
+.uses {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.uses li {
+  display: block;
+  border: 0;
+  padding: 0;
+}
+.uses button {
+  border: 1px solid var(--hair);
+  border-radius: 12px;
+  padding: 4px 10px;
+  cursor: grab;
+}
+.uses .unsure {
+  border-color: var(--ember);
+  border-style: dashed;
+}
+.uses b {
+  color: var(--ember);
+}
+.target {
+  background: var(--band);
 }
 .own textarea {
   width: 100%;

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { ApiError } from '../api/client'
+import OvenFields from '../components/OvenFields.vue'
 import DayClock from '../components/DayClock.vue'
 import MethodBeside from '../components/MethodBeside.vue'
 import TimerPills from '../components/TimerPills.vue'
@@ -13,7 +14,7 @@ import { keepPlanned } from '../logic/planned'
 import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 import { useWorktop } from '../stores/worktop'
-import type { Timer } from '../api/types'
+import type { MethodStep, Settings, StepUse, Timer } from '../api/types'
 
 const props = defineProps<{ id: number; version: number }>()
 const worktop = useWorktop()
@@ -57,6 +58,42 @@ async function changeSleep(from: string, to: string): Promise<void> {
   const hours = from && to ? `${from}-${to}` : ''
   await household.change({ sleep: hours }).catch(notices.complain)
   await plan()
+}
+
+async function changeOven(changes: Partial<Settings>): Promise<void> {
+  try {
+    await household.change(changes)
+    await worktop.load(props.id, props.version)
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
+const isMoving = ref(false)
+/** The foods whose step the words leave open. */
+const guessed = computed(() => {
+  const names = (day.value?.method.steps ?? []).flatMap((step) =>
+    step.uses.filter((use) => !use.is_sure && use.position !== null).map((use) => use.name),
+  )
+  return [...new Set(names)].slice(0, 3).join(', ')
+})
+
+async function move(use: StepUse, step: MethodStep): Promise<void> {
+  if (use.position === null || use.position === undefined) return
+  const from = day.value?.method.steps.find((one) => one.uses.some((u) => u.position === use.position))
+  const { position } = use
+  try {
+    await worktop.move(props.id, props.version, position, step.key ?? '')
+    await plan(false)
+    notices.say(`${use.name} goes in at step ${step.n}.`, {
+      label: 'Undo',
+      run: () => worktop.move(props.id, props.version, position, from?.key ?? '').catch(notices.complain),
+    })
+    await nextTick()
+    document.querySelector<HTMLElement>(`.uses button[aria-label^="${CSS.escape(use.name ?? '')}"]`)?.focus()
+  } catch (error) {
+    notices.complain(error)
+  }
 }
 
 async function say(key: string, text: string, kept: () => void): Promise<void> {
@@ -139,8 +176,32 @@ function print(): void {
     </div>
     <div v-if="day" class="sides">
       <div>
-        <h2>What is done</h2>
-        <MethodBeside :steps="day.method.steps" :is-original="day.number === 1" @say="say" />
+        <h2>
+          What is done
+          <button
+            type="button"
+            class="plain small no-print"
+            :aria-pressed="isMoving"
+            @click="isMoving = !isMoving"
+          >
+            what goes in where
+          </button>
+        </h2>
+        <p v-if="guessed && !isMoving" class="no-print small">
+          Where {{ guessed }} go{{ guessed.includes(',') || guessed.includes(' and ') ? '' : 'es' }} in is a
+          guess:
+          <button type="button" class="plain" @click="isMoving = true">look</button>
+        </p>
+        <p v-if="isMoving" class="quiet small no-print">
+          Drag a food to the step it goes in at, or press the arrow keys on it. A guess has a broken line.
+        </p>
+        <MethodBeside
+          :steps="day.method.steps"
+          :is-original="day.number === 1"
+          :is-moving="isMoving"
+          @say="say"
+          @move="move"
+        />
         <dl v-if="day.keeping.length" class="keeping">
           <template v-for="kept in day.keeping" :key="kept.words">
             <dt>
@@ -199,6 +260,10 @@ function print(): void {
               {{ worktop.schedule.earliest.slice(0, 10) }} instead</v-btn
             >
           </div>
+        </section>
+        <section class="no-print" aria-labelledby="oven-title">
+          <h2 id="oven-title">Your oven</h2>
+          <OvenFields :settings="household.settings" @change="changeOven" />
         </section>
         <section aria-labelledby="ready-title">
           <h2 id="ready-title">To have ready</h2>

@@ -141,6 +141,7 @@ function sound(): void {
     <article v-if="step" aria-live="polite">
       <p v-if="step.component" class="part">{{ step.component }}</p>
       <p class="text display">{{ step.text }}</p>
+      <p v-if="step.dial" class="heat">{{ step.dial }}</p>
       <p v-if="heat" class="heat" :class="{ hot: isHot }">{{ heat }}</p>
       <p v-for="note in step.notes" :key="note" class="note">{{ note }}</p>
       <p v-if="step.until && !step.text.includes(step.until)" class="note">until {{ step.until }}</p>

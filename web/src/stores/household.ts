@@ -14,6 +14,9 @@ export const useHousehold = defineStore('household', () => {
     prices: {},
     decimal_sign: '.',
     sleep: '22:30-06:30',
+    oven_fan: false,
+    oven_offset_c: 0,
+    oven_hot_side: '',
   })
   watch(
     () => settings.value.decimal_sign,

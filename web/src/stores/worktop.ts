@@ -39,6 +39,15 @@ export const useWorktop = defineStore('worktop', () => {
     )
   }
 
+  async function move(recipe: number, version: number, position: number, step: string): Promise<void> {
+    day.value = await ask(
+      api.POST('/api/recipes/{recipe_id}/versions/{version_id}/goes-in', {
+        ...place(recipe, version),
+        body: { position, step },
+      }),
+    )
+  }
+
   async function plan(recipe: number, version: number, serve: string, sleep: string): Promise<void> {
     schedule.value = await ask(
       api.POST('/api/recipes/{recipe_id}/versions/{version_id}/schedule', {
@@ -84,5 +93,5 @@ export const useWorktop = defineStore('worktop', () => {
     beat.value = performance.now()
   }
 
-  return { day, schedule, timers, load, say, plan, loadTimers, start, stop, goOn, tick }
+  return { day, schedule, timers, load, say, move, plan, loadTimers, start, stop, goOn, tick }
 })

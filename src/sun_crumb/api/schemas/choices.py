@@ -60,6 +60,9 @@ class SettingsOut(Out):
     prices: dict[str, float]
     decimal_sign: Literal[".", ","]
     sleep: str
+    oven_fan: bool
+    oven_offset_c: float
+    oven_hot_side: Literal["", "left", "right", "back", "front"]
 
 
 class HealthOut(Out):

@@ -16,6 +16,8 @@ class UseOut(Out):
     grams: To2 | None
     told: str = ""
     name: str = ""
+    position: int | None = None
+    is_sure: bool = True
 
 
 class WaitOut(Out):
@@ -51,6 +53,7 @@ class MethodStepOut(Out):
     is_sure: bool = True
     key: str = ""
     ours: str = ""
+    dial: str = ""
 
 
 class MethodTextOut(Out):

@@ -73,6 +73,40 @@ def setting(temperature: float, unit: str = "C", *, is_fan: bool = False, offset
     )
 
 
+def dial_words(conventional_c: float, *, is_fan: bool = False, offset_c: float = 0.0) -> str:
+    """Return what to set on this oven's dial for a heat that a method tells [°C, conventional]; empty where it is the same.
+
+    Examples
+    --------
+    >>> dial_words(180.0, is_fan=True), dial_words(180.0, offset_c=10.0), dial_words(180.0)
+    ('160 °C on your dial (fan)', '170 °C on your dial (it runs 10 °C hot)', '')
+    """
+    if not is_fan and not offset_c:
+        return ""
+    dial = conventional_c - (FAN_C if is_fan else 0.0) - offset_c
+    why = ["fan"] if is_fan else []
+    if offset_c:
+        why.append(f"it runs {abs(offset_c):g} °C {'hot' if offset_c > 0 else 'cool'}")
+    return f"{5 * round(dial / 5)} °C on your dial ({', '.join(why)})"
+
+
+def turn_words(minutes: tuple[int, int], hot_side: str) -> str:
+    """Return when a bake is turned where an oven is hotter on one side: at two thirds of its time (common practice).
+
+    Examples
+    --------
+    >>> turn_words((35, 40), "left")
+    'Turn it after 25 minutes: your oven is hotter at the left.'
+    """
+    if not hot_side or minutes[0] < LEAST_TO_TURN_MIN:
+        return ""
+    return f"Turn it after {5 * round(minutes[0] * 2 / 3 / 5) or 5} minutes: your oven is hotter at the {hot_side}."
+
+
+# A shorter bake is not opened for that [min] (judgement: what is in it for ten minutes sinks).
+LEAST_TO_TURN_MIN = 15
+
+
 def pressure_hpa(altitude_m: float) -> float:
     """Return the air's pressure at a height [hPa] by the ICAO standard atmosphere."""
     if not -400 <= altitude_m <= 6000:

@@ -5,15 +5,16 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from sun_crumb.core.method.links import relink
 from sun_crumb.core.method.order import Order
 from sun_crumb.core.method.records import MethodLine, MethodRead, MethodStep, Use, Wait
 from sun_crumb.core.method.sentences import clauses
 from sun_crumb.core.method.uses import USED_UP, Resolved, Resolver
 from sun_crumb.core.method.waits import hands_on, oven_of, reached_in, tools_of, until_of, wait_of
-from sun_crumb.core.reading.records import Step
+from sun_crumb.core.reading.records import Link, Step
 
 
-def read_method(steps: Sequence[Step], lines: Sequence[MethodLine]) -> MethodRead:
+def read_method(steps: Sequence[Step], lines: Sequence[MethodLine], links: Sequence[Link] = ()) -> MethodRead:
     """Return a recipe's method as small steps: what each uses, waits for and needs, and what comes before it.
 
     Parameters
@@ -22,6 +23,8 @@ def read_method(steps: Sequence[Step], lines: Sequence[MethodLine]) -> MethodRea
         The steps of the recipe's own text.
     lines
         Its ingredient lines, in their order.
+    links
+        Where lines go in by the baker's own word; what names no step of the method any more is passed over.
 
     Notes
     -----
@@ -30,6 +33,7 @@ def read_method(steps: Sequence[Step], lines: Sequence[MethodLine]) -> MethodRea
     small = clauses(steps)
     resolver = Resolver(lines, small)
     resolved = resolver.run()
+    linked = relink(resolved, links, len(lines))
     order = Order()
     found: list[MethodStep] = []
     oven: float | None = None
@@ -63,7 +67,7 @@ def read_method(steps: Sequence[Step], lines: Sequence[MethodLine]) -> MethodRea
             )
         )
         before = wait or before
-    unplaced = tuple(n for n, left in enumerate(resolver.left) if left > 1 - USED_UP)
+    unplaced = tuple(n for n, left in enumerate(resolver.left) if left > 1 - USED_UP and n not in linked)
     return MethodRead(_with_parts(found, resolved), unplaced)
 
 

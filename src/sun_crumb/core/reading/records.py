@@ -186,13 +186,23 @@ class Step:
 
 
 @dataclass(frozen=True, slots=True)
+class Link:
+    """Where the baker says that a line goes in: its place in the original's list, and the step by its own words."""
+
+    position: int
+    step: str
+
+
+@dataclass(frozen=True, slots=True)
 class Method:
-    """What is done: steps, the oven [°C], the baking time [min, from and to] and the tin; None for what is not said."""
+    """What is done: steps, the oven [°C], the baking time [min, from and to] and the tin, None for what is not said; and what goes in where
+    by the baker's own word."""
 
     steps: tuple[Step, ...] = ()
     oven: Oven | None = None
     bake_minutes: tuple[int, int] | None = None
     tin: Tin | None = None
+    links: tuple[Link, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
