@@ -66,9 +66,14 @@ class BakeDay(Screens):
         page.reload()
         page.get_by_role("button", name="what goes in where").click()
         expect(moved).to_be_visible()
-        page.get_by_role("button", name=re.compile("^butter, .*in step 4")).drag_to(
-            page.get_by_role("listitem").filter(has_text="Whisk the 2 eggs").first
-        )
+        moved.scroll_into_view_if_needed()
+        moved.hover()
+        page.mouse.down()
+        box = page.get_by_role("listitem").filter(has_text="Whisk the 2 eggs").first.bounding_box()
+        assert box is not None
+        page.mouse.move(box["x"] + 200, box["y"] + 24, steps=6)
+        page.mouse.move(box["x"] + 206, box["y"] + 26, steps=3)
+        page.mouse.up()
         expect(butter).to_be_visible()
         page.get_by_role("button", name="Undo").click()
         expect(moved).to_be_visible()

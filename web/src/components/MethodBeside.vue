@@ -101,9 +101,11 @@ const hands = (step: MethodStep): string => {
         <p v-if="!isOriginal && changed(step)" class="was quiet small"><s class="sr">was</s>{{ step.was }}</p>
         <ul v-if="isMoving && step.uses.length" class="uses no-print">
           <li v-for="use in step.uses" :key="use.line + use.name">
-            <button
+            <span
               v-if="use.position !== null"
-              type="button"
+              role="button"
+              tabindex="0"
+              class="chip"
               draggable="true"
               :class="{ unsure: !use.is_sure }"
               :aria-label="`${use.name}, ${use.told}, in step ${step.n}${use.is_sure ? '' : ', not sure'}: arrow up or down moves it`"
@@ -113,7 +115,7 @@ const hands = (step: MethodStep): string => {
               @keydown.down.prevent.stop="shift(use, step.n, 1)"
             >
               {{ use.name }} <small>{{ use.told }}</small> <b v-if="!use.is_sure">?</b>
-            </button>
+            </span>
             <span v-else class="quiet">{{ use.name }} {{ use.told }}</span>
           </li>
         </ul>
@@ -185,7 +187,8 @@ li {
   border: 0;
   padding: 0;
 }
-.uses button {
+.uses .chip {
+  display: inline-block;
   border: 1px solid var(--hair);
   border-radius: 12px;
   padding: 4px 10px;

@@ -90,7 +90,7 @@ async function move(use: StepUse, step: MethodStep): Promise<void> {
       run: () => worktop.move(props.id, props.version, position, from?.key ?? '').catch(notices.complain),
     })
     await nextTick()
-    document.querySelector<HTMLElement>(`.uses button[aria-label^="${CSS.escape(use.name ?? '')}"]`)?.focus()
+    document.querySelector<HTMLElement>(`.uses .chip[aria-label^="${CSS.escape(use.name ?? '')}"]`)?.focus()
   } catch (error) {
     notices.complain(error)
   }
