@@ -71,8 +71,9 @@ class BakeDay(Screens):
         page.mouse.down()
         box = page.get_by_role("listitem").filter(has_text="Whisk the 2 eggs").first.bounding_box()
         assert box is not None
-        page.mouse.move(box["x"] + 200, box["y"] + 24, steps=6)
-        page.mouse.move(box["x"] + 206, box["y"] + 26, steps=3)
+        low = box["y"] + box["height"] - 12
+        page.mouse.move(box["x"] + 200, low, steps=6)
+        page.mouse.move(box["x"] + 206, low - 4, steps=3)
         page.mouse.up()
         expect(butter).to_be_visible()
         page.get_by_role("button", name="Undo").click()
