@@ -5,13 +5,14 @@ from __future__ import annotations
 import json
 import random
 import unittest
+from dataclasses import replace
 from datetime import datetime, timedelta
 from itertools import pairwise
 
 from icalendar import Calendar
 
 from sun_crumb.core.errors import OutOfDomainError
-from sun_crumb.core.kitchen.schedule import Schedule, schedule
+from sun_crumb.core.kitchen.schedule import Schedule, schedule, shared_oven
 from sun_crumb.core.kitchen.tasks import Gap, Task, checked
 from sun_crumb.core.kitchen.timetable import DAY, Sleep
 from sun_crumb.services import schedules
@@ -134,6 +135,39 @@ class Latest(unittest.TestCase):
         early = schedule(tasks, 7 * 60 + 10, NIGHT, now=5 * 60)
         self.assertTrue(any("hours of sleep" in told for told in early.clashes), early.clashes)
         self.assertEqual(schedule(tasks, SERVE, None, now=SERVE + 5).clashes, ("the time of serving is past",))
+
+    def test_what_the_cook_moved_stays_and_the_rest_keeps_every_rule(self) -> None:
+        chance, moved = random.Random(11), 0
+        for _ in range(40):
+            tasks = some_tasks(6, chance)
+            free = schedule(tasks, SERVE, NIGHT)
+            if not free.feasible:
+                continue
+            one = chance.choice(free.tasks)
+            pins = {one.id: one.start - chance.choice([5, 15, 40]), "gone": 3}
+            found = schedule(tasks, SERVE, NIGHT, None, pins)
+            if not found.feasible:
+                continue
+            moved += 1
+            self.assertEqual(next(p.start for p in found.tasks if p.id == one.id), pins[one.id])
+            self.assertKept(tasks, found, SERVE, NIGHT)
+            self.assertLessEqual(found.start or 0, free.start or 0)
+        self.assertGreater(moved, 10)
+        late = schedule([Task("a", "", 10), Task("b", "", 10, after=(Gap("a"),))], SERVE, None, None, {"a": SERVE - 15})
+        self.assertEqual(late.clashes, ("a step can't be where you moved it",))
+
+    def test_two_bakes_of_one_day_share_cook_and_oven(self) -> None:
+        read = schedules.asked(FIRST[0].text, "2031-03-09T16:00", now="any")
+        other = tuple(
+            replace(t, id=f"b.{t.id}", after=tuple(replace(g, id=f"b.{g.id}") for g in t.after)) for t in read.tasks
+        )
+        both = list(shared_oven(read.tasks, other))
+        found, alone = schedule(both, SERVE), schedule(read.tasks, SERVE)
+        self.assertTrue(found.feasible)
+        self.assertKept(both, found, SERVE, None)
+        self.assertLess(found.start or 0, alone.start or 0)
+        with self.assertRaises(OutOfDomainError):
+            shared_oven(read.tasks, read.tasks)
 
     def test_what_cannot_be_planned_says_why(self) -> None:
         for tasks, field in (

@@ -21,9 +21,9 @@ class BakeDay(Screens):
         expect(page.get_by_role("paragraph").filter(has_text="For the date paste: soak")).to_be_visible()
         expect(page.get_by_role("complementary").get_by_text("For the date paste: soak")).to_be_visible()
         expect(page.get_by_text("begin at")).to_be_visible()
-        page.get_by_label(re.compile("soft dates")).check()
+        page.get_by_role("checkbox", name=re.compile("soft dates")).check()
         page.reload()
-        expect(page.get_by_label(re.compile("soft dates"))).to_be_checked()
+        expect(page.get_by_role("checkbox", name=re.compile("soft dates"))).to_be_checked()
         page.get_by_role("link", name="To the counter").click()
         expect(page.get_by_text("step 1 of 7")).to_be_visible()
         for n in range(2, 8):
@@ -78,6 +78,55 @@ class BakeDay(Screens):
         expect(butter).to_be_visible()
         page.get_by_role("button", name="Undo").click()
         expect(moved).to_be_visible()
+        self.assertEqual(self.problems, [])
+
+    def test_a_step_is_moved_in_time_by_keys_and_by_dragging(self) -> None:
+        page = self.open(DAY)
+        expect(page.get_by_text("begin at")).to_be_visible()
+        begun = page.get_by_text("begin at").inner_text()
+        soak = page.get_by_role("button", name=re.compile("For the date paste.*arrow left or right"))
+        before = soak.inner_text()
+        soak.press("ArrowLeft")
+        expect(page.get_by_text("1 step moved by you.")).to_be_visible()
+        expect(soak).not_to_have_text(before)
+        page.reload()
+        expect(page.get_by_text("1 step moved by you.")).to_be_visible()
+        page.get_by_role("button", name="Plan all anew").click()
+        expect(soak).to_have_text(before)
+        bar = page.locator(".line .bar").first
+        bar.scroll_into_view_if_needed()
+        box = bar.bounding_box()
+        assert box is not None
+        page.mouse.move(box["x"] + 3, box["y"] + 6)
+        page.mouse.down()
+        page.mouse.move(box["x"] - 60, box["y"] + 6, steps=4)
+        page.mouse.up()
+        expect(page.get_by_text("1 step moved by you.")).to_be_visible()
+        expect(page.get_by_text("begin at")).not_to_have_text(begun)
+        page.get_by_role("button", name="Plan all anew").click()
+        # Where it can't be it says why, and stays.
+        cool = page.get_by_role("button", name=re.compile("Cool in the tin.*arrow left or right"))
+        stood = cool.inner_text()
+        for _ in range(2):
+            cool.press("ArrowRight")
+        expect(page.get_by_text("It can’t begin at")).to_be_visible()
+        expect(cool).to_be_visible()
+        self.assertTrue(stood)
+        self.assertEqual(self.problems, [])
+
+    def test_two_bakes_for_one_table(self) -> None:
+        page = self.open("/recipes/3/bake-day/5")
+        expect(page.get_by_text("begin at")).to_be_visible()
+        page.get_by_label("on the table at").fill("2031-03-09T16:00")
+        page.get_by_label("on the table at").blur()
+        page.goto(self.address + DAY)
+        expect(page.get_by_text("begin at")).to_be_visible()
+        alone = page.locator(".line .bar").count()
+        page.get_by_label("on one day with").select_option(index=1)
+        expect(page.get_by_text("Rye ginger squares: ").first).to_be_visible()
+        self.assertGreater(page.locator(".line .bar").count(), alone)
+        link = page.get_by_role("link", name="into a calendar").get_attribute("href") or ""
+        self.assertIn("Rye ginger squares", page.request.get(self.address + link).text().replace("\r\n ", ""))
         self.assertEqual(self.problems, [])
 
     def test_this_oven_is_told_once_and_known_from_then_on(self) -> None:

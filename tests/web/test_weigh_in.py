@@ -50,7 +50,7 @@ class WeighIn(Screens):
         self.tell(do="put", grams=101)
         expect(card.get_by_role("button", name=re.compile("Take 10[012] g"))).to_be_visible()
         page.keyboard.press("Enter")
-        expect(card.get_by_role("button", name=re.compile("egg, .*in: weigh again"))).to_be_visible()
+        expect(card.get_by_role("button", name=re.compile("egg, .*in: add more"))).to_be_visible()
         # The scale was set to zero for the next.
         expect(card.get_by_role("button", name="As planned")).to_be_visible()
         self.tell(do="pour", grams=50, seconds=1)
@@ -59,10 +59,21 @@ class WeighIn(Screens):
         expect(card.get_by_text(re.compile("honey is 1[789] g over"))).to_be_visible()
         before = page.locator(".text.display").inner_text()
         card.get_by_role("button", name=re.compile("Let the rest follow")).click()
-        expect(card.get_by_role("button", name=re.compile("honey, .*in: weigh again"))).to_be_visible()
+        expect(card.get_by_role("button", name=re.compile("honey, .*in: add more"))).to_be_visible()
         expect(page.locator(".text.display")).not_to_have_text(before)
         page.reload()
-        expect(card.get_by_role("button", name=re.compile("honey, .*in: weigh again"))).to_be_visible()
+        honey = card.get_by_role("button", name=re.compile("honey, .*in: add more"))
+        expect(honey).to_be_visible()
+        # A little more of what is in is added to it, and what that makes of the sugar is told.
+        self.tell(do="tare")
+        honey.click()
+        expect(card.get_by_role("button", name="Nothing more")).to_be_visible()
+        self.tell(do="put", grams=6)
+        card.get_by_role("button", name=re.compile("Add [67] g")).click()
+        expect(card.get_by_text(re.compile("honey is \\d+ g over"))).to_be_visible()
+        card.get_by_role("button", name=re.compile("Keep it as it is")).click()
+        expect(card.get_by_role("button", name=re.compile("honey, 5[5-8] g in"))).to_be_visible()
+        expect(card.get_by_text("g free sugar a portion")).to_be_visible()
         self.assertEqual(self.problems, [])
 
     def test_a_scale_that_is_lost_loses_no_step(self) -> None:

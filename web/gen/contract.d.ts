@@ -1029,6 +1029,16 @@ export interface components {
             /** Metrics */
             metrics: components["schemas"]["MetricOut"][];
         };
+        /**
+         * BesideIn
+         * @description Another bake of the same day.
+         */
+        BesideIn: {
+            /** Recipe Id */
+            recipe_id: number;
+            /** Version Id */
+            version_id: number;
+        };
         /** ByTheBookOut */
         ByTheBookOut: {
             /** Ingredient */
@@ -2990,6 +3000,8 @@ export interface components {
         /**
          * ServeIn
          * @description When a version is to be ready, in local time, the hours of sleep (empty for none), and whether it may begin only from now on.
+         *
+         *     ``beside`` is what else is baked for the same time, ``pins`` when some tasks begin by the cook's own word, by their ids.
          */
         ServeIn: {
             /**
@@ -3007,6 +3019,18 @@ export interface components {
              * @default true
              */
             from_now?: boolean;
+            /**
+             * Beside
+             * @default []
+             */
+            beside?: components["schemas"]["BesideIn"][];
+            /**
+             * Pins
+             * @default {}
+             */
+            pins?: {
+                [key: string]: string;
+            };
         };
         /**
          * ServingIn

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import inspect
 import re
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, TypeVar
 
 from flask import Blueprint, Response, current_app, request
 from pydantic import BaseModel, ValidationError
@@ -18,6 +18,8 @@ from sun_crumb.api.schemas.base import ErrorOut
 from sun_crumb.schemas.fields import MOST_ID
 from sun_crumb.schemas.words import words_of
 from sun_crumb.services.errors import NotFoundError
+
+T = TypeVar("T", bound=BaseModel)
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,11 +82,20 @@ def endpoint(
 def _validated(body: type[BaseModel]) -> BaseModel:
     if not request.is_json:
         raise InvalidRequestError("send JSON (Content-Type: application/json)", field=None)
+    return _checked(lambda: body.model_validate_json(request.get_data() or b"null"))
+
+
+def _checked(read: Callable[[], T]) -> T:
     try:
-        return body.model_validate_json(request.get_data() or b"null")
+        return read()
     except ValidationError as error:
         words, field = words_of(error)
         raise InvalidRequestError(words, field=field) from None
+
+
+def in_query(shape: type[T], given: Mapping[str, Any]) -> T:
+    """Return what the query gives in the shape of a body; raise InvalidRequestError, naming the field, where it is none."""
+    return _checked(lambda: shape.model_validate(dict(given)))
 
 
 def number_in(text: str, field: str, default: int, most: int = MOST_ID) -> int:

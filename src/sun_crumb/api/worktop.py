@@ -6,7 +6,7 @@ from typing import Any
 
 from flask import Blueprint, Response, request
 
-from sun_crumb.api.contract import endpoint
+from sun_crumb.api.contract import endpoint, in_query
 from sun_crumb.api.current import database
 from sun_crumb.api.schemas.base import DoneOut
 from sun_crumb.api.schemas.worktop import BakeDayOut, ScheduleOut, SumsOut, TimerOut, TimersOut, WeighedInOut, WorkedOut
@@ -46,17 +46,26 @@ def goes_in(recipe_id: int, version_id: int, body: GoesInIn) -> worktop.BakeDay:
 )
 def plan_day(recipe_id: int, version_id: int, body: ServeIn) -> dict[str, Any]:
     """Tell when to begin, as late as it can be, for a time of serving."""
-    asked, found = worktop.plan_day(database(), recipe_id, version_id, body.serve, body.sleep, from_now=body.from_now)
+    asked, found = worktop.plan_day(database(), recipe_id, version_id, body)
     return schedules.told(asked, found)
 
 
 @blueprint.get("/recipes/<int:recipe_id>/versions/<int:version_id>/schedule.ics")
 def calendar(recipe_id: int, version_id: int) -> Response:
     """Get a schedule as a calendar file."""
-    serve = schedules.time_of(request.args.get("serve", ""), "serve")
-    asked, found = worktop.plan_day(
-        database(), recipe_id, version_id, serve, request.args.get("sleep", ""), from_now=False
+    given = request.args.to_dict()
+    pairs = [pair.split("/") for pair in given.get("beside", "").split(",") if "/" in pair]
+    body = in_query(
+        ServeIn,
+        {
+            "serve": given.get("serve", ""),
+            "sleep": given.get("sleep", ""),
+            "from_now": False,
+            "beside": [{"recipe_id": recipe, "version_id": version} for recipe, version, *_ in pairs],
+            "pins": dict(pin.split("@", 1) for pin in given.get("pins", "").split(",") if "@" in pin),
+        },
     )
+    asked, found = worktop.plan_day(database(), recipe_id, version_id, body)
     return Response(
         schedules.calendar(asked, found, database().clock),
         mimetype="text/calendar",

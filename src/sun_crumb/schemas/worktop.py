@@ -18,12 +18,27 @@ def _local(at: datetime) -> datetime:
     return at.replace(tzinfo=None, second=0, microsecond=0)
 
 
-class ServeIn(In):
-    """When a version is to be ready, in local time, the hours of sleep (empty for none), and whether it may begin only from now on."""
+LocalTime = Annotated[datetime, AfterValidator(_local)]
 
-    serve: Annotated[datetime, AfterValidator(_local)]
+
+class BesideIn(In):
+    """Another bake of the same day."""
+
+    recipe_id: Id
+    version_id: Id
+
+
+class ServeIn(In):
+    """When a version is to be ready, in local time, the hours of sleep (empty for none), and whether it may begin only from now on.
+
+    ``beside`` is what else is baked for the same time, ``pins`` when some tasks begin by the cook's own word, by their ids.
+    """
+
+    serve: LocalTime
     sleep: Sleep = ""
     from_now: bool = True
+    beside: Annotated[list[BesideIn], Field(max_length=3)] = []
+    pins: Annotated[dict[Annotated[str, Field(max_length=40)], LocalTime], Field(max_length=60)] = {}
 
 
 class StepWordsIn(In):

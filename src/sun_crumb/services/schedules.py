@@ -5,12 +5,12 @@ from __future__ import annotations
 import json
 import re
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, field, replace
 from datetime import datetime, timedelta
 from typing import Any
 
 from sun_crumb.core.errors import OutOfDomainError
-from sun_crumb.core.kitchen.schedule import Schedule, schedule
+from sun_crumb.core.kitchen.schedule import Schedule, schedule, shared_oven
 from sun_crumb.core.kitchen.tasks import Gap, Task, checked, tasks_of
 from sun_crumb.core.kitchen.timetable import Sleep
 from sun_crumb.core.method import MethodStep, read_method
@@ -31,6 +31,7 @@ class Asked:
     serve: datetime
     sleep: Sleep | None
     now: datetime | None
+    pins: Mapping[str, datetime] = field(default_factory=dict)
 
     @property
     def midnight(self) -> datetime:
@@ -52,11 +53,36 @@ def asked(text: str, serve: str, sleep: str | None = None, now: str | None = Non
     return Asked(title, tasks, at, sleep_of(sleep), begin)
 
 
+@dataclass(frozen=True, slots=True)
+class Bake:
+    """One bake of a day: its name and method; ``key`` stands before the ids of its tasks where there are several."""
+
+    key: str
+    title: str
+    steps: Sequence[MethodStep]
+
+
 def asked_of(
-    title: str, steps: Sequence[MethodStep], serve: datetime, sleep: Sleep | None, now: datetime | None
+    bakes: Sequence[Bake],
+    serve: datetime,
+    sleep: Sleep | None,
+    now: datetime | None,
+    pins: Mapping[str, datetime] | None = None,
 ) -> Asked:
-    """Return what a method asks to be planned."""
-    return Asked(title, checked(tasks_of(steps)), serve, sleep, now)
+    """Return what the bakes of one day ask to be planned: one cook, one oven, all on the table at one time.
+
+    Raises
+    ------
+    OutOfDomainError
+        There is nothing to plan, or the same bake twice.
+    """
+    found: tuple[Task, ...] = ()
+    for bake in bakes:
+        tasks = tasks_of(bake.steps, bake.key)
+        if len(bakes) > 1:
+            tasks = tuple(replace(task, text=f"{bake.title}: {task.text}") for task in tasks)
+        found = shared_oven(found, tasks)
+    return Asked(" and ".join(bake.title for bake in bakes), checked(found), serve, sleep, now, dict(pins or {}))
 
 
 def _tasks(text: str) -> tuple[str, tuple[Task, ...]]:
@@ -156,7 +182,8 @@ def planned(what: Asked) -> Schedule:
     """Return the latest schedule of what is asked, or why there is none."""
     minutes = _minute(what.serve, what.midnight)
     now = None if what.now is None else _minute(what.now, what.midnight)
-    return schedule(what.tasks, minutes, what.sleep, now)
+    pins = {key: _minute(at, what.midnight) for key, at in what.pins.items()}
+    return schedule(what.tasks, minutes, what.sleep, now, pins)
 
 
 def _minute(at: datetime, midnight: datetime) -> int:

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
-from datetime import datetime
 from typing import Any
 
 from sqlalchemy.orm import Session
@@ -15,7 +14,6 @@ from sun_crumb.core.kitchen.keeping import Kept, keeping
 from sun_crumb.core.kitchen.made import made_from
 from sun_crumb.core.kitchen.ovens import dial_words, turn_words
 from sun_crumb.core.kitchen.weighing import as_weighed
-from sun_crumb.core.method import MethodStep
 from sun_crumb.core.method.planned import PlannedLine, RewrittenStep, as_said, named
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.household import household
@@ -25,6 +23,7 @@ from sun_crumb.core.reading.records import Link, Step
 from sun_crumb.core.reference import table
 from sun_crumb.schemas.days import Settings
 from sun_crumb.schemas.recipes import GoalsIn
+from sun_crumb.schemas.worktop import ServeIn
 from sun_crumb.services import schedules
 from sun_crumb.services.bake_day import MethodTold, ToldStep, pair, rewritten, told_plan
 from sun_crumb.services.errors import NotFoundError
@@ -176,15 +175,26 @@ def link_line(database: Database, recipe_id: int, version_id: int, position: int
         recipe.revision += 1
 
 
-def plan_day(
-    database: Database, recipe_id: int, version_id: int, serve: datetime, sleep: str, *, from_now: bool
-) -> tuple[schedules.Asked, Any]:
-    """Return what is asked of a version's clock, and its schedule."""
+def plan_day(database: Database, recipe_id: int, version_id: int, body: ServeIn) -> tuple[schedules.Asked, Any]:
+    """Return what is asked of a version's clock, with what else is baked that day, and its schedule.
+
+    Raises
+    ------
+    NotFoundError
+        There is no such version, or none of those beside it.
+    OutOfDomainError
+        The same bake is named twice.
+    """
     with database.reading() as session:
-        found = found_day(session, recipe_id, version_id, pantry_in(session))
-    now = database.clock.local() if from_now else None
-    steps: Sequence[MethodStep] = [one.step for one in found.steps]
-    asked = schedules.asked_of(found.recipe, steps, serve.replace(tzinfo=None), schedules.sleep_of(sleep), now)
+        pantry = pantry_in(session)
+        places = [(recipe_id, version_id), *((b.recipe_id, b.version_id) for b in body.beside)]
+        found = [(version, found_day(session, recipe, version, pantry)) for recipe, version in places]
+    bakes = [
+        schedules.Bake(f"{version}." if n else "", one.recipe, [step.step for step in one.steps])
+        for n, (version, one) in enumerate(found)
+    ]
+    now = database.clock.local() if body.from_now else None
+    asked = schedules.asked_of(bakes, body.serve, schedules.sleep_of(body.sleep), now, body.pins)
     return asked, schedules.planned(asked)
 
 

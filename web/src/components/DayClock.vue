@@ -1,9 +1,42 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schedule } from '../api/types'
-import { bars, clockTime } from '../logic/clock'
+import { bars, clockTime, later } from '../logic/clock'
 
-const props = defineProps<{ schedule: Schedule }>()
+const props = defineProps<{
+  schedule: Schedule
+  /** When some tasks begin by the cook's own word, by their ids. */
+  pins: Record<string, string>
+}>()
+const emit = defineEmits<{ pin: [id: string, iso: string] }>()
+const line = ref<HTMLElement>()
+const dragged = ref<{ id: string; from: number; by: number }>()
+
+type Task = Schedule['tasks'][number]
+
+function grab(event: PointerEvent, task: Task): void {
+  ;(event.target as HTMLElement).setPointerCapture(event.pointerId)
+  dragged.value = { id: task.id, from: event.clientX, by: 0 }
+}
+
+function drag(event: PointerEvent): void {
+  if (dragged.value) dragged.value = { ...dragged.value, by: event.clientX - dragged.value.from }
+}
+
+/** Lets go of a bar: what it was moved by becomes minutes, on a line where long waits are drawn shorter. */
+function drop(task: Task, left: number): void {
+  const moved = dragged.value
+  dragged.value = undefined
+  const width = line.value?.clientWidth
+  if (!moved || !width || Math.abs(moved.by) < 4) return
+  const minutes = drawn.value.minutesAt(left + moved.by / width) - drawn.value.minutesAt(left)
+  move(task, minutes)
+}
+
+function move(task: Task, minutes: number): void {
+  const iso = later(task.start, minutes)
+  if (iso !== task.start.slice(0, 16)) emit('pin', task.id, iso)
+}
 const served = computed(() => props.schedule.tasks.reduce((last, t) => (t.end > last ? t.end : last), ''))
 const drawn = computed(() => bars(props.schedule.tasks))
 const rows = computed(() => Math.max(...drawn.value.bars.map((bar) => bar.row), 0) + 1)
@@ -23,7 +56,7 @@ function where(task: Schedule['tasks'][number]): string {
 
 <template>
   <div class="clock">
-    <div class="line" :style="{ height: `${rows * 26 + 34}px` }" aria-hidden="true">
+    <div ref="line" class="line" :style="{ height: `${rows * 26 + 34}px` }" aria-hidden="true">
       <span v-for="mark in drawn.marks" :key="mark.iso" class="mark" :style="{ left: `${mark.at * 100}%` }">{{
         clockTime(mark.iso, served)
       }}</span>
@@ -31,9 +64,18 @@ function where(task: Schedule['tasks'][number]): string {
         v-for="bar in drawn.bars"
         :key="bar.task.id"
         class="bar"
-        :class="bar.task.occupies"
-        :title="bar.task.text"
-        :style="{ left: `${bar.left * 100}%`, width: `${bar.width * 100}%`, top: `${bar.row * 26 + 28}px` }"
+        :class="[bar.task.occupies, { pinned: bar.task.id in pins }]"
+        :title="`${bar.task.text} (drag it to another time)`"
+        :style="{
+          left: `${bar.left * 100}%`,
+          width: `${bar.width * 100}%`,
+          top: `${bar.row * 26 + 28}px`,
+          transform: dragged?.id === bar.task.id ? `translateX(${dragged.by}px)` : undefined,
+        }"
+        @pointerdown.prevent="grab($event, bar.task)"
+        @pointermove="drag"
+        @pointerup="drop(bar.task, bar.left)"
+        @pointercancel="dragged = undefined"
       >
         <i :style="{ width: `${bar.width ? (bar.hands / bar.width) * 100 : 0}%` }"></i>
       </span>
@@ -44,7 +86,15 @@ function where(task: Schedule['tasks'][number]): string {
     </p>
     <ol class="list">
       <li v-for="task in schedule.tasks" :key="task.id">
-        <b>{{ clockTime(task.start, served) }}</b>
+        <b
+          tabindex="0"
+          role="button"
+          :class="{ pinned: task.id in pins }"
+          :aria-label="`${clockTime(task.start, served)}, ${task.text.slice(0, 60)}: arrow left or right moves it by five minutes`"
+          @keydown.left.prevent="move(task, -5)"
+          @keydown.right.prevent="move(task, 5)"
+          >{{ clockTime(task.start, served) }}</b
+        >
         <span
           >{{ task.text }}
           <span v-if="where(task)" class="quiet small"
@@ -76,6 +126,8 @@ function where(task: Schedule['tasks'][number]): string {
   white-space: nowrap;
 }
 .bar {
+  cursor: grab;
+  touch-action: none;
   position: absolute;
   height: 20px;
   min-width: 3px;
@@ -134,5 +186,11 @@ function where(task: Schedule['tasks'][number]): string {
 }
 .served {
   font-weight: 700;
+}
+.bar.pinned {
+  outline: 2px solid var(--ember);
+}
+b.pinned {
+  color: var(--ember);
 }
 </style>

@@ -11,6 +11,8 @@ const props = defineProps<{
   question: WeighedIn['question']
   scale: Device | undefined
   isBusy: boolean
+  /** What that makes of a portion's sugar, in words; empty where it is as planned. */
+  sugar: string
 }>()
 const emit = defineEmits<{
   weigh: [line: ToWeigh, grams: number | null]
@@ -69,15 +71,26 @@ const isWeighing = computed(
   () =>
     line.value !== undefined &&
     live.value !== null &&
-    live.value >= Math.max(line.value.tolerance_g, 0.2 * line.value.target_g),
+    live.value >=
+      (line.value.weighed_g === null ? Math.max(line.value.tolerance_g, 0.2 * line.value.target_g) : 1),
 )
+
+/** What is in already, where a little more of it goes in: syrup to taste, milk until a dough comes together. */
+const isIn = computed(() => line.value?.weighed_g ?? 0)
 
 /** What the scale shows goes in; without one what was typed, else as much as the plan says. */
 function take(): void {
   if (!line.value || props.isBusy) return
   const grams = typed.value ?? (isWeighing.value && live.value !== null ? live.value : line.value.target_g)
-  emit('weigh', line.value, Math.round(grams * 10) / 10)
+  const more = typed.value !== null || isWeighing.value ? grams : 0
+  emit('weigh', line.value, Math.round((line.value.weighed_g === null ? grams : isIn.value + more) * 10) / 10)
 }
+
+const takeWords = computed(() => {
+  const grams = typed.value ?? (isWeighing.value ? live.value : null)
+  if (line.value?.weighed_g !== null) return grams === null ? 'Nothing more' : `Add ${amount(grams)} g`
+  return grams === null ? 'As planned' : `Take ${amount(grams)} g`
+})
 
 defineExpose({ take })
 </script>
@@ -104,7 +117,10 @@ defineExpose({ take })
         <b v-if="live !== null" :class="{ there: isThere, over: isOver }">{{ amount(live) }}</b>
         <span>{{ live !== null ? 'of' : '' }} {{ amount(line.target_g) }} g</span>
       </p>
-      <p v-if="line.target_g !== line.planned_g" class="was">
+      <p v-if="line.weighed_g !== null" class="was">
+        {{ amount(isIn) }} g are in: a little more, or weigh again
+      </p>
+      <p v-else-if="line.target_g !== line.planned_g" class="was">
         {{ amount(line.planned_g) }} g before the rest followed
       </p>
       <div v-if="live !== null" class="bar" aria-hidden="true">
@@ -126,18 +142,16 @@ defineExpose({ take })
             @keydown.enter="take"
           />
         </span>
+        <button v-if="line.weighed_g !== null" type="button" @click="emit('weigh', line, null)">
+          Weigh again
+        </button>
         <button type="button" class="take" :disabled="isBusy" @click="take">
-          {{
-            typed !== null
-              ? `Take ${amount(typed)} g`
-              : isWeighing && live !== null
-                ? `Take ${amount(live)} g`
-                : 'As planned'
-          }}
+          {{ takeWords }}
         </button>
       </div>
     </template>
     <p v-else class="name">All in.</p>
+    <p v-if="sugar && !question" class="was">{{ sugar }}</p>
     <ul v-if="!question" class="list">
       <li v-for="(one, n) in lines" :key="`${one.position}/${one.step}`">
         <button
@@ -146,9 +160,9 @@ defineExpose({ take })
           :aria-label="
             one.weighed_g === null
               ? `${one.name}, ${amount(one.target_g)} g to go`
-              : `${one.name}, ${amount(one.weighed_g)} g in: weigh again`
+              : `${one.name}, ${amount(one.weighed_g)} g in: add more or weigh again`
           "
-          @click="one.weighed_g === null ? (chosen = n) : emit('weigh', one, null)"
+          @click="chosen = n"
         >
           <span>{{ one.name }}</span>
           <b>{{ one.weighed_g === null ? amount(one.target_g) : `✓ ${amount(one.weighed_g)}` }} g</b>

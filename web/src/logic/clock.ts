@@ -44,7 +44,12 @@ export interface Bar {
 const MINUTE = 60_000
 
 /** Where each task lies on the line from the first start to serving, in parts of it; long waits are drawn shorter, so that work stays readable. */
-export function bars(tasks: readonly PlacedTask[]): { bars: Bar[]; marks: { at: number; iso: string }[] } {
+export function bars(tasks: readonly PlacedTask[]): {
+  bars: Bar[]
+  marks: { at: number; iso: string }[]
+  /** The minutes, from the first start on, that lie at a part of the line. */
+  minutesAt: (part: number) => number
+} {
   const moments = [...new Set(tasks.flatMap((t) => [t.start, t.end]))].sort()
   const place = new Map<string, number>()
   let at = 0
@@ -80,7 +85,29 @@ export function bars(tasks: readonly PlacedTask[]): { bars: Bar[]; marks: { at: 
       marks.push({ at: last, iso: moment })
     }
   }
-  return { bars: found, marks }
+  const first = Date.parse(moments[0] ?? '')
+  const knots = moments.map((moment) => ({
+    at: where(moment),
+    minutes: (Date.parse(moment) - first) / MINUTE,
+  }))
+  function minutesAt(part: number): number {
+    const after = knots.findIndex((knot) => knot.at >= part)
+    const low = knots[Math.max((after < 0 ? knots.length : after) - 1, 0)]
+    const high = after < 0 ? undefined : knots[after]
+    if (!low || !high || high.at <= low.at) {
+      // Beyond the ends the line goes on as it began: a minute is as long as in a short wait.
+      const edge = part <= 0 ? knots[0] : knots.at(-1)
+      return (edge?.minutes ?? 0) + (part - (edge?.at ?? 0)) * whole
+    }
+    return low.minutes + ((part - low.at) / (high.at - low.at)) * (high.minutes - low.minutes)
+  }
+  return { bars: found, marks, minutesAt }
+}
+
+/** A local time so many minutes later, as the server writes it. */
+export function later(iso: string, minutes: number): string {
+  const at = new Date(Date.parse(`${iso.slice(0, 16)}:00Z`) + Math.round(minutes / 5) * 5 * MINUTE)
+  return at.toISOString().slice(0, 16)
 }
 
 function squeezed(minutes: number): number {

@@ -10,7 +10,7 @@ import { useKeys } from '../composables/useKeys'
 import { minutesText } from '../logic/clock'
 import { draft, keepDraft } from '../logic/draft'
 import { grams, kcal, plural } from '../logic/format'
-import { keepPlanned } from '../logic/planned'
+import { keepPlanned, plannedBakes } from '../logic/planned'
 import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 import { useWorktop } from '../stores/worktop'
@@ -29,7 +29,11 @@ const sleep = computed(() => household.settings.sleep)
 const have = ref<string[]>(draft(`have.${props.version}`, []))
 const calendar = computed(
   () =>
-    `/api/recipes/${props.id}/versions/${props.version}/schedule.ics?serve=${serve.value}&sleep=${sleep.value}`,
+    `/api/recipes/${props.id}/versions/${props.version}/schedule.ics?serve=${serve.value}&sleep=${sleep.value}&beside=${beside.value.length ? besideKey.value : ''}&pins=${Object.entries(
+      pins.value,
+    )
+      .map(([key, at]) => `${key}@${at}`)
+      .join(',')}`,
 )
 
 function tomorrowAt(hour: number): string {
@@ -38,10 +42,59 @@ function tomorrowAt(hour: number): string {
   return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}T${two(hour)}:00`
 }
 
+/** When some steps begin by the cook's own word; what else is baked for the same time. */
+const pins = ref<Record<string, string>>(draft(`pins.${props.version}`, {}))
+const besideKey = ref(draft(`beside.${props.version}`, ''))
+const others = computed(() => plannedBakes().filter((bake) => bake.version !== props.version))
+const beside = computed(() => {
+  const bake = others.value.find((one) => `${one.recipe}/${one.version}` === besideKey.value)
+  return bake ? [{ recipe_id: bake.recipe, version_id: bake.version }] : []
+})
+
+async function pin(id: string, iso: string): Promise<void> {
+  const before = pins.value
+  pins.value = { ...pins.value, [id]: iso }
+  await plan()
+  if (worktop.schedule?.feasible) return
+  const why = worktop.schedule?.clashes.join('; ') ?? ''
+  pins.value = before
+  await plan()
+  notices.say(`It can’t begin at ${iso.slice(11, 16)}: ${why || 'there is no way'}.`)
+}
+
+function letGo(): void {
+  const before = pins.value
+  pins.value = {}
+  void plan()
+  notices.say('All steps are planned anew.', {
+    label: 'Undo',
+    run: () => {
+      pins.value = before
+      void plan()
+    },
+  })
+}
+
+/** At another time of serving nothing is where it was moved to. */
+function letGoAndPlan(): void {
+  pins.value = {}
+  void plan()
+}
+
+function bakeBeside(key: string): void {
+  besideKey.value = key
+  keepDraft(`beside.${props.version}`, key)
+  pins.value = {}
+  void plan()
+}
+
 async function plan(isChosen = true): Promise<void> {
   if (!serve.value) return
   keepDraft(`serve.${props.version}`, serve.value)
-  await worktop.plan(props.id, props.version, serve.value, sleep.value).catch(notices.complain)
+  keepDraft(`pins.${props.version}`, pins.value)
+  await worktop
+    .plan(props.id, props.version, serve.value, sleep.value, beside.value, pins.value)
+    .catch(notices.complain)
   const start = worktop.schedule?.start
   if (start && day.value && isChosen)
     keepPlanned({
@@ -117,6 +170,7 @@ function check(key: string): void {
 }
 
 function serveAt(iso: string): void {
+  pins.value = {}
   serve.value = iso
   void plan()
 }
@@ -217,7 +271,9 @@ function print(): void {
         <section class="no-print" aria-labelledby="clock-title">
           <h2 id="clock-title">When to begin</h2>
           <p class="asks">
-            <label>on the table at <input v-model="serve" type="datetime-local" @change="plan()" /></label>
+            <label
+              >on the table at <input v-model="serve" type="datetime-local" @change="letGoAndPlan"
+            /></label>
             <label
               >asleep from
               <input
@@ -233,6 +289,21 @@ function print(): void {
                 @change="changeSleep(sleep.slice(0, 5), ($event.target as HTMLInputElement).value)"
             /></label>
           </p>
+          <p v-if="others.length" class="asks">
+            <label
+              >on one day with
+              <select :value="besideKey" @change="bakeBeside(($event.target as HTMLSelectElement).value)">
+                <option value="">nothing else</option>
+                <option v-for="bake in others" :key="bake.version" :value="`${bake.recipe}/${bake.version}`">
+                  {{ bake.title }}, {{ bake.label }}
+                </option>
+              </select></label
+            >
+          </p>
+          <p v-if="Object.keys(pins).length" class="small">
+            {{ Object.keys(pins).length }} {{ plural(Object.keys(pins).length, 'step') }} moved by you.
+            <button type="button" class="plain" @click="letGo">Plan all anew</button>
+          </p>
           <template v-if="worktop.schedule?.feasible && worktop.schedule.start">
             <p class="begin">
               begin at
@@ -242,7 +313,7 @@ function print(): void {
               >, {{ minutesText(worktop.schedule.makespan_min ?? 0) }} ahead
               <a :href="calendar" class="plain small">into a calendar</a>
             </p>
-            <DayClock :schedule="worktop.schedule" />
+            <DayClock :schedule="worktop.schedule" :pins="pins" @pin="pin" />
           </template>
           <div v-else-if="worktop.schedule" class="problem">
             <p>

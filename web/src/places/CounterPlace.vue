@@ -7,6 +7,7 @@ import WeighPanel from '../components/WeighPanel.vue'
 import { useKeys } from '../composables/useKeys'
 import { waitText } from '../logic/clock'
 import { draft, keepDraft } from '../logic/draft'
+import { number } from '../logic/format'
 import { ring } from '../logic/tone'
 import { useBowl } from '../stores/bowl'
 import { useDevices } from '../stores/devices'
@@ -34,6 +35,12 @@ const toWeigh = computed(() =>
 const question = computed(() => {
   const asked = bowl.bowl?.version_id === props.version ? bowl.bowl.question : null
   return asked && asked.step === step.value?.n ? asked : null
+})
+/** What a portion holds of free sugar as it is weighed, where that is another amount than was planned. */
+const sugar = computed(() => {
+  const now = bowl.bowl
+  if (!now || Math.abs(now.free_sugars_who_g - now.planned_free_sugars_who_g) < 0.1) return ''
+  return `${number(now.free_sugars_who_g)} g free sugar a portion, ${number(now.planned_free_sugars_who_g)} g planned`
 })
 const isBusy = ref(false)
 const panel = ref<InstanceType<typeof WeighPanel>>()
@@ -154,6 +161,7 @@ function sound(): void {
       :question="question"
       :scale="devices.scale"
       :is-busy="isBusy"
+      :sugar="sugar"
       @weigh="weigh"
       @choose="choose"
       @tare="tare"

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
+import { useLatest } from '../composables/useLatest'
 import { api, ask } from '../api/client'
 import type { Ledger, Schemas } from '../api/types'
 import { addDays, isoDay } from '../logic/days'
@@ -7,12 +8,16 @@ import { clientKey } from '../logic/draft'
 
 export const useLedger = defineStore('ledger', () => {
   const days = ref(14)
+  const latestSpan = useLatest<Ledger>()
   const ledger = ref<Ledger>()
 
   async function load(): Promise<void> {
     const until = isoDay(new Date())
     const since = addDays(until, 1 - days.value)
-    ledger.value = await ask(api.GET('/api/ledger', { params: { query: { since, until } } }))
+    const found = await latestSpan((signal) =>
+      ask(api.GET('/api/ledger', { params: { query: { since, until } }, signal })),
+    )
+    if (found) ledger.value = found
   }
 
   async function bake(versionId: number, day: string): Promise<Schemas['BakeOut'] | undefined> {

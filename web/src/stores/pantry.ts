@@ -21,6 +21,7 @@ export const usePantry = defineStore('pantry', () => {
   }
 
   const latestFind = useLatest<Ingredient[]>()
+  const latestDetail = useLatest<Detail>()
 
   /** Looks a food up for a field; what the place shows stays. */
   const find = (words: string): Promise<Ingredient[] | undefined> =>
@@ -29,7 +30,10 @@ export const usePantry = defineStore('pantry', () => {
     )
 
   async function open(key: string): Promise<void> {
-    detail.value = await ask(api.GET('/api/pantry/{key}', { params: { path: { key } } }))
+    const found = await latestDetail((signal) =>
+      ask(api.GET('/api/pantry/{key}', { params: { path: { key } }, signal })),
+    )
+    if (found) detail.value = found
   }
 
   async function compare(sugar: number, batter: number): Promise<void> {

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { api, ask } from '../api/client'
 import type { BakeDay, Schedule, Timer } from '../api/types'
+import { useLatest } from '../composables/useLatest'
 import { clientKey } from '../logic/draft'
 
 /** Bake day, its clock, and the timers: what is left of them is counted from the server's word, never from this machine's clock. */
@@ -11,6 +12,7 @@ export const useWorktop = defineStore('worktop', () => {
   const told = ref<Timer[]>([])
   const toldAt = ref(0)
   const beat = ref(0)
+  const latestPlan = useLatest<Schedule>()
 
   const timers = computed(() =>
     told.value.map((timer) => ({ ...timer, left_s: timer.left_s - (beat.value - toldAt.value) / 1000 })),
@@ -48,13 +50,24 @@ export const useWorktop = defineStore('worktop', () => {
     )
   }
 
-  async function plan(recipe: number, version: number, serve: string, sleep: string): Promise<void> {
-    schedule.value = await ask(
-      api.POST('/api/recipes/{recipe_id}/versions/{version_id}/schedule', {
-        ...place(recipe, version),
-        body: { serve, sleep, from_now: true },
-      }),
+  async function plan(
+    recipe: number,
+    version: number,
+    serve: string,
+    sleep: string,
+    beside: { recipe_id: number; version_id: number }[] = [],
+    pins: Record<string, string> = {},
+  ): Promise<void> {
+    const found = await latestPlan((signal) =>
+      ask(
+        api.POST('/api/recipes/{recipe_id}/versions/{version_id}/schedule', {
+          ...place(recipe, version),
+          body: { serve, sleep, from_now: true, beside, pins },
+          signal,
+        }),
+      ),
     )
+    if (found) schedule.value = found
   }
 
   async function loadTimers(): Promise<void> {

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator, Sequence
+from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.errors import OutOfDomainError
@@ -28,7 +28,13 @@ class Schedule:
     is_proven: bool = True
 
 
-def schedule(tasks: Sequence[Task], serve: int, sleep: Sleep | None = None, now: int | None = None) -> Schedule:
+def schedule(
+    tasks: Sequence[Task],
+    serve: int,
+    sleep: Sleep | None = None,
+    now: int | None = None,
+    pins: Mapping[str, int] | None = None,
+) -> Schedule:
     """Return the tasks in time so that all is ready at *serve* and the first begins as late as it can.
 
     One cook, one oven at one heat; nobody works or watches an oven asleep.
@@ -43,6 +49,8 @@ def schedule(tasks: Sequence[Task], serve: int, sleep: Sleep | None = None, now:
         The hours of sleep; None for none.
     now
         Nothing can begin before [min]; None where it doesn't matter.
+    pins
+        When some tasks begin by the cook's own word [min], by id; what is no task any more is passed over.
 
     Raises
     ------
@@ -50,46 +58,59 @@ def schedule(tasks: Sequence[Task], serve: int, sleep: Sleep | None = None, now:
         The tasks can't be planned at all; names what is wrong.
     """
     tasks = checked(tasks)
-    found = _latest(tasks, serve, sleep, now)
+    known = {task.id for task in tasks}
+    asked = _Asked(tasks, serve, sleep, now, {key: at for key, at in (pins or {}).items() if key in known})
+    found = _latest(asked)
     if found is not None:
         placed, proven = found
         start = min(p.start for p in placed)
         return Schedule(True, start, serve - start, placed, is_proven=proven)
-    clashes = tuple(_clashes(tasks, serve, sleep, now))
-    return Schedule(False, None, None, (), clashes, _earliest(tasks, serve, sleep, now))
+    return Schedule(False, None, None, (), tuple(_clashes(asked)), _earliest(asked))
 
 
-def _latest(
-    tasks: Sequence[Task], serve: int, sleep: Sleep | None, now: int | None
-) -> tuple[tuple[Placed, ...], bool] | None:
+@dataclass(frozen=True, slots=True)
+class _Asked:
+    tasks: Sequence[Task]
+    serve: int
+    sleep: Sleep | None
+    now: int | None
+    pins: Mapping[str, int]
+
+
+def _latest(asked: _Asked) -> tuple[tuple[Placed, ...], bool] | None:
     """Return the tasks placed as late as they go, and whether that is proven; None where no way is found in MOST_DAYS days."""
     for days in (1, 2, MOST_DAYS):
-        begin = serve - days * DAY if now is None else max(now, serve - days * DAY)
-        if begin < serve and (found := Timetable(tasks, begin, serve, sleep).latest()) is not None:
+        early = asked.serve - days * DAY
+        begin = early if asked.now is None else max(asked.now, early)
+        table = Timetable(asked.tasks, begin, asked.serve, asked.sleep, asked.pins) if begin < asked.serve else None
+        if table is not None and (found := table.latest()) is not None:
             return found
-        if begin == now:
+        if begin == asked.now:
             break
     return None
 
 
-def _earliest(tasks: Sequence[Task], serve: int, sleep: Sleep | None, now: int | None) -> int | None:
+def _earliest(asked: _Asked) -> int | None:
     """Return the earliest serving that works [min], begun now or a day before it was wished for; None where none does in MOST_DAYS days."""
-    begin = serve - DAY if now is None else now
-    found = Timetable(tasks, begin, max(serve, begin) + MOST_DAYS * DAY, sleep).earliest()
+    begin = asked.serve - DAY if asked.now is None else asked.now
+    found = Timetable(asked.tasks, begin, max(asked.serve, begin) + MOST_DAYS * DAY, asked.sleep, {}).earliest()
     return None if found is None else 5 * -(-found // 5)
 
 
-def _clashes(tasks: Sequence[Task], serve: int, sleep: Sleep | None, now: int | None) -> Iterator[str]:
+def _clashes(asked: _Asked) -> Iterator[str]:
     """Give each rule without which it would go."""
-    if now is not None and serve <= now:
+    if asked.now is not None and asked.serve <= asked.now:
         yield "the time of serving is past"
         return
-    if now is not None and _latest(tasks, serve, sleep, None) is not None:
+    if asked.pins and _latest(replace(asked, pins={})) is not None:
+        yield "a step can't be where you moved it"
+    if asked.now is not None and _latest(replace(asked, now=None)) is not None:
         yield "there is too little time from now"
-    if sleep is not None and _latest(tasks, serve, None, now) is not None:
+    if asked.sleep is not None and _latest(replace(asked, sleep=None)) is not None:
         yield "somebody would have to be awake in the hours of sleep"
-    loose = [replace(t, after=tuple(replace(g, most_min=None) for g in t.after)) for t in tasks]
-    if any(g.most_min is not None for t in tasks for g in t.after) and _latest(loose, serve, sleep, now) is not None:
+    loose = [replace(t, after=tuple(replace(g, most_min=None) for g in t.after)) for t in asked.tasks]
+    is_timed = any(g.most_min is not None for t in asked.tasks for g in t.after)
+    if is_timed and _latest(replace(asked, tasks=loose)) is not None:
         yield "something would have to stand longer than it may"
 
 

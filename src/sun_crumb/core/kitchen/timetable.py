@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
@@ -39,17 +39,22 @@ class Timetable:
     The solver's library takes half a second to load: it is loaded when a timetable is first made.
     """
 
-    def __init__(self, tasks: Sequence[Task], begin: int, serve: int, sleep: Sleep | None) -> None:
+    def __init__(
+        self, tasks: Sequence[Task], begin: int, serve: int, sleep: Sleep | None, pins: Mapping[str, int] | None = None
+    ) -> None:
         from ortools.sat.python import cp_model
 
         self.cp, self.tasks, self.begin, self.serve = cp_model, tasks, begin, serve
         self.model = cp_model.CpModel()
         self.hours: list[tuple[int, int]] | None = None
+        self.pins = dict(pins or {})
         self.possible = all(task.minutes <= serve - begin for task in tasks)
         if not self.possible:
             return
         self.start = {t.id: self.model.new_int_var(begin, serve - t.minutes, t.id) for t in tasks}
         minutes = {t.id: t.minutes for t in tasks}
+        for key, at in self.pins.items():
+            self.model.add(self.start[key] == at)
         for task in tasks:
             for gap in task.after:
                 end = self.start[gap.id] + minutes[gap.id]
@@ -110,6 +115,8 @@ class Timetable:
         by_id = {task.id: task for task in self.tasks}
         found = dict(start)
         for task in sorted(self.tasks, key=lambda t: start[t.id] + t.minutes, reverse=True):
+            if task.id in self.pins:
+                continue
             latest = self.serve - task.minutes
             for other in self.tasks:
                 gap = next((g for g in other.after if g.id == task.id), None)
