@@ -51,13 +51,18 @@ const beside = computed(() => {
   return bake ? [{ recipe_id: bake.recipe, version_id: bake.version }] : []
 })
 
+let kept: Record<string, string> = {}
+
 async function pin(id: string, iso: string): Promise<void> {
-  const before = pins.value
   pins.value = { ...pins.value, [id]: iso }
   await plan()
-  if (worktop.schedule?.feasible) return
+  if (worktop.schedule?.feasible) {
+    kept = pins.value
+    return
+  }
   const why = worktop.schedule?.clashes.join('; ') ?? ''
-  pins.value = before
+  // Back to the last that went, whatever was pressed since.
+  pins.value = kept
   await plan()
   notices.say(`It can’t begin at ${iso.slice(11, 16)}: ${why || 'there is no way'}.`)
 }
