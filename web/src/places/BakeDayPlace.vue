@@ -14,7 +14,7 @@ import { keepPlanned, plannedBakes } from '../logic/planned'
 import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 import { useWorktop } from '../stores/worktop'
-import type { MethodStep, Settings, StepUse, Timer } from '../api/types'
+import type { MethodStep, Schedule, Settings, StepUse, Timer } from '../api/types'
 
 const props = defineProps<{ id: number; version: number }>()
 const worktop = useWorktop()
@@ -51,25 +51,31 @@ const beside = computed(() => {
   return bake ? [{ recipe_id: bake.recipe, version_id: bake.version }] : []
 })
 
-let kept: Record<string, string> = {}
+let wentWith: Record<string, string> = {}
 
+let isPinning = false
+
+/** One move at a time: what is pressed while the day is planned is not heard. */
 async function pin(id: string, iso: string): Promise<void> {
-  pins.value = { ...pins.value, [id]: iso }
-  await plan()
-  if (worktop.schedule?.feasible) {
-    kept = pins.value
-    return
+  if (isPinning) return
+  isPinning = true
+  try {
+    pins.value = { ...pins.value, [id]: iso }
+    const found = await plan()
+    if (found?.feasible) wentWith = pins.value
+    if (!found || found.feasible) return
+    // Back to the last that went.
+    pins.value = wentWith
+    await plan()
+    notices.say(`It can’t begin at ${iso.slice(11, 16)}: ${found.clashes.join('; ') || 'there is no way'}.`)
+  } finally {
+    isPinning = false
   }
-  const why = worktop.schedule?.clashes.join('; ') ?? ''
-  // Back to the last that went, whatever was pressed since.
-  pins.value = kept
-  await plan()
-  notices.say(`It can’t begin at ${iso.slice(11, 16)}: ${why || 'there is no way'}.`)
 }
 
 function letGo(): void {
   const before = pins.value
-  pins.value = {}
+  pins.value = wentWith = {}
   void plan()
   notices.say('All steps are planned anew.', {
     label: 'Undo',
@@ -82,24 +88,27 @@ function letGo(): void {
 
 /** At another time of serving nothing is where it was moved to. */
 function letGoAndPlan(): void {
-  pins.value = {}
+  pins.value = wentWith = {}
   void plan()
 }
 
 function bakeBeside(key: string): void {
   besideKey.value = key
   keepDraft(`beside.${props.version}`, key)
-  pins.value = {}
+  pins.value = wentWith = {}
   void plan()
 }
 
-async function plan(isChosen = true): Promise<void> {
-  if (!serve.value) return
+async function plan(isChosen = true): Promise<Schedule | undefined> {
+  if (!serve.value) return undefined
   keepDraft(`serve.${props.version}`, serve.value)
   keepDraft(`pins.${props.version}`, pins.value)
-  await worktop
+  const found = await worktop
     .plan(props.id, props.version, serve.value, sleep.value, beside.value, pins.value)
-    .catch(notices.complain)
+    .catch((error: unknown) => {
+      notices.complain(error)
+      return undefined
+    })
   const start = worktop.schedule?.start
   if (start && day.value && isChosen)
     keepPlanned({
@@ -110,6 +119,7 @@ async function plan(isChosen = true): Promise<void> {
       serve: serve.value,
       start,
     })
+  return found
 }
 
 async function changeSleep(from: string, to: string): Promise<void> {

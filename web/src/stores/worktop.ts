@@ -50,6 +50,7 @@ export const useWorktop = defineStore('worktop', () => {
     )
   }
 
+  /** Plans the day; gives nothing where a later question overtook this one. */
   async function plan(
     recipe: number,
     version: number,
@@ -57,7 +58,7 @@ export const useWorktop = defineStore('worktop', () => {
     sleep: string,
     beside: { recipe_id: number; version_id: number }[] = [],
     pins: Record<string, string> = {},
-  ): Promise<void> {
+  ): Promise<Schedule | undefined> {
     const found = await latestPlan((signal) =>
       ask(
         api.POST('/api/recipes/{recipe_id}/versions/{version_id}/schedule', {
@@ -68,6 +69,7 @@ export const useWorktop = defineStore('worktop', () => {
       ),
     )
     if (found) schedule.value = found
+    return found
   }
 
   async function loadTimers(): Promise<void> {

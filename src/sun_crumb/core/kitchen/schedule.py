@@ -65,7 +65,10 @@ def schedule(
         placed, proven = found
         start = min(p.start for p in placed)
         return Schedule(True, start, serve - start, placed, is_proven=proven)
-    return Schedule(False, None, None, (), tuple(_clashes(asked)), _earliest(asked))
+    earliest = _earliest(asked)
+    # Where only a moved step is in the way, no other time of serving is asked for.
+    is_later = earliest is not None and (earliest > serve or not asked.pins)
+    return Schedule(False, None, None, (), tuple(_clashes(asked)), earliest if is_later else None)
 
 
 @dataclass(frozen=True, slots=True)
