@@ -104,6 +104,7 @@ class BakeDay(Screens):
         expect(page.get_by_text("1 step moved by you.")).to_be_visible()
         expect(page.get_by_text("begin at")).not_to_have_text(begun)
         page.get_by_role("button", name="Plan all anew").click()
+        expect(page.get_by_text("begin at")).to_have_text(begun)
         # Where it can't be it says why, and stays.
         cool = page.get_by_role("button", name=re.compile("Cool in the tin.*arrow left or right"))
         stood = cool.inner_text()
