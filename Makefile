@@ -51,6 +51,7 @@ bench: develop build chromium
 	$(PY) -m bench.believed
 	$(PY) -m bench.shelf
 	$(PY) -m bench.screens
+	$(PY) -m bench.scale
 
 fuzz: develop
 	$(PY) -m tests.fuzz
