@@ -6,12 +6,15 @@ With --to FOLDER the pictures go there, and phone-sized ones are taken too: for 
 from __future__ import annotations
 
 import argparse
+import json
 import re
 import shutil
 import subprocess
 import sys
 import tempfile
+import urllib.request
 from pathlib import Path
+from typing import Any
 
 from playwright.sync_api import Page, sync_playwright
 
@@ -110,9 +113,26 @@ def bake_day(page: Page) -> None:
 
 
 def counter(page: Page) -> None:
+    """Two eggs are in, and honey is poured by the simulated scale."""
     page.get_by_text("step 1 of").wait_for()
     for _ in range(2):
         page.keyboard.press("Space")
+    page.get_by_role("button", name="Tare").wait_for()
+    _tell_the_scale(do="put", grams=101)
+    page.get_by_role("button", name=re.compile("Take 10[012] g")).click()
+    page.get_by_role("button", name="As planned").wait_for()
+    _tell_the_scale(do="put", grams=24)
+    page.get_by_role("button", name=re.compile("Take 2[345] g")).wait_for()
+
+
+def _tell_the_scale(**word: Any) -> None:
+    """Turn a knob of the simulated scale."""
+    request = urllib.request.Request(SCALE_PAGE, data=json.dumps(word).encode(), method="POST")
+    with urllib.request.urlopen(request):
+        pass
+
+
+SCALE_PORT, SCALE_PAGE = 8731, "http://127.0.0.1:8732/"
 
 
 SHOTS = {
@@ -140,8 +160,22 @@ def main() -> int:
     chosen.to.mkdir(parents=True, exist_ok=True)
     sizes = {"": (1280, 800)} if chosen.to == KEPT else {"": (1280, 800), "-phone": (390, 844)}
     with tempfile.TemporaryDirectory() as folder:
+        scale = subprocess.Popen(
+            [
+                sys.executable,
+                "-m",
+                "simulators.scale",
+                "--port",
+                str(SCALE_PORT),
+                "--page",
+                SCALE_PAGE.split(":")[-1].rstrip("/"),
+            ]
+        )
         server = subprocess.Popen(
-            [sys.executable, "-m", "sun_crumb.cli", "demo", "--folder", folder, "--port", "0"],
+            [
+                *(sys.executable, "-m", "sun_crumb.cli", "demo", "--folder", folder, "--port", "0"),
+                *("--scale", f"127.0.0.1:{SCALE_PORT}"),
+            ],
             stdout=subprocess.PIPE,
             text=True,
         )
@@ -163,8 +197,9 @@ def main() -> int:
                         page.close()
                 browser.close()
         finally:
-            server.terminate()
-            server.wait()
+            for process in (server, scale):
+                process.terminate()
+                process.wait()
     return 0
 
 

@@ -111,7 +111,7 @@ defineExpose({ take })
     </div>
     <template v-else-if="line">
       <p class="name">
-        {{ line.name }} <small>{{ line.told }}</small>
+        {{ line.name }} <small>{{ /^[\d½¼¾⅓⅔]+$/.test(line.told) ? `× ${line.told}` : line.told }}</small>
       </p>
       <p class="figures" aria-live="off">
         <b v-if="live !== null" :class="{ there: isThere, over: isOver }">{{ amount(live) }}</b>
@@ -310,5 +310,18 @@ small {
 }
 .list b {
   white-space: nowrap;
+}
+@media (max-width: 700px) {
+  .weigh {
+    padding: 14px;
+    overflow: visible;
+  }
+  .list {
+    grid-template-columns: repeat(auto-fill, minmax(148px, 1fr));
+  }
+  .list button {
+    padding: 8px 10px;
+    font-size: 1rem;
+  }
 }
 </style>

@@ -225,7 +225,7 @@ article {
   min-height: 0;
   display: flex;
   flex-direction: column;
-  justify-content: center;
+  justify-content: safe center;
 }
 .part {
   color: #e8a020;
@@ -295,8 +295,26 @@ footer {
 @media (max-width: 700px) {
   .counter {
     padding: 12px 16px 16px;
-    grid-template: auto minmax(120px, 1fr) auto auto / minmax(0, 1fr);
+    display: flex;
+    flex-direction: column;
     overflow: auto;
+  }
+  article {
+    flex: 1 0 auto;
+    overflow: visible;
+    padding-bottom: 16px;
+  }
+  footer {
+    position: sticky;
+    bottom: -16px;
+    padding: 12px 0 16px;
+    background: #231720;
+    flex: none;
+  }
+  .counter .weigh {
+    flex: none;
+    align-self: stretch;
+    max-height: none;
   }
   .weigh {
     width: 100%;
