@@ -135,9 +135,7 @@ def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False
             word, kind, match = holder[1].lower(), "whole", holder
         if kind in ("piece", "person", "whole"):
             one = singular(word)
-            if kind == "whole" and (is_small or (low >= 4 and one in counting_words("eaten_whole"))):
-                # Twelve cakes are eaten one by one; two are cut.
-                kind = "piece"
+            kind = "piece" if kind == "whole" and _is_eaten_whole(one, low, is_small=is_small) else kind
             return Count(low, high, one, kind, match.end(), is_small)
         if word in counting_words("stop") or (is_bare and word not in counting_words("small")):
             break
@@ -163,6 +161,16 @@ _SIZE = re.compile(
     r"[\s-]*\d+(?:[.,/]\d+)?\s*(?:(?:x|×|by)\s*\d+\s*)?[- ]?(?:cm|inch(?:es)?|in\b|\"|″|lbs?|pound|g|kg|oz)\.?(?=[\s-])",
     re.I,
 )
+
+
+def _is_eaten_whole(one: str, count: int, *, is_small: bool) -> bool:
+    """Return whether so many of something are eaten one by one: twelve cakes are, two are cut, and a small jar is no portion."""
+    if one in counting_words("holder"):
+        return False
+    return is_small or (count >= LEAST_EATEN_WHOLE and one in counting_words("eaten_whole"))
+
+
+LEAST_EATEN_WHOLE = 4
 
 
 def kind_of(word: str) -> str:

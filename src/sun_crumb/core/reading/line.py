@@ -386,7 +386,7 @@ _IN_PARTS = re.compile(r"^\s*[\d½⅓⅔¼¾⅛][^+&]*(?:\+|&|\band\b|\bthen\b)\
 _OR_ELSE = re.compile(r"\s*[/,;]\s+|\s+or\s+(?=(?:about\s+)?\d+\s*(?:g|kg|oz|lbs?)\b)", re.I)
 _STRENGTH = re.compile(r"\d+(?:[.,]\d+)?\s*%")
 _EACH_OF_THEM = re.compile(r"\b(?:each|apiece|a piece)\b", re.I)
-_RESTATES = re.compile(r"^(?:or|about|approx\.?|that'?s|total|weighing|each|=)\s*", re.I)
+_RESTATES = re.compile(r"^(?:or|~|≈|about|approx\.?|that'?s|total|weighing|each|=)\s*", re.I)
 _SAID_AGAIN = re.compile(r"(?:\babout|\bapprox\.?|\bapproximately|\baround|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", re.I)
 _SIZE_BEHIND = re.compile(r"\b(small|medium|large|extra[- ]large)\b", re.I)
 

@@ -143,7 +143,6 @@ def _run_on(raw: str) -> list[str]:
         return _split(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
     if len(text) < 12 or (_first_word(text) in word_list("verb") and not _HEADED.match(text)):
         return [raw]
-    prefix = ""
     if (titled := _TITLED.match(text)) and len(parts := _split(text[titled.end() :])) >= LEAST_FOODS:
         # "Date slice. 200 g dates, 150 ml water, 1 egg": the name of what the foods make; how, behind the last of them.
         last, *method = re.split(r"\.\s+(?=[A-Z])", parts[-1], maxsplit=1)
@@ -157,21 +156,29 @@ def _run_on(raw: str) -> list[str]:
     ) > 1:
         return [f"{shouted[1]}:", *parts]  # "PASTRY 200 g plain flour, 100 g butter"
     if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
-        prefix, rest = named[1], text[named.end() :]
-        if _FOR_THE_END.fullmatch(prefix) and len(rest.split()) <= LONGEST_NAME and not re.search(r"[\d.]", rest):
-            return [f"{prefix}:", *re.split(r"\s+(?:and|&)\s+|,\s*", rest)]
-        if bare := _bare_foods(rest):
-            return [f"{prefix}:", *bare]
-        if len(_split(rest)) < 2 and not (prefix.lower() in word_list("component") and _begins_food(rest)):
-            return [raw]
-        return [f"{prefix}:", *_split(rest)]
+        return _headed(named[1], text[named.end() :]) or [raw]
     return _split(text)
+
+
+def _headed(prefix: str, rest: str) -> list[str]:
+    """Return a part's name and its foods, where one line tells both ("Filling: 2 eggs, 100 g sugar"); none where it tells something else."""
+    if _FOR_THE_END.fullmatch(prefix) and len(rest.split()) <= LONGEST_NAME and not re.search(r"[\d.]", rest):
+        return [f"{prefix}:", *re.split(r"\s+(?:and|&)\s+|,\s*", rest)]
+    if _FOR_THE_END.fullmatch(prefix) and _begins_food(rest):
+        return [f"{prefix}:", *_split(rest)]  # "To coat: 400 g desiccated coconut"
+    if bare := _bare_foods(rest):
+        return [f"{prefix}:", *bare]
+    if len(_split(rest)) < 2 and not (prefix.lower() in word_list("component") and _begins_food(rest)):
+        return []
+    return [f"{prefix}:", *_split(rest)]
 
 
 # "Top: 1 cup cream": a part, and no "Top with cream".
 _HEADED = re.compile(r"[^\W\d_]+:\s+[\d½¼¾⅓⅔]|[A-Z]{3,}\s+[\d½¼¾⅓⅔]")
 # "To decorate: writing icing": what the part is for, and its one food.
-_FOR_THE_END = re.compile(r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz)(?:e|ing)?", re.I)
+_FOR_THE_END = re.compile(
+    r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl)(?:e|ing)?", re.I
+)
 LONGEST_NAME = 4
 
 

@@ -15,6 +15,14 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
     # "3x eggs", "Eggs x 3"
     (re.compile(r"^(\d{1,2})\s*[x×]\s+(?=[a-z])", re.I), r"\1 "),
     (re.compile(r"^([A-Za-z][A-Za-z ]+?)\s*[x×]\s*(\d{1,2})$"), r"\2 \1"),
+    # "1 package marshmallows OR 4 cups miniature ones": the first is taken.
+    (
+        re.compile(
+            rf"(?<=[a-z]{{3}})\s*,?\s+or\s+(?:about\s+)?{_AMOUNT}\s+(?:cups?|tbsps?|tablespoons?|tsps?|teaspoons?|g|oz|ml)\b\.?\s+[a-z].*$",
+            re.I,
+        ),
+        "",
+    ),
     # Ginger that is grated, or comes as a piece, is the fresh root.
     (
         re.compile(r"\b(?:freshly\s+)?(?:grated|minced|finely chopped)\s+(?:root\s+)?ginger\b(?! root)", re.I),

@@ -199,7 +199,8 @@ def said_in(aside: str) -> Stated | None:
     """Return what words beside a title or a heading say of portions: "makes 12", "14 wedges", "for about 40 biscuits"."""
     said = next(iter(statements(aside)), None) or bare_count(aside)
     if said is None and (match := re.match(r"^\W*for\s+", aside, re.I)) and (c := read_count(aside, match.end())):
-        said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", aside[c.end :].split(",")[0]) else None
+        rest = re.sub(r"^\s*with\b.*$", "", aside[c.end :], flags=re.S)  # "for 4-6 with custard"
+        said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", rest.split(",")[0]) else None
     if said is None and (number := _NUMBER_ALONE.fullmatch(aside)) and (c := read_count(number[1])):
         # "Oat biscuits — 24", "Energy bites (approx. 20)"
         said = Stated(c, "", 0.9, aside.strip())
@@ -350,7 +351,9 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
 
 
 # "For 4-6." is a sentence of its own.
-_FOR_ALONE = re.compile(r"for\s+(?:about\s+)?\d{1,2}(?:\s*(?:-|–|to|or)\s*\d{1,2})?\W*", re.I)
+_FOR_ALONE = re.compile(
+    r"for\s+(?:about\s+)?\d{1,2}(?:\s*(?:-|–|to|or)\s*\d{1,2})?(?:,?\s+with\s+[^.\d]{3,40})?\W*", re.I
+)
 SURE = 0.8
 
 

@@ -41,7 +41,7 @@ _WITH_AMOUNT = frozenset(
     ["weighed", "counted", "weighed_behind", "weighed_unknown", "counted_unknown", "amount_only", "portions"]
 )
 _TEMPERATURE = re.compile(
-    r"\b\d{3}\s*(?:°|º|deg(?:rees)?\.?)\s*[CF]?\b|\b\d{3}\s?[CF]\b|\bgas\s*(?:mark\s*)?\d\b", re.I
+    r"\b\d{3}\s*(?:°|º|deg(?:rees)?\.?)\s*[CF]?\b|\b\d{3}\s?[CF]\b|\bgas\s*(?:mark\s*)?\d\b|^\W*fan\s+\d{3}\b", re.I
 )
 # How a line ends that goes on below.
 _HANGS = re.compile(
@@ -226,7 +226,8 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     if first and first[0].lower() in word_list("deed_food") and (len(words) <= 4 or known.is_behind):
         first = None
     begins_amount = known.has_amount and known.has_unit and not known.is_behind
-    if first and fold(first[0]) in word_list("verb") and len(words) >= 3 and not begins_amount:
+    is_told = len(words) >= 3 or (len(words) == 2 and all(fold(word) in word_list("verb") for word in words))
+    if first and fold(first[0]) in word_list("verb") and is_told and not begins_amount:
         found.add("imperative")
     if _SENTENCE_END.search(text):
         found.add("sentences")
@@ -235,7 +236,17 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     return found
 
 
+_MADE_IN_MEASURE = re.compile(
+    r"(?:makes?|yields?)\s*:?\s*(?:about\s+|approx(?:\.|imately)?\s+|~\s*)?[\d½⅓⅔¼¾.,/ ]+\s*(?:-\s*\d+\s*)?(?:cups?|ml|l|litres?|liters?|pints?|quarts?|oz|g|kg|lbs?)\b[^\d]{0,20}$",
+    re.I,
+)
+
+
 def _portion_marks(text: str, words: Sequence[str], *, is_heading: bool, has_food: bool) -> set[str]:
+    if re.match(r"for\s+\d", text, re.I) and (said := said_in(text.rstrip(" :"))) and said.count and said.count.kind:
+        return {"portions"}  # "For 12 buns:"
+    if _MADE_IN_MEASURE.match(text):
+        return {"portions"}  # "Makes: approx 4 cups"
     if bare_count(text) and not is_heading:
         return {"portions_bare" if has_food else "portions"}
     if re.match(r"for\b", text, re.I) and not is_heading and (said := said_in(text)) and said.count:

@@ -15,6 +15,7 @@ _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenh
 _BARE = re.compile(r"\b(?:oven|preheat|bakes?)\b[^\n]{0,40}?\b(\d{3})\s*(?:°|º|degrees)?", re.I)
 _BARE_BEFORE = re.compile(r"\b(\d{3})\s*(?:°|º|degrees?)?\s*oven\b", re.I)
 _DEGREES = re.compile(r"\b(\d{3})\s*(?:°|º|degrees)(?!\s*[CF]\b)", re.I)
+_FAN_FIRST = re.compile(r"^\W*fan(?:\s+oven)?\s*:?\s*(1[1-9]\d|2[0-4]\d)\b", re.I)
 _BARE_FAN = re.compile(r"\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b", re.I)
 _GAS = re.compile(
     r"\b(?:gas(?:\s*mark)?|regulo|gm)\s*(\d{1,2}|¼|½)|\bmark\s*([1-9]|¼|½)(?=\s*(?:[,.;:)]|for\b|$))", re.I
@@ -127,7 +128,7 @@ _BEGUN = re.compile(
 # A sentence that heats an oven, and one whose temperature is that of a pan, a syrup, a custard, of oil or of the thing itself.
 _SENTENCES = re.compile(r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|\n")
 _OVEN_WORDS = re.compile(
-    r"\boven\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\broast|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
+    r"\boven\b|^\W*fan\s+\d{3}\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\broast|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
     re.I,
 )
 _NO_OVEN = re.compile(
@@ -205,6 +206,8 @@ def _gas_or_bare(text: str) -> tuple[float | None, float | None]:
     """Return a gas mark, or a bare number beside the oven, in °C: plain or fan."""
     if (gas := _GAS.search(text)) and (mark := gas[1] or gas[2]) in GAS_MARK_C:
         return float(GAS_MARK_C[mark]), None
+    if fan := _FAN_FIRST.search(text):
+        return None, float(fan[1])  # "Fan 160."
     if bare := _BARE.search(text) or _BARE_BEFORE.search(text) or _DEGREES.search(text):
         degrees = float(bare[1])
         value = _from_fahrenheit(degrees) if degrees >= 275 else degrees if degrees >= 100 else None
