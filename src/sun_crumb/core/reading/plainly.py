@@ -23,6 +23,9 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         ),
         "",
     ),
+    # "250 ml cream (35 %)": how fat it is says which it is; "Greek yoghurt 10 %" is as fat as it comes.
+    (re.compile(r"\bcream\s*\(?\s*(3\d|4\d)\s*%\s*(?:fat)?\)?", re.I), r"double cream (\1 % fat)"),
+    (re.compile(r"\b(greek yogh?urt)\s+(?:10|9|8)\s*%(?!\s*off)", re.I), r"\1"),
     # Ginger that is grated, or comes as a piece, is the fresh root.
     (
         re.compile(r"\b(?:freshly\s+)?(?:grated|minced|finely chopped)\s+(?:root\s+)?ginger\b(?! root)", re.I),
@@ -50,6 +53,14 @@ _ZEST_AND_PART = re.compile(
     rf"^(?:(?:finely\s+)?grated\s+)?zest\s+(?:of\s+)?(?P<count>\d+|one|an?|two)\s+(?:unwaxed\s+|large\s+|small\s+)?{_CITRUS}\s*(?:,|and|&|\+|plus)\s*(?:the\s+)?juice\s+(?:of\s+)?(?P<part>half|½|1/2|a half|one|1|a quarter|¼|\d)(?:\s+(?:of\s+)?(?:it|them|an?\s+)?(?:lemon|lime|orange)?s?)?$",
     re.I,
 )
+_ZEST_OF_TWO = re.compile(
+    r"^(?:finely\s+)?(?:grated\s+)?(?:zest|rind)\s+(?:of\s+)?(?P<a>\d|one|an?)\s+(?P<first>lemon|orange|lime)s?\s*(?:and|&|\+)\s*(?P<b>\d|one|an?)\s+(?P<second>lemon|orange|lime)s?$",
+    re.I,
+)
+_ZEST_AND_MEASURED = re.compile(
+    rf"^(?P<count>\d+|one|an?)\s+{_CITRUS},?\s*\(?(?:finely\s+)?(?:grated\s+)?zest\s*(?:and|&|\+|plus)\s*(?P<much>\d[^()]*?\b(?:tbsps?|tablespoons?|tsps?|teaspoons?|ml|cups?)\b)\.?\s+juice\)?$",
+    re.I,
+)
 _HALF = {"half": "1/2", "a half": "1/2", "a quarter": "1/4"}
 _SPICES = re.compile(r"\b(?:cinnamon|nutmeg|cloves?|allspice|mace|cardamom|mixed spice)\b", re.I)
 _EACH = re.compile(
@@ -74,6 +85,10 @@ def plainly(text: str) -> str:
 
 def zest_and_part_juice(text: str) -> list[str] | None:
     """Read "zest 1 lemon + juice of half": two statements, or None."""
+    if two := _ZEST_OF_TWO.match(text):
+        return [f"{two['a']} {two['first']} zest", f"{two['b']} {two['second']} zest"]
+    if beside := _ZEST_AND_MEASURED.match(text):
+        return [f"{beside['count']} {beside['food']} zest", f"{beside['much']} {beside['food']} juice"]
     if not (found := _ZEST_AND_PART.match(text)):
         return None
     part = found["part"].lower()

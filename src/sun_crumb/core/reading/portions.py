@@ -166,6 +166,8 @@ def _stated(kind: str, counts: list[Count], text: str, base: float) -> Stated | 
     whole = f"{wholes[0].low} {plural(wholes[0].noun, wholes[0].low)}" if wholes else ""
     if not pieces and any(c.kind == "thing" for c in counts):
         return Stated(None, whole, base, text) if whole else None
+    if len(pieces) > 1 and pieces[0].low == 1 < pieces[1].low:
+        return Stated(pieces[1], whole or f"1 {pieces[0].noun}", base, text)  # "one 20 cm round, 24 slices"
     if pieces:
         return Stated(pieces[0], whole, base, text)
     if others and kind != "cut":

@@ -187,7 +187,7 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
 
 def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
     kind = heading_kind(text)
-    if re.search(r"\bfor\s+\w+ing$|,\s*to\s+(?:serve|finish|decorate|dust|sprinkle|glaze|garnish)$", text):
+    if re.search(r"\bfor\s+\w+ing$|\w\s+for\s+garnish$|,\s*to\s+(?:serve|finish|decorate|dust|sprinkle|glaze|garnish)$", text):
         return set()  # "icing sugar, for dusting"; "shortbread, to serve"
     found: set[str] = {f"heading_{kind}"} if kind and kind != "stage" else set()
     if aside := _OPTIONAL_PART.match(text):
@@ -205,11 +205,18 @@ def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> s
     return found
 
 
+# "slivered almonds and pistachios, for garnish"
+_AT_LAST = re.compile(
+    r"\b(?:for|to)\s+(?:garnish|serve|serving|dust|dusting|decorate|finish|top|topping|drizzle|sprinkle)$", re.I
+)
+
+
 def _amount_marks(known: Known, words: Sequence[str], *, is_step: bool) -> set[str]:
     if known.is_only_amount:
         return {"amount_only"}
     if not known.has_amount:
-        return {"plain_food"} if known.has_food and len(words) <= 6 else set()
+        is_short = len(words) <= 6 or _AT_LAST.search(" ".join(words)) is not None
+        return {"plain_food"} if known.has_food and is_short else set()
     if known.is_behind:
         return set() if is_step or len(words) > 8 else {"weighed_behind" if known.has_food else "weighed_unknown"}
     name = "weighed" if known.has_unit else "counted"
@@ -226,7 +233,10 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     if first and first[0].lower() in word_list("deed_food") and (len(words) <= 4 or known.is_behind):
         first = None
     begins_amount = known.has_amount and known.has_unit and not known.is_behind
-    is_told = len(words) >= 3 or (len(words) == 2 and all(fold(word) in word_list("verb") for word in words))
+    is_pair = len(words) == 2 and (
+        all(fold(word) in word_list("verb") for word in words) or bool(_DURATION.search(text))
+    )
+    is_told = len(words) >= 3 or is_pair
     if first and fold(first[0]) in word_list("verb") and is_told and not begins_amount:
         found.add("imperative")
     if _SENTENCE_END.search(text):
@@ -268,7 +278,7 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
         found.add("credit")
     if _page("note").match(raw.strip()):
         found.add("note_word")
-    if raw.lstrip()[:1].islower() or raw.lstrip()[:1] in "(&":
+    if (raw.lstrip()[:1].islower() and not _AT_LAST.search(text)) or raw.lstrip()[:1] in "(&":
         found.add("lower_start")
     return found
 
