@@ -137,7 +137,7 @@ def longer_min(minutes: tuple[int, int] | None, batter_g: float, true_g: float) 
     Examples
     --------
     >>> longer_min((40, 45), 800.0, 840.0), longer_min(None, 800.0, 840.0)
-    (3, 0)
+    (2, 0)
     """
     if minutes is None or batter_g <= 0:
         return 0

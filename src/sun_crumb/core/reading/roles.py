@@ -187,7 +187,9 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
 
 def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
     kind = heading_kind(text)
-    if re.search(r"\bfor\s+\w+ing$|\w\s+for\s+garnish$|,\s*to\s+(?:serve|finish|decorate|dust|sprinkle|glaze|garnish)$", text):
+    if re.search(
+        r"\bfor\s+\w+ing$|\w\s+for\s+garnish$|,\s*to\s+(?:serve|finish|decorate|dust|sprinkle|glaze|garnish)$", text
+    ):
         return set()  # "icing sugar, for dusting"; "shortbread, to serve"
     found: set[str] = {f"heading_{kind}"} if kind and kind != "stage" else set()
     if aside := _OPTIONAL_PART.match(text):
