@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import unittest
+from datetime import timedelta
 from typing import Any
 
 from sun_crumb.app import create_app
@@ -124,11 +125,16 @@ class WeighIn(WithApplication):
         self.assertEqual(self.client.delete(self.address).get_json()["weighed"], 0)
 
     def test_the_bake_keeps_what_was_true_and_the_bowl_is_empty(self) -> None:
-        day = {"version_id": self.version, "baked_on": "2026-03-09"}
+        today = self.database.clock.today()
+        day = {"version_id": self.version, "baked_on": today.isoformat()}
         planned = self.post("/api/bakes", day)["bakes"][0]
         line = self.sweet(self.get(self.address))
         self.weigh(line, 2 * line["target_g"])
         self.post(f"{self.address}/choice", {"kind": "keep"})
+        # A bake of last week, logged meanwhile, has nothing of what is in the bowl.
+        old = day | {"baked_on": (today - timedelta(days=7)).isoformat()}
+        self.assertEqual(self.post("/api/bakes", old)["bakes"][0]["portion_g"], planned["portion_g"])
+        self.assertEqual(self.get(self.address)["weighed"], 1)
         true = self.post("/api/bakes", day)["bakes"][0]
         sugar = shipped_pantry()[line["ingredient"]].per_100g.total_sugars_g
         more = line["target_g"] * sugar / 100 / planned["servings"]

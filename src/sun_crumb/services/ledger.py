@@ -117,7 +117,7 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
         original = sound_version(version.recipe, original_of(version.recipe), pantry)
         kinds = portion_kinds(version) or [PortionKind("", formula.servings, formula.components)]
         # What was weighed at the worktop is what was baked.
-        weights = true_weights(session, version.recipe_id, version.id, database)
+        weights = true_weights(session, version.recipe_id, version.id, baked_on, database)
         formula = as_weighed(formula, weights)
         before, after = portion_totals(original, kinds), portion_totals(formula, kinds)
         baked = Bake(

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
+from datetime import date
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session
@@ -222,10 +223,18 @@ def begin_again(database: Database, recipe_id: int, version_id: int) -> WeighedI
         return _told(_bowl(session, recipe_id, version_id, None), recipe_id, version_id)
 
 
-def true_weights(session: Session, recipe_id: int, version_id: int, database: Database) -> dict[int, float]:
-    """Return what the lines of a version weighed [g], by place, and end the weighing; empty where nothing was weighed."""
+def true_weights(
+    session: Session, recipe_id: int, version_id: int, baked_on: date, database: Database
+) -> dict[int, float]:
+    """Return what the lines of a version weighed [g], by place, and end the weighing; empty where nothing was weighed.
+
+    A bake of another day than the bowl's, or the one after, has nothing of what is in the bowl.
+    """
     row = _open(session, version_id, database)
     if row is None or not row.weighed:
+        return {}
+    begun = database.clock.local() - (database.clock.now() - row.begun_at)
+    if not 0 <= (baked_on - begun.date()).days <= 1:
         return {}
     row.ended_at = now(session)
     try:
