@@ -17,7 +17,7 @@ help:
 	@echo "make gen     write the pantry tables, the OpenAPI document and the TypeScript types"
 
 demo: setup build
-	@trap 'kill 0' EXIT; \
+	@trap 'kill $$(jobs -p) 2>/dev/null' EXIT; \
 		$(PY) -m simulators.scale --port 8721 --page 8722 & \
 		$(PY) -m simulators.probe --port 8723 --page 8724 --faster 20 & \
 		.venv/bin/sun-crumb demo --scale 127.0.0.1:8721 --probe 127.0.0.1:8723
