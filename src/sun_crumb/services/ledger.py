@@ -13,12 +13,12 @@ from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.formula import PortionKind, Totals, portion_totals
 from sun_crumb.core.kitchen.weighing import as_weighed
 from sun_crumb.core.sugars.savings import Savings, savings
+from sun_crumb.services.bowl import true_weights
 from sun_crumb.services.clock import now
 from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.soundness import original_of, portion_kinds, sound_version
-from sun_crumb.services.weigh_in import true_weights
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Bake, BakePortion, Recipe, Serving, Version
 
