@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { api, ask } from '../api/client'
+import { versionAt } from '../api/paths'
 import type { BakeDay, Schedule, Timer } from '../api/types'
 import { useLatest } from '../composables/useLatest'
 import { clientKey } from '../logic/draft'
@@ -18,24 +19,17 @@ export const useWorktop = defineStore('worktop', () => {
     told.value.map((timer) => ({ ...timer, left_s: timer.left_s - (beat.value - toldAt.value) / 1000 })),
   )
 
-  function place(
-    recipe: number,
-    version: number,
-  ): { params: { path: { recipe_id: number; version_id: number } } } {
-    return { params: { path: { recipe_id: recipe, version_id: version } } }
-  }
-
   async function load(recipe: number, version: number): Promise<void> {
     if (day.value?.version_id !== version) schedule.value = undefined
     day.value = await ask(
-      api.GET('/api/recipes/{recipe_id}/versions/{version_id}/bake-day', place(recipe, version)),
+      api.GET('/api/recipes/{recipe_id}/versions/{version_id}/bake-day', versionAt(recipe, version)),
     )
   }
 
   async function say(recipe: number, version: number, key: string, text: string): Promise<void> {
     day.value = await ask(
       api.POST('/api/recipes/{recipe_id}/versions/{version_id}/words', {
-        ...place(recipe, version),
+        ...versionAt(recipe, version),
         body: { key, text },
       }),
     )
@@ -44,7 +38,7 @@ export const useWorktop = defineStore('worktop', () => {
   async function move(recipe: number, version: number, position: number, step: string): Promise<void> {
     day.value = await ask(
       api.POST('/api/recipes/{recipe_id}/versions/{version_id}/goes-in', {
-        ...place(recipe, version),
+        ...versionAt(recipe, version),
         body: { position, step },
       }),
     )
@@ -62,7 +56,7 @@ export const useWorktop = defineStore('worktop', () => {
     const found = await latestPlan((signal) =>
       ask(
         api.POST('/api/recipes/{recipe_id}/versions/{version_id}/schedule', {
-          ...place(recipe, version),
+          ...versionAt(recipe, version),
           body: { serve, sleep, from_now: true, beside, pins },
           signal,
         }),
