@@ -274,6 +274,12 @@ small {
   flex: 1 1 130px;
   max-width: 180px;
 }
+.typed :deep(input) {
+  min-height: 60px;
+  font-size: 1.6rem;
+  color: #fbebd2;
+  opacity: 1;
+}
 .asked {
   display: grid;
   gap: 12px;
