@@ -229,18 +229,22 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     """
     for aside in _ASIDE.finditer(title):
         inside = next(part for part in aside.groups() if part)
-        said = said_in(inside)
+        said = said_in(inside) or said_in(inside.split(",")[0])
         if said is not None and (said.count or said.whole):
             rest = f"{title[: aside.start()]} {title[aside.end() :]}"
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
     if re.search(r"\b(?:single[- ]serv(?:e|ing)|for one)\b", title, re.I):
         return title, Stated(Count(1, 1, "serving", "person", 0), "", 0.9, title)
+    if (found := _TIMES.search(title)) and len(title[: found.start()].split()) > 1:
+        # "Chia pudding x 2"
+        return title[: found.start()], Stated(read_count(found[1]), "", 0.9, found[0].strip())
     if found := _FOR_SO_MANY.search(title):
         # "Apple crumble for two": the name it goes by.
         return title, Stated(read_count(found[1]), "", 0.9, found[0].strip())
     return title, None
 
 
+_TIMES = re.compile(r"\s+[x×]\s*([1-9]\d?)$", re.I)
 _FOR_SO_MANY = re.compile(
     r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)$",
     re.I,
@@ -263,6 +267,12 @@ _CUT_OUT = re.compile(
 )
 _DROPPED = re.compile(
     r"\b(?:drop|dollop|scoop|spoon|place|put|arrange|make|shape|form|roll|pipe)\w*\s+(?:out\s+)?(?:about\s+|around\s+)?(?P<rest>\d{1,2}\s+(?:\w+\s+)?(?:spoonfuls|mounds|heaps|blobs|dollops|balls|rounds|logs|circles|discs)\b)",
+    re.I,
+)
+# What each eater has one of: "split into two glasses", "pour into 10 popsicle moulds".
+_EACH_HAS_ONE = re.compile(
+    r"\b(?:divide|spoon|pour|share|portion|split|ladle|set)\w*\b[^.;]{0,60}?\b(?:between|among(?:st)?|into|in)\s+(?P<rest>(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+"
+    r"(?:\w+\s+)?(?:glass(?:es)?|bowls|ramekins|pots|jars|cups|(?:popsicle|lolly|ice[- ]pop|ice[- ]lolly|kulfi|dariole|pudding)\s+mou?lds))\b",
     re.I,
 )
 # "Scoop 24."
@@ -325,6 +335,8 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(alone.count, alone.whole, 0.9, alone.text)  # "10 bars."
     if told := _shaped_in_so_many(sentence, is_late=is_late):
         return told
+    if (each := _EACH_HAS_ONE.search(sentence)) and (count := read_count(each["rest"])):
+        return Stated(replace(count, noun="serving", kind="person"), "", 0.7, each[0].strip())
     for pattern, trust in (
         (_CUT_WHOLE, 0.85 if is_late else 0.0),
         (_CUT_OUT, 0.85),

@@ -191,6 +191,8 @@ def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> s
         r"\bfor\s+\w+ing$|\w\s+for\s+garnish$|,\s*to\s+(?:serve|finish|decorate|dust|sprinkle|glaze|garnish)$", text
     ):
         return set()  # "icing sugar, for dusting"; "shortbread, to serve"
+    if known.has_food and _AT_LAST.search(text) and not raw.rstrip().endswith(":"):
+        return set()  # "berries to serve"
     found: set[str] = {f"heading_{kind}"} if kind and kind != "stage" else set()
     if aside := _OPTIONAL_PART.match(text):
         # "Glaze (optional)"

@@ -117,7 +117,7 @@ def read_oven(text: str) -> Oven | None:
 
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 _TIMED = re.compile(
-    r"(?:^|[.;!?\n])\s*(\d{3})\s*(?:°|º)?\s*([CF]\b)?\s*(fan\s*)?(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:,|for\b)\s*(?:about |around |approx\.? )?(?:\d\s*h|\d{2,3}\s*"
+    r"(?:^|[.;!?\n])\s*(\d{3})\s*(?:°|º|degrees\b)?\s*([CF]\b)?\s*(fan\s*)?(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:,|for\b)\s*(?:about |around |approx\.? )?(?:\d\s*h|\d{2,3}\s*"
     r"(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m)",
     re.I,
 )

@@ -39,7 +39,7 @@ class Weight:
 def one_amount(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: str = "") -> float | None:
     """Return the grams of *amount* of *ingredient*, or None where the pantry knows no such measure of it."""
     if amount.unit is None:
-        return _pieces(amount, ingredient)
+        return _pieces(amount, ingredient, form)
     unit = units()[amount.unit]
     if unit.kind == "mass":
         assert unit.value is not None
@@ -57,7 +57,7 @@ def one_amount(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: s
         # A pinch of salt weighs 0.36 g; of anything else, the same volume of it.
         return amount.middle * unit.value * (per_ml / 1.23 if per_ml else 1.0)
     if amount.unit in ("piece", "slice", "clove"):
-        return _pieces(amount, ingredient)
+        return _pieces(amount, ingredient, form)
     return None
 
 
@@ -74,8 +74,9 @@ def _by_word(amount: Amount, ingredient: Ingredient) -> float | None:
     return found.grams if found else None
 
 
-def _pieces(amount: Amount, ingredient: Ingredient) -> float | None:
-    measure = ingredient.measure("each", amount.size)
+def _pieces(amount: Amount, ingredient: Ingredient, form: str) -> float | None:
+    of_form = (m for m in ingredient.forms("each") if form and m.form == form and not amount.size)
+    measure = next(of_form, None) or ingredient.measure("each", amount.size)
     return amount.middle * measure.grams * amount.factor if measure else None
 
 
