@@ -114,6 +114,11 @@ class Changes(CloseTo):
         self.assertLess(custard, 0.6)
 
     def test_a_bought_sweet_thing_may_make_way(self) -> None:
+        text = "Crumb base\nServes 12\n250 g digestive biscuits\n100 g butter, melted\nBlitz, mix and press into a tin. Chill."
+        made = rework(formula_of(text), Goals(path="zero", cut=0.9), PANTRY)
+        grams = {x.ingredient: x.after_g for x in made.lines}
+        self.assertEqual((grams["digestive_biscuit"], grams["oat_crumb"]), (0.0, 250.0))
+        self.assertGreaterEqual(made.savings.free_sugars_who_g, 0.9 * 4.9)
         text = "Coconut macaroons\nMakes 20\n300 g desiccated coconut\n300 g condensed milk\n2 egg whites"
         made = plan(text, path="zero", cut=0.6, including=("stevia_erythritol",))
         self.assertNotIn("nothing to cut", made.words)

@@ -7,12 +7,14 @@ import unittest
 import chemicals
 from bench.desserts import DESSERTS
 
+from sun_crumb.core.balance import families
 from sun_crumb.core.balance.water_activity import SOLUTES, WATER_MOLAR, crumb_activity, solution_activity
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.formula import total
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.sugars.claims import Claim, claims
+from sun_crumb.core.sugars.reference_amounts import reference_amount
 from sun_crumb.core.wish import Goals
 from tests.support import CAKE, CloseTo, formula_of
 
@@ -84,7 +86,42 @@ class Claims(unittest.TestCase):
         text = "100 g almond flour\n200 g cornflour\n100 g ghee"
         found = said(BASE, text, servings=100)["us_sugar_free"]
         self.assertFalse(found.is_allowed, found)
-        self.assertIn("low in calories", found.why)
+        self.assertIn("not low in calories", found.why)
+
+    def test_the_reference_amount_is_that_of_the_kind_of_dessert(self) -> None:
+        """21 CFR 101.12(b), table 2: cookies 30 g, brownies 40 g, light, medium and heavy cakes 55, 80 and 125 g; from memory of the table."""
+        published = (
+            ("crisp_cookie", 30), ("brownie", 40), ("foam_cake", 55), ("butter_cake", 80), ("cheesecake", 125),
+            ("fried_dough", 55), ("pancake", 110), ("granola", 60),
+        )  # fmt: skip
+        for key, grams in published:
+            with self.subTest(key):
+                self.assertEqual(reference_amount([families()[key].kin]).grams, grams)
+        self.assertEqual(reference_amount([families()["frosting"].kin, families()["butter_cake"].kin]).grams, 80)
+        self.assertEqual(reference_amount([]).grams, 125)
+        # 0.45 g of sugars in 30 g of it, 1.9 g in 125 g: a cookie may be called sugar free, a slice may not.
+        one, two = (
+            formula_of(f"Before\n{BASE}"),
+            formula_of("After\n200 g cornflour\n29 g almond flour\n60 g erythritol\n100 g ghee\n75 ml milk"),
+        )
+        for kind, allowed in (("crisp_cookie", True), ("cheesecake", False)):
+            found = claims(total(one.lines), total(two.lines), two.lines, 20, one.lines, [families()[kind].kin])
+            with self.subTest(kind):
+                self.assertEqual(next(c for c in found if c.key == "us_sugar_free").is_allowed, allowed, found)
+
+    def test_low_in_calories_is_forty_in_the_reference_amount(self) -> None:
+        """21 CFR 101.60(b)(2): at most 40 kcal in it, and in 50 g of what is eaten by 30 g or less; from memory of the text."""
+        one = formula_of(f"Before\n{BASE}")
+        for text, kind, words in (
+            ("300 ml water\n100 g strawberries\n5 g gelatine", "custard", "it is low in calories"),
+            ("300 ml water\n100 g strawberries\n120 g cornflour", "custard", "not low in calories"),
+            ("200 ml water\n50 g cornflour", "cookie", "it is low in calories"),
+            ("200 ml water\n60 g cornflour", "cookie", "not low in calories"),
+        ):
+            two = formula_of(f"After\n{text}")
+            found = claims(total(one.lines), total(two.lines), two.lines, 4, one.lines, [families()[kind].kin])
+            with self.subTest(text):
+                self.assertIn(words, next(c for c in found if c.key == "us_sugar_free").why)
 
     def test_no_plan_that_brings_fruit_is_said_to_be_without_added_sugar(self) -> None:
         for path in ("fruit", "blend"):

@@ -323,6 +323,16 @@ class Recipes(unittest.TestCase):
                 self.assertEqual((found.count, found.unit), (count, unit))
         self.assertEqual(read_bake_minutes("Cool for 10 minutes. Bake for 1 hour."), (60, 60))
 
+    def test_sugar_for_the_caramel_is_a_part_of_its_own(self) -> None:
+        """It is boiled apart, and nothing else sets like it, whatever the list does without a heading (common practice)."""
+        read = read_recipe(
+            "Set custard\nServes 4\n150 g sugar for the caramel\n80 g sugar\n500 ml milk\n4 eggs\n20 g butter for the tin",
+            shipped_pantry(),
+        )
+        found = [(x.component, x.ingredient, x.grams) for x in read.lines if x.status == "ok"]
+        self.assertEqual(found[:2], [("caramel", "white_sugar", 150.0), ("", "white_sugar", 80.0)])
+        self.assertEqual({component for component, _, _ in found[2:]}, {""})
+
     def test_bad_input_has_clear_errors(self) -> None:
         for text in ("", "   \n\t "):
             with self.assertRaises(EmptyRecipeError) as caught:

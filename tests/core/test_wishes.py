@@ -107,7 +107,9 @@ class Wishes(unittest.TestCase):
         self.assertAlmostEqual(cut, 0.5, delta=0.03)
         base = [x for x in made.lines if x.component == "base"]
         self.assertTrue(all(x.after_g == x.before_g for x in base))
-        far = plan(LAYERED, path="zero", cut=1.0)
+        swapped = plan(LAYERED, path="zero", cut=1.0)
+        self.assertIn("oat_crumb", [x.ingredient for x in swapped.lines if x.after_g > 0])
+        far = plan(LAYERED, path="zero", cut=1.0, without=("oat_crumb",))
         self.assertIn("the rest is in the wheat biscuits", next(u.words for u in far.unmet if u.goal == "cut"))
         formula, goals = formula_of(LAYERED), Goals(path="zero", cut=0.5)
         support = [(x.component, x.ingredient, x.after_g) for x in made.lines if x.position is None]

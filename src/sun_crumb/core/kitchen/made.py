@@ -24,9 +24,12 @@ def _made_of() -> dict[str, dict[str, str]]:
 def made_from(food: Ingredient, grams: float, pantry: Pantry) -> tuple[tuple[str, float], ...]:
     """Return what so much of a food is made from, by pantry key and weight [g]; empty where it is bought as it is.
 
-    Sugars and water are kept: so many dates as hold the paste's sugar, and the rest water.
+    Sugars and water are kept: so many dates as hold the paste's sugar, and the rest water; toasting drives water out.
     """
     row = _made_of().get(food.key)
+    if row is not None and row["kind"] == "crumb":
+        raw = pantry[row["food"]].per_100g.water_g
+        return ((row["food"], grams * (100 - food.per_100g.water_g) / (100 - raw)),)
     if row is None or row["kind"] not in ("paste", "gel"):
         return ((row["food"], grams),) if row is not None and row["kind"] == "flour" else ()
     source = pantry[row["food"]]
@@ -62,6 +65,10 @@ def _prepared(line: PlannedLine, traits: set[str], pantry: Pantry) -> Iterator[P
         name = pantry[key].name.split(",")[0]
         words = f"For the {line.ingredient.name}: soak {grams_text(fruit)} of stoned {name} in {grams_text(water)} of hot water for 15 minutes, then blend smooth with the water. Weigh {grams_text(line.grams)}; make a spoonful more, since some clings to the blender."
         yield Preparation(line.ingredient.key, words, (6, 9), 15, tuple(k for k, _ in parts))
+    elif row["kind"] == "crumb":
+        ((key, raw),) = parts
+        words = f"For the {line.ingredient.name}: toast {grams_text(raw)} of {pantry[key].name} 10 to 12 minutes at 170 °C until they smell of nuts, let them cool and blend them to fine crumbs."
+        yield Preparation(line.ingredient.key, words, (6, 9), 20, tuple(k for k, _ in parts))
     elif row["kind"] == "gel":
         made = _of_gel(line, row["food"], parts, pantry)
         yield Preparation(line.ingredient.key, made.words, made.hands_on, made.wait_min, tuple(k for k, _ in parts))

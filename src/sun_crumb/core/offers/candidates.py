@@ -62,7 +62,7 @@ def additions(
 def _belongs(addition: Addition, family: Family, own: Set[str]) -> bool:
     """Return whether an adjuster brings nothing foreign: no allergen, no animal food, nothing raw into what no heat reaches."""
     tags = addition.ingredient.tags
-    if tags & _foreign() - own:
+    if tags & _foreign() - (own | {"gluten"} if "wheat" in own else own):  # who eats wheat eats gluten
         return False
     return not ("raw" in tags and family.traits & {"unheated", "unheated_starch"})
 

@@ -33,7 +33,7 @@ def lever_of(
         return None
     if row["families"] and not family.is_among(row["families"].split()):
         return None
-    if line.ingredient.has_role("flour"):
+    if line.ingredient.has_role("flour") and not row["families"]:
         return None
     fits = (shipped_pantry()[key] for key in row["instead"].split())
     ok = (x for x in fits if not x.tags & goals.excluded and x.key not in goals.without and x.key not in present)

@@ -114,7 +114,9 @@ def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     if first is None:
         return "", []
     # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
-    named, *more = re.split(r"\s+[•|·]\s+|\s{3,}|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•"))
+    named, *more = re.split(
+        r"\s+[•|·]\s+|\s{3,}|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•")
+    )
     title, said = of_title(named)
     return re.sub(r"\s{2,}", " ", title.strip(" *#_=|:–—-")), [
         *([said] if said else []),

@@ -168,6 +168,7 @@ def _drafts(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[_Draft
         return [_Draft(piece, None, [], None, "too long for an ingredient line")]
     index = name_index(pantry)
     drafts = []
+    piece = _in_its_part(piece)
     for statement in split_line(piece.text):
         parsed = parse_line(pot.in_ml(statement) if pot else statement)
         if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
@@ -196,6 +197,15 @@ def _drafts(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[_Draft
         ingredient = pantry[candidates[0].ingredient] if candidates else None
         drafts.append(_Draft(piece, parsed, candidates, ingredient))
     return drafts
+
+
+# "150 g sugar for the caramel": boiled apart from the rest, whatever the list does without a heading.
+_FOR_CARAMEL = re.compile(r"\bfor\s+(?:the\s+|a\s+)?caramel\W*$", re.I)
+
+
+def _in_its_part(piece: Piece) -> Piece:
+    is_caramel = not piece.component and _FOR_CARAMEL.search(piece.text)
+    return replace(piece, component="caramel") if is_caramel else piece
 
 
 def _named_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:

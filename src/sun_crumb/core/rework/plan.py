@@ -238,7 +238,16 @@ class _Made:
             instead=tuple(
                 instead(before_totals, after_totals, after.lines, formula.servings, goals, unmet, self.families)
             ),
-            claims=tuple(claims(before_totals, after_totals, after.lines, after.servings, formula.lines)),
+            claims=tuple(
+                claims(
+                    before_totals,
+                    after_totals,
+                    after.lines,
+                    after.servings,
+                    formula.lines,
+                    [x.kin for x in self.families],
+                )
+            ),
             words=headline(Told(goals, formula, after, before_totals, after_totals, saved)),
             is_proven=self.is_proven,
         )

@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from typing import Protocol
 
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.reference import constant, table
+from sun_crumb.core.sugars.reference_amounts import reference_amount
 
 # A weight below which the law's limits count a sugar as none [g in 100 g] is the limit itself; this is rounding.
 SLACK = 1e-9
@@ -45,7 +46,12 @@ class Claim:
 
 
 def claims(
-    before: Held, after: Held, lines: Iterable[Line], servings: int = 1, was: Iterable[Line] = ()
+    before: Held,
+    after: Held,
+    lines: Iterable[Line],
+    servings: int = 1,
+    was: Iterable[Line] = (),
+    kinds: Iterable[Sequence[str]] = (),
 ) -> list[Claim]:
     """Return every claim of claims.csv for *after*, compared with *before* at equal mass.
 
@@ -59,13 +65,22 @@ def claims(
         Portions of the batch.
     was
         The original's lines: fruit, juice, paste or purée of which there is more now is put in for its sweetness.
+    kinds
+        Each component's family and its kin, for the US reference amount; without them the largest is taken.
 
     References
     ----------
     21 CFR 101.60(c) and 101.12(b) and Regulation (EC) 1924/2006, annex; all from memory of the text.
     """
     lines = [line for line in lines if line.grams > 0]
-    most = constant("us_reference_amount_g")
+    eaten = reference_amount(kinds)
+    most = eaten.grams
+    is_low = _is_low_in_calories(after, most)
+    statement = (
+        "it is low in calories, so the claim stands alone"
+        if is_low
+        else "it is not low in calories, which the pack must say beside the claim"
+    )
     sugars = 100 * after.total_sugars_g / after.mass_g
     a_serving = after.total_sugars_g / servings
     less = 1 - sugars / (100 * before.total_sugars_g / before.mass_g) if before.total_sugars_g > 0 else 0.0
@@ -85,8 +100,8 @@ def claims(
     verdicts = {
         "us_sugar_free": (
             max(a_serving, sugars * most / 100) < us_free - SLACK and not added,
-            f"a portion holds {a_serving:.1f} g of sugars; under {us_free:g} g is asked, and in {most:g} g of it too, the most that the law"
-            + " takes for a portion of dessert; unless it is low in calories, the pack must say so beside the claim"
+            f"a portion holds {a_serving:.1f} g of sugars; under {us_free:g} g is asked, and in {most:g} g of it too, what the law reckons eaten"
+            + f" at once ({eaten.words}); {statement}"
             + (f"; {added[0]} is a sugar to the law" if added else "")
             + (f": {juice[0]} sweetens with the fruit's sugar" if juice else ""),
         ),
@@ -96,7 +111,7 @@ def claims(
             if added
             else f"{_some(raised)} {'takes' if len(raised) == 1 else 'take'} the place of sugar, which the law bars"
             if raised
-            else "nothing with sugar is put in for it; the usual kind must hold added sugar, and unless it is low in calories, the pack must say so",
+            else f"nothing with sugar is put in for it; the usual kind must hold added sugar; {statement}",
         ),
         "us_reduced": (
             less >= us_less - SLACK,
@@ -118,6 +133,12 @@ def claims(
         ),
     }
     return [Claim(row["key"], row["law"], row["name"], *verdicts[row["key"]]) for row in table("claims")]
+
+
+def _is_low_in_calories(held: Held, eaten_g: float) -> bool:
+    """Return whether US law calls it low in calories: at most 40 kcal in the reference amount, and in 50 g of what is eaten by 30 g or less."""
+    grams = max(eaten_g, constant("us_low_calorie_least_g")) if eaten_g <= constant("us_small_amount_g") else eaten_g
+    return held.energy_kcal / held.mass_g * grams <= constant("us_low_calorie_kcal") + SLACK
 
 
 def _sweetens(ingredient: Ingredient) -> bool:

@@ -66,7 +66,7 @@ def _half_eggs(lines: Iterable[FormulaLine], formula: Formula) -> Iterator[str]:
     old = {x.grams for x in formula.lines if x.ingredient.key == "egg"}
     for line in lines:
         each = line.ingredient.measure("each") if line.ingredient.key == "egg" else None
-        if each and line.grams % each.grams > 0.2 * each.grams:
+        if each and abs(line.grams / each.grams - round(line.grams / each.grams)) > 0.02:
             if line.grams not in old:
                 yield f"{grams_text(line.grams)} of egg: beat one, and weigh its part."
             return
