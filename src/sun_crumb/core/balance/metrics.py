@@ -75,7 +75,7 @@ def contribution(ingredient: Ingredient, is_inclusion: bool = False) -> dict[str
     found = dict.fromkeys(QUANTITIES, 0.0)
     found["mass"] = 1.0
     found["sweetness"] = linear_sweetness(c) / 100
-    found["glycosides"] = c.glycosides_g / 100
+    found["glycosides"] = c.sweet_glycosides_g / 100
     if is_inclusion:
         return found
     found["fat"] = c.fat_g / 100

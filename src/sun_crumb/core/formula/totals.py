@@ -103,7 +103,7 @@ def _held(ingredient: Ingredient, free_uk: float) -> tuple[float, ...]:
         carbohydrate_g=c.carbohydrate_g,
         fibre_g=c.fibre_g + c.inulin_g + c.polydextrose_g,
     )
-    return (*(getattr(found, name) / 100 for name in TOTAL_FIELDS), c.glycosides_g / 100)
+    return (*(getattr(found, name) / 100 for name in TOTAL_FIELDS), c.sweet_glycosides_g / 100)
 
 
 def portion(whole: Totals, servings: int) -> Totals:

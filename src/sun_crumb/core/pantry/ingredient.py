@@ -50,6 +50,13 @@ class Composition:
     added_us_share: float
     free_who_share: float
     free_uk_share: float
+    # How sweet this product is in one household's mouths against what the model says of it, as learned from tastings.
+    sweetness_factor: float = 1.0
+
+    @property
+    def sweet_glycosides_g(self) -> float:
+        """Glycosides in 100 g, counted as strong as they were found to be."""
+        return self.glycosides_g * self.sweetness_factor
 
     @property
     def polyols_g(self) -> float:
@@ -62,7 +69,7 @@ class Composition:
         return self.total_sugars_g * self.free_who_share
 
 
-COMPOSITION_FIELDS = tuple(f.name for f in fields(Composition))
+COMPOSITION_FIELDS = tuple(f.name for f in fields(Composition) if f.name != "sweetness_factor")
 
 
 @dataclass(frozen=True, slots=True)

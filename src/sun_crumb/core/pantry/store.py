@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator
-from dataclasses import dataclass
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import dataclass, replace
 from functools import cache
 
 from sun_crumb.core.errors import UnknownIngredientError, require_choice
@@ -49,6 +49,19 @@ class Pantry:
         taken = {name for _, name in own}
         return Pantry(
             [*self, *(i for i, _ in products)], [*(pair for pair in self.names if pair[1] not in taken), *own]
+        )
+
+    def with_sweetness(self, factors: Mapping[str, float]) -> Pantry:
+        """Return a pantry whose foods are as sweet as one household has found them: *factors* of the model's sweetness by key."""
+        known = {k: f for k, f in factors.items() if k in self._by_key and f != 1.0}
+        if not known:
+            return self
+        return Pantry(
+            (
+                replace(i, per_100g=replace(i.per_100g, sweetness_factor=known[i.key])) if i.key in known else i
+                for i in self
+            ),
+            self.names,
         )
 
     def names_of(self, key: str) -> list[str]:

@@ -36,7 +36,9 @@ def linear_sweetness(composition: Composition) -> float:
 
     Additive in the sugars and polyols; ignores synergy.
     """
-    return float(sum(getattr(composition, field) * factor for field, factor in _factors()))
+    return composition.sweetness_factor * float(
+        sum(getattr(composition, field) * factor for field, factor in _factors())
+    )
 
 
 def intense_response(milligrams_per_litre: float) -> float:
@@ -137,7 +139,7 @@ def sucrose_equivalent(parts: Iterable[tuple[Composition, float]]) -> float:
     linear = glycosides = mass = 0.0
     for composition, grams in parts:
         linear += linear_sweetness(composition) * grams / 100
-        glycosides += composition.glycosides_g * grams / 100
+        glycosides += composition.sweet_glycosides_g * grams / 100
         mass += grams
     return linear + intense_equivalent(glycosides, mass)
 
@@ -155,7 +157,7 @@ def grams_as_sweet(composition: Composition, sucrose_g: float, batter_g: float) 
     """
 
     def sweet(grams: float) -> float:
-        intense = intense_equivalent(composition.glycosides_g * grams / 100, batter_g)
+        intense = intense_equivalent(composition.sweet_glycosides_g * grams / 100, batter_g)
         return linear_sweetness(composition) * grams / 100 + intense
 
     low, high = 0.0, 5 * sucrose_g

@@ -71,7 +71,7 @@ def by_the_book(
         if pantry[key].is_strong:
             why = "the strength of a pure extract levels off, so the plan goes by sweetness in the mouth"
         else:
-            intense = intense_equivalent(c.glycosides_g * rule_g / 100, batter_g)
+            intense = intense_equivalent(c.sweet_glycosides_g * rule_g / 100, batter_g)
             sweet = (linear_sweetness(c) * rule_g / 100 + intense) / sugar_out_g
             why = f"the rule would bring {100 * sweet:.0f} % of the sweetness taken out"
             if key in is_set:
