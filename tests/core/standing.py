@@ -8,7 +8,7 @@ from __future__ import annotations
 
 import sys
 from collections.abc import Callable, Iterator
-from dataclasses import fields, is_dataclass
+from dataclasses import fields, is_dataclass, replace
 from pathlib import Path
 
 from bench.desserts import DESSERTS
@@ -26,7 +26,12 @@ from sun_crumb.core.kitchen.candy import stages
 from sun_crumb.core.kitchen.keeping import keeping
 from sun_crumb.core.kitchen.ovens import at_height, dial_words, setting
 from sun_crumb.core.kitchen.preparations import prepare
+from sun_crumb.core.kitchen.schedule import schedule
+from sun_crumb.core.kitchen.tasks import tasks_of
+from sun_crumb.core.kitchen.timetable import Sleep
 from sun_crumb.core.kitchen.tins import read_size, refit, scoops, with_eggs
+from sun_crumb.core.method import read_method
+from sun_crumb.core.method.lines import lines_of_reading
 from sun_crumb.core.pantry import Ingredient, shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import cup_standard
@@ -34,6 +39,7 @@ from sun_crumb.core.reading import method_of, read_recipe
 from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.wish import Goals, paths
 from sun_crumb.services import bake_day
+from tests.core.fresh_recipes import FRESH
 from tests.core.method_cases import FIRST, SECOND, THIRD
 from tests.core.test_preparations import CALLS
 
@@ -120,6 +126,12 @@ def explored() -> Iterator[str]:
         yield dumped(suggested_kinds(formula))
         yield from (f"  nature {c}: {dumped(x)}" for c, x in natures(formula).items())
         yield f"  check {dumped(check(formula))}"
+        for sugar, factor in (("erythritol", 1.0), ("stevia_erythritol", 1.6), ("honey", 0.7), ("baking_soda", 0.02)):
+            lines = tuple(
+                replace(x, ingredient=pantry[sugar], grams=factor * x.grams) if x.ingredient.has_role("sugar") else x
+                for x in formula.lines
+            )
+            yield f"  check with {sugar} {dumped(check(replace(formula, lines=lines)))}"
         yield f"  analysis {dumped(analyse(formula))}"
         if n % 4 == 0:
             tall = Goals(path="blend", cut=0.9, diets=("vegan",))
@@ -150,9 +162,43 @@ def methods() -> Iterator[str]:
             yield f"  {dumped(step)}"
 
 
+def reads() -> Iterator[str]:
+    """Give what methods of strangers' recipes are read as, and when their steps would be done."""
+    pantry = shipped_pantry()
+    for n, (text, title, *_) in enumerate(FRESH):
+        if n % 3:
+            continue
+        read = read_recipe(text, pantry)
+        found = read_method(method_of(read).steps, lines_of_reading(read, pantry))
+        yield f"## {title}"
+        for step in found.steps:
+            uses = " ".join(f"{use.position}:{use.share:.3g}{'' if use.is_sure else '?'}" for use in step.uses)
+            rest = {f.name: getattr(step, f.name) for f in fields(step) if f.name not in ("uses", "mentions", "text")}
+            yield f"  {step.text[:60]} | {uses} | {dumped(rest)}"
+        yield f"  left {found.unplaced}"
+        if n % 12 == 0 and found.steps:
+            tasks, night = tasks_of(found.steps), Sleep(22 * 60 + 30, 6 * 60 + 30)
+            for serve, now, pins in (
+                (16 * 60, None, {}),
+                (7 * 60, None, {}),
+                (600, 560, {}),
+                (900, None, {tasks[-1].id: 880}),
+            ):
+                plan = schedule(tasks, serve, night, now, pins)
+                at = " ".join(f"{one.id}@{one.start}-{one.end}" for one in plan.tasks)
+                yield f"  serve {serve} from {now} {dict(pins)}: {plan.feasible} {plan.start} {plan.earliest} {plan.clashes} {at}"
+
+
 def sums() -> Iterator[str]:
     """Give the sums of the kitchen: measures, tins, ovens, heights, boiled sugar, preparations."""
     pantry = shipped_pantry()
+    for key in ("vanilla_pod", "cinnamon", "banana", "cloves", "bay_leaf", "yoghurt", "gelatine"):
+        if key in pantry:
+            amounts = (0.3, 0.9, 1.4, 2.2, 3.1, 4.6, 5.9, 7.7, 12.3, 55.0, 231.0)
+            yield f"{key}: " + "; ".join(
+                f"{g:g} {household(pantry[key], g, US)} {household(pantry[key], g, US, is_weighed=True)}"
+                for g in amounts
+            )
     for key in ("caster_sugar", "honey", "plain_flour", "egg", "butter", "milk", "medjool_date", "stevia_extract"):
         amounts = (
             0.3,
@@ -195,7 +241,13 @@ def sums() -> Iterator[str]:
         yield f"{kind} {given}: {dumped(prepare(kind, given, pantry).as_figures())}"
 
 
-TEXTS: dict[str, Callable[[], Iterator[str]]] = {"plans": plans, "explored": explored, "methods": methods, "sums": sums}
+TEXTS: dict[str, Callable[[], Iterator[str]]] = {
+    "plans": plans,
+    "explored": explored,
+    "methods": methods,
+    "reads": reads,
+    "sums": sums,
+}
 
 
 def main() -> int:
