@@ -54,6 +54,9 @@ class Version(Base):
     figures: Mapped[dict[str, Any] | None] = mapped_column(JSON)
     figures_stamp: Mapped[str | None]
     created_at: Mapped[datetime]
+    # The number of the version that this one was tried from, and what was changed, in words; null and empty for the original and for a plan of its own.
+    parent: Mapped[int | None]
+    changed: Mapped[str] = mapped_column(default="", server_default="")
     recipe: Mapped[Recipe] = relationship(back_populates="versions")
     lines: Mapped[list[Line]] = relationship(
         back_populates="version", order_by="Line.position", cascade="all, delete-orphan"
@@ -88,8 +91,19 @@ class Bake(Base):
     baked_on: Mapped[date] = mapped_column(index=True)
     # What the lines of the version weighed in truth, by their place [g]; null where nothing was weighed.
     weights: Mapped[dict[str, float] | None] = mapped_column(JSON(none_as_null=True))
+    # What was done: the tin, the oven's dial [°C], minutes baked, what was swapped, the batter's feel (holds, drops, pours), notes, cost.
+    tin: Mapped[str] = mapped_column(default="", server_default="")
+    oven_c: Mapped[float | None]
+    minutes: Mapped[float | None]
+    swapped: Mapped[str] = mapped_column(default="", server_default="")
+    feel: Mapped[str] = mapped_column(default="", server_default="")
+    notes: Mapped[str] = mapped_column(default="", server_default="")
+    leftovers: Mapped[float | None]
+    cost: Mapped[float | None]
     created_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
     version: Mapped[Version] = relationship()
+    tastings: Mapped[list[Tasting]] = relationship(order_by="Tasting.id", cascade="all, delete-orphan")
     portions: Mapped[list[BakePortion]] = relationship(
         back_populates="bake", order_by="BakePortion.id", cascade="all, delete-orphan"
     )
@@ -111,6 +125,15 @@ class BakePortion(Base):
     saved_energy_kcal: Mapped[float]
     saved_total_sugars_g: Mapped[float]
     saved_free_sugars_who_g: Mapped[float]
+    # By the other definitions; null where an earlier release made the bake and it can't be computed any more.
+    refined_sugar_g: Mapped[float | None]
+    added_sugars_us_g: Mapped[float | None]
+    free_sugars_uk_g: Mapped[float | None]
+    saved_refined_sugar_g: Mapped[float | None]
+    saved_added_sugars_us_g: Mapped[float | None]
+    saved_free_sugars_uk_g: Mapped[float | None]
+    # What a portion of the original weighs: a smaller slice is shown as one.
+    original_g: Mapped[float | None]
     bake: Mapped[Bake] = relationship(back_populates="portions")
 
 
@@ -125,9 +148,137 @@ class Serving(Base):
     eaten_on: Mapped[date]
     count: Mapped[float]
     who: Mapped[str] = mapped_column(default="")
+    # Minutes after midnight; null where nobody said when.
+    eaten_at: Mapped[int | None]
     created_at: Mapped[datetime]
     deleted_at: Mapped[datetime | None]
     portion: Mapped[BakePortion] = relationship()
+
+
+class Slip(Base):
+    """Something else that was eaten: a spoon of ketchup, a bought slice. What it held is kept as it was known that day."""
+
+    __tablename__ = "slips"
+    __table_args__ = (CheckConstraint("grams > 0"), Index("ix_slips_day", "eaten_on", "deleted_at"))
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    eaten_on: Mapped[date]
+    eaten_at: Mapped[int | None]
+    who: Mapped[str] = mapped_column(default="")
+    name: Mapped[str]
+    ingredient: Mapped[str] = mapped_column(default="")
+    grams: Mapped[float]
+    energy_kcal: Mapped[float]
+    total_sugars_g: Mapped[float]
+    refined_sugar_g: Mapped[float]
+    added_sugars_us_g: Mapped[float]
+    free_sugars_who_g: Mapped[float]
+    free_sugars_uk_g: Mapped[float]
+    created_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
+
+
+class Person(Base):
+    """Someone of the household: the age band, whose limit counts, and how they eat."""
+
+    __tablename__ = "people"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    age: Mapped[str]
+    authority: Mapped[str]
+    energy_kcal: Mapped[float | None]
+    own_limit_g: Mapped[float | None]
+    diets: Mapped[list[str]] = mapped_column(JSON)
+    eaters: Mapped[list[str]] = mapped_column(JSON)
+    is_at_table: Mapped[bool] = mapped_column(default=True)
+    created_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
+
+
+class Tasting(Base):
+    """One taster's score sheet for a bake."""
+
+    __tablename__ = "tastings"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    bake_id: Mapped[int] = mapped_column(ForeignKey("bakes.id", ondelete="CASCADE"), index=True)
+    tasted_on: Mapped[date]
+    who: Mapped[str] = mapped_column(default="")
+    # warm, cool or next_day; and whether the taster knew what it was.
+    state: Mapped[str] = mapped_column(default="cool")
+    is_blind: Mapped[bool] = mapped_column(default=False)
+    scores: Mapped[dict[str, int]] = mapped_column(JSON)
+    words: Mapped[str] = mapped_column(default="")
+    created_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
+
+
+class Photo(Base):
+    """A picture of a bake, made small and without what a camera writes into it."""
+
+    __tablename__ = "photos"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    bake_id: Mapped[int] = mapped_column(ForeignKey("bakes.id", ondelete="CASCADE"), index=True)
+    jpeg: Mapped[bytes]
+    width: Mapped[int]
+    height: Mapped[int]
+    created_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
+
+
+class Trial(Base):
+    """Two bakes told apart, or not: a triangle, a pair, a preference."""
+
+    __tablename__ = "trials"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    bake_id: Mapped[int] = mapped_column(ForeignKey("bakes.id", ondelete="CASCADE"), index=True)
+    other_id: Mapped[int] = mapped_column(ForeignKey("bakes.id", ondelete="CASCADE"), index=True)
+    test: Mapped[str]
+    tries: Mapped[int]
+    right: Mapped[int]
+    tried_on: Mapped[date]
+    created_at: Mapped[datetime]
+
+
+class Learned(Base):
+    """What is believed of one thing, from all tastings: computed anew with each of them."""
+
+    __tablename__ = "learned"
+
+    key: Mapped[str] = mapped_column(primary_key=True)
+    mean: Mapped[float]
+    sd: Mapped[float]
+    answers: Mapped[int]
+
+
+class Taper(Base):
+    """A recipe whose sugar is cut bake by bake toward a target."""
+
+    __tablename__ = "tapers"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    recipe_id: Mapped[int] = mapped_column(ForeignKey("recipes.id", ondelete="CASCADE"), index=True)
+    target: Mapped[float]
+    path: Mapped[str]
+    created_at: Mapped[datetime]
+    ended_at: Mapped[datetime | None]
+
+
+class Challenge(Base):
+    """A span of days with an aim: a diary with slips shown kindly."""
+
+    __tablename__ = "challenges"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    name: Mapped[str]
+    who: Mapped[str] = mapped_column(default="")
+    since: Mapped[date]
+    until: Mapped[date]
+    created_at: Mapped[datetime]
+    deleted_at: Mapped[datetime | None]
 
 
 class Product(Base):
