@@ -6,7 +6,7 @@ from pathlib import Path
 
 from flask import Flask, Response, abort, request, send_from_directory
 
-from sun_crumb.api import days, errors, kitchen, shelf, worktop
+from sun_crumb.api import days, errors, household, kitchen, shelf, tastings, worktop
 from sun_crumb.api import devices as devices_api
 from sun_crumb.devices import Devices
 from sun_crumb.formats.backup import MOST_CHARACTERS as MOST_OF_A_BACKUP
@@ -18,6 +18,17 @@ WEBROOT = Path(__file__).parent / "webroot"
 MOST_BYTES = 1_000_000
 # A request may hold more where it brings a whole household.
 MOST_BYTES_AT = {"/api/restore": MOST_OF_A_BACKUP}
+# A picture comes as base64.
+MOST_OF_A_PICTURE = 17_000_000
+BLUEPRINTS = (
+    kitchen.blueprint,
+    shelf.blueprint,
+    days.blueprint,
+    worktop.blueprint,
+    devices_api.blueprint,
+    tastings.blueprint,
+    household.blueprint,
+)
 POLICY = (
     "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; "
     "connect-src 'self'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'"
@@ -43,7 +54,7 @@ def create_app(
     app.extensions["database"] = database
     app.extensions["devices"] = devices or Devices()
     errors.register(app)
-    for blueprint in (kitchen.blueprint, shelf.blueprint, days.blueprint, worktop.blueprint, devices_api.blueprint):
+    for blueprint in BLUEPRINTS:
         app.register_blueprint(blueprint, url_prefix="/api")
     _guard(app)
     _serve_pages(app, webroot)
@@ -55,7 +66,9 @@ def _guard(app: Flask) -> None:
 
     @app.before_request
     def check() -> None:
-        request.max_content_length = MOST_BYTES_AT.get(request.path, MOST_BYTES)
+        request.max_content_length = (
+            MOST_OF_A_PICTURE if request.path.endswith("/photos") else MOST_BYTES_AT.get(request.path, MOST_BYTES)
+        )
         host = request.host.rsplit(":", 1)[0] if not request.host.endswith("]") else request.host
         if host not in LOCAL_HOSTS:
             abort(403, "this server answers only its own machine")

@@ -6,6 +6,7 @@ import json
 from typing import Any
 
 from sun_crumb.api.contract import ENDPOINTS, openapi
+from tests.api.test_tastings import jpeg
 from tests.support import WithApplication
 
 DAY = "2026-03-09"
@@ -43,6 +44,38 @@ def _first_weighed(case: WithApplication) -> dict[str, Any]:
     at = {"position": line["position"], "step": line["step"]}
     case.post("/api/recipes/1/versions/1/weigh-in", at | {"grams": 1.5 * line["target_g"]})
     return at
+
+
+# What must be done before others can be.
+FIRST = (
+    "choose",
+    "weigh",
+    "change_recipe",
+    "remove_serving",
+    "remove_bake",
+    "restore_bake",
+    "restore_serving",
+    "bake",
+    "add_person",
+    "add_slip",
+    "add_challenge",
+    "add_photo",
+    "taste",
+    "accept_trial",
+    "begin_taper",
+    "next_step",
+)
+
+
+def _turn(name: str) -> int:
+    return FIRST.index(name) if name in FIRST else len(FIRST)
+
+
+class _Ones(dict[str, Any]):
+    """The number 1 for every number of a path."""
+
+    def __missing__(self, key: str) -> int:
+        return 1
 
 
 class Contract(WithApplication):
@@ -84,6 +117,18 @@ class Contract(WithApplication):
             "plan_day": {"serve": "2031-03-09T16:00"},
             "start_timer": {"name": "Bake", "seconds": 60},
             "work": {"given": {"temperature": "180"}},
+            "change_bake": {"notes": "fine"},
+            "add_photo": {"content": jpeg()},
+            "taste": {"bake_id": 1, "tasted_on": DAY, "scores": {"cooling": 2, "sweetness": 1}},
+            "accept_trial": {"cause": "more_sweet"},
+            "note_test": {"bake_id": 1, "other_id": 2, "test": "pair", "tries": 3, "right": 2, "tried_on": DAY},
+            "begin_taper": {"target": 0.5},
+            "next_step": {},
+            "add_person": {"name": "Ada"},
+            "change_person": {"age": "adult"},
+            "add_slip": {"name": "jam", "eaten_on": DAY, "grams": 20, "sugars_g": 10},
+            "bring_diary": {"content": "day,what,grams\n2026-03-09,jam,20\n"},
+            "add_challenge": {"name": "quiet", "since": DAY, "until": DAY},
             "import_file": {"name": "x.txt", "content": "Cake\n100 g sugar"},
         }
 
@@ -101,11 +146,20 @@ class Contract(WithApplication):
             "restore_serving",
             "remove_product",
             "restore_product",
+            "remove_bake",
+            "restore_bake",
         )
         for e in sorted(
-            ENDPOINTS, key=lambda e: (e.name != "choose", e.name in last, e.name.startswith("restore"), e.name)
+            ENDPOINTS,
+            key=lambda e: (
+                _turn(e.name),
+                e.name in last,
+                "restore" in e.name,
+                e.name in ("restore", "undo_restore"),
+                e.name,
+            ),
         ):
-            path = e.path.format(recipe_id=1, version_id=1, timer_id=1, serving_id=1, key=_key(e.path))
+            path = e.path.format_map(_Ones(key=_key(e.path)))
             path += {"difference": "?first=1&second=1"}.get(e.name, "")
             response = (
                 getattr(self.client, e.method)(path, json=bodies.get(e.name))
@@ -122,7 +176,7 @@ class Contract(WithApplication):
     def test_every_operation_with_a_body_refuses_what_it_does_not_know(self) -> None:
         for e in ENDPOINTS:
             if e.body:
-                path = e.path.format(recipe_id=1, version_id=1, timer_id=1, serving_id=1, key="honey")
+                path = e.path.format_map(_Ones(key="honey"))
                 response = getattr(self.client, e.method)(path, json={"surprise": 1})
                 with self.subTest(e.name):
                     self.assertEqual(response.status_code, 422)

@@ -4,7 +4,9 @@ from __future__ import annotations
 
 import json
 import tempfile
+from collections import defaultdict
 from collections.abc import Iterator
+from itertools import repeat
 from pathlib import Path
 from random import Random
 from typing import Any
@@ -199,7 +201,7 @@ def attack_endpoints(kitchen: Attacked, requests: int) -> None:
             key = random.choice(
                 ("honey", "own_1", "paste", "tin", "oven", "candy", "own_²", "own_" + "9" * 20, "%", "x" * 300)
             )
-            path = e.path.format(recipe_id=number, version_id=number, timer_id=number, serving_id=number, key=key)
+            path = e.path.format_map(defaultdict(repeat(number).__next__, key=key))
             if e.query:
                 path += "?" + "&".join(
                     f"{name}={quote(random.choice(QUERIES[name]), errors='surrogatepass')}" for name in e.query

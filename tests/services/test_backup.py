@@ -13,10 +13,29 @@ from typing import Any
 from sun_crumb.app import create_app
 from sun_crumb.demo import fill
 from sun_crumb.formats.backup import digest
+from tests.api.test_tastings import jpeg
 from tests.support import WithApplication
 
 DAY = date(2026, 3, 20)
-KEPT = ("recipes", "versions", "lines", "products", "bakes", "bake_portions", "servings", "settings", "deeds")
+KEPT = (
+    "recipes",
+    "versions",
+    "lines",
+    "products",
+    "bakes",
+    "bake_portions",
+    "servings",
+    "settings",
+    "deeds",
+    "slips",
+    "people",
+    "tastings",
+    "photos",
+    "trials",
+    "learned",
+    "tapers",
+    "challenges",
+)
 
 
 class Household(WithApplication):
@@ -29,6 +48,17 @@ class Household(WithApplication):
         self.patch("/api/settings", {"daily_limit_g": 30, "prices": {key: 9.5}, "cupboard": [key, "honey"]})
         self.delete("/api/recipes/2")
         self.delete("/api/servings/1")
+        bake = self.get("/api/bakes")["bakes"][0]["id"]
+        self.post(f"/api/bakes/{bake}/photos", {"content": jpeg()})
+        self.post("/api/tastings", {"bake_id": bake, "tasted_on": "2026-06-01", "scores": {"sweetness": 1, "liked": 2}})
+        self.post(
+            "/api/tests",
+            {"bake_id": bake, "other_id": 1, "test": "pair", "tries": 4, "right": 3, "tried_on": "2026-06-01"},
+        )
+        self.post("/api/people", {"name": "Ines", "diets": ["vegan"]})
+        self.post("/api/slips", {"name": "jam", "eaten_on": "2026-06-01", "grams": 20, "sugars_g": 10})
+        self.post("/api/recipes/1/taper", {"target": 0.4})
+        self.post("/api/challenges", {"name": "quiet", "since": "2026-06-01", "until": "2026-06-07"})
         self.backup = self.get("/api/backup")["content"]
 
     def rows(self, path: Path | None = None) -> dict[str, list[tuple[Any, ...]]]:
@@ -76,7 +106,7 @@ class RoundTrip(Household):
     def test_it_is_one_open_documented_file(self) -> None:
         data = json.loads(self.backup)
         self.assertEqual(
-            (data["format"], data["version"], data["sha256"]), ("sun-crumb-backup", 1, digest(data["household"]))
+            (data["format"], data["version"], data["sha256"]), ("sun-crumb-backup", 2, digest(data["household"]))
         )
         words = (Path(__file__).parents[2] / "docs" / "backup.md").read_text(encoding="utf-8")
         for part in (  # every level of the file
@@ -113,7 +143,7 @@ class Refused(Household):
         own = self.get("/api/recipes/1/export?format=json")["content"]
         before, files = self.rows(), {
             "empty": "", "no JSON": "recipes", "cut short": self.backup[: len(self.backup) // 2], "a list": "[]", "foreign": '{"format": "songs"}',
-            "a recipe": own, "newer": json.dumps(data | {"version": 2}), "a digit changed": self.backup.replace('"count": 2.0', '"count": 3.0'),
+            "a recipe": own, "newer": json.dumps(data | {"version": 3}), "a digit changed": self.backup.replace('"count": 2.0', '"count": 3.0'),
             "no digest": json.dumps({k: v for k, v in data.items() if k != "sha256"}), "no household": json.dumps(data | {"household": None}),
             "no portions": self.changed(lambda h: h["recipes"][0]["versions"][0].update(servings=0)),
             "no lines": self.changed(lambda h: h["recipes"][0]["versions"][0].update(lines=[])),
@@ -127,6 +157,9 @@ class Refused(Household):
             "a product that can't be": self.changed(lambda h: h["products"][0].update(like="fog")),
             "half a character": self.changed(lambda h: h["recipes"][0].update(title="\ud800")),
             "a row too many words": self.changed(lambda h: h["bakes"][0].update(surprise=1)),
+            "a tasting of nothing": self.changed(lambda h: h["tastings"][0].update(bake_id=99)),
+            "a taper of nothing": self.changed(lambda h: h["tapers"][0].update(recipe_id=99)),
+            "a picture that is none": self.changed(lambda h: h["photos"][0].update(jpeg="?")),
             "minus a slice": self.changed(lambda h: h["servings"][0].update(count=-1)),
         }  # fmt: skip
         for name, content in files.items():

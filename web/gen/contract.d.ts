@@ -45,10 +45,167 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** List bakes, the last first. */
+        get: operations["list_bakes"];
         put?: never;
         /** Note that a version was baked; gives one entry for each kind of portion. */
         post: operations["bake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/{bake_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get a bake with what was done. */
+        get: operations["get_bake"];
+        put?: never;
+        post?: never;
+        /** Put away a bake that was noted by mistake. */
+        delete: operations["remove_bake"];
+        options?: never;
+        head?: never;
+        /** Note what was done at a bake; says what became of the figures of portions that were eaten. */
+        patch: operations["change_bake"];
+        trace?: never;
+    };
+    "/api/bakes/{bake_id}/judged": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get a bake's sheets, and the causes of what is off, each with the next trial in numbers. */
+        get: operations["judged"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/{bake_id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a picture of a bake, made small, without place or camera. */
+        post: operations["add_photo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/{bake_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring back a bake that was put away. */
+        post: operations["restore_bake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/{bake_id}/tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List the tests that a bake was in. */
+        get: operations["tests_of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bakes/{bake_id}/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep the trial of a cause as a new version. */
+        post: operations["accept_trial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/challenges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List challenges with their days and slips. */
+        get: operations["list_challenges"];
+        put?: never;
+        /** Begin a challenge. */
+        post: operations["add_challenge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/challenges/{challenge_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Put a challenge away; its diary stays. */
+        delete: operations["remove_challenge"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/challenges/{challenge_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a challenge back. */
+        post: operations["restore_challenge"];
         delete?: never;
         options?: never;
         head?: never;
@@ -123,6 +280,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/diary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List what was eaten, the last day first, each day in the order that it was eaten. */
+        get: operations["get_diary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/diary/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring in a diary file; rows that are there already are not brought twice. */
+        post: operations["bring_diary"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/diary/sums": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Sum what was eaten and saved, by day, week, month, person, recipe or time of day. */
+        get: operations["get_sums"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -174,6 +382,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get what tastings have taught, with its doubt. */
+        get: operations["learned"];
+        put?: never;
+        post?: never;
+        /** Forget what was learned up to now; the tastings stay. */
+        delete: operations["forget"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learned/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Learn from all tastings again. */
+        post: operations["undo_forget"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ledger": {
         parameters: {
             query?: never;
@@ -219,6 +462,93 @@ export interface paths {
         get: operations["get_ingredient"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List the household's people with their limits, and what can be chosen. */
+        get: operations["list_people"];
+        put?: never;
+        /** Add a person. */
+        post: operations["add_person"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a person out of sight; what they ate stays. */
+        delete: operations["remove_person"];
+        options?: never;
+        head?: never;
+        /** Change some of a person's fields. */
+        patch: operations["change_person"];
+        trace?: never;
+    };
+    "/api/people/{person_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring a person back. */
+        post: operations["restore_person"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a picture out of sight. */
+        delete: operations["remove_photo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{photo_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring back a picture. */
+        post: operations["restore_photo"];
         delete?: never;
         options?: never;
         head?: never;
@@ -432,6 +762,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/{recipe_id}/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get a dessert's versions as a tree with their scores, its taper, and what was learned about it. */
+        get: operations["get_progress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/{recipe_id}/relaxations": {
         parameters: {
             query?: never;
@@ -494,6 +841,41 @@ export interface paths {
         put?: never;
         /** Tell what a little more sweetness and a bigger cut cost in the other goals. */
         post: operations["nudge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/taper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin a taper toward a cut. */
+        post: operations["begin_taper"];
+        /** End a taper. */
+        delete: operations["end_taper"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/taper/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep the taper's next cut as a version. */
+        post: operations["next_step"];
         delete?: never;
         options?: never;
         head?: never;
@@ -655,6 +1037,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/score-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get the score sheet: aspects and their words. */
+        get: operations["score_sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/servings": {
         parameters: {
             query?: never;
@@ -724,6 +1123,74 @@ export interface paths {
         patch: operations["change_settings"];
         trace?: never;
     };
+    "/api/slips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Note something else that was eaten. */
+        post: operations["add_slip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/slips/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List slips that take three taps, and the kinds of sugar a pack may hold. */
+        get: operations["usual_slips"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/slips/{slip_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back a slip. */
+        delete: operations["remove_slip"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/slips/{slip_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring back a slip. */
+        post: operations["restore_slip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sweeteners": {
         parameters: {
             query?: never;
@@ -735,6 +1202,74 @@ export interface paths {
         get: operations["sweeteners"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tastings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a taster's sheet and learn from it. */
+        post: operations["taste"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tastings/{tasting_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back a sheet and what it taught. */
+        delete: operations["remove_tasting"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tastings/{tasting_id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring back a sheet and what it taught. */
+        post: operations["restore_tasting"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep the outcome of a triangle, a pair or a preference between two bakes. */
+        post: operations["note_test"];
         delete?: never;
         options?: never;
         head?: never;
@@ -793,6 +1328,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/untasted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List the last days' bakes that nobody has tasted. */
+        get: operations["untasted"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/versions/{version_id}/panels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Get a version's nutrition panels by US and EU rules; an estimate. */
+        get: operations["get_panels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/workshop": {
         parameters: {
             query?: never;
@@ -831,6 +1400,32 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * AcceptIn
+         * @description The cause whose trial is kept as a new version.
+         */
+        AcceptIn: {
+            /** Cause */
+            cause: string;
+            /**
+             * Client Key
+             * @default null
+             */
+            client_key?: string | null;
+        };
+        /** AcceptedOut */
+        AcceptedOut: {
+            /** Recipe Id */
+            recipe_id: number;
+            /** Version Id */
+            version_id: number;
+            /** Number */
+            number: number;
+            /** Minutes */
+            minutes: number;
+            /** Degrees */
+            degrees: number;
+        };
         /** AllergenOut */
         AllergenOut: {
             /** Name */
@@ -908,6 +1503,24 @@ export interface components {
             /** Suggested Portions */
             suggested_portions: components["schemas"]["PortionKindNamesOut"][];
         };
+        /** AspectOut */
+        AspectOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Words */
+            words: {
+                [key: string]: string;
+            };
+        };
+        /** AtTableOut */
+        AtTableOut: {
+            /** Diets */
+            diets: string[];
+            /** Eaters */
+            eaters: string[];
+        };
         /**
          * BackupIn
          * @description The text of a backup file.
@@ -915,6 +1528,63 @@ export interface components {
         BackupIn: {
             /** Content */
             content: string;
+        };
+        /**
+         * BakeChangesIn
+         * @description What was really done at a bake; what is left out stays. ``pieces`` is into how many it was cut, ``anew`` whether what was eaten is counted anew by it.
+         */
+        BakeChangesIn: {
+            /**
+             * Tin
+             * @default null
+             */
+            tin?: string;
+            /**
+             * Oven C
+             * @default null
+             */
+            oven_c?: number | null;
+            /**
+             * Minutes
+             * @default null
+             */
+            minutes?: number | null;
+            /**
+             * Swapped
+             * @default null
+             */
+            swapped?: string;
+            /**
+             * Feel
+             * @default null
+             * @enum {string}
+             */
+            feel?: "" | "holds" | "drops" | "pours";
+            /**
+             * Notes
+             * @default null
+             */
+            notes?: string;
+            /**
+             * Leftovers
+             * @default null
+             */
+            leftovers?: number | null;
+            /**
+             * Cost
+             * @default null
+             */
+            cost?: number | null;
+            /**
+             * Pieces
+             * @default null
+             */
+            pieces?: number | null;
+            /**
+             * Anew
+             * @default false
+             */
+            anew?: boolean;
         };
         /** BakeDayOut */
         BakeDayOut: {
@@ -962,6 +1632,13 @@ export interface components {
              */
             client_key?: string | null;
         };
+        /** BakeListOut */
+        BakeListOut: {
+            /** Total */
+            total: number;
+            /** Bakes */
+            bakes: components["schemas"]["BakeRecordOut"][];
+        };
         /**
          * BakeOut
          * @description One kind of portion of a bake; those of one bake have the same ``event_id``.
@@ -973,12 +1650,24 @@ export interface components {
             total_sugars_g: number;
             /** Free Sugars Who G */
             free_sugars_who_g: number;
+            /** Refined Sugar G */
+            refined_sugar_g: number;
+            /** Added Sugars Us G */
+            added_sugars_us_g: number;
+            /** Free Sugars Uk G */
+            free_sugars_uk_g: number;
             /** Saved Energy Kcal */
             saved_energy_kcal: number;
             /** Saved Total Sugars G */
             saved_total_sugars_g: number;
             /** Saved Free Sugars Who G */
             saved_free_sugars_who_g: number;
+            /** Saved Refined Sugar G */
+            saved_refined_sugar_g: number;
+            /** Saved Added Sugars Us G */
+            saved_added_sugars_us_g: number;
+            /** Saved Free Sugars Uk G */
+            saved_free_sugars_uk_g: number;
             /** Id */
             id: number;
             /** Event Id */
@@ -1004,6 +1693,56 @@ export interface components {
             eaten: number;
             /** Portion G */
             portion_g: number;
+            /** Original G */
+            original_g: number;
+        };
+        /** BakeRecordOut */
+        BakeRecordOut: {
+            /** Id */
+            id: number;
+            /** Recipe Id */
+            recipe_id: number;
+            /** Version Id */
+            version_id: number;
+            /** Number */
+            number: number;
+            /** Title */
+            title: string;
+            /** Label */
+            label: string;
+            /** Unit */
+            unit: string;
+            /**
+             * Baked On
+             * Format: date
+             */
+            baked_on: string;
+            /** Tin */
+            tin: string;
+            /** Oven C */
+            oven_c: number | null;
+            /** Minutes */
+            minutes: number | null;
+            /** Swapped */
+            swapped: string;
+            /** Feel */
+            feel: string;
+            /** Notes */
+            notes: string;
+            /** Leftovers */
+            leftovers: number | null;
+            /** Cost */
+            cost: number | null;
+            /** Is Weighed */
+            is_weighed: boolean;
+            /** Portions */
+            portions: components["schemas"]["BakeOut"][];
+            /** Photos */
+            photos: number[];
+            /** Tastings */
+            tastings: number;
+            /** Liked */
+            liked: number | null;
         };
         /** BakesOut */
         BakesOut: {
@@ -1039,6 +1778,47 @@ export interface components {
             /** Version Id */
             version_id: number;
         };
+        /** BranchOut */
+        BranchOut: {
+            /** Version Id */
+            version_id: number;
+            /** Number */
+            number: number;
+            /** Label */
+            label: string;
+            /** Parent */
+            parent: number | null;
+            /** Changed */
+            changed: string;
+            /** Cut */
+            cut: number;
+            /** Free Sugar G */
+            free_sugar_g: number;
+            /** Bakes */
+            bakes: number;
+            /** Tastings */
+            tastings: number;
+            /** Mean */
+            mean: {
+                [key: string]: number;
+            };
+            /** Said */
+            said: string[];
+            /** Liked */
+            liked: number | null;
+            /** Is Best */
+            is_best: boolean;
+        };
+        /**
+         * BroughtOut
+         * @description How many rows of a diary file came in, and how many were there already.
+         */
+        BroughtOut: {
+            /** Added */
+            added: number;
+            /** Known */
+            known: number;
+        };
         /** ByTheBookOut */
         ByTheBookOut: {
             /** Ingredient */
@@ -1064,6 +1844,86 @@ export interface components {
             grams: number | null;
             /** Total Sugars G */
             total_sugars_g: number | null;
+        };
+        /** CauseOut */
+        CauseOut: {
+            /** Key */
+            key: string;
+            /** Aspect */
+            aspect: string;
+            /** Symptom */
+            symptom: string;
+            /** Words */
+            words: string;
+            /** Likely */
+            likely: number;
+            /** Signs */
+            signs: string[];
+            /** Trial Words */
+            trial_words: string;
+        };
+        /**
+         * ChallengeIn
+         * @description An aim for some days.
+         */
+        ChallengeIn: {
+            /** Name */
+            name: string;
+            /**
+             * Since
+             * Format: date
+             */
+            since: string;
+            /**
+             * Until
+             * Format: date
+             */
+            until: string;
+            /**
+             * Who
+             * @default
+             */
+            who?: string;
+        };
+        /** ChallengeOut */
+        ChallengeOut: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Who */
+            who: string;
+            /**
+             * Since
+             * Format: date
+             */
+            since: string;
+            /**
+             * Until
+             * Format: date
+             */
+            until: string;
+            /** Days So Far */
+            days_so_far: number;
+            /** Days To Go */
+            days_to_go: number;
+            /** Clear Days */
+            clear_days: number;
+            /** Slips */
+            slips: components["schemas"]["EntryOut"][];
+            /** Words */
+            words: string;
+        };
+        /** ChallengesOut */
+        ChallengesOut: {
+            /** Challenges */
+            challenges: components["schemas"]["ChallengeOut"][];
+        };
+        /** ChangedBakeOut */
+        ChangedBakeOut: {
+            bake: components["schemas"]["BakeRecordOut"];
+            /** Figures */
+            figures: string;
         };
         /**
          * CheckIn
@@ -1298,6 +2158,21 @@ export interface components {
             /** Source */
             source: string;
         };
+        /** DayLimitOut */
+        DayLimitOut: {
+            /** Grams */
+            grams: number;
+            /** Authority */
+            authority: string;
+            /** Name */
+            name: string;
+            /** Definition */
+            definition: string;
+            /** Words */
+            words: string;
+            /** Source */
+            source: string;
+        };
         /** DayOut */
         DayOut: {
             /** Energy Kcal */
@@ -1306,12 +2181,24 @@ export interface components {
             total_sugars_g: number;
             /** Free Sugars Who G */
             free_sugars_who_g: number;
+            /** Refined Sugar G */
+            refined_sugar_g: number;
+            /** Added Sugars Us G */
+            added_sugars_us_g: number;
+            /** Free Sugars Uk G */
+            free_sugars_uk_g: number;
             /** Saved Energy Kcal */
             saved_energy_kcal: number;
             /** Saved Total Sugars G */
             saved_total_sugars_g: number;
             /** Saved Free Sugars Who G */
             saved_free_sugars_who_g: number;
+            /** Saved Refined Sugar G */
+            saved_refined_sugar_g: number;
+            /** Saved Added Sugars Us G */
+            saved_added_sugars_us_g: number;
+            /** Saved Free Sugars Uk G */
+            saved_free_sugars_uk_g: number;
             /** Servings */
             servings: number;
             /**
@@ -1348,6 +2235,19 @@ export interface components {
         DevicesOut: {
             /** Devices */
             devices: components["schemas"]["DeviceOut"][];
+        };
+        /**
+         * DiaryFileIn
+         * @description A diary as a file: CSV or JSON, as it was exported.
+         */
+        DiaryFileIn: {
+            /** Content */
+            content: string;
+        };
+        /** DiaryOut */
+        DiaryOut: {
+            /** Entries */
+            entries: components["schemas"]["EntryOut"][];
         };
         /** DifferenceLineOut */
         DifferenceLineOut: {
@@ -1389,6 +2289,46 @@ export interface components {
              * @constant
              */
             done: true;
+        };
+        /** EntryOut */
+        EntryOut: {
+            /** Kind */
+            kind: string;
+            /** Id */
+            id: number;
+            /**
+             * Day
+             * Format: date
+             */
+            day: string;
+            /** At */
+            at: number | null;
+            /** Who */
+            who: string;
+            /** What */
+            what: string;
+            /** Label */
+            label: string;
+            /** Count */
+            count: number;
+            /** Grams */
+            grams: number;
+            /** Energy Kcal */
+            energy_kcal: number;
+            /** Total Sugars G */
+            total_sugars_g: number;
+            /** Refined Sugar G */
+            refined_sugar_g: number;
+            /** Added Sugars Us G */
+            added_sugars_us_g: number;
+            /** Free Sugars Who G */
+            free_sugars_who_g: number;
+            /** Free Sugars Uk G */
+            free_sugars_uk_g: number;
+            /** Saved G */
+            saved_g: number;
+            /** Saved Kcal */
+            saved_kcal: number;
         };
         /**
          * ErrorBody
@@ -1621,6 +2561,19 @@ export interface components {
              */
             step?: string;
         };
+        /** GuessedOut */
+        GuessedOut: {
+            /** Test */
+            test: string;
+            /** Trials */
+            trials: number;
+            /** Right */
+            right: number;
+            /** Probability */
+            probability: number;
+            /** Words */
+            words: string;
+        };
         /** HealthOut */
         HealthOut: {
             /**
@@ -1708,6 +2661,23 @@ export interface components {
         IngredientsOut: {
             /** Ingredients */
             ingredients: components["schemas"]["IngredientOut"][];
+        };
+        /**
+         * JudgedOut
+         * @description A bake with its sheets, their mean, and the causes of what is off.
+         */
+        JudgedOut: {
+            bake: components["schemas"]["BakeRecordOut"];
+            /** Tastings */
+            tastings: components["schemas"]["TastingOut"][];
+            /** Mean */
+            mean: {
+                [key: string]: number;
+            };
+            /** Said */
+            said: string[];
+            /** Causes */
+            causes: components["schemas"]["WhyOut"][];
         };
         /**
          * KeepIn
@@ -1942,6 +2912,11 @@ export interface components {
             /** Like */
             like: string;
         };
+        /** LearnedOut */
+        LearnedOut: {
+            /** Lessons */
+            lessons: components["schemas"]["LessonOut"][];
+        };
         /** LedgerOut */
         LedgerOut: {
             /**
@@ -1962,6 +2937,29 @@ export interface components {
             /** Bakes */
             bakes: components["schemas"]["BakeOut"][];
         };
+        /** LedgerSumOut */
+        LedgerSumOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Portions */
+            portions: number;
+            /** Sugar G */
+            sugar_g: number;
+            /** Slips G */
+            slips_g: number;
+            /** Energy Kcal */
+            energy_kcal: number;
+            /** Saved G */
+            saved_g: number;
+            /** Saved Kcal */
+            saved_kcal: number;
+            /** Smaller G */
+            smaller_g: number;
+            /** Limit G */
+            limit_g: number | null;
+        };
         /** LedgerTotalOut */
         LedgerTotalOut: {
             /** Energy Kcal */
@@ -1970,12 +2968,24 @@ export interface components {
             total_sugars_g: number;
             /** Free Sugars Who G */
             free_sugars_who_g: number;
+            /** Refined Sugar G */
+            refined_sugar_g: number;
+            /** Added Sugars Us G */
+            added_sugars_us_g: number;
+            /** Free Sugars Uk G */
+            free_sugars_uk_g: number;
             /** Saved Energy Kcal */
             saved_energy_kcal: number;
             /** Saved Total Sugars G */
             saved_total_sugars_g: number;
             /** Saved Free Sugars Who G */
             saved_free_sugars_who_g: number;
+            /** Saved Refined Sugar G */
+            saved_refined_sugar_g: number;
+            /** Saved Added Sugars Us G */
+            saved_added_sugars_us_g: number;
+            /** Saved Free Sugars Uk G */
+            saved_free_sugars_uk_g: number;
             /** Servings */
             servings: number;
         };
@@ -1990,6 +3000,25 @@ export interface components {
             why: string;
             /** Position */
             position: number;
+        };
+        /** LessonOut */
+        LessonOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Kind */
+            kind: string;
+            /** Value */
+            value: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Answers */
+            answers: number;
+            /** Words */
+            words: string;
         };
         /** LimitOut */
         LimitOut: {
@@ -2220,6 +3249,34 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** MoreOftenOut */
+        MoreOftenOut: {
+            /** Recipe Id */
+            recipe_id: number;
+            /** Title */
+            title: string;
+            /** Before Week */
+            before_week: number;
+            /** After Week */
+            after_week: number;
+            /** Before G */
+            before_g: number;
+            /** After G */
+            after_g: number;
+        };
+        /** MovedOut */
+        MovedOut: {
+            /** Component */
+            component: string;
+            /** Ingredient */
+            ingredient: string;
+            /** Name */
+            name: string;
+            /** Before G */
+            before_g: number;
+            /** After G */
+            after_g: number;
+        };
         /** NamedOut */
         NamedOut: {
             /** Key */
@@ -2254,6 +3311,41 @@ export interface components {
             temperature_c: number;
             /** Is Fan */
             is_fan: boolean;
+        };
+        /** PanelOut */
+        PanelOut: {
+            /** Law */
+            law: string;
+            /** Serving */
+            serving: string;
+            /** Serving G */
+            serving_g: number;
+            /** Rows */
+            rows: components["schemas"]["PanelRowOut"][];
+            /** Notes */
+            notes: string[];
+        };
+        /** PanelRowOut */
+        PanelRowOut: {
+            /** Name */
+            name: string;
+            /** Told */
+            told: string;
+            /** Percent */
+            percent: number | null;
+            /** Is Under */
+            is_under: boolean;
+        };
+        /** PanelsOut */
+        PanelsOut: {
+            /** Version Id */
+            version_id: number;
+            /** Title */
+            title: string;
+            /** Label */
+            label: string;
+            us: components["schemas"]["PanelOut"];
+            eu: components["schemas"]["PanelOut"];
         };
         /** PathOut */
         PathOut: {
@@ -2310,6 +3402,155 @@ export interface components {
             paths: components["schemas"]["PathSideOut"][];
             /** Solve Ms */
             solve_ms: number;
+        };
+        /**
+         * PeopleOut
+         * @description The household's people, what those at the table need together, and what can be chosen.
+         */
+        PeopleOut: {
+            /** People */
+            people: components["schemas"]["PersonOut"][];
+            at_table: components["schemas"]["AtTableOut"];
+            /** Ages */
+            ages: components["schemas"]["NamedOut"][];
+            /** Authorities */
+            authorities: components["schemas"]["NamedOut"][];
+            /** Eaters */
+            eaters: components["schemas"]["NamedOut"][];
+        };
+        /**
+         * PersonChangesIn
+         * @description Fields of a person to change; what is left out stays.
+         */
+        PersonChangesIn: {
+            /**
+             * Name
+             * @default null
+             */
+            name?: string;
+            /**
+             * Age
+             * @default null
+             */
+            age?: string;
+            /**
+             * Authority
+             * @default null
+             */
+            authority?: string;
+            /**
+             * Energy Kcal
+             * @default null
+             */
+            energy_kcal?: number | null;
+            /**
+             * Own Limit G
+             * @default null
+             */
+            own_limit_g?: number | null;
+            /**
+             * Diets
+             * @default null
+             */
+            diets?: string[];
+            /**
+             * Eaters
+             * @default null
+             */
+            eaters?: string[];
+            /**
+             * Is At Table
+             * @default null
+             */
+            is_at_table?: boolean;
+        };
+        /**
+         * PersonIn
+         * @description A person of the household.
+         */
+        PersonIn: {
+            /** Name */
+            name: string;
+            /**
+             * Age
+             * @default adult
+             */
+            age?: string;
+            /**
+             * Authority
+             * @default who_5
+             */
+            authority?: string;
+            /**
+             * Energy Kcal
+             * @default null
+             */
+            energy_kcal?: number | null;
+            /**
+             * Own Limit G
+             * @default null
+             */
+            own_limit_g?: number | null;
+            /**
+             * Diets
+             * @default []
+             */
+            diets?: string[];
+            /**
+             * Eaters
+             * @default []
+             */
+            eaters?: string[];
+            /**
+             * Is At Table
+             * @default true
+             */
+            is_at_table?: boolean;
+            /**
+             * Client Key
+             * @default null
+             */
+            client_key?: string | null;
+        };
+        /** PersonOut */
+        PersonOut: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Age */
+            age: string;
+            /** Authority */
+            authority: string;
+            /** Energy Kcal */
+            energy_kcal: number | null;
+            /** Own Limit G */
+            own_limit_g: number | null;
+            /** Diets */
+            diets: string[];
+            /** Eaters */
+            eaters: string[];
+            /** Is At Table */
+            is_at_table: boolean;
+            limit: components["schemas"]["DayLimitOut"];
+        };
+        /**
+         * PhotoIn
+         * @description A picture, as base64.
+         */
+        PhotoIn: {
+            /** Content */
+            content: string;
+            /**
+             * Client Key
+             * @default null
+             */
+            client_key?: string | null;
+        };
+        /** PhotoOut */
+        PhotoOut: {
+            /** Id */
+            id: number;
         };
         /**
          * PlacedTaskOut
@@ -2680,6 +3921,18 @@ export interface components {
             estimated: string[];
             /** Contradictions */
             contradictions: string[];
+        };
+        /** ProgressOut */
+        ProgressOut: {
+            /** Recipe Id */
+            recipe_id: number;
+            /** Title */
+            title: string;
+            /** Branches */
+            branches: components["schemas"]["BranchOut"][];
+            taper: components["schemas"]["TaperOut"] | null;
+            /** Lines */
+            lines: string[];
         };
         /** QuestionOut */
         QuestionOut: {
@@ -3052,6 +4305,11 @@ export interface components {
              */
             who?: string;
             /**
+             * Eaten At
+             * @default null
+             */
+            eaten_at?: number | null;
+            /**
              * Client Key
              * @default null
              */
@@ -3065,12 +4323,24 @@ export interface components {
             total_sugars_g: number;
             /** Free Sugars Who G */
             free_sugars_who_g: number;
+            /** Refined Sugar G */
+            refined_sugar_g: number;
+            /** Added Sugars Us G */
+            added_sugars_us_g: number;
+            /** Free Sugars Uk G */
+            free_sugars_uk_g: number;
             /** Saved Energy Kcal */
             saved_energy_kcal: number;
             /** Saved Total Sugars G */
             saved_total_sugars_g: number;
             /** Saved Free Sugars Who G */
             saved_free_sugars_who_g: number;
+            /** Saved Refined Sugar G */
+            saved_refined_sugar_g: number;
+            /** Saved Added Sugars Us G */
+            saved_added_sugars_us_g: number;
+            /** Saved Free Sugars Uk G */
+            saved_free_sugars_uk_g: number;
             /** Id */
             id: number;
             /** Bake Id */
@@ -3090,6 +4360,8 @@ export interface components {
             count: number;
             /** Who */
             who: string;
+            /** Eaten At */
+            eaten_at: number | null;
         };
         /**
          * SettingsIn
@@ -3175,6 +4447,11 @@ export interface components {
              */
             oven_hot_side: "" | "left" | "right" | "back" | "front";
         };
+        /** SheetOut */
+        SheetOut: {
+            /** Aspects */
+            aspects: components["schemas"]["AspectOut"][];
+        };
         /**
          * ShelfRowOut
          * @description A recipe on the shelf. One that can't be worked with has no versions, and ``damage`` says what is wrong.
@@ -3216,6 +4493,94 @@ export interface components {
             energy_kcal: number;
             /** Free Sugars Who G */
             free_sugars_who_g: number;
+        };
+        /**
+         * SlipIn
+         * @description Something else that was eaten: a food of the pantry by its key, or what its pack says of it.
+         */
+        SlipIn: {
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * Eaten On
+             * Format: date
+             */
+            eaten_on: string;
+            /** Grams */
+            grams: number;
+            /**
+             * Ingredient
+             * @default
+             */
+            ingredient?: string;
+            /**
+             * Sugars G
+             * @default null
+             */
+            sugars_g?: number | null;
+            /**
+             * Energy Kcal
+             * @default null
+             */
+            energy_kcal?: number | null;
+            /**
+             * Kind
+             * @default refined
+             */
+            kind?: string;
+            /**
+             * Who
+             * @default
+             */
+            who?: string;
+            /**
+             * Eaten At
+             * @default null
+             */
+            eaten_at?: number | null;
+            /**
+             * Client Key
+             * @default null
+             */
+            client_key?: string | null;
+        };
+        /** SpanOut */
+        SpanOut: {
+            /**
+             * Since
+             * Format: date
+             */
+            since: string;
+            /**
+             * Until
+             * Format: date
+             */
+            until: string;
+            /** By */
+            by: string;
+            /** Definition */
+            definition: string;
+            /** Who */
+            who: string;
+            /** Rows */
+            rows: components["schemas"]["LedgerSumOut"][];
+            total: components["schemas"]["LedgerSumOut"];
+            /** More Often */
+            more_often: components["schemas"]["MoreOftenOut"][];
+        };
+        /** StandOut */
+        StandOut: {
+            /** State */
+            state: string;
+            /** Liked Cut */
+            liked_cut: number;
+            /** Next Cut */
+            next_cut: number;
+            /** Words */
+            words: string;
         };
         /** StatementOut */
         StatementOut: {
@@ -3356,6 +4721,163 @@ export interface components {
             sweeteners: components["schemas"]["SweetenerOut"][];
         };
         /**
+         * TaperIn
+         * @description A taper: the cut that is aimed at, and its path.
+         */
+        TaperIn: {
+            /** Target */
+            target: number;
+            /**
+             * Path
+             * @default less
+             */
+            path?: string;
+        };
+        /** TaperOut */
+        TaperOut: {
+            /** Id */
+            id: number;
+            /** Target */
+            target: number;
+            /** Path */
+            path: string;
+            stand: components["schemas"]["StandOut"];
+        };
+        /**
+         * TaperStepIn
+         * @description The taper's next step.
+         */
+        TaperStepIn: {
+            /**
+             * Client Key
+             * @default null
+             */
+            client_key?: string | null;
+        };
+        /** TaperStepOut */
+        TaperStepOut: {
+            /** Version Id */
+            version_id: number;
+        };
+        /**
+         * TastingIn
+         * @description A taster's sheet: a score for each aspect that they answered.
+         */
+        TastingIn: {
+            /** Bake Id */
+            bake_id: number;
+            /**
+             * Tasted On
+             * Format: date
+             */
+            tasted_on: string;
+            /** Scores */
+            scores: {
+                [key: string]: number;
+            };
+            /**
+             * Who
+             * @default
+             */
+            who?: string;
+            /**
+             * State
+             * @default cool
+             * @enum {string}
+             */
+            state?: "warm" | "cool" | "next_day";
+            /**
+             * Is Blind
+             * @default false
+             */
+            is_blind?: boolean;
+            /**
+             * Words
+             * @default
+             */
+            words?: string;
+            /**
+             * Client Key
+             * @default null
+             */
+            client_key?: string | null;
+        };
+        /** TastingOut */
+        TastingOut: {
+            /** Id */
+            id: number;
+            /** Bake Id */
+            bake_id: number;
+            /**
+             * Tasted On
+             * Format: date
+             */
+            tasted_on: string;
+            /** Who */
+            who: string;
+            /** State */
+            state: string;
+            /** Is Blind */
+            is_blind: boolean;
+            /** Scores */
+            scores: {
+                [key: string]: number;
+            };
+            /** Said */
+            said: string[];
+            /** Words */
+            words: string;
+        };
+        /**
+         * TestIn
+         * @description Two bakes told apart, or not.
+         */
+        TestIn: {
+            /** Bake Id */
+            bake_id: number;
+            /** Other Id */
+            other_id: number;
+            /**
+             * Test
+             * @enum {string}
+             */
+            test: "triangle" | "pair" | "preference";
+            /** Tries */
+            tries: number;
+            /** Right */
+            right: number;
+            /**
+             * Tried On
+             * Format: date
+             */
+            tried_on: string;
+            /**
+             * Client Key
+             * @default null
+             */
+            client_key?: string | null;
+        };
+        /** TestOut */
+        TestOut: {
+            /** Id */
+            id: number;
+            /** Bake Id */
+            bake_id: number;
+            /** Other Id */
+            other_id: number;
+            /**
+             * Tried On
+             * Format: date
+             */
+            tried_on: string;
+            result: components["schemas"]["GuessedOut"];
+        };
+        /** TestsOut */
+        TestsOut: {
+            /** Tests */
+            tests: components["schemas"]["TestOut"][];
+        };
+        /**
          * TextLineOut
          * @description One line of the text as it stands, and what it was taken for; an empty line is nothing.
          */
@@ -3457,6 +4979,20 @@ export interface components {
             /** Of */
             of: string;
         };
+        /** ToTasteOut */
+        ToTasteOut: {
+            /** Bake Id */
+            bake_id: number;
+            /** Title */
+            title: string;
+            /** Label */
+            label: string;
+            /**
+             * Baked On
+             * Format: date
+             */
+            baked_on: string;
+        };
         /** ToWeighOut */
         ToWeighOut: {
             /** Position */
@@ -3509,6 +5045,15 @@ export interface components {
             /** Fibre G */
             fibre_g: number;
         };
+        /** TrialOut */
+        TrialOut: {
+            /** Moved */
+            moved: components["schemas"]["MovedOut"][];
+            /** Minutes */
+            minutes: number;
+            /** Degrees */
+            degrees: number;
+        };
         /**
          * UndoIn
          * @description The name that a restore gave to what was there before it.
@@ -3527,6 +5072,11 @@ export interface components {
             reached: number;
             /** Words */
             words: string;
+        };
+        /** UntastedOut */
+        UntastedOut: {
+            /** Bakes */
+            bakes: components["schemas"]["ToTasteOut"][];
         };
         /**
          * UseOut
@@ -3561,6 +5111,28 @@ export interface components {
              * @default true
              */
             is_sure?: boolean;
+        };
+        /** UsualSlipOut */
+        UsualSlipOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Grams */
+            grams: number;
+            /** Energy Kcal */
+            energy_kcal: number;
+            /** Sugars G */
+            sugars_g: number;
+            /** Kind */
+            kind: string;
+        };
+        /** UsualSlipsOut */
+        UsualSlipsOut: {
+            /** Slips */
+            slips: components["schemas"]["UsualSlipOut"][];
+            /** Kinds */
+            kinds: components["schemas"]["NamedOut"][];
         };
         /** VersionLineOut */
         VersionLineOut: {
@@ -3666,6 +5238,13 @@ export interface components {
             free_sugars_who_g: number;
             /** Planned Free Sugars Who G */
             planned_free_sugars_who_g: number;
+        };
+        /** WhyOut */
+        WhyOut: {
+            cause: components["schemas"]["CauseOut"];
+            trial: components["schemas"]["TrialOut"] | null;
+            /** Problem */
+            problem: string;
         };
         /**
          * WishIn
@@ -3885,6 +5464,42 @@ export interface operations {
             };
         };
     };
+    list_bakes: {
+        parameters: {
+            query?: {
+                /** @description from which on */
+                start?: string;
+                /** @description how many */
+                count?: string;
+                /** @description of one recipe */
+                recipe_id?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakeListOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
     bake: {
         parameters: {
             query?: never;
@@ -3905,6 +5520,390 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BakesOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    get_bake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakeRecordOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    remove_bake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    change_bake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BakeChangesIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangedBakeOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    judged: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JudgedOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    add_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhotoIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    restore_bake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BakeRecordOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    tests_of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TestsOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    accept_trial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                bake_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AcceptIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AcceptedOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    list_challenges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChallengesOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    add_challenge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChallengeIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChallengeOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    remove_challenge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                challenge_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    restore_challenge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                challenge_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
                 };
             };
             /** @description What is wrong */
@@ -4038,6 +6037,117 @@ export interface operations {
             };
         };
     };
+    get_diary: {
+        parameters: {
+            query?: {
+                /** @description first day */
+                since?: string;
+                /** @description last day */
+                until?: string;
+                /** @description which sugar counts */
+                definition?: string;
+                /** @description of one person */
+                who?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DiaryOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    bring_diary: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DiaryFileIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroughtOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    get_sums: {
+        parameters: {
+            query?: {
+                /** @description first day */
+                since?: string;
+                /** @description last day */
+                until?: string;
+                /** @description which sugar counts */
+                definition?: string;
+                /** @description of one person */
+                who?: string;
+                /** @description day, week, month, person, recipe or time */
+                by?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpanOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
     health: {
         parameters: {
             query?: never;
@@ -4120,6 +6230,93 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProductOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    learned: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    forget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    undo_forget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedOut"];
                 };
             };
             /** @description What is wrong */
@@ -4217,6 +6414,227 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IngredientDetailOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    list_people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    add_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    remove_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    change_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonChangesIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    restore_person: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    remove_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    restore_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photo_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
                 };
             };
             /** @description What is wrong */
@@ -4736,6 +7154,37 @@ export interface operations {
             };
         };
     };
+    get_progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
     relax: {
         parameters: {
             query?: never;
@@ -4859,6 +7308,107 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["NudgesOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    begin_taper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TaperIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    end_taper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    next_step: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TaperStepIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TaperStepOut"];
                 };
             };
             /** @description What is wrong */
@@ -5249,6 +7799,35 @@ export interface operations {
             };
         };
     };
+    score_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
     eat: {
         parameters: {
             query?: never;
@@ -5406,6 +7985,130 @@ export interface operations {
             };
         };
     };
+    add_slip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SlipIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntryOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    usual_slips: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualSlipsOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    remove_slip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slip_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    restore_slip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slip_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EntryOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
     sweeteners: {
         parameters: {
             query?: {
@@ -5429,6 +8132,134 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SweetenersOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    taste: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TastingIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TastingOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    remove_tasting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tasting_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    restore_tasting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                tasting_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TastingOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    note_test: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TestOut"];
                 };
             };
             /** @description What is wrong */
@@ -5553,6 +8384,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TimerOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    untasted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UntastedOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    get_panels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                version_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PanelsOut"];
                 };
             };
             /** @description What is wrong */

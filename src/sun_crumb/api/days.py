@@ -14,13 +14,14 @@ from sun_crumb.api.schemas.base import DoneOut
 from sun_crumb.api.schemas.choices import HealthOut, SettingsOut
 from sun_crumb.api.schemas.days import BakesOut, LedgerOut, ServingOut
 from sun_crumb.schemas.days import FIRST_DAY, LAST_DAY, BakeIn, ServingIn, Settings, SettingsIn
-from sun_crumb.services import ledger, preferences
+from sun_crumb.services import bakes, ledger, preferences
 
 blueprint = Blueprint("days", __name__)
 LONGEST_DAYS = 3660
 
 
-def _day(text: str, field: str, default: date) -> date:
+def day_in(text: str, field: str, default: date) -> date:
+    """Return a day out of the query; raise InvalidRequestError, naming the field, where it is none."""
     if not text:
         return default
     try:
@@ -35,13 +36,13 @@ def _day(text: str, field: str, default: date) -> date:
 @endpoint(blueprint, "POST", "/bakes", body=BakeIn, returns=BakesOut)
 def bake(body: BakeIn) -> dict[str, Any]:
     """Note that a version was baked; gives one entry for each kind of portion."""
-    return {"bakes": ledger.bake(database(), body.version_id, body.baked_on, body.client_key)}
+    return {"bakes": bakes.bake(database(), body.version_id, body.baked_on, body.client_key)}
 
 
 @endpoint(blueprint, "POST", "/servings", body=ServingIn, returns=ServingOut)
 def eat(body: ServingIn) -> ledger.Eaten:
     """Note portions eaten."""
-    return ledger.eat(database(), body.bake_id, body.eaten_on, body.count, body.who, body.client_key)
+    return ledger.eat(database(), body.bake_id, body.eaten_on, body.count, body.who, body.client_key, body.eaten_at)
 
 
 @endpoint(blueprint, "DELETE", "/servings/<int:serving_id>", returns=DoneOut)
@@ -60,8 +61,8 @@ def restore_serving(serving_id: int) -> ledger.Eaten:
 @endpoint(blueprint, "GET", "/ledger", returns=LedgerOut, query={"since": "first day", "until": "last day"})
 def read_ledger(since: str, until: str) -> ledger.Days:
     """Read the days: what was eaten and what it saved. By default the last four weeks."""
-    last = _day(until, "until", database().clock.today())
-    first = _day(since, "since", last - timedelta(days=27))
+    last = day_in(until, "until", database().clock.today())
+    first = day_in(since, "since", last - timedelta(days=27))
     if (last - first).days > LONGEST_DAYS:
         raise InvalidRequestError(f"at most {LONGEST_DAYS} days at once", field="since")
     return ledger.ledger(database(), first, last)

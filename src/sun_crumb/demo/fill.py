@@ -8,7 +8,7 @@ from importlib.resources import files
 from sqlalchemy import delete
 
 from sun_crumb.core.wish import Goals
-from sun_crumb.services import kitchen, ledger, recipes, shelf
+from sun_crumb.services import bakes, kitchen, ledger, recipes, shelf
 from sun_crumb.services.kept import KeptRecipe
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Base
@@ -80,7 +80,7 @@ def fill(database: Database, today: date | None = None) -> None:
     for number, (name, is_rework, days_ago, eaten) in enumerate(BAKES):
         version = kept[name].versions[-1 if is_rework else 0]
         baked_on = today - timedelta(days=days_ago)
-        bake = ledger.bake(database, version.id, baked_on, client_key=f"demo-bake-{number}")[0]
+        bake = bakes.bake(database, version.id, baked_on, client_key=f"demo-bake-{number}")[0]
         for position, (after, count, who) in enumerate(eaten):
             ledger.eat(
                 database,

@@ -12,7 +12,7 @@ from sun_crumb.core.errors import CoreError
 from sun_crumb.schemas.files import Backup
 from sun_crumb.schemas.words import words_of
 
-FORMAT, VERSION = "sun-crumb-backup", 1
+FORMAT, VERSION = "sun-crumb-backup", 2
 MOST_CHARACTERS = 60_000_000
 
 
@@ -48,7 +48,7 @@ def read(content: str) -> Backup:
     if not isinstance(data, dict) or data.get("format") != FORMAT:
         kind = "a recipe file: bring it in under Bring in" if _is_recipe(data) else "no backup of Sun Crumb"
         raise BadBackupError(f"the file is {kind}; nothing was changed", field="content")
-    if data.get("version") != VERSION:
+    if data.get("version") not in range(1, VERSION + 1):
         raise BadBackupError("the backup was made by a newer Sun Crumb; nothing was changed", field="content")
     try:
         is_whole = data.get("sha256") == digest(data["household"])

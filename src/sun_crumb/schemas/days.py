@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from datetime import date
+from datetime import date, datetime
 from typing import Annotated, Literal
 
 from pydantic import Field
@@ -11,6 +11,10 @@ from sun_crumb.schemas.fields import UNSET, ClientKey, Id, In, Key, Who
 
 FIRST_DAY, LAST_DAY = date(1900, 1, 1), date(2999, 12, 31)
 Day = Annotated[date, Field(ge=FIRST_DAY, le=LAST_DAY)]
+
+
+# Minutes after midnight.
+Minute = Annotated[int, Field(ge=0, lt=24 * 60)]
 
 
 class BakeIn(In):
@@ -28,6 +32,7 @@ class ServingIn(In):
     eaten_on: Day
     count: float
     who: Who = ""
+    eaten_at: Minute | None = None
     client_key: ClientKey = None
 
 
@@ -54,6 +59,8 @@ class Settings(In):
     oven_fan: bool = False
     oven_offset_c: OvenOffset = 0.0
     oven_hot_side: HotSide = ""
+    # Tastings before this teach nothing any more; null where all do.
+    learned_since: datetime | None = None
 
 
 class SettingsIn(In):

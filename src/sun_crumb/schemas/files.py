@@ -5,8 +5,9 @@ from __future__ import annotations
 from datetime import date, datetime
 from typing import Annotated, Any, Literal
 
-from pydantic import Field
+from pydantic import AfterValidator, Base64Bytes, Field
 
+from sun_crumb.schemas.days import Minute
 from sun_crumb.schemas.fields import (
     Id,
     In,
@@ -24,6 +25,13 @@ from sun_crumb.schemas.recipes import GoalsIn, LineIn, MethodIn, OwnWords, OwnYi
 OwnKey = Annotated[str, Field(pattern=r"^own_[0-9]{1,18}$")]
 Status = Literal["", "balanced", "strained", "unmet"]
 Reason = Annotated[str, Field(max_length=4000)]
+
+
+def is_jpeg(data: bytes) -> bytes:
+    """Return *data* if it begins and ends as a JPEG does."""
+    if data[:3] != b"\xff\xd8\xff" or data[-2:] != b"\xff\xd9":
+        raise ValueError("is no JPEG")
+    return data
 
 
 class OwnLine(LineIn):
@@ -89,6 +97,8 @@ class VersionRow(In):
     portions: Any
     own_yields: Any
     own_words: Any = None
+    parent: Id | None = None
+    changed: str = ""
     created_at: datetime
     lines: list[LineRow]
 
@@ -124,6 +134,13 @@ class PortionRow(In):
     saved_energy_kcal: float
     saved_total_sugars_g: float
     saved_free_sugars_who_g: float
+    refined_sugar_g: float | None = None
+    added_sugars_us_g: float | None = None
+    free_sugars_uk_g: float | None = None
+    saved_refined_sugar_g: float | None = None
+    saved_added_sugars_us_g: float | None = None
+    saved_free_sugars_uk_g: float | None = None
+    original_g: float | None = None
 
 
 class BakeRow(In):
@@ -137,7 +154,16 @@ class BakeRow(In):
         ]
         | None
     ) = None
+    tin: str = ""
+    oven_c: float | None = None
+    minutes: float | None = None
+    swapped: str = ""
+    feel: str = ""
+    notes: str = ""
+    leftovers: float | None = None
+    cost: float | None = None
     created_at: datetime
+    deleted_at: datetime | None = None
     portions: list[PortionRow]
 
 
@@ -147,6 +173,7 @@ class ServingRow(In):
     eaten_on: date
     count: Annotated[float, Field(gt=0, le=100)]
     who: Who
+    eaten_at: Minute | None = None
     created_at: datetime
     deleted_at: datetime | None
 
@@ -159,8 +186,100 @@ class DeedRow(In):
     created_at: datetime
 
 
+class SlipRow(In):
+    id: Id
+    eaten_on: date
+    eaten_at: Minute | None
+    who: Who
+    name: str
+    ingredient: str
+    grams: Annotated[float, Field(gt=0)]
+    energy_kcal: float
+    total_sugars_g: float
+    refined_sugar_g: float
+    added_sugars_us_g: float
+    free_sugars_who_g: float
+    free_sugars_uk_g: float
+    created_at: datetime
+    deleted_at: datetime | None
+
+
+class PersonRow(In):
+    id: Id
+    name: str
+    age: str
+    authority: str
+    energy_kcal: float | None
+    own_limit_g: float | None
+    diets: list[str]
+    eaters: list[str]
+    is_at_table: bool
+    created_at: datetime
+    deleted_at: datetime | None
+
+
+class TastingRow(In):
+    id: Id
+    bake_id: Id
+    tasted_on: date
+    who: Who
+    state: str
+    is_blind: bool
+    scores: dict[str, int]
+    words: str
+    created_at: datetime
+    deleted_at: datetime | None
+
+
+class PhotoRow(In):
+    id: Id
+    bake_id: Id
+    jpeg: Annotated[Base64Bytes, AfterValidator(is_jpeg)]
+    width: int
+    height: int
+    created_at: datetime
+    deleted_at: datetime | None
+
+
+class TrialRow(In):
+    id: Id
+    bake_id: Id
+    other_id: Id
+    test: str
+    tries: int
+    right: int
+    tried_on: date
+    created_at: datetime
+
+
+class LearnedRow(In):
+    key: str
+    mean: float
+    sd: float
+    answers: int
+
+
+class TaperRow(In):
+    id: Id
+    recipe_id: Id
+    target: float
+    path: str
+    created_at: datetime
+    ended_at: datetime | None
+
+
+class ChallengeRow(In):
+    id: Id
+    name: str
+    who: Who
+    since: date
+    until: date
+    created_at: datetime
+    deleted_at: datetime | None
+
+
 class Household(In):
-    """All that is kept, row by row; a version's lines and a recipe's versions within it."""
+    """All that is kept, row by row; a version's lines and a recipe's versions within it. Files of version 1 end before the slips."""
 
     settings: dict[str, Any]
     products: list[ProductRow]
@@ -168,6 +287,14 @@ class Household(In):
     bakes: list[BakeRow]
     servings: list[ServingRow]
     deeds: list[DeedRow]
+    slips: list[SlipRow] = []
+    people: list[PersonRow] = []
+    tastings: list[TastingRow] = []
+    photos: list[PhotoRow] = []
+    trials: list[TrialRow] = []
+    learned: list[LearnedRow] = []
+    tapers: list[TaperRow] = []
+    challenges: list[ChallengeRow] = []
 
 
 class Damaged(In):
@@ -182,7 +309,7 @@ class Backup(In):
     """A backup file; ``sha256`` is the digest of the household as canonical JSON (docs/backup.md)."""
 
     format: Literal["sun-crumb-backup"]
-    version: Literal[1]
+    version: Literal[1, 2]
     made_at: datetime
     sha256: str
     damaged: Damaged

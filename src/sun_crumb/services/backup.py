@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import base64
 import os
 import re
 from collections.abc import Callable, Iterable
@@ -20,12 +21,20 @@ from sun_crumb.formats.outgoing import FileContent
 from sun_crumb.schemas.files import (
     Backup,
     BakeRow,
+    ChallengeRow,
     DeedRow,
+    LearnedRow,
     LineRow,
+    PersonRow,
+    PhotoRow,
     PortionRow,
     ProductRow,
     RecipeRow,
     ServingRow,
+    SlipRow,
+    TaperRow,
+    TastingRow,
+    TrialRow,
     VersionRow,
 )
 from sun_crumb.services.clock import now
@@ -38,8 +47,37 @@ from sun_crumb.services.soundness import sound_product, sound_recipe
 from sun_crumb.store import Database
 from sun_crumb.store.errors import told
 from sun_crumb.store.folder import OWNER_FILE
-from sun_crumb.store.tables import Bake, BakePortion, Deed, Line, Product, Recipe, Serving, Setting, Version
+from sun_crumb.store.tables import (
+    Bake,
+    BakePortion,
+    Challenge,
+    Deed,
+    Learned,
+    Line,
+    Person,
+    Photo,
+    Product,
+    Recipe,
+    Serving,
+    Setting,
+    Slip,
+    Taper,
+    Tasting,
+    Trial,
+    Version,
+)
 
+# What is kept row by row, with nothing within it: the names in the file, the tables, the shapes.
+REST: dict[str, tuple[Any, Any]] = {
+    "slips": (Slip, SlipRow),
+    "people": (Person, PersonRow),
+    "tastings": (Tasting, TastingRow),
+    "photos": (Photo, PhotoRow),
+    "trials": (Trial, TrialRow),
+    "learned": (Learned, LearnedRow),
+    "tapers": (Taper, TaperRow),
+    "challenges": (Challenge, ChallengeRow),
+}
 KEPT_AS = re.compile(r"before-restore-\d{8}T\d{6}(?:-\d{1,3})?\.json")
 
 
@@ -86,6 +124,10 @@ def _content(session: Session, made_at: datetime) -> str:
         ],
         "servings": [_row(row, ServingRow) for row in session.scalars(select(Serving).order_by(Serving.id))],
         "deeds": [_row(row, DeedRow) for row in session.scalars(select(Deed).order_by(Deed.key))],
+        **{
+            name: [_row(row, shape) for row in session.scalars(select(rows).order_by(*rows.__table__.primary_key))]
+            for name, (rows, shape) in REST.items()
+        },
     }
     return file.write(f"{made_at.isoformat()}Z", damaged, household)
 
@@ -103,7 +145,11 @@ def _damaged(rows: Iterable[Any], check: Callable[[Any], object]) -> list[int]:
 def _row(row: Any, shape: Any, *without: str) -> dict[str, Any]:
     """Return a stored row by the names of its shape in the file; days and times as text."""
     values = {name: getattr(row, name) for name in shape.model_fields if name not in without}
-    return {k: v.isoformat() if isinstance(v, date) else v for k, v in values.items()}
+    return {k: _as_text(v) if isinstance(v, date | bytes) else v for k, v in values.items()}
+
+
+def _as_text(value: date | bytes) -> str:
+    return base64.b64encode(value).decode() if isinstance(value, bytes) else value.isoformat()
 
 
 def _recipe(recipe: Recipe) -> dict[str, Any]:
@@ -129,7 +175,18 @@ def restore(database: Database, content: str) -> Restored:
     found = file.read(content)
     with database.transaction() as session:
         kept_as = _keep(database.path.parent, now(session), _content(session, now(session)))
-        for table in (Deed, Serving, BakePortion, Bake, Line, Version, Recipe, Product, Setting):
+        for table in (
+            *(rows for rows, _ in REST.values()),
+            Deed,
+            Serving,
+            BakePortion,
+            Bake,
+            Line,
+            Version,
+            Recipe,
+            Product,
+            Setting,
+        ):
             session.execute(delete(table))
         session.expunge_all()
         _fill(session, found)
@@ -209,6 +266,8 @@ def _fill(session: Session, found: Backup) -> None:
     session.flush()
     session.add_all(Serving(**_values(row)) for row in household.servings)
     session.add_all(Deed(**_values(row)) for row in household.deeds)
+    for name, (rows, _) in REST.items():
+        session.add_all(rows(**_values(row)) for row in getattr(household, name))
     session.flush()
 
 
@@ -234,7 +293,9 @@ def _check_numbers(found: Backup) -> None:
     h = found.household
     versions = [version for recipe in h.recipes for version in recipe.versions]
     portions = [portion.id for bake in h.bakes for portion in bake.portions]
+    rest = {name: [row.key if name == "learned" else row.id for row in getattr(h, name)] for name in REST}
     for what, numbers in (
+        *rest.items(),
         ("recipes", [row.id for row in h.recipes]),
         ("versions", [row.id for row in versions]),
         ("products", [row.id for row in h.products]),
@@ -250,5 +311,15 @@ def _check_numbers(found: Backup) -> None:
             raise _bad(f"the order of versions of {recipe.title!r}")
     if lost := {row.version_id for row in h.bakes} - {row.id for row in versions}:
         raise _bad(f"a bake of version {min(lost)}, which isn't there,")
+    bakes = {row.id for row in h.bakes}
+    hang_on = [
+        *(t.bake_id for t in h.tastings),
+        *(p.bake_id for p in h.photos),
+        *(n for t in h.trials for n in (t.bake_id, t.other_id)),
+    ]
+    if lost := set(hang_on) - bakes:
+        raise _bad(f"something about bake {min(lost)}, which isn't there,")
+    if lost := {row.recipe_id for row in h.tapers} - {row.id for row in h.recipes}:
+        raise _bad(f"a taper of recipe {min(lost)}, which isn't there,")
     if lost := {row.portion_id for row in h.servings} - set(portions):
         raise _bad(f"a slice of portion {min(lost)}, which isn't there,")

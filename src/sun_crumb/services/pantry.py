@@ -6,6 +6,7 @@ import logging
 import re
 from collections.abc import Iterable
 from dataclasses import asdict, dataclass, replace
+from math import exp
 from weakref import WeakKeyDictionary
 
 from sqlalchemy import String, cast, select
@@ -27,21 +28,22 @@ from sun_crumb.services.errors import DamagedError, NotFoundError
 from sun_crumb.services.preferences import prices_in
 from sun_crumb.services.soundness import label_of, made_of, sound_product
 from sun_crumb.store import Database
-from sun_crumb.store.tables import Product
+from sun_crumb.store.tables import Learned, Product
 
 _known: WeakKeyDictionary[Database, tuple[object, Pantry]] = WeakKeyDictionary()
 log = logging.getLogger(__name__)
 
 
-def pantry_in(session: Session) -> Pantry:
-    """Return the shipped pantry with the household's own products; kept until one of those changes.
+def pantry_in(session: Session, *, is_learned: bool = True) -> Pantry:
+    """Return the shipped pantry with the household's own products, as sweet as its tastings found them; kept until one of those changes.
 
     A damaged product is left out: what holds it is damaged too, and nothing else is.
     """
     database: Database = session.info["database"]
     rows = session.execute(select(Product.id, cast(Product.label, String), Product.like).order_by(Product.id)).all()
+    factors = {row.key: exp(row.mean) for row in session.scalars(select(Learned))} if is_learned else {}
     found = _known.get(database)
-    if found and found[0] == rows:
+    if found and found[0] == (rows, factors):
         return found[1]
     products: list[tuple[Ingredient, tuple[str, ...]]] = []
     for row in session.scalars(select(Product).order_by(Product.id)):
@@ -51,7 +53,9 @@ def pantry_in(session: Session) -> Pantry:
             log.warning("own_%s is left out: %s", row.id, error.message)
     # A product taken away stays known to the recipes that hold it; only looking it up hides it.
     pantry = shipped_pantry().with_products(products) if products else shipped_pantry()
-    _known[database] = (rows, pantry)
+    pantry = pantry.with_sweetness(factors)
+    if is_learned:
+        _known[database] = ((rows, factors), pantry)
     return pantry
 
 

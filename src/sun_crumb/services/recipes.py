@@ -15,6 +15,7 @@ from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reading import Method
 from sun_crumb.core.rework import PlanLine
+from sun_crumb.core.tasting.trial import Trial
 from sun_crumb.core.wish import Goals
 from sun_crumb.services.clock import now
 from sun_crumb.services.deeds import made_before, note, taken_away
@@ -325,6 +326,50 @@ def keep_version(
         keep_figures(session, {version: sound_version(recipe, version, pantry)})
         note(session, client_key, "version", content, [version.id])
         return _told(session, recipe_id)
+
+
+def keep_trial(session: Session, parent: Version, made: Trial, changed: str) -> Version:
+    """Keep a trial as the next version of its recipe, hung on the version that it was tried from; in the caller's transaction."""
+    recipe, pantry = parent.recipe, pantry_in(session)
+    number = recipe.versions[-1].number + 1
+    version = Version(
+        recipe_id=recipe.id,
+        number=number,
+        label=f"Trial {number - 1}",
+        servings=parent.servings,
+        unit=parent.unit,
+        status=made.plan.status if made.plan else parent.status,
+        goals=filled(made.goals).model_dump(mode="json") if made.goals else parent.goals,
+        portions=parent.portions,
+        own_yields=parent.own_yields,
+        own_words=parent.own_words,
+        parent=parent.number,
+        changed=changed,
+        created_at=now(session),
+    )
+    version.lines = _trial_lines(made, parent, original_of(recipe))
+    recipe.versions.append(version)
+    recipe.revision += 1
+    keep_figures(session, {version: sound_version(recipe, version, pantry)})
+    session.flush()
+    return version
+
+
+def _trial_lines(made: Trial, parent: Version, original: Version) -> list[Line]:
+    if made.plan is not None:
+        return [_line_row(n, line, original) for n, line in enumerate(x for x in made.plan.lines if x.after_g > 0)]
+    return [
+        Line(
+            position=n,
+            component=line.component,
+            ingredient=line.ingredient.key,
+            grams=line.grams,
+            text=was.text,
+            is_crushed=was.is_crushed,
+            reason=was.reason,
+        )
+        for n, (line, was) in enumerate(zip(made.formula.lines, parent.lines, strict=True))
+    ]
 
 
 def _line_row(n: int, line: PlanLine, original: Version) -> Line:

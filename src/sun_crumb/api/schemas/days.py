@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import date
 
 from sun_crumb.api.schemas.base import Out, To1, numbers
-from sun_crumb.services.ledger import SUMS
+from sun_crumb.services.bakes import SUMS
 
 _SumsOut = numbers("SumsOut", SUMS)
 
@@ -24,6 +24,7 @@ class BakeOut(_SumsOut):  # type: ignore[valid-type, misc]
     servings: int
     eaten: float
     portion_g: To1
+    original_g: To1
 
 
 class ServingOut(_SumsOut):  # type: ignore[valid-type, misc]
@@ -35,6 +36,7 @@ class ServingOut(_SumsOut):  # type: ignore[valid-type, misc]
     eaten_on: date
     count: float
     who: str
+    eaten_at: int | None
 
 
 class BakesOut(Out):

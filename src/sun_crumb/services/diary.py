@@ -1,0 +1,543 @@
+"""The diary: portions and slips in the order they were eaten, and their sums over days, people and recipes against the limits."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import date, timedelta
+from typing import Any, Literal, get_args
+
+from sqlalchemy import ColumnElement, Float, Select, String, case, cast, func, literal, select
+from sqlalchemy.orm import Session, joinedload
+
+from sun_crumb.core.errors import OutOfDomainError, require_choice
+from sun_crumb.core.formula import FormulaLine, total
+from sun_crumb.core.reference import table
+from sun_crumb.core.wish.goals import DEFINITIONS, Definition
+from sun_crumb.services.bakes import column_of, label_of, sums_of
+from sun_crumb.services.clock import now
+from sun_crumb.services.deeds import made_before, note, taken_away
+from sun_crumb.services.errors import NotFoundError
+from sun_crumb.services.pantry import pantry_in
+from sun_crumb.services.people import Someone, people_in
+from sun_crumb.store import Database
+from sun_crumb.store.tables import Bake, BakePortion, Challenge, Recipe, Serving, Slip, Version
+
+By = Literal["day", "week", "month", "person", "recipe", "time"]
+SUGARS = ("total_sugars_g", "refined_sugar_g", "added_sugars_us_g", "free_sugars_who_g", "free_sugars_uk_g")
+MOST_DAYS = 3660
+MOST_ENTRIES = 400
+# Times of a day that habits are seen by [h].
+TIMES = (("night", 0), ("morning", 5), ("midday", 11), ("afternoon", 14), ("evening", 18))
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Entry:
+    """Something eaten: portions of a bake, or a slip; what it held by every definition, and what it saved by the one that is counted."""
+
+    kind: Literal["portion", "slip"]
+    id: int
+    day: date
+    at: int | None
+    who: str
+    what: str
+    label: str
+    count: float
+    grams: float
+    energy_kcal: float
+    total_sugars_g: float
+    refined_sugar_g: float
+    added_sugars_us_g: float
+    free_sugars_who_g: float
+    free_sugars_uk_g: float
+    saved_g: float
+    saved_kcal: float
+
+
+@dataclass(frozen=True, slots=True)
+class Sum:
+    """One row of a span: a day, a week, a person, a recipe. Sugar is of the definition that is counted [g]."""
+
+    key: str
+    name: str
+    portions: float
+    sugar_g: float
+    slips_g: float
+    energy_kcal: float
+    saved_g: float
+    saved_kcal: float
+    smaller_g: float
+    limit_g: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class MoreOften:
+    """A dessert that is eaten more often as a rework than it was as the original [portions and g of sugar a week]."""
+
+    recipe_id: int
+    title: str
+    before_week: float
+    after_week: float
+    before_g: float
+    after_g: float
+
+
+@dataclass(frozen=True, slots=True)
+class Span:
+    """A span of days, summed: by what, in which definition, for whom; rows, the whole, and what is eaten more often than before."""
+
+    since: date
+    until: date
+    by: str
+    definition: str
+    who: str
+    rows: tuple[Sum, ...]
+    total: Sum
+    more_often: tuple[MoreOften, ...]
+
+
+def add_slip(
+    database: Database,
+    name: str,
+    eaten_on: date,
+    *,
+    grams: float,
+    ingredient: str = "",
+    sugars_g: float | None = None,
+    energy_kcal: float | None = None,
+    kind: str = "refined",
+    who: str = "",
+    eaten_at: int | None = None,
+    client_key: str | None = None,
+) -> Entry:
+    """Note something else that was eaten, by a food of the pantry or by what its pack says of it, and return it.
+
+    Raises
+    ------
+    OutOfDomainError, UnknownChoiceError, UnknownIngredientError
+        The figures are absurd or missing; names the field.
+    """
+    content = [name, eaten_on.isoformat(), grams, ingredient, sugars_g, energy_kcal, kind, who, eaten_at]
+    with database.transaction() as session:
+        if made := made_before(session, client_key, "slip", content):
+            found = session.get(Slip, made[0])
+            if found is None or found.deleted_at is not None:
+                raise taken_away("slip")
+            return _of_slip(found)
+        row = Slip(
+            eaten_on=eaten_on,
+            eaten_at=eaten_at,
+            who=who.strip(),
+            name=name.strip() or ingredient,
+            ingredient=ingredient,
+            grams=grams,
+            created_at=now(session),
+            **(_of_food(session, ingredient, grams) if ingredient else _of_pack(grams, sugars_g, energy_kcal, kind)),
+        )
+        if not row.name:
+            raise OutOfDomainError("say what it was", field="name")
+        session.add(row)
+        session.flush()
+        note(session, client_key, "slip", content, [row.id])
+        return _of_slip(row)
+
+
+def _of_food(session: Session, key: str, grams: float) -> dict[str, float]:
+    held = total((FormulaLine(pantry_in(session)[key], grams),))
+    return {name: getattr(held, name) for name in ("energy_kcal", *SUGARS)}
+
+
+def _of_pack(grams: float, sugars_g: float | None, energy_kcal: float | None, kind: str) -> dict[str, float]:
+    kinds = {row["key"]: row for row in table("slip_kinds")}
+    shares = kinds[require_choice(kind, kinds, "kind")]
+    if sugars_g is None:
+        raise OutOfDomainError("say how much sugar it holds, or which food of the pantry it is", field="sugars_g")
+    if not 0 <= sugars_g <= grams:
+        raise OutOfDomainError(f"{grams:g} g can't hold {sugars_g:g} g of sugar", field="sugars_g")
+    names = dict(zip(SUGARS[1:], ("refined", "added_us", "free_who", "free_uk"), strict=True))
+    return {
+        "energy_kcal": 4 * sugars_g if energy_kcal is None else energy_kcal,
+        "total_sugars_g": sugars_g,
+        **{name: sugars_g * float(shares[column]) for name, column in names.items()},
+    }
+
+
+def remove_slip(database: Database, slip_id: int) -> None:
+    """Take back a slip; restore_slip undoes it."""
+    with database.transaction() as session:
+        _slip(session, slip_id).deleted_at = now(session)
+
+
+def restore_slip(database: Database, slip_id: int) -> Entry:
+    """Bring back a slip."""
+    with database.transaction() as session:
+        row = _slip(session, slip_id)
+        row.deleted_at = None
+        return _of_slip(row)
+
+
+def _slip(session: Session, slip_id: int) -> Slip:
+    row = session.get(Slip, slip_id)
+    if row is None:
+        raise NotFoundError(f"no slip {slip_id}", field="slip_id")
+    return row
+
+
+def _of_slip(row: Slip) -> Entry:
+    return Entry(
+        kind="slip",
+        id=row.id,
+        day=row.eaten_on,
+        at=row.eaten_at,
+        who=row.who,
+        what=row.name,
+        label="",
+        count=1.0,
+        grams=row.grams,
+        saved_g=0.0,
+        saved_kcal=0.0,
+        **{name: getattr(row, name) for name in ("energy_kcal", *SUGARS)},
+    )
+
+
+def _of_serving(row: Serving, definition: str) -> Entry:
+    held, version = sums_of(row.portion, row.count), row.portion.bake.version
+    return Entry(
+        kind="portion",
+        id=row.id,
+        day=row.eaten_on,
+        at=row.eaten_at,
+        who=row.who,
+        what=version.recipe.title,
+        label=label_of(version, row.portion),
+        count=row.count,
+        grams=row.portion.portion_g * row.count,
+        saved_g=held[f"saved_{definition}"],
+        saved_kcal=held["saved_energy_kcal"],
+        **{name: held[name] for name in ("energy_kcal", *SUGARS)},
+    )
+
+
+def entries(
+    database: Database,
+    since: date,
+    until: date,
+    who: str = "",
+    definition: Definition = "free_sugars_who_g",
+    start: int = 0,
+    count: int = MOST_ENTRIES,
+) -> list[Entry]:
+    """Return what was eaten from *since* to *until*, the last day first, each day in the order that it was eaten."""
+    _check_span(since, until)
+    require_choice(definition, DEFINITIONS, "definition")
+    with database.reading() as session:
+        of_whom = [Serving.who == who] if who else []
+        servings = session.scalars(
+            select(Serving)
+            .where(Serving.deleted_at.is_(None), Serving.eaten_on.between(since, until), *of_whom)
+            .options(
+                joinedload(Serving.portion)
+                .joinedload(BakePortion.bake)
+                .joinedload(Bake.version)
+                .joinedload(Version.recipe)
+            )
+            .order_by(Serving.eaten_on.desc(), Serving.id.desc())
+            .limit(start + count)
+        ).all()
+        slips = session.scalars(
+            select(Slip)
+            .where(Slip.deleted_at.is_(None), Slip.eaten_on.between(since, until), *([Slip.who == who] if who else []))
+            .order_by(Slip.eaten_on.desc(), Slip.id.desc())
+            .limit(start + count)
+        ).all()
+    found = [_of_serving(row, definition) for row in servings] + [_of_slip(row) for row in slips]
+    found.sort(key=lambda one: (-one.day.toordinal(), 24 * 60 if one.at is None else one.at, one.kind, one.id))
+    return found[start : start + count]
+
+
+def span(
+    database: Database,
+    since: date,
+    until: date,
+    by: By = "day",
+    definition: Definition = "free_sugars_who_g",
+    who: str = "",
+) -> Span:
+    """Return a span of days summed by day, week, month, person, recipe or time of day.
+
+    Saved is always at the same portion mass; ``smaller_g`` is what slices smaller than the original's saved beside that.
+    """
+    _check_span(since, until)
+    require_choice(by, get_args(By), "by")
+    require_choice(definition, DEFINITIONS, "definition")
+    with database.reading() as session:
+        persons = people_in(session)
+        rows: dict[str, list[float]] = {}
+        names: dict[str, str] = {}
+        for key, name, *values in session.execute(_portions(by, definition, since, until, who)):
+            rows.setdefault(str(key), [0.0] * 7)
+            names[str(key)] = str(name)
+            rows[str(key)] = [a + b for a, b in zip(rows[str(key)], [*values, 0.0], strict=True)]
+        for key, name, sugar, energy in session.execute(_slips(by, definition, since, until, who)):
+            names.setdefault(str(key), str(name))
+            rows.setdefault(str(key), [0.0] * 7)
+            rows[str(key)][1] += sugar
+            rows[str(key)][2] += energy
+            rows[str(key)][6] += sugar
+        often = _more_often(session, since, until, definition, who) if by in ("month", "recipe") else ()
+    found = tuple(
+        _sum(key, _named(by, key, names[key]), values, _limit(by, key, who, persons, since, until))
+        for key, values in sorted(rows.items())
+    )
+    whole = [sum(values[n] for values in rows.values()) for n in range(7)]
+    days = (until - since).days + 1
+    return Span(
+        since, until, by, definition, who, found, _sum("", "all", whole, _times(_one_day(who, persons), days)), often
+    )
+
+
+def _sum(key: str, name: str, values: Sequence[float], limit: float | None) -> Sum:
+    portions, sugar, energy, saved, saved_kcal, smaller, slips = values
+    return Sum(key, name, portions, sugar, slips, energy, saved, saved_kcal, smaller, limit)
+
+
+def _portions(by: By, definition: str, since: date, until: date, who: str) -> Select[Any]:
+    key, name, is_recipe = _key(by, Serving.eaten_on, Serving.eaten_at, Serving.who)
+    sugar, saved = column_of(definition), column_of(f"saved_{definition}")
+    a_gram = (sugar + saved) / BakePortion.portion_g
+    smaller = (func.coalesce(BakePortion.original_g, BakePortion.portion_g) - BakePortion.portion_g) * a_gram
+    query = select(
+        key,
+        name,
+        func.sum(Serving.count),
+        func.sum(sugar * Serving.count),
+        func.sum(BakePortion.energy_kcal * Serving.count),
+        func.sum(saved * Serving.count),
+        func.sum(BakePortion.saved_energy_kcal * Serving.count),
+        func.sum(smaller * Serving.count),
+    ).join(BakePortion, Serving.portion_id == BakePortion.id)
+    if is_recipe:
+        query = (
+            query.join(Bake, BakePortion.bake_id == Bake.id)
+            .join(Version, Bake.version_id == Version.id)
+            .join(Recipe, Version.recipe_id == Recipe.id)
+        )
+    query = query.where(Serving.deleted_at.is_(None), Serving.eaten_on.between(since, until))
+    return (query.where(Serving.who == who) if who else query).group_by(key)
+
+
+def _slips(by: By, definition: str, since: date, until: date, who: str) -> Select[Any]:
+    key, name, is_recipe = _key(by, Slip.eaten_on, Slip.eaten_at, Slip.who)
+    if is_recipe:
+        key, name = literal("slips"), literal("slips and bought things")
+    query = select(key, name, func.sum(getattr(Slip, definition)), func.sum(Slip.energy_kcal)).where(
+        Slip.deleted_at.is_(None), Slip.eaten_on.between(since, until)
+    )
+    return (query.where(Slip.who == who) if who else query).group_by(key)
+
+
+def _key(by: By, day: Any, at: Any, who: Any) -> tuple[ColumnElement[Any], ColumnElement[Any], bool]:
+    """Return what rows are grouped by, and their name, as SQL; and whether that is a recipe."""
+    match by:
+        case "day":
+            return day, day, False
+        case "week":
+            # The Monday of it.
+            monday = func.date(day, "weekday 0", "-6 days")
+            return monday, monday, False
+        case "month":
+            month = func.strftime("%Y-%m", day)
+            return month, month, False
+        case "person":
+            return who, who, False
+        case "recipe":
+            return cast(Recipe.id, String), cast(Recipe.title, String), True
+        case "time":
+            when = case(
+                (at.is_(None), "9"),
+                *((cast(at, Float) >= 60 * hour, str(n)) for n, (_, hour) in reversed(list(enumerate(TIMES)))),
+                else_="9",
+            )
+            return when, when, False
+
+
+def _named(by: By, key: str, name: str) -> str:
+    if by == "time":
+        return TIMES[int(key)][0] if key != "9" else "no time told"
+    if by == "person":
+        return key or "nobody named"
+    return name
+
+
+def _limit(by: By, key: str, who: str, persons: Sequence[Someone], since: date, until: date) -> float | None:
+    """Return the limit of a row [g]: of one person, or of all of the household together, over the row's days within the span."""
+    match by:
+        case "day":
+            return _one_day(who, persons)
+        case "week":
+            monday = date.fromisoformat(key)
+            return _times(_one_day(who, persons), _within(monday, monday + timedelta(days=6), since, until))
+        case "month":
+            first = date.fromisoformat(f"{key}-01")
+            last = (first + timedelta(days=32)).replace(day=1) - timedelta(days=1)
+            return _times(_one_day(who, persons), _within(first, last, since, until))
+        case "person":
+            return _times(_one_day(key, persons), (until - since).days + 1) if key else None
+        case _:
+            return None
+
+
+def _within(first: date, last: date, since: date, until: date) -> int:
+    return (min(last, until) - max(first, since)).days + 1
+
+
+def _one_day(who: str, persons: Sequence[Someone]) -> float | None:
+    """Return a day's limit of a person, or of all named people together [g]; None where nobody is named so."""
+    meant = [one for one in persons if not who or one.name == who]
+    return sum(one.limit.grams for one in meant) if meant else None
+
+
+def _times(limit: float | None, days: int) -> float | None:
+    return None if limit is None else limit * days
+
+
+def _more_often(session: Session, since: date, until: date, definition: str, who: str) -> tuple[MoreOften, ...]:
+    """Return the desserts of which more is eaten a week as reworks than as the original, over the days from the first of each to the last."""
+    is_original = (Version.number == 1).label("is_original")
+    query = (
+        select(
+            Recipe.id, Recipe.title, is_original, func.sum(Serving.count), func.sum(column_of(definition) * Serving.count),
+            func.min(Serving.eaten_on), func.max(Serving.eaten_on),
+        )
+        .select_from(Serving)
+        .join(BakePortion, Serving.portion_id == BakePortion.id)
+        .join(Bake, BakePortion.bake_id == Bake.id)
+        .join(Version, Bake.version_id == Version.id)
+        .join(Recipe, Version.recipe_id == Recipe.id)
+        .where(Serving.deleted_at.is_(None), Serving.eaten_on <= until)
+        .group_by(Recipe.id, is_original)
+    )  # fmt: skip
+    if who:
+        query = query.where(Serving.who == who)
+    found: dict[int, dict[bool, tuple[str, float, float, float]]] = {}
+    for recipe_id, title, original, portions, sugar, first, last in session.execute(query):
+        # A span is at least two weeks: three slices on one day are no habit.
+        weeks = max((last - first).days + 1, 14) / 7
+        if last >= since or original:
+            found.setdefault(recipe_id, {})[bool(original)] = (title, portions / weeks, sugar / weeks, portions)
+    return tuple(
+        MoreOften(recipe_id, both[True][0], both[True][1], both[False][1], both[True][2], both[False][2])
+        for recipe_id, both in found.items()
+        if len(both) == 2 and both[False][1] > MORE * both[True][1] and both[False][3] >= LEAST_EATEN
+    )
+
+
+# So many times as many portions a week count as more, from so many portions on (judgement).
+MORE, LEAST_EATEN = 1.15, 4
+
+
+def _check_span(since: date, until: date) -> None:
+    if since > until:
+        raise OutOfDomainError("the first day lies after the last", field="since")
+    if (until - since).days > MOST_DAYS:
+        raise OutOfDomainError(f"at most {MOST_DAYS} days at once", field="since")
+
+
+# Challenges
+
+
+@dataclass(frozen=True, slots=True)
+class Kept:
+    """A challenge: its days so far, those without a slip, and the slips, told kindly."""
+
+    id: int
+    name: str
+    who: str
+    since: date
+    until: date
+    days_so_far: int
+    days_to_go: int
+    clear_days: int
+    slips: tuple[Entry, ...]
+    words: str
+
+
+def add_challenge(database: Database, name: str, since: date, until: date, who: str = "") -> Kept:
+    """Begin a challenge: an aim for some days, a year at most."""
+    if not name.strip():
+        raise OutOfDomainError("say what the aim is", field="name")
+    if not since <= until or (until - since).days > 366:
+        raise OutOfDomainError("a challenge goes from one day to a later one, a year at most", field="until")
+    with database.transaction() as session:
+        row = Challenge(name=name.strip(), who=who.strip(), since=since, until=until, created_at=now(session))
+        session.add(row)
+        session.flush()
+        number = row.id
+    return next(one for one in challenges(database) if one.id == number)
+
+
+def challenges(database: Database) -> list[Kept]:
+    """Return the challenges that are not put away, the last first."""
+    today = database.clock.today()
+    with database.reading() as session:
+        rows = session.scalars(
+            select(Challenge).where(Challenge.deleted_at.is_(None)).order_by(Challenge.since.desc())
+        ).all()
+        return [_kept(session, row, today) for row in rows]
+
+
+def _kept(session: Session, row: Challenge, today: date) -> Kept:
+    last = min(today, row.until)
+    slips = session.scalars(
+        select(Slip)
+        .where(
+            Slip.deleted_at.is_(None),
+            Slip.eaten_on.between(row.since, last),
+            Slip.free_sugars_who_g > SLIP_FROM_G,
+            *([Slip.who == row.who] if row.who else []),
+        )
+        .order_by(Slip.eaten_on)
+    ).all()
+    so_far = max((last - row.since).days + 1, 0)
+    clear = so_far - len({slip.eaten_on for slip in slips})
+    to_go = max((row.until - max(today, row.since - timedelta(days=1))).days, 0)
+    words = (
+        f"{clear} of {so_far} days without a slip" + (f", {to_go} to go." if to_go else ".")
+        if so_far
+        else f"begins in {(row.since - today).days} days."
+    )
+    return Kept(
+        row.id,
+        row.name,
+        row.who,
+        row.since,
+        row.until,
+        so_far,
+        to_go,
+        clear,
+        tuple(_of_slip(slip) for slip in slips),
+        words,
+    )
+
+
+# Less free sugar than this is no slip [g] (judgement).
+SLIP_FROM_G = 0.5
+
+
+def remove_challenge(database: Database, challenge_id: int) -> None:
+    """Put a challenge away; its diary stays. restore_challenge undoes it."""
+    with database.transaction() as session:
+        _challenge(session, challenge_id).deleted_at = now(session)
+
+
+def restore_challenge(database: Database, challenge_id: int) -> None:
+    """Bring a challenge back."""
+    with database.transaction() as session:
+        _challenge(session, challenge_id).deleted_at = None
+
+
+def _challenge(session: Session, challenge_id: int) -> Challenge:
+    row = session.get(Challenge, challenge_id)
+    if row is None:
+        raise NotFoundError(f"no challenge {challenge_id}", field="challenge_id")
+    return row
