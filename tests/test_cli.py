@@ -2,15 +2,24 @@
 
 from __future__ import annotations
 
+import io
 import json
 import os
 import subprocess
 import sys
 import tempfile
 import unittest
+from contextlib import redirect_stderr, redirect_stdout
+from datetime import date
 from pathlib import Path
-from typing import Any
+from typing import Any, get_args
+from unittest.mock import patch
 
+from sun_crumb.cli import main
+from sun_crumb.commands import BY
+from sun_crumb.services import bakes
+from sun_crumb.services.diary import By
+from sun_crumb.store import Database
 from tests.support import CAKE
 
 READ_LINE_KEYS = {
@@ -34,6 +43,14 @@ def run(*arguments: str, text: str = "", **environment: str) -> subprocess.Compl
         env=os.environ | environment,
         check=False,
     )
+
+
+def here(*arguments: str, **environment: str) -> tuple[int, str, str]:
+    """Run sun-crumb in this process, which is quicker; return its code, and what it wrote out and said."""
+    out, err = io.StringIO(), io.StringIO()
+    with patch.dict(os.environ, environment), redirect_stdout(out), redirect_stderr(err):
+        code = main(arguments)
+    return code, out.getvalue(), err.getvalue()
 
 
 class Commands(unittest.TestCase):
@@ -176,6 +193,62 @@ class Commands(unittest.TestCase):
             self.assertEqual((found["name"], found["media_type"]), ("fig-cake.csv", "text/csv"))
             self.assertIn("white_sugar", found["content"])
             self.assertEqual(run("export", "99", SUN_CRUMB_DATA=folder).returncode, 2)
+
+    def test_tastings_slices_and_sums_from_the_command_line(self) -> None:
+        with tempfile.TemporaryDirectory() as folder:
+
+            def done(*words: str) -> Any:
+                code, out, err = here(*words, SUN_CRUMB_DATA=folder)
+                self.assertEqual((code, err), (0, ""), words)
+                return json.loads(out)
+
+            own = {
+                "format": "sun-crumb-recipe", "version": 1, "title": "Fig cake", "cup": "us",
+                "versions": [{"label": "Original", "servings": 8, "unit": "slice", "lines": [
+                    {"ingredient": "caster_sugar", "grams": 200}, {"ingredient": "plain_flour", "grams": 200}, {"ingredient": "egg", "grams": 200}]}],
+            }  # fmt: skip
+            run("import", "-", text=json.dumps(own), SUN_CRUMB_DATA=folder)
+            database = Database(Path(folder) / "sun-crumb.db")
+            version = bakes.bake(database, 1, date(2026, 3, 1))[0]
+            database.close()
+            self.assertEqual(done("bakes")["bakes"][0]["portions"][0]["id"], version.id)
+            eaten = done("log", str(version.id), "--count", "2", "--who", "Ines", "--on", "2026-03-02", "--at", "16:30")
+            self.assertEqual((eaten["count"], eaten["eaten_at"]), (2.0, 990))
+            slip = done("log", "--slip", "ketchup", "grams=17", "sugars=3.7", "--on", "2026-03-02")
+            self.assertEqual(slip["free_sugars_who_g"], 3.7)
+            sums = done(
+                "ledger",
+                "--from",
+                "2026-03-01",
+                "--to",
+                "2026-03-31",
+                "--by",
+                "month",
+                "--definition",
+                "total_sugars_g",
+            )
+            self.assertAlmostEqual(sums["total"]["sugar_g"], 2 * version.total_sugars_g + 3.7, delta=0.02)
+            judged = done("taste", "1", "crumb=gummy", "liked=gladly", "--on", "2026-03-02", "--who", "Ines", "--blind")
+            self.assertEqual((judged["mean"], judged["tastings"][0]["is_blind"]), ({"crumb": 2.0, "liked": 2.0}, True))
+            self.assertTrue(judged["causes"])
+            self.assertEqual(done("learned"), {"lessons": []})
+            self.assertEqual(done("panel", "1")["us"]["law"], "US")
+            whole = done("export", "--all")["content"]
+            with tempfile.TemporaryDirectory() as other:
+                back = run("import", "--all", "-", text=whole, SUN_CRUMB_DATA=other)
+                self.assertEqual(json.loads(back.stdout)["servings"], 1)
+                again = json.loads(run("export", "--all", SUN_CRUMB_DATA=other).stdout)["content"]
+                self.assertEqual(json.loads(again)["household"], json.loads(whole)["household"])
+            for words, field in (
+                (("taste", "1", "crumb=soggy"), "scores.crumb"), (("taste", "9", "crumb=0"), "bake_id"), (("log", "--slip", "x", "salt=1"), "given"),
+                (("log",), "portion"), (("log", "1", "--at", "25:00"), "at"), (("ledger", "--from", "soon"), "from"), (("export",), "recipe"),
+            ):  # fmt: skip
+                code, _, err = here(*words, SUN_CRUMB_DATA=folder)
+                with self.subTest(words):
+                    self.assertEqual((code, json.loads(err)["error"]["field"]), (2, field))
+
+    def test_sums_can_be_of_what_the_diary_knows(self) -> None:
+        self.assertEqual(BY, get_args(By))
 
     def test_the_demo_never_touches_the_users_folder(self) -> None:
         with tempfile.TemporaryDirectory() as folder:

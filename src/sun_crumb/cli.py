@@ -6,14 +6,14 @@ import argparse
 import json
 import os
 import sys
-from collections.abc import Callable, Iterable, Sequence
+from collections.abc import Callable, Sequence
 from contextlib import contextmanager
 from pathlib import Path
 from typing import Any
 
-from pydantic import BaseModel
 from sqlalchemy.exc import DBAPIError
 
+from sun_crumb.commands import add_commands, data_folder, own_database, pairs, plain
 from sun_crumb.core.errors import CoreError
 from sun_crumb.core.pantry import diets
 from sun_crumb.core.quantities.measures import cup_standards
@@ -23,15 +23,6 @@ from sun_crumb.flags import families_asked, goals_asked
 
 DEFAULT_PORT = 8710
 MOST_BYTES = 2_000_000
-
-
-def data_folder() -> Path:
-    """Return the folder of the user's data: SUN_CRUMB_DATA, else sun-crumb under the user's data home."""
-    chosen = os.environ.get("SUN_CRUMB_DATA")
-    if chosen:
-        return Path(chosen).expanduser()
-    home = os.environ.get("XDG_DATA_HOME")
-    return (Path(home) if home else Path.home() / ".local" / "share") / "sun-crumb"
 
 
 @contextmanager
@@ -64,11 +55,6 @@ def _text(name: str, most: int = MOST_BYTES) -> str:
     return raw.decode("utf-8-sig", errors="replace")
 
 
-def _plain(shape: type[BaseModel], record: object) -> dict[str, Any]:
-    """Return a record as the API would send it."""
-    return shape.model_validate(record).model_dump(mode="json")
-
-
 def _read(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.reading import ReadingOut
     from sun_crumb.core.errors import EmptyRecipeError
@@ -77,7 +63,7 @@ def _read(arguments: argparse.Namespace) -> Any:
     found = kitchen.read(_text(arguments.file), arguments.cup)
     if not any(line.ingredient for line in found.lines):
         raise EmptyRecipeError("this text names no food", field="text")
-    return _plain(ReadingOut, found)
+    return plain(ReadingOut, found)
 
 
 def _analyse(arguments: argparse.Namespace) -> Any:
@@ -89,7 +75,7 @@ def _analyse(arguments: argparse.Namespace) -> Any:
     formula, reading, _ = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
     if not formula.lines:
         raise EmptyRecipeError("no line of this text could be weighed", field="text")
-    return _plain(AnalysisOut, analyse(formula)) | {"title": formula.title, "unsure": _unsure(reading)}
+    return plain(AnalysisOut, analyse(formula)) | {"title": formula.title, "unsure": _unsure(reading)}
 
 
 def _unsure(reading: Reading) -> list[dict[str, str]]:
@@ -105,7 +91,7 @@ def _rework(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services import kitchen
 
     formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
-    plan = _plain(PlanOut, kitchen.plan(formula, goals_asked(arguments, formula), cup))
+    plan = plain(PlanOut, kitchen.plan(formula, goals_asked(arguments, formula), cup))
     metrics = {metric["key"]: metric for part in plan["balance"][:1] for metric in part["metrics"]}
     more = {"title": formula.title, "balance_by_component": plan["balance"], "unsure": _unsure(reading)}
     return plan | more | {"balance": metrics}
@@ -118,18 +104,18 @@ def _method(arguments: argparse.Namespace) -> Any:
 
     text = _text(arguments.file)
     if not arguments.rewrite:
-        return contract_keys(_plain(MethodTextOut, bake_day.read_steps(text, arguments.cup)))
+        return contract_keys(plain(MethodTextOut, bake_day.read_steps(text, arguments.cup)))
     formula, reading, cup = kitchen.read_formula(text, arguments.cup, arguments.servings)
     plan = kitchen.plan(formula, goals_asked(arguments, formula), cup)
     told = bake_day.steps_of_plan(formula, method_of(reading).steps, plan, cup)
-    return contract_keys(_plain(MethodTextOut, told)) | {"unsure": _unsure(reading)}
+    return contract_keys(plain(MethodTextOut, told)) | {"unsure": _unsure(reading)}
 
 
 def _prepare(arguments: argparse.Namespace) -> Any:
     from sun_crumb.core.kitchen.preparations import prepare
     from sun_crumb.core.pantry import shipped_pantry
 
-    given = _pairs(arguments.given)
+    given = pairs(arguments.given)
     for key in ("food", "ingredient", "kind", "with", "liquid"):
         if key in given:
             from sun_crumb.services import kitchen
@@ -154,7 +140,7 @@ def _tin(arguments: argparse.Namespace) -> Any:
     from sun_crumb.core.kitchen import tins
     from sun_crumb.services.workshop import minutes_of, number
 
-    given = _pairs(arguments.given)
+    given = pairs(arguments.given)
     depths = {key: number(given, key) for key in ("depth", "old_depth") if key in given}
     old = tins.read_size(arguments.old, depths.get("old_depth"))
     new = tins.read_size(arguments.new, depths.get("depth"))
@@ -169,7 +155,7 @@ def _oven(arguments: argparse.Namespace) -> Any:
     from sun_crumb.core.kitchen import ovens
     from sun_crumb.services.workshop import number
 
-    given = _pairs(arguments.given)
+    given = pairs(arguments.given)
     found = ovens.setting(
         arguments.temperature, arguments.unit, is_fan=arguments.fan, offset_c=number(given, "offset", 0.0)
     )
@@ -183,7 +169,7 @@ def _candy(arguments: argparse.Namespace) -> Any:
     from sun_crumb.core.kitchen import candy
     from sun_crumb.services.workshop import number
 
-    given = _pairs(arguments.given)
+    given = pairs(arguments.given)
     temperature = number(given, "temperature") if "temperature" in given else None
     return asdict(
         candy.boiled(
@@ -192,24 +178,13 @@ def _candy(arguments: argparse.Namespace) -> Any:
     )
 
 
-def _pairs(words: Iterable[str]) -> dict[str, str]:
-    """Return keys and values from words such as "grams=200"."""
-    found = {}
-    for word in words:
-        key, sign, value = word.partition("=")
-        if not sign:
-            raise CoreError(f"{word!r} is not KEY=VALUE", field=word)
-        found[key.strip()] = value.strip()
-    return found
-
-
 def _check(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.checked import CheckOut
     from sun_crumb.services import kitchen
 
     formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
     found = kitchen.check(formula, families_asked(arguments.family or (), formula), cup)
-    return {"title": formula.title, **_plain(CheckOut, {"components": found}), "unsure": _unsure(reading)}
+    return {"title": formula.title, **plain(CheckOut, {"components": found}), "unsure": _unsure(reading)}
 
 
 def _paths(arguments: argparse.Namespace) -> Any:
@@ -220,7 +195,7 @@ def _paths(arguments: argparse.Namespace) -> Any:
 
     formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
     sides = paths_shown(formula, goals_asked(arguments, formula), shipped_pantry(), cup)
-    return {"title": formula.title, **_plain(PathSidesOut, sides), "unsure": _unsure(reading)}
+    return {"title": formula.title, **plain(PathSidesOut, sides), "unsure": _unsure(reading)}
 
 
 def _say(words: str) -> None:
@@ -266,21 +241,13 @@ def _demo(arguments: argparse.Namespace) -> None:
     )
 
 
-def _own_database() -> Any:
-    from sun_crumb.store import Database
-
-    database = Database(data_folder() / "sun-crumb.db")
-    database.migrate()
-    return database
-
-
 def _backup(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services import backup
 
     target = Path(arguments.file)
     if target.exists():
         raise CoreError(f"{target} is there already; give the backup a name of its own", field="file")
-    made = backup.back_up(_own_database())
+    made = backup.back_up(own_database())
     backup.write_private(target, made.content)
     return {"file": str(target), "bytes": target.stat().st_size}
 
@@ -290,23 +257,29 @@ def _restore(arguments: argparse.Namespace) -> Any:
     from sun_crumb.formats.backup import MOST_CHARACTERS
     from sun_crumb.services import backup
 
-    return _plain(RestoredOut, backup.restore(_own_database(), _text(arguments.file, 4 * MOST_CHARACTERS)))
+    return plain(RestoredOut, backup.restore(own_database(), _text(arguments.file, 4 * MOST_CHARACTERS)))
 
 
 def _export(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.files import FileOut
-    from sun_crumb.services import exchange
+    from sun_crumb.services import backup, exchange
 
-    found = exchange.export_recipe(_own_database(), arguments.recipe, arguments.format, arguments.version)
-    return _plain(FileOut, found)
+    if arguments.all:
+        return plain(FileOut, backup.back_up(own_database()))
+    if arguments.recipe is None:
+        raise CoreError("say the recipe's number, or --all", field="recipe")
+    found = exchange.export_recipe(own_database(), arguments.recipe, arguments.format, arguments.version)
+    return plain(FileOut, found)
 
 
 def _import(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.files import ImportOut
     from sun_crumb.services import exchange
 
+    if arguments.all:
+        return _restore(arguments)
     text = _text(arguments.file)
-    return _plain(ImportOut, exchange.import_file(_own_database(), Path(arguments.file).name, text))
+    return plain(ImportOut, exchange.import_file(own_database(), Path(arguments.file).name, text))
 
 
 def _openapi(_arguments: argparse.Namespace) -> Any:
@@ -387,10 +360,15 @@ def _parser() -> argparse.ArgumentParser:
     candy = command("candy", _candy, "a stage of boiled sugar")
     candy.add_argument("given", nargs="*", help="stage=soft_ball or temperature=118, altitude=1600 molar_factor=1.2")
     out = command("export", _export, "give a recipe of your shelf as the content of a file")
-    out.add_argument("recipe", type=int, help="the recipe's number, as in its address")
+    out.add_argument("recipe", type=int, nargs="?", help="the recipe's number, as in its address")
+    out.add_argument("--all", action="store_true", help="everything you keep, as one open file")
     out.add_argument("--format", choices=("jsonld", "html", "csv", "json"), default="json")
     out.add_argument("--version", type=int, help="a version; the newest by default")
-    command("import", _import, "take a recipe from a file").add_argument("file", help="a file, or - for standard input")
+    taken = command(
+        "import", _import, "take a recipe from a file; with --all everything, in the place of what is there"
+    )
+    taken.add_argument("file", help="a file, or - for standard input")
+    taken.add_argument("--all", action="store_true", help="the file holds everything, as export --all gives it")
     saved = command("backup", _backup, "write everything you keep into one open file; works while the screens are open")
     saved.add_argument("file", help="the file to write; one that is there is not written over")
     back = command("restore", _restore, "put a backup in the place of everything; what was there is kept beside it")
@@ -404,6 +382,7 @@ def _parser() -> argparse.ArgumentParser:
     for screens in (served, shown):
         screens.add_argument("--scale", help="where a scale answers: host:port")
         screens.add_argument("--probe", help="where a thermometer answers: host:port")
+    add_commands(command)
     command("openapi", _openapi, "print the API's OpenAPI document")
     return parser
 
