@@ -217,7 +217,7 @@ def _serve(arguments: argparse.Namespace) -> None:
 
 
 def _demo(arguments: argparse.Namespace) -> None:
-    from sun_crumb.demo import fill, start_over
+    from sun_crumb.demo import fill, live, start_over
     from sun_crumb.devices import devices_at
     from sun_crumb.server import run
 
@@ -230,6 +230,7 @@ def _demo(arguments: argparse.Namespace) -> None:
             if not arguments.keep:
                 start_over(database)
             fill(database)
+            live(database)
 
     run(
         folder / "sun-crumb-demo.db",

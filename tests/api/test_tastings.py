@@ -132,7 +132,7 @@ class Tasting(WithApplication):
     def test_a_tasting_is_kept_once_and_teaches(self) -> None:
         first = self.taste(client_key="t1", who="Ines", is_blind=True, words="good with tea")
         self.assertEqual(self.taste(client_key="t1", who="Ines", is_blind=True, words="good with tea"), first)
-        self.assertEqual(first["said"], ["sweetness: a little less", "again: with a change"])
+        self.assertEqual(first["said"], ["sweetness: a little less sweet", "again: with a change"])
         lessons = {one["kind"]: one for one in self.get("/api/learned")["lessons"]}
         self.assertLess(lessons["food"]["value"], 1)
         self.assertGreater(lessons["preference"]["value"], 1)

@@ -139,10 +139,11 @@ def _lines(branches: tuple[Branch, ...]) -> tuple[str, ...]:
     if not told:
         return ()
     best = next(one for one in branches if one.is_best)
-    lines = [f"Liked best: {best.label}, {100 * best.cut:.0f} % less free sugar, {best.free_sugar_g:.0f} g a portion."]
+    less = f"{100 * best.cut:.0f} % less free sugar, " if best.cut >= TOLD_CUT else ""
+    lines = [f"Liked best: {best.label}, {less}{best.free_sugar_g:.0f} g a portion."]
     liked = [one for one in told if (one.liked or 0.0) >= LIKED]
-    if liked:
-        far = max(liked, key=lambda one: one.cut)
+    far = max(liked, key=lambda one: one.cut, default=None)
+    if far and far.cut >= TOLD_CUT:
         lines.append(f"As far as {100 * far.cut:.0f} % less is gladly eaten again.")
     disliked = [one for one in told if (one.liked or 0.0) < 1.0]
     if disliked:
@@ -232,6 +233,8 @@ def next_step(database: Database, recipe_id: int, client_key: str | None = None)
 
 # What a version that is a step of a taper is said to have changed.
 STEP = "taper"
+# A smaller cut is none [share].
+TOLD_CUT = 0.02
 
 
 @dataclass(frozen=True, slots=True)

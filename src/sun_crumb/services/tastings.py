@@ -98,8 +98,12 @@ def taste(
     is_blind: bool = False,
     words: str = "",
     client_key: str | None = None,
+    learns: bool = True,
 ) -> Tasted:
-    """Keep a taster's sheet, learn from it, and return it. The same *client_key* again returns the first."""
+    """Keep a taster's sheet, learn from it, and return it. The same *client_key* again returns the first.
+
+    Who keeps many at once may leave the learning to learn_anew.
+    """
     scores = checked(scores)
     content = [bake_id, tasted_on.isoformat(), scores, who, state, is_blind, words]
     with database.transaction() as session:
@@ -126,7 +130,8 @@ def taste(
         session.add(row)
         session.flush()
         note(session, client_key, "tasting", content, [row.id])
-        learn(session)
+        if learns:
+            learn(session)
         return _tasted(row)
 
 
@@ -272,11 +277,21 @@ def _changed_words(why: WhyCause) -> str:
     assert found is not None
     if found.minutes or found.degrees:
         return f"{found.minutes:+d} minutes" if found.minutes else f"{found.degrees:+d} °C"
-    told = [f"{m.name} {m.before_g:.0f} → {m.after_g:.0f} g" for m in found.moved[:3]]
+    told = [f"{m.name} {_short(m.before_g)} → {_short(m.after_g)} g" for m in found.moved[:3]]
     return ", ".join(told) if told else why.cause.trial_words
 
 
+def _short(grams: float) -> str:
+    return f"{grams:.0f}" if grams >= 10 else f"{grams:.2g}"
+
+
 # Learning
+
+
+def learn_anew(database: Database) -> None:
+    """Compute anew what all tastings teach."""
+    with database.transaction() as session:
+        learn(session)
 
 
 def learn(session: Session) -> None:

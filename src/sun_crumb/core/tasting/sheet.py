@@ -55,7 +55,7 @@ def words_of(scores: Mapping[str, float]) -> tuple[str, ...]:
     Examples
     --------
     >>> words_of({"sweetness": -1, "crumb": 2, "rise": 0})
-    ('sweetness: a little less', 'crumb: gummy')
+    ('sweetness: a little less sweet', 'crumb: gummy')
     """
     return tuple(
         f"{aspects()[key].name.lower().rstrip('?')}: {aspects()[key].words[round(value)]}"
