@@ -6,6 +6,7 @@ import io
 import json
 import random
 import sqlite3
+from datetime import date
 from typing import Any
 
 import pandas as pd
@@ -111,14 +112,18 @@ class Diary(WithApplication):
             [("2026-03-03", None), ("2026-03-02", 480), ("2026-03-02", 960), ("2026-03-02", None)],
         )
 
-    def test_limits_are_of_the_person_and_the_days(self) -> None:
+    def test_limits_are_of_the_person_and_the_days_that_a_diary_was_kept(self) -> None:
+        self.eat("2026-03-01")
         self.eat("2026-03-02")
         self.eat("2026-03-02", who="Otto")
         by = {
             row["name"]: row for row in self.get("/api/diary/sums?since=2026-03-01&until=2026-03-07&by=person")["rows"]
         }
         self.assertEqual((by["Ines"]["limit_g"], by["Otto"]["limit_g"]), (20 * 7, 36 * 7))
-        day = self.get("/api/diary/sums?since=2026-03-01&until=2026-03-07")["rows"][0]
+        year = self.get(f"/api/diary/sums?{SPAN}&who=Ines")["total"]
+        today = self.database.clock.today()
+        self.assertEqual(year["limit_g"], 20 * ((min(today, date(2026, 12, 31)) - date(2026, 3, 1)).days + 1))
+        day = self.get("/api/diary/sums?since=2026-03-01&until=2026-03-07")["rows"][1]
         self.assertEqual(day["limit_g"], 56.0)
         month = self.get("/api/diary/sums?since=2026-03-01&until=2026-03-07&by=month&who=Ines")["rows"][0]
         self.assertEqual((month["key"], month["limit_g"]), ("2026-03", 20 * 7))

@@ -26,6 +26,8 @@ useKeys({
   b: () => void router.push('/bring-in'),
   l: () => void router.push('/ledger'),
   p: () => void router.push('/pantry'),
+  e: () => void router.push('/tastings'),
+  h: () => void router.push('/household'),
 })
 useTimers()
 onMounted(() => household.load().catch(notices.complain))

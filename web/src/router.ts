@@ -57,6 +57,26 @@ export const router = createRouter({
       meta: { title: 'Ledger' },
     },
     {
+      path: '/ledger/:view(day|month|year)',
+      name: 'days',
+      component: () => import('./places/DaysPlace.vue'),
+      props: (route) => ({ view: route.params.view }),
+      meta: { title: 'Ledger' },
+    },
+    {
+      path: '/tastings/:bake(\\d+)?',
+      name: 'tastings',
+      component: () => import('./places/TastingsPlace.vue'),
+      props: (route) => ({ bake: route.params.bake ? Number(route.params.bake) : undefined }),
+      meta: { title: 'Tastings' },
+    },
+    {
+      path: '/household',
+      name: 'household',
+      component: () => import('./places/HouseholdPlace.vue'),
+      meta: { title: 'Household' },
+    },
+    {
       path: '/:rest(.*)*',
       name: 'lost',
       component: () => import('./places/LostPlace.vue'),

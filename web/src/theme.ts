@@ -52,6 +52,7 @@ export const vuetify = createVuetify({
     VTextField: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
     VNumberInput: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
     VSelect: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
+    VCombobox: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
     VAutocomplete: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
     VSlider: { hideDetails: true, thumbSize: 18, trackSize: 6 },
     VCheckbox: { density: 'compact', hideDetails: true },

@@ -270,8 +270,12 @@ def span(
     _check_span(since, until)
     require_choice(by, get_args(By), "by")
     require_choice(definition, DEFINITIONS, "definition")
+    today = database.clock.today()
     with database.reading() as session:
         persons = people_in(session)
+        # A limit counts on the days that a diary was kept: not before its first entry, not after today.
+        noted = _first_noted(session)
+        kept = (max(since, noted), min(until, today)) if noted else (since, until)
         rows: dict[str, list[float]] = {}
         names: dict[str, str] = {}
         for key, name, *values in session.execute(_portions(by, definition, since, until, who)):
@@ -286,11 +290,11 @@ def span(
             rows[str(key)][6] += sugar
         often = _more_often(session, since, until, definition, who) if by in ("month", "recipe") else ()
     found = tuple(
-        _sum(key, _named(by, key, names[key]), values, _limit(by, key, who, persons, since, until))
+        _sum(key, _named(by, key, names[key]), values, _limit(by, key, who, persons, *kept))
         for key, values in sorted(rows.items())
     )
     whole = [sum(values[n] for values in rows.values()) for n in range(7)]
-    days = (until - since).days + 1
+    days = max((kept[1] - kept[0]).days + 1, 0)
     return Span(
         since, until, by, definition, who, found, _sum("", "all", whole, _times(_one_day(who, persons), days)), often
     )
@@ -382,13 +386,22 @@ def _limit(by: By, key: str, who: str, persons: Sequence[Someone], since: date, 
             last = (first + timedelta(days=32)).replace(day=1) - timedelta(days=1)
             return _times(_one_day(who, persons), _within(first, last, since, until))
         case "person":
-            return _times(_one_day(key, persons), (until - since).days + 1) if key else None
+            return _times(_one_day(key, persons), max((until - since).days + 1, 0)) if key else None
         case _:
             return None
 
 
 def _within(first: date, last: date, since: date, until: date) -> int:
-    return (min(last, until) - max(first, since)).days + 1
+    return max((min(last, until) - max(first, since)).days + 1, 0)
+
+
+def _first_noted(session: Session) -> date | None:
+    """Return the first day that anything was noted on."""
+    days = [
+        session.scalar(select(func.min(Serving.eaten_on)).where(Serving.deleted_at.is_(None))),
+        session.scalar(select(func.min(Slip.eaten_on)).where(Slip.deleted_at.is_(None))),
+    ]
+    return min((day for day in days if day is not None), default=None)
 
 
 def _one_day(who: str, persons: Sequence[Someone]) -> float | None:

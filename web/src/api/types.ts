@@ -83,3 +83,29 @@ export type WeighedIn = Schemas['WeighedInOut']
 export type ToWeigh = Schemas['ToWeighOut']
 export type WayOn = Schemas['WayOnOut']
 export type StepUse = MethodStep['uses'][number]
+export type BakeRecord = Schemas['BakeRecordOut']
+export type Judged = Schemas['JudgedOut']
+export type Aspect = Schemas['AspectOut']
+export type Why = Schemas['WhyOut']
+export type Progress = Schemas['ProgressOut']
+export type Branch = Schemas['BranchOut']
+export type Lesson = Schemas['LessonOut']
+export type Tasting = Schemas['TastingOut']
+export type Panels = Schemas['PanelsOut']
+export type Person = Schemas['PersonOut']
+export type People = Schemas['PeopleOut']
+export type Span = Schemas['SpanOut']
+export type SumRow = Schemas['LedgerSumOut']
+export type DiaryEntry = Schemas['EntryOut']
+export type UsualSlips = Schemas['UsualSlipsOut']
+export type Challenge = Schemas['ChallengeOut']
+export type ToldApart = Schemas['TestOut']
+
+/** A taster's sheet as it is filled in. */
+export interface Sheet {
+  scores: Record<string, number>
+  who: string
+  state: 'warm' | 'cool' | 'next_day'
+  is_blind: boolean
+  words: string
+}

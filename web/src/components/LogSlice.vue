@@ -10,6 +10,8 @@ const props = defineProps<{
   /** The bake that is meant at first. */
   asked: number
   isSending: boolean
+  /** The household's names. */
+  people: string[]
 }>()
 const emit = defineEmits<{ log: [slice: Slice] }>()
 const chosen = ref(0)
@@ -81,7 +83,7 @@ defineExpose({ logged })
         />
       </div>
       <div class="two">
-        <v-text-field v-model="who" label="Who" maxlength="60" />
+        <v-combobox v-model="who" :items="people" label="Who" maxlength="60" />
         <v-text-field v-model="day" label="Day" type="date" :min="bake?.baked_on" :max="isoDay(new Date())" />
       </div>
       <p v-if="bake" class="sum">

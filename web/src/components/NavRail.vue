@@ -15,10 +15,14 @@ const places = [
   { to: '/', name: 'Today' },
   { to: '/recipes', name: 'Recipes' },
   { to: '/bring-in', name: 'Bring in' },
+  { to: '/tastings', name: 'Tastings' },
   { to: '/ledger', name: 'Ledger' },
-  { to: '/pantry', name: 'Pantry' },
-  { to: '/workshop', name: 'Workshop' },
+  { to: '/pantry', name: 'Pantry', isSecond: true },
+  { to: '/workshop', name: 'Workshop', isSecond: true },
+  { to: '/household', name: 'Household', isSecond: true },
 ]
+/** On a phone there is room for five; the others are behind one more. */
+const second = places.filter((place) => place.isSecond)
 
 function turn(): void {
   const next = theme.global.name.value === 'morning' ? 'oven' : 'morning'
@@ -44,9 +48,20 @@ onMounted(() => theme.change(draft('theme', 'morning')))
       :key="place.to"
       :to="place.to"
       class="place-link"
-      :class="{ here: place.to === '/' ? route.path === '/' : route.path.startsWith(place.to) }"
+      :class="{
+        here: place.to === '/' ? route.path === '/' : route.path.startsWith(place.to),
+        second: place.isSecond,
+      }"
       >{{ place.name }}</router-link
     >
+    <v-menu location="top end">
+      <template #activator="{ props: opener }">
+        <button type="button" class="more" v-bind="opener">More</button>
+      </template>
+      <v-list>
+        <v-list-item v-for="place in second" :key="place.to" :to="place.to" :title="place.name" />
+      </v-list>
+    </v-menu>
     <span class="foot">
       <button
         type="button"
@@ -112,6 +127,9 @@ button:hover {
 .rail :focus-visible {
   outline-color: #ffd98a;
 }
+.more {
+  display: none;
+}
 .foot {
   margin-top: auto;
   display: grid;
@@ -125,8 +143,13 @@ button:hover {
     padding: 4px 8px;
   }
   .mark,
-  .keys {
+  .keys,
+  .second {
     display: none;
+  }
+  .more {
+    display: block;
+    font-size: 0.78rem;
   }
   .place-link {
     flex: 1;

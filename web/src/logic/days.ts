@@ -23,6 +23,16 @@ export function shortDay(day: string): string {
   return weekday.format(new Date(`${day}T12:00:00`))
 }
 
+const brief = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
+
+/** "25 Nov", or today and yesterday by name. */
+export function briefDay(day: string): string {
+  const today = isoDay(new Date())
+  if (day === today) return 'today'
+  if (day === addDays(today, -1)) return 'yesterday'
+  return brief.format(new Date(`${day}T12:00:00`))
+}
+
 export function longDay(day: string): string {
   const today = isoDay(new Date())
   if (day === today) return 'Today'

@@ -27,10 +27,12 @@ import { useFiles } from '../stores/files'
 import { useHousehold } from '../stores/household'
 import { useLedger } from '../stores/ledger'
 import { useNotices } from '../stores/notices'
+import { usePeople } from '../stores/people'
 
 const props = defineProps<{ id: number }>()
 const bench = useBench()
 const household = useHousehold()
+const people = usePeople()
 const ledger = useLedger()
 const notices = useNotices()
 const router = useRouter()
@@ -64,7 +66,10 @@ function preset(key: string): BenchGoals {
   if (!path) throw new Error(`no path ${key}`)
   const own = Object.fromEntries(OWN.map((name) => [name, path[name]]))
   const kinds = draft<Record<string, Record<string, string>>>('kinds', {})[String(props.id)]
-  const start = { ...path, diets: household.settings.diets, families: kinds ?? path.families }
+  // Who is usually at the table is in a new wish.
+  const table = people.choices?.at_table
+  const diets = [...new Set([...household.settings.diets, ...(table?.diets ?? [])])]
+  const start = { ...path, diets, eaters: table?.eaters ?? [], families: kinds ?? path.families }
   return { ...start, ...bench.goals, ...own, most_new: null }
 }
 
@@ -81,7 +86,7 @@ function namedVersion(): number | undefined {
 
 async function open(): Promise<void> {
   try {
-    await household.load()
+    await Promise.all([household.load(), people.load()])
     bench.forget()
     await bench.open(props.id, startingGoals, namedVersion())
     await bench.glance()

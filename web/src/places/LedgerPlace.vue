@@ -3,15 +3,18 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import type { Slice } from '../api/types'
 import DayBars from '../components/DayBars.vue'
+import LedgerViews from '../components/LedgerViews.vue'
 import EatenList from '../components/EatenList.vue'
 import LogSlice from '../components/LogSlice.vue'
 import { grams, kcal, number, plural } from '../logic/format'
 import { useHousehold } from '../stores/household'
 import { useLedger } from '../stores/ledger'
 import { useNotices } from '../stores/notices'
+import { usePeople } from '../stores/people'
 
 const TEASPOON_G = 4.2
 const store = useLedger()
+const people = usePeople()
 const household = useHousehold()
 const notices = useNotices()
 const route = useRoute()
@@ -51,7 +54,10 @@ async function setLimit(value: string): Promise<void> {
   await household.change({ daily_limit_g: Number(value) }).catch(notices.complain)
 }
 
-onMounted(() => store.load().catch(notices.complain))
+onMounted(() => {
+  store.load().catch(notices.complain)
+  people.load().catch(notices.complain)
+})
 watch(
   () => store.days,
   () => store.load().catch(notices.complain),
@@ -62,6 +68,7 @@ watch(
   <section class="place">
     <header class="head">
       <h1>Ledger</h1>
+      <LedgerViews />
       <label class="quiet">
         the last
         <select v-model="store.days" aria-label="Days shown">
@@ -105,6 +112,7 @@ watch(
         :bakes="store.ledger.bakes"
         :asked="Number(route.query.bake)"
         :is-sending="isSending"
+        :people="people.people.map((p) => p.name)"
         @log="log"
       />
     </div>

@@ -2,18 +2,20 @@
 import { computed, onMounted, ref } from 'vue'
 import type { Timer } from '../api/types'
 import TimerPills from '../components/TimerPills.vue'
-import { isoDay } from '../logic/days'
+import { briefDay, isoDay } from '../logic/days'
 import { grams, plural } from '../logic/format'
 import { dropPlanned, keepPlanned, plannedBakes, type PlannedBake } from '../logic/planned'
 import { useHousehold } from '../stores/household'
 import { useLedger } from '../stores/ledger'
 import { useNotices } from '../stores/notices'
 import { useShelf } from '../stores/shelf'
+import { useTastings } from '../stores/tastings'
 import { useWorktop } from '../stores/worktop'
 
 const worktop = useWorktop()
 const ledger = useLedger()
 const shelf = useShelf()
+const tastings = useTastings()
 const household = useHousehold()
 const notices = useNotices()
 const planned = ref(plannedBakes())
@@ -59,6 +61,7 @@ onMounted(() => {
   ledger.days = 7
   ledger.load().catch(notices.complain)
   shelf.load().catch(notices.complain)
+  tastings.loadWaiting().catch(notices.complain)
 })
 </script>
 
@@ -95,7 +98,16 @@ onMounted(() => {
             </span>
           </li>
         </ul>
-        <p v-else class="quiet">
+        <ul v-if="tastings.waiting.length" class="coming">
+          <li v-for="bake in tastings.waiting" :key="bake.bake_id">
+            <router-link :to="{ name: 'tastings', params: { bake: bake.bake_id } }" class="display"
+              >How was the {{ bake.title.toLowerCase() }}?</router-link
+            >
+            <span class="quiet small">{{ bake.label }}, {{ briefDay(bake.baked_on) }}</span>
+            <span>Thirty seconds of tasting say what to change next time.</span>
+          </li>
+        </ul>
+        <p v-if="!coming.length" class="quiet">
           Nothing is planned. Open a recipe on the <router-link to="/recipes">shelf</router-link>, keep a
           version, and choose “Bake day”.
         </p>

@@ -5,6 +5,7 @@ from __future__ import annotations
 from datetime import date
 
 from sun_crumb.api.schemas.base import Out, To1, To2
+from sun_crumb.api.schemas.choices import NamedOut
 
 
 class DayLimitOut(Out):
@@ -27,11 +28,6 @@ class PersonOut(Out):
     eaters: list[str]
     is_at_table: bool
     limit: DayLimitOut
-
-
-class NamedOut(Out):
-    key: str
-    name: str
 
 
 class AtTableOut(Out):

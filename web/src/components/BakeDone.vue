@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import type { BakeRecord, Schemas } from '../api/types'
+import { plural } from '../logic/format'
+import NumberField from './NumberField.vue'
+
+const props = defineProps<{ bake: BakeRecord }>()
+const emit = defineEmits<{
+  change: [changes: Schemas['BakeChangesIn']]
+  photo: [content: string]
+  removePhoto: [id: number]
+}>()
+const FEELS = [
+  { key: 'holds', name: 'holds its shape' },
+  { key: 'drops', name: 'drops after 2 or 3 seconds' },
+  { key: 'pours', name: 'pours' },
+] as const
+const texts = ref({ tin: '', swapped: '', notes: '' })
+
+watch(
+  () => props.bake,
+  (bake) => (texts.value = { tin: bake.tin, swapped: bake.swapped, notes: bake.notes }),
+  { immediate: true },
+)
+
+function keep(name: 'tin' | 'swapped' | 'notes'): void {
+  if (texts.value[name] !== props.bake[name]) emit('change', { [name]: texts.value[name] })
+}
+
+/** Reads the chosen file and hands it on as base64; the server makes it small and takes out where it was taken. */
+function choose(event: Event): void {
+  const field = event.target as HTMLInputElement
+  const file = field.files?.[0]
+  if (!file) return
+  const reader = new FileReader()
+  reader.onload = () => emit('photo', String(reader.result).split(',')[1] ?? '')
+  reader.readAsDataURL(file)
+  field.value = ''
+}
+</script>
+
+<template>
+  <div class="done">
+    <p class="line">
+      The batter
+      <span class="words" role="group" aria-label="How the batter felt">
+        <button
+          v-for="feel in FEELS"
+          :key="feel.key"
+          type="button"
+          :class="{ chosen: bake.feel === feel.key }"
+          :aria-pressed="bake.feel === feel.key"
+          @click="emit('change', { feel: bake.feel === feel.key ? '' : feel.key })"
+        >
+          {{ feel.name }}
+        </button>
+      </span>
+    </p>
+    <p class="line">
+      <span
+        >baked
+        <NumberField
+          :model-value="bake.minutes"
+          name="Minutes that it baked"
+          unit="min"
+          :max="6000"
+          is-inline
+          is-optional
+          @update:model-value="emit('change', { minutes: $event })"
+      /></span>
+      <span
+        >at
+        <NumberField
+          :model-value="bake.oven_c"
+          name="What the oven's dial said"
+          unit="°C"
+          :max="400"
+          :step="5"
+          is-inline
+          is-optional
+          @update:model-value="emit('change', { oven_c: $event })"
+      /></span>
+      <span v-if="bake.portions.length === 1"
+        >cut into
+        <NumberField
+          :model-value="bake.portions[0]?.servings ?? null"
+          name="Pieces that it was cut into"
+          :min="1"
+          :max="1000"
+          is-inline
+          is-whole
+          @update:model-value="$event && emit('change', { pieces: $event })"
+        />
+        {{ plural(2, bake.unit) }}</span
+      >
+      <span
+        >left over
+        <NumberField
+          :model-value="bake.leftovers"
+          name="Portions left over"
+          :max="1000"
+          is-inline
+          is-optional
+          @update:model-value="emit('change', { leftovers: $event })"
+      /></span>
+      <span
+        >cost
+        <NumberField
+          :model-value="bake.cost"
+          name="What it cost"
+          is-inline
+          is-optional
+          @update:model-value="emit('change', { cost: $event })"
+      /></span>
+    </p>
+    <div class="two">
+      <v-text-field v-model="texts.tin" label="Tin" maxlength="120" hide-details @blur="keep('tin')" />
+      <v-text-field
+        v-model="texts.swapped"
+        label="Swapped on the day"
+        maxlength="1000"
+        hide-details
+        @blur="keep('swapped')"
+      />
+    </div>
+    <v-text-field v-model="texts.notes" label="Notes" maxlength="4000" hide-details @blur="keep('notes')" />
+    <div class="photos">
+      <figure v-for="id in bake.photos" :key="id">
+        <img :src="`/api/photos/${id}`" :alt="`${bake.title}, as it came out`" />
+        <button
+          type="button"
+          class="off"
+          :aria-label="`Take the picture of ${bake.title} away`"
+          @click="emit('removePhoto', id)"
+        >
+          ×
+        </button>
+      </figure>
+      <label class="add"
+        >Add a picture<input type="file" accept="image/jpeg,image/png,image/webp" @change="choose"
+      /></label>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.done {
+  display: grid;
+  gap: 10px;
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  align-items: baseline;
+  margin: 0;
+}
+.words {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.words button {
+  padding: 6px 12px;
+  border-radius: 999px;
+  background: var(--band);
+}
+.words button.chosen {
+  background: var(--sun);
+  color: #2c1a10;
+  font-weight: 700;
+}
+.words button.chosen::before {
+  content: '● ';
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1.4fr;
+  gap: 14px;
+}
+.photos {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+}
+figure {
+  position: relative;
+  margin: 0;
+}
+img {
+  height: 116px;
+  border-radius: 14px;
+  display: block;
+}
+.off {
+  position: absolute;
+  top: 4px;
+  right: 4px;
+  width: 28px;
+  height: 28px;
+  border-radius: 50%;
+  background: var(--paper);
+}
+.add {
+  padding: 10px 16px;
+  border: 2px dashed var(--hair);
+  border-radius: 14px;
+  cursor: pointer;
+}
+.add input {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+}
+.add:focus-within {
+  outline: 3px solid var(--water);
+}
+</style>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+const VIEWS = [
+  { to: '/ledger', name: 'Lately' },
+  { to: '/ledger/day', name: 'A day' },
+  { to: '/ledger/month', name: 'A month' },
+  { to: '/ledger/year', name: 'A year' },
+]
+</script>
+
+<template>
+  <nav class="views" aria-label="Views of the ledger">
+    <router-link v-for="one in VIEWS" :key="one.to" :to="one.to" exact-active-class="here">{{
+      one.name
+    }}</router-link>
+  </nav>
+</template>
+
+<style scoped>
+.views {
+  display: flex;
+  gap: 4px;
+}
+a {
+  padding: 6px 14px;
+  border-radius: 999px;
+  color: inherit;
+  text-decoration: none;
+}
+a:hover {
+  background: var(--band);
+}
+a.here {
+  background: var(--sun);
+  color: #2c1a10;
+  font-weight: 700;
+}
+@media print {
+  .views {
+    display: none;
+  }
+}
+</style>
