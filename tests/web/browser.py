@@ -13,7 +13,7 @@ from typing import Any, ClassVar
 from playwright.sync_api import Browser, Page, Playwright, expect, sync_playwright
 
 from sun_crumb.app import WEBROOT, create_app
-from sun_crumb.demo import fill
+from sun_crumb.demo import fill, live
 from sun_crumb.devices import Devices
 from sun_crumb.server import make_server
 from sun_crumb.store import Database
@@ -62,6 +62,8 @@ class Screens(unittest.TestCase):
     address: ClassVar[str]
     database_path: ClassVar[Path]
     database: ClassVar[Database]
+    # Whether a quarter of bakes, tastings and slices is there.
+    is_lived: ClassVar[bool] = False
 
     @classmethod
     def setUpClass(cls) -> None:
@@ -75,6 +77,8 @@ class Screens(unittest.TestCase):
         app = create_app(cls.database_path, is_demo=True, devices=devices)
         cls.database = app.extensions["database"]
         fill(cls.database)
+        if cls.is_lived:
+            live(cls.database)
         cls.addClassCleanup(app.extensions["database"].close)
         server: Any = make_server(app)
         threading.Thread(target=server.run, daemon=True).start()

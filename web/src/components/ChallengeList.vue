@@ -23,7 +23,7 @@ function add(): void {
     <article v-for="one in challenges" :key="one.id">
       <p>
         <b>{{ one.name }}</b>{{ one.who ? `, ${one.who}` : '' }}: {{ one.words }}
-        <v-btn size="small" variant="text" :aria-label="`Put ${one.name} away`" @click="emit('remove', one)"
+        <v-btn size="small" variant="text" :aria-label="`put away ${one.name}`" @click="emit('remove', one)"
           >put away</v-btn
         >
       </p>

@@ -33,7 +33,7 @@ function setAuthority(authority: string): void {
       <v-btn
         size="small"
         variant="text"
-        :aria-label="`Take ${person.name} off the list`"
+        :aria-label="`take off ${person.name}`"
         @click="emit('remove')"
         >take off</v-btn
       >

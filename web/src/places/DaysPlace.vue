@@ -390,6 +390,7 @@ select {
 }
 .tables {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 28px;
   margin: 18px 0;
 }
