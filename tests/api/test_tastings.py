@@ -218,6 +218,24 @@ class Tasting(WithApplication):
             self.post(f"/api/recipes/{self.recipe}/taper", {"target": 1.5}, 422)["error"]["field"], "target"
         )
 
+    def test_how_long_a_bake_took_and_what_the_oven_does_go_into_the_next(self) -> None:
+        address = f"/api/recipes/{self.recipe}/versions/{self.version}/bake-day"
+
+        def baking() -> Any:
+            return next(s for s in self.get(address)["method"]["steps"] if s["wait"] and s["wait"]["kind"] == "bake")
+
+        self.assertFalse(any("Last time" in note for note in baking()["notes"]))
+        self.patch(f"/api/bakes/{self.bake['event_id']}", {"minutes": 51})
+        self.assertIn("Last time (Rework 1) it took 51 minutes.", baking()["notes"])
+        self.assertEqual(baking()["dial"], "")
+        for _ in range(4):
+            self.taste(scores={"colour": 2})
+            self.bake = self.baked(self.version)
+        self.assertIn("hot", baking()["dial"])
+        trial = self.post(f"/api/bakes/{self.get('/api/bakes')['bakes'][-1]['id']}/trial", {"cause": "dark_sugar"})
+        address = f"/api/recipes/{self.recipe}/versions/{trial['version_id']}/bake-day"
+        self.assertTrue(any("This is the trial of −" in note for note in baking()["notes"]), baking()["notes"])
+
     def test_two_bakes_told_apart(self) -> None:
         other = self.baked(self.original)
         body = {

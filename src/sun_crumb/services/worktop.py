@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
+from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.balance import Family, families, nature_of
@@ -32,7 +34,7 @@ from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.preferences import settings_in
 from sun_crumb.services.soundness import sound_method, sound_recipe
 from sun_crumb.store import Database
-from sun_crumb.store.tables import Recipe, Version
+from sun_crumb.store.tables import Bake, Learned, Recipe, Version
 
 MOST_STEP_WORDS = 60
 
@@ -99,7 +101,8 @@ def bake_day(
     with database.reading() as session:
         pantry = pantry_in(session)
         found = found_day(session, recipe_id, version_id, pantry, follows)
-        own = settings_in(session)
+        own = _with_learned_oven(session, settings_in(session))
+        before = _last_time(session, recipe_id, version_id)
     one = portion(served(found.after), found.after.servings)
     return BakeDay(
         recipe_id,
@@ -110,7 +113,7 @@ def bake_day(
         found.after.unit,
         one.free_sugars_who_g,
         one.energy_kcal,
-        _in_this_oven(told_plan(found.recipe, found.before, found.planned, found.steps, found.own), own),
+        _in_this_oven(told_plan(found.recipe, found.before, found.planned, found.steps, found.own), own, before),
         tuple(_to_buy(found.planned, pantry)),
         _allergens(found.after),
         tuple(_cautions(found.steps, found.after)),
@@ -118,8 +121,39 @@ def bake_day(
     )
 
 
-def _in_this_oven(method: MethodTold, own: Settings) -> MethodTold:
-    """Return a method with what this household's oven is set to, and when a bake in it is turned."""
+# Fewer signs of an oven than this, or less than so many degrees, are told to nobody (judgement).
+LEAST_SIGNS, LEAST_OFF_C = 3, 3
+
+
+def _with_learned_oven(session: Session, own: Settings) -> Settings:
+    """Return preferences with the oven's offset as tastings have moved it from what the household says."""
+    found = session.get(Learned, "oven")
+    if found is None or found.answers < LEAST_SIGNS or abs(found.mean - own.oven_offset_c) < LEAST_OFF_C:
+        return own
+    return own.model_copy(update={"oven_offset_c": float(round(found.mean))})
+
+
+def _last_time(session: Session, recipe_id: int, version_id: int) -> tuple[str, ...]:
+    """Return what is told of the baking time: what a trial asks for, and how long the last bake took in truth."""
+    told = []
+    version = session.get(Version, version_id)
+    if version is not None and re.fullmatch(r"[+-]\d+ (?:minutes|°C)", version.changed):
+        told.append(f"This is the trial of {version.changed.replace('-', '−')}.")
+    row = session.scalar(
+        select(Bake)
+        .join(Version)
+        .where(Version.recipe_id == recipe_id, Bake.minutes.is_not(None), Bake.deleted_at.is_(None))
+        .order_by((Bake.version_id == version_id).desc(), Bake.baked_on.desc(), Bake.id.desc())
+        .limit(1)
+    )
+    if row is not None:
+        told.append(f"Last time ({row.version.label}) it took {row.minutes:.0f} minutes.")
+    return tuple(told)
+
+
+def _in_this_oven(method: MethodTold, own: Settings, before: Sequence[str] = ()) -> MethodTold:
+    """Return a method with what this household's oven is set to, when a bake in it is turned, and what is known *before* of how long it takes."""
+    longest = max((s.wait.high_min for s in method.steps if s.wait and s.wait.kind == "bake"), default=0)
 
     def told(step: ToldStep) -> ToldStep:
         if step.temperature_c is None:
@@ -127,7 +161,9 @@ def _in_this_oven(method: MethodTold, own: Settings) -> MethodTold:
         dial = dial_words(step.temperature_c, is_fan=own.oven_fan, offset_c=own.oven_offset_c)
         is_bake = step.wait is not None and step.wait.kind == "bake"
         turn = turn_words((step.wait.low_min, step.wait.high_min), own.oven_hot_side) if is_bake and step.wait else ""
-        return replace(step, dial=dial, notes=(*step.notes, turn) if turn else step.notes)
+        is_main = is_bake and step.wait is not None and step.wait.high_min == longest
+        said = (*((turn,) if turn else ()), *(before if is_main else ()))
+        return replace(step, dial=dial, notes=(*step.notes, *said))
 
     return replace(method, steps=tuple(told(step) for step in method.steps))
 
