@@ -50,6 +50,7 @@ bench: develop build chromium
 	$(PY) -m bench.golden
 	$(PY) -m bench.believed
 	$(PY) -m bench.shelf
+	$(PY) -m bench.diary
 	$(PY) -m bench.screens
 	$(PY) -m bench.scale
 

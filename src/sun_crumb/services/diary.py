@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 from typing import Any, Literal, get_args
 
-from sqlalchemy import ColumnElement, Float, Select, String, case, cast, func, literal, select
+from sqlalchemy import ColumnElement, Date, Float, Select, String, case, cast, func, literal, select
 from sqlalchemy.orm import Session, joinedload
 
 from sun_crumb.core.errors import OutOfDomainError, require_choice
@@ -288,7 +288,7 @@ def span(
             rows[str(key)][1] += sugar
             rows[str(key)][2] += energy
             rows[str(key)][6] += sugar
-        often = _more_often(session, since, until, definition, who) if by in ("month", "recipe") else ()
+        often = _more_often(session, since, until, definition, who) if by == "recipe" else ()
     found = tuple(
         _sum(key, _named(by, key, names[key]), values, _limit(by, key, who, persons, *kept))
         for key, values in sorted(rows.items())
@@ -306,28 +306,37 @@ def _sum(key: str, name: str, values: Sequence[float], limit: float | None) -> S
 
 
 def _portions(by: By, definition: str, since: date, until: date, who: str) -> Select[Any]:
-    key, name, is_recipe = _key(by, Serving.eaten_on, Serving.eaten_at, Serving.who)
+    """Return the sums of portions: those of one bake and day first, so that what a portion holds is looked up once for all of them."""
+    raw = {"person": Serving.who, "time": Serving.eaten_at, "recipe": literal("")}.get(by, Serving.eaten_on)
+    eaten = (
+        select(Serving.portion_id, raw.label("raw"), func.sum(Serving.count).label("count"))
+        .where(
+            Serving.deleted_at.is_(None), Serving.eaten_on.between(since, until), *([Serving.who == who] if who else [])
+        )
+        .group_by(Serving.portion_id, raw)
+        .subquery()
+    )
+    key, name, is_recipe = _key(by, eaten.c.raw, eaten.c.raw, eaten.c.raw)
     sugar, saved = column_of(definition), column_of(f"saved_{definition}")
     a_gram = (sugar + saved) / BakePortion.portion_g
     smaller = (func.coalesce(BakePortion.original_g, BakePortion.portion_g) - BakePortion.portion_g) * a_gram
     query = select(
         key,
         name,
-        func.sum(Serving.count),
-        func.sum(sugar * Serving.count),
-        func.sum(BakePortion.energy_kcal * Serving.count),
-        func.sum(saved * Serving.count),
-        func.sum(BakePortion.saved_energy_kcal * Serving.count),
-        func.sum(smaller * Serving.count),
-    ).join(BakePortion, Serving.portion_id == BakePortion.id)
+        func.sum(eaten.c.count),
+        func.sum(sugar * eaten.c.count),
+        func.sum(BakePortion.energy_kcal * eaten.c.count),
+        func.sum(saved * eaten.c.count),
+        func.sum(BakePortion.saved_energy_kcal * eaten.c.count),
+        func.sum(smaller * eaten.c.count),
+    ).join(BakePortion, eaten.c.portion_id == BakePortion.id)
     if is_recipe:
         query = (
             query.join(Bake, BakePortion.bake_id == Bake.id)
             .join(Version, Bake.version_id == Version.id)
             .join(Recipe, Version.recipe_id == Recipe.id)
         )
-    query = query.where(Serving.deleted_at.is_(None), Serving.eaten_on.between(since, until))
-    return (query.where(Serving.who == who) if who else query).group_by(key)
+    return query.group_by(key)
 
 
 def _slips(by: By, definition: str, since: date, until: date, who: str) -> Select[Any]:
@@ -350,7 +359,7 @@ def _key(by: By, day: Any, at: Any, who: Any) -> tuple[ColumnElement[Any], Colum
             monday = func.date(day, "weekday 0", "-6 days")
             return monday, monday, False
         case "month":
-            month = func.strftime("%Y-%m", day)
+            month = func.substr(day, 1, 7)
             return month, month, False
         case "person":
             return who, who, False
@@ -417,21 +426,29 @@ def _times(limit: float | None, days: int) -> float | None:
 def _more_often(session: Session, since: date, until: date, definition: str, who: str) -> tuple[MoreOften, ...]:
     """Return the desserts of which more is eaten a week as reworks than as the original, over the days from the first of each to the last."""
     is_original = (Version.number == 1).label("is_original")
+    eaten = (
+        select(
+            Serving.portion_id,
+            func.sum(Serving.count).label("count"),
+            func.min(Serving.eaten_on).label("first"),
+            func.max(Serving.eaten_on).label("last"),
+        )
+        .where(Serving.deleted_at.is_(None), Serving.eaten_on <= until, *([Serving.who == who] if who else []))
+        .group_by(Serving.portion_id)
+        .subquery()
+    )
     query = (
         select(
-            Recipe.id, Recipe.title, is_original, func.sum(Serving.count), func.sum(column_of(definition) * Serving.count),
-            func.min(Serving.eaten_on), func.max(Serving.eaten_on),
+            Recipe.id, Recipe.title, is_original, func.sum(eaten.c.count), func.sum(column_of(definition) * eaten.c.count),
+            func.min(eaten.c.first, type_=Date), func.max(eaten.c.last, type_=Date),
         )
-        .select_from(Serving)
-        .join(BakePortion, Serving.portion_id == BakePortion.id)
+        .select_from(eaten)
+        .join(BakePortion, eaten.c.portion_id == BakePortion.id)
         .join(Bake, BakePortion.bake_id == Bake.id)
         .join(Version, Bake.version_id == Version.id)
         .join(Recipe, Version.recipe_id == Recipe.id)
-        .where(Serving.deleted_at.is_(None), Serving.eaten_on <= until)
         .group_by(Recipe.id, is_original)
     )  # fmt: skip
-    if who:
-        query = query.where(Serving.who == who)
     found: dict[int, dict[bool, tuple[str, float, float, float]]] = {}
     for recipe_id, title, original, portions, sugar, first, last in session.execute(query):
         # A span is at least two weeks: three slices on one day are no habit.

@@ -141,7 +141,10 @@ class Serving(Base):
     """Portions of one kind of a bake eaten by someone on a day."""
 
     __tablename__ = "servings"
-    __table_args__ = (CheckConstraint("count > 0"), Index("ix_servings_day", "eaten_on", "deleted_at"))
+    __table_args__ = (
+        CheckConstraint("count > 0"),
+        Index("ix_servings_diary", "deleted_at", "eaten_on", "portion_id", "count", "who", "eaten_at"),
+    )
 
     id: Mapped[int] = mapped_column(primary_key=True)
     portion_id: Mapped[int] = mapped_column(ForeignKey("bake_portions.id", ondelete="CASCADE"), index=True)

@@ -108,6 +108,8 @@ def _tables() -> dict[str, list[sa.Column[Any] | sa.CheckConstraint]]:
     }  # fmt: skip
 
 
+# The sums of a diary read this index alone.
+DIARY = "deleted_at, eaten_on, portion_id, count, who, eaten_at"
 INDEXES = (
     ("ix_slips_day", "slips", ["eaten_on", "deleted_at"]),
     ("ix_tastings_bake_id", "tastings", ["bake_id"]),
@@ -130,8 +132,13 @@ def upgrade() -> None:
     for index, table, over in INDEXES:
         op.execute(f"CREATE INDEX IF NOT EXISTS {index} ON {table} ({', '.join(over)})")
 
+    op.execute("DROP INDEX IF EXISTS ix_servings_day")
+    op.execute(f"CREATE INDEX IF NOT EXISTS ix_servings_diary ON servings ({DIARY})")
+
 
 def downgrade() -> None:
+    op.execute("DROP INDEX IF EXISTS ix_servings_diary")
+    op.execute("CREATE INDEX IF NOT EXISTS ix_servings_day ON servings (eaten_on, deleted_at)")
     for name in reversed(list(_tables())):
         op.drop_table(name)
     # Not in a batch, which would make the tables anew and lose their triggers.
