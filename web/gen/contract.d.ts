@@ -4417,6 +4417,16 @@ export interface components {
              * @enum {string}
              */
             oven_hot_side?: "" | "left" | "right" | "back" | "front";
+            /**
+             * Currency
+             * @default null
+             */
+            currency?: string;
+            /**
+             * Tins
+             * @default null
+             */
+            tins?: string[];
         };
         /** SettingsOut */
         SettingsOut: {
@@ -4446,6 +4456,10 @@ export interface components {
              * @enum {string}
              */
             oven_hot_side: "" | "left" | "right" | "back" | "front";
+            /** Currency */
+            currency: string;
+            /** Tins */
+            tins: string[];
         };
         /** SheetOut */
         SheetOut: {

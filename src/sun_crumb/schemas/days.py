@@ -5,9 +5,17 @@ from __future__ import annotations
 from datetime import date, datetime
 from typing import Annotated, Literal
 
-from pydantic import Field
+from pydantic import AfterValidator, Field
 
-from sun_crumb.schemas.fields import UNSET, ClientKey, Id, In, Key, Who
+from sun_crumb.core.kitchen.tins import read_size
+from sun_crumb.schemas.fields import UNSET, ClientKey, Id, In, Key, Who, whole_characters
+
+
+def a_tin(text: str) -> str:
+    """Return the words for a tin if a tin is meant by them; raise OutOfDomainError where none is."""
+    read_size(text)
+    return text.strip()
+
 
 FIRST_DAY, LAST_DAY = date(1900, 1, 1), date(2999, 12, 31)
 Day = Annotated[date, Field(ge=FIRST_DAY, le=LAST_DAY)]
@@ -43,6 +51,9 @@ DecimalSign = Literal[".", ","]
 # How much hotter an oven is than its dial says [°C].
 OvenOffset = Annotated[float, Field(ge=-40, le=40)]
 HotSide = Literal["", "left", "right", "back", "front"]
+Currency = Annotated[str, Field(max_length=6), AfterValidator(whole_characters)]
+# The tins that a household owns, as the workshop reads them: "20 cm round".
+Tins = Annotated[list[Annotated[str, Field(max_length=40), AfterValidator(a_tin)]], Field(max_length=30)]
 Diets = Annotated[list[Key], Field(max_length=20)]
 Cupboard = Annotated[list[Key], Field(max_length=100)] | None
 
@@ -59,6 +70,8 @@ class Settings(In):
     oven_fan: bool = False
     oven_offset_c: OvenOffset = 0.0
     oven_hot_side: HotSide = ""
+    currency: Currency = ""
+    tins: Tins = []
     # Tastings before this teach nothing any more; null where all do.
     learned_since: datetime | None = None
 
@@ -75,3 +88,5 @@ class SettingsIn(In):
     oven_fan: bool = UNSET
     oven_offset_c: OvenOffset = UNSET
     oven_hot_side: HotSide = UNSET
+    currency: Currency = UNSET
+    tins: Tins = UNSET

@@ -4,7 +4,7 @@ import type { BakeRecord, Schemas } from '../api/types'
 import { plural } from '../logic/format'
 import NumberField from './NumberField.vue'
 
-const props = defineProps<{ bake: BakeRecord }>()
+const props = defineProps<{ bake: BakeRecord; tins: string[]; currency: string }>()
 const emit = defineEmits<{
   change: [changes: Schemas['BakeChangesIn']]
   photo: [content: string]
@@ -108,13 +108,21 @@ function choose(event: Event): void {
         <NumberField
           :model-value="bake.cost"
           name="What it cost"
+          :unit="currency || undefined"
           is-inline
           is-optional
           @update:model-value="emit('change', { cost: $event })"
       /></span>
     </p>
     <div class="two">
-      <v-text-field v-model="texts.tin" label="Tin" maxlength="120" hide-details @blur="keep('tin')" />
+      <v-combobox
+        v-model="texts.tin"
+        :items="tins"
+        label="Tin"
+        maxlength="120"
+        hide-details
+        @blur="keep('tin')"
+      />
       <v-text-field
         v-model="texts.swapped"
         label="Swapped on the day"

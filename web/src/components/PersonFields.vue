@@ -30,11 +30,7 @@ function setAuthority(authority: string): void {
       <span class="limit"
         ><b class="display">{{ grams(person.limit.grams) }}</b> a day</span
       >
-      <v-btn
-        size="small"
-        variant="text"
-        :aria-label="`take off ${person.name}`"
-        @click="emit('remove')"
+      <v-btn size="small" variant="text" :aria-label="`take off ${person.name}`" @click="emit('remove')"
         >take off</v-btn
       >
     </header>

@@ -3,6 +3,7 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { ApiError } from '../api/client'
 import OvenFields from '../components/OvenFields.vue'
+import PanelCards from '../components/PanelCards.vue'
 import DayClock from '../components/DayClock.vue'
 import MethodBeside from '../components/MethodBeside.vue'
 import TimerPills from '../components/TimerPills.vue'
@@ -347,6 +348,10 @@ function print(): void {
             >
           </div>
         </section>
+        <details class="no-print" @toggle="worktop.loadPanels(props.version).catch(notices.complain)">
+          <summary>What a pack of it would say</summary>
+          <PanelCards v-if="worktop.panels?.version_id === props.version" :panels="worktop.panels" />
+        </details>
         <section class="no-print" aria-labelledby="oven-title">
           <h2 id="oven-title">Your oven</h2>
           <OvenFields :settings="household.settings" @change="changeOven" />

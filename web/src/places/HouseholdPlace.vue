@@ -145,6 +145,27 @@ onMounted(() => {
               </select></label
             >
           </p>
+          <h3>Tins and money</h3>
+          <v-combobox
+            :model-value="settings.tins"
+            label="Tins that you own, such as 20 cm round"
+            multiple
+            chips
+            closable-chips
+            hide-details
+            @update:model-value="change({ tins: $event })"
+          />
+          <p class="line money">
+            <label
+              >money in
+              <input
+                :value="settings.currency"
+                class="sleep"
+                maxlength="6"
+                aria-label="The sign or letters of your money"
+                @change="change({ currency: ($event.target as HTMLInputElement).value })"
+            /></label>
+          </p>
           <p class="quiet small">
             What stands in the cupboard and what things cost is kept in the
             <router-link to="/pantry">pantry</router-link>.
@@ -207,6 +228,12 @@ select,
 }
 .sleep {
   width: 12ch;
+}
+.money {
+  margin-top: 12px;
+}
+.money .sleep {
+  width: 7ch;
 }
 @media (max-width: 900px) {
   .sides {

@@ -10,6 +10,7 @@ import VersionTree from '../components/VersionTree.vue'
 import { briefDay } from '../logic/days'
 import { clientKey } from '../logic/draft'
 import { grams, percent } from '../logic/format'
+import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 import { usePeople } from '../stores/people'
 import { useTastings } from '../stores/tastings'
@@ -17,6 +18,7 @@ import { useTastings } from '../stores/tastings'
 const props = defineProps<{ bake?: number }>()
 const store = useTastings()
 const people = usePeople()
+const household = useHousehold()
 const notices = useNotices()
 const router = useRouter()
 const sheet = ref<{ sent: () => void }>()
@@ -216,6 +218,8 @@ watch(
           <h3 id="done">What was done</h3>
           <BakeDone
             :bake="judged.bake"
+            :tins="household.settings.tins"
+            :currency="household.settings.currency"
             @change="change"
             @photo="act(() => store.addPhoto($event))"
             @remove-photo="removePhoto"

@@ -4,11 +4,13 @@ import { useRoute, useRouter } from 'vue-router'
 import { ApiError, api, ask } from '../api/client'
 import type { Schemas } from '../api/types'
 import IngredientPicker from '../components/IngredientPicker.vue'
+import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 
 type Sum = Schemas['SumOut']
 
 const notices = useNotices()
+const household = useHousehold()
 const route = useRoute()
 const router = useRouter()
 const sums = ref<Sum[]>([])
@@ -87,6 +89,7 @@ onMounted(async () => {
               >
               <input
                 v-model="given[field.key]"
+                :list="sum.key === 'tin' && field.key === 'new' ? 'own-tins' : undefined"
                 :inputmode="field.unit === 'text' ? 'text' : 'decimal'"
                 :aria-invalid="problem?.field === field.key"
               />
@@ -105,6 +108,9 @@ onMounted(async () => {
         </template>
       </div>
     </div>
+    <datalist id="own-tins">
+      <option v-for="tin in household.settings.tins" :key="tin" :value="tin" />
+    </datalist>
   </section>
 </template>
 

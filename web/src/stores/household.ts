@@ -17,6 +17,8 @@ export const useHousehold = defineStore('household', () => {
     oven_fan: false,
     oven_offset_c: 0,
     oven_hot_side: '',
+    currency: '',
+    tins: [],
   })
   watch(
     () => settings.value.decimal_sign,

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { api, ask } from '../api/client'
 import { versionAt } from '../api/paths'
-import type { BakeDay, Schedule, Timer } from '../api/types'
+import type { BakeDay, Panels, Schedule, Timer } from '../api/types'
 import { useLatest } from '../composables/useLatest'
 import { clientKey } from '../logic/draft'
 
@@ -11,6 +11,7 @@ export const useWorktop = defineStore('worktop', () => {
   const day = ref<BakeDay>()
   const schedule = ref<Schedule>()
   const told = ref<Timer[]>([])
+  const panels = ref<Panels>()
   const toldAt = ref(0)
   const beat = ref(0)
   const latestPlan = useLatest<Schedule>()
@@ -23,6 +24,14 @@ export const useWorktop = defineStore('worktop', () => {
     if (day.value?.version_id !== version) schedule.value = undefined
     day.value = await ask(
       api.GET('/api/recipes/{recipe_id}/versions/{version_id}/bake-day', versionAt(recipe, version)),
+    )
+  }
+
+  /** What a pack of it would say; asked for when it is looked at. */
+  async function loadPanels(version: number): Promise<void> {
+    if (panels.value?.version_id === version) return
+    panels.value = await ask(
+      api.GET('/api/versions/{version_id}/panels', { params: { path: { version_id: version } } }),
     )
   }
 
@@ -102,5 +111,20 @@ export const useWorktop = defineStore('worktop', () => {
     beat.value = performance.now()
   }
 
-  return { day, schedule, timers, load, say, move, plan, loadTimers, start, stop, goOn, tick }
+  return {
+    panels,
+    loadPanels,
+    day,
+    schedule,
+    timers,
+    load,
+    say,
+    move,
+    plan,
+    loadTimers,
+    start,
+    stop,
+    goOn,
+    tick,
+  }
 })

@@ -63,6 +63,8 @@ class SettingsOut(Out):
     oven_fan: bool
     oven_offset_c: float
     oven_hot_side: Literal["", "left", "right", "back", "front"]
+    currency: str
+    tins: list[str]
 
 
 class HealthOut(Out):
