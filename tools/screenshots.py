@@ -125,6 +125,20 @@ def counter(page: Page) -> None:
     page.get_by_role("button", name=re.compile("Take 2[345] g")).wait_for()
 
 
+def tastings(page: Page) -> None:
+    page.get_by_role("heading", name="Why “gummy”?").wait_for()
+
+
+def month(page: Page) -> None:
+    """The month before, whole."""
+    page.get_by_label("Earlier").click()
+    page.get_by_role("region", name="Sums by person").wait_for()
+
+
+def household(page: Page) -> None:
+    page.get_by_text("You like things").wait_for()
+
+
 def _tell_the_scale(**word: Any) -> None:
     """Turn a knob of the simulated scale."""
     request = urllib.request.Request(SCALE_PAGE, data=json.dumps(word).encode(), method="POST")
@@ -145,6 +159,9 @@ SHOTS = {
     "bake-day": ("/recipes/1/bake-day/2", bake_day),
     "counter": ("/recipes/1/counter/2", counter),
     "ledger": ("/ledger", ledger),
+    "month": ("/ledger/month", month),
+    "tastings": ("/tastings/8", tastings),
+    "household": ("/household", household),
     "pantry": ("/pantry?food=honey", pantry),
     "sweeteners": ("/pantry?tab=sweeteners", sweeteners),
     "label": ("/pantry?tab=label", label),

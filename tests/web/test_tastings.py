@@ -111,6 +111,16 @@ class Tasting(Lived):
     def _recipe_of(self, title: str) -> int:
         return next(n for n in range(1, 7) if progress.progress(self.database, n).title == title)
 
+    def test_two_versions_stand_side_by_side(self) -> None:
+        page = self.open("/tastings/8")
+        other = page.get_by_label("The bake beside it")
+        option = other.get_by_role("option", name=re.compile("Orange semolina cake, Trial 2")).first
+        other.select_option(option.get_attribute("value") or "")
+        row = page.get_by_role("row", name=re.compile("^Crumb"))
+        expect(row).to_contain_text("just right")
+        expect(page.get_by_role("row", name=re.compile("^Batter"))).to_contain_text("poured")
+        expect(page.get_by_role("row", name=re.compile("^In the oven"))).to_contain_text("34 min")
+
     def test_two_bakes_are_told_apart(self) -> None:
         page = self.open("/tastings/6")
         page.get_by_text("For the strict").click()

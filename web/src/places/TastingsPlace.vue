@@ -3,6 +3,7 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Schemas, Sheet } from '../api/types'
 import BakeDone from '../components/BakeDone.vue'
+import BakesBeside from '../components/BakesBeside.vue'
 import CauseList from '../components/CauseList.vue'
 import ScoreSheet from '../components/ScoreSheet.vue'
 import ToldApart from '../components/ToldApart.vue'
@@ -265,6 +266,17 @@ watch(
               >
             </p>
           </div>
+        </section>
+
+        <section aria-labelledby="beside">
+          <h3 id="beside">Two bakes side by side</h3>
+          <BakesBeside
+            :one="judged"
+            :other="store.beside"
+            :offered="store.bakes"
+            :aspects="store.aspects"
+            @choose="(id) => act(() => store.putBeside(id))"
+          />
         </section>
 
         <details class="strict">

@@ -12,6 +12,7 @@ export const useTastings = defineStore('tastings', () => {
   const total = ref(0)
   const aspects = ref<Aspect[]>([])
   const judged = ref<Judged>()
+  const beside = ref<Judged>()
   const progress = ref<Progress>()
   const tests = ref<ToldApart[]>([])
   const waiting = ref<Schemas['ToTasteOut'][]>([])
@@ -43,7 +44,16 @@ export const useTastings = defineStore('tastings', () => {
       )
       return [one, stands, told.tests]
     })
-    if (found) [judged.value, progress.value, tests.value] = found
+    if (!found) return
+    if (found[0].bake.id !== judged.value?.bake.id) beside.value = undefined
+    ;[judged.value, progress.value, tests.value] = found
+  }
+
+  /** The bake that is put beside the open one. */
+  async function putBeside(bakeId: number): Promise<void> {
+    beside.value = await ask(
+      api.GET('/api/bakes/{bake_id}/judged', { params: { path: { bake_id: bakeId } } }),
+    )
   }
 
   async function again(): Promise<void> {
@@ -162,6 +172,8 @@ export const useTastings = defineStore('tastings', () => {
     total,
     aspects,
     judged,
+    beside,
+    putBeside,
     progress,
     tests,
     waiting,

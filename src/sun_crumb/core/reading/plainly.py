@@ -26,6 +26,14 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
     # "250 ml cream (35 %)": how fat it is says which it is; "Greek yoghurt 10 %" is as fat as it comes.
     (re.compile(r"\bcream\s*\(?\s*(3\d|4\d)\s*%\s*(?:fat)?\)?", re.I), r"double cream (\1 % fat)"),
     (re.compile(r"\b(greek yogh?urt)\s+(?:10|9|8)\s*%(?!\s*off)", re.I), r"\1"),
+    # Short for brown, and what a fruit is cut into.
+    (re.compile(r"\bbr(?:n|wn)?\.?\s+sugar\b", re.I), "brown sugar"),
+    (
+        re.compile(
+            r",?\s+cut\s+in(?:to)?\s+(?:\w+\s+)?(?:chunks|pieces|slices|wedges|cubes|strips|lengths|dice)$", re.I
+        ),
+        ", cut up",
+    ),
     # Ginger that is grated, or comes as a piece, is the fresh root.
     (
         re.compile(r"\b(?:freshly\s+)?(?:grated|minced|finely chopped)\s+(?:root\s+)?ginger\b(?! root)", re.I),

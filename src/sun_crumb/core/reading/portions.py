@@ -269,6 +269,10 @@ _DROPPED = re.compile(
     r"\b(?:drop|dollop|scoop|spoon|place|put|arrange|make|shape|form|roll|pipe)\w*\s+(?:out\s+)?(?:about\s+|around\s+)?(?P<rest>\d{1,2}\s+(?:\w+\s+)?(?:spoonfuls|mounds|heaps|blobs|dollops|balls|rounds|logs|circles|discs)\b)",
     re.I,
 )
+# "Cut 6 or 8."
+_CUT_EITHER = re.compile(
+    r"\bcuts?\s+(?:(?:it|this)\s+)?(?:in(?:to)?\s+)?(\d{1,2})\s*(?:or|-|–|to)\s*\d{1,2}\s*(?:[.;,]|$)", re.I
+)
 # What each eater has one of: "split into two glasses", "pour into 10 popsicle moulds".
 _EACH_HAS_ONE = re.compile(
     r"\b(?:divide|spoon|pour|share|portion|split|ladle|set)\w*\b[^.;]{0,60}?\b(?:between|among(?:st)?|into|in)\s+(?P<rest>(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+"
@@ -310,6 +314,15 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
     return None
 
 
+def _for_each_eater(sentence: str) -> Stated | None:
+    """Return how many have one each, or how many pieces one may cut: "split into two glasses", "cut 6 or 8"."""
+    if (either := _CUT_EITHER.search(sentence)) and (count := read_count(either[1])):
+        return Stated(count, "", 0.8, either[0].strip(" .;,"))
+    if (each := _EACH_HAS_ONE.search(sentence)) and (count := read_count(each["rest"])):
+        return Stated(replace(count, noun="serving", kind="person"), "", 0.7, each[0].strip())
+    return None
+
+
 def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     """Return what a sentence of the method says of portions: surest where the finished thing is cut or served.
 
@@ -335,8 +348,8 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(alone.count, alone.whole, 0.9, alone.text)  # "10 bars."
     if told := _shaped_in_so_many(sentence, is_late=is_late):
         return told
-    if (each := _EACH_HAS_ONE.search(sentence)) and (count := read_count(each["rest"])):
-        return Stated(replace(count, noun="serving", kind="person"), "", 0.7, each[0].strip())
+    if told := _for_each_eater(sentence):
+        return told
     for pattern, trust in (
         (_CUT_WHOLE, 0.85 if is_late else 0.0),
         (_CUT_OUT, 0.85),

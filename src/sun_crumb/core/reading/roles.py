@@ -60,7 +60,10 @@ _LAST_TOUCH = re.compile(
     r"(?:to|for) (?:serve|serving|decorate|decoration|finish|finishing|garnish|top|topping|assemble|assembly|coat|coating|glaze|dust)",
     re.I,
 )
-_OPTIONAL_PART = re.compile(r"^([^\W\d_][^\d()]{1,30}?)\s*[(\[](?:optional|if liked|if you like)[)\]]\s*:?$", re.I)
+_OPTIONAL_PART = re.compile(
+    r"^([^\W\d_][^\d()]{1,30}?)\s*[(\[](?:optional|if liked|if you like|(?:sprinkle|spread|pour|spoon|drizzle|dollop|pipe)\b[^\d()]{0,24})[)\]]\s*:?$",
+    re.I,
+)
 _USES = re.compile(r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying|decorating|garnish)\b", re.I)
 
 
@@ -337,7 +340,7 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
 
 
 # "4.8 stars (312 ratings)"
-_RATING = re.compile(r"\b\d(?:[.,]\d)?\s*(?:stars?\b|/\s*5\b)|\b\d+\s+(?:ratings|reviews|votes)\b", re.I)
+_RATING = re.compile(r"\b\d(?:[.,]\d)?\s*(?:stars?\b(?!\s+anise)|/\s*5\b)|\b\d+\s+(?:ratings|reviews|votes)\b", re.I)
 
 
 def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[set[str]]) -> None:

@@ -117,8 +117,9 @@ def read_oven(text: str) -> Oven | None:
 
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 _TIMED = re.compile(
-    r"(?:^|[.;!?\n])\s*(\d{3})\s*(?:°|º|degrees\b)?\s*([CF]\b)?\s*(fan\s*)?(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:,|for\b)\s*(?:about |around |approx\.? )?(?:\d\s*h|\d{2,3}\s*"
-    r"(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m)",
+    r"(?:^|[.;!?\n])\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?(\d{3})\s*(?:°|º|degrees\b)?\s*([CF]\b)?\s*(fan\s*)?"
+    r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:,|for\b|(?<=[°º])|(?<=degrees))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
+    r"(?:about |around |approx\.? )?(?:\d\s*h|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m)",
     re.I,
 )
 # A step that begins with a bare heat and tells minutes further on: "325. Whip the whites ... 25-30 min till golden."
