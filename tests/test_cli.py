@@ -247,6 +247,19 @@ class Commands(unittest.TestCase):
                 with self.subTest(words):
                     self.assertEqual((code, json.loads(err)["error"]["field"]), (2, field))
 
+    def test_two_recipes_are_compared(self) -> None:
+        with tempfile.TemporaryDirectory() as folder:
+            one, two = Path(folder) / "one.txt", Path(folder) / "two.txt"
+            one.write_text("One\nServes 10\n400 g sugar\n400 g plain flour", encoding="utf-8")
+            two.write_text("Two\nServes 10\n200 g sugar\n500 g plain flour", encoding="utf-8")
+            code, out, _ = here("compare", str(one), str(two), "--portion", "80")
+            self.assertEqual(code, 0)
+            self.assertAlmostEqual(json.loads(out)["grams"], 200 * 80 / 700 - 40, delta=0.2)
+            code, out, _ = here("compare", "food:honey", str(two))
+            self.assertEqual((code, json.loads(out)["first"]["title"]), (0, "honey"))
+            code, _, err = here("compare", "food:gravel", str(two))
+            self.assertEqual((code, json.loads(err)["error"]["code"]), (2, "unknown_ingredient"))
+
     def test_sums_can_be_of_what_the_diary_knows(self) -> None:
         self.assertEqual(BY, get_args(By))
 

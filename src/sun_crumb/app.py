@@ -6,7 +6,7 @@ from pathlib import Path
 
 from flask import Flask, Response, abort, request, send_from_directory
 
-from sun_crumb.api import days, errors, household, kitchen, shelf, tastings, worktop
+from sun_crumb.api import compare, days, errors, household, kitchen, shelf, tastings, worktop
 from sun_crumb.api import devices as devices_api
 from sun_crumb.devices import Devices
 from sun_crumb.formats.backup import MOST_CHARACTERS as MOST_OF_A_BACKUP
@@ -28,6 +28,7 @@ BLUEPRINTS = (
     devices_api.blueprint,
     tastings.blueprint,
     household.blueprint,
+    compare.blueprint,
 )
 POLICY = (
     "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; "

@@ -198,6 +198,27 @@ def _paths(arguments: argparse.Namespace) -> Any:
     return {"title": formula.title, **plain(PathSidesOut, sides), "unsure": _unsure(reading)}
 
 
+def _compare(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.api.schemas.compare import ApartOut
+    from sun_crumb.core.exploring.beside import beside
+
+    if arguments.first == arguments.second == "-":
+        raise CoreError("standard input is one recipe", field="second")
+    one, two = (_compared(name) for name in (arguments.first, arguments.second))
+    return plain(ApartOut, beside(one, two, arguments.definition, arguments.portion))
+
+
+def _compared(name: str) -> Any:
+    """Return a recipe's file, or with food:KEY a food of the pantry, as what is compared."""
+    from sun_crumb.core.exploring.beside import product
+    from sun_crumb.core.pantry import shipped_pantry
+    from sun_crumb.services import kitchen
+
+    if name.startswith("food:"):
+        return product(shipped_pantry()[name.removeprefix("food:")])
+    return kitchen.read_formula(_text(name))[0]
+
+
 def _say(words: str) -> None:
     print(words, flush=True)
 
@@ -340,6 +361,11 @@ def _parser() -> argparse.ArgumentParser:
                 "--cap", action="append", metavar="KIND=SHARE", help="puree, paste, syrup or filler at most"
             )
             made.add_argument("--flavours", help="what to put in for sweetness, by comma: vanilla,salt; none: ''")
+    made = command("compare", _compare, "put two recipes, or bought foods, beside each other at the same portion")
+    made.add_argument("first", help="a recipe's text file, - for standard input, or food:KEY")
+    made.add_argument("second", help="the other")
+    made.add_argument("--definition", choices=sorted(DEFINITIONS), default="free_sugars_who_g")
+    made.add_argument("--portion", type=float, help="the portion of both [g]; the first's own by default")
     made = command("prepare", _prepare, "what a preparation gives: a paste, a mash, a juice boiled down")
     made.add_argument("kind", help="paste, soak, mash, squeeze, reduce and so on; a wrong one lists them")
     made.add_argument("given", nargs="*", help="figures and choices: grams=200 water=100 food=medjool_date")

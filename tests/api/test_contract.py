@@ -117,6 +117,7 @@ class Contract(WithApplication):
             "plan_day": {"serve": "2031-03-09T16:00"},
             "start_timer": {"name": "Bake", "seconds": 60},
             "work": {"given": {"temperature": "180"}},
+            "compare": {"first": {"recipe_id": 1}, "second": {"food": "honey"}},
             "change_bake": {"notes": "fine"},
             "add_photo": {"content": jpeg()},
             "taste": {"bake_id": 1, "tasted_on": DAY, "scores": {"cooling": 2, "sweetness": 1}},

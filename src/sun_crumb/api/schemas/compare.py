@@ -1,0 +1,40 @@
+"""Two desserts beside each other."""
+
+from __future__ import annotations
+
+from sun_crumb.api.schemas.base import Out, To1, To2, To3, TotalsOut
+
+
+class BesideOut(Out):
+    title: str
+    portion: TotalsOut  # type: ignore[valid-type]
+    per_100g: TotalsOut  # type: ignore[valid-type]
+    sweetness: To3
+    structure_g: To2
+    lift_g: To3
+    foods: int
+    effort: int
+    cost: To2 | None
+    families: list[str]
+
+
+class MakesOut(Out):
+    part: str
+    kind: str
+    name: str
+    grams: To2
+    first: str
+    second: str
+
+
+class ApartOut(Out):
+    """Two desserts at the same portion, and what makes the difference, the largest first."""
+
+    portion_g: To1
+    definition: str
+    first: BesideOut
+    second: BesideOut
+    grams: To2
+    by_part: list[tuple[str, To2]]
+    makes: list[MakesOut]
+    words: str
