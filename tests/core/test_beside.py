@@ -38,7 +38,7 @@ class BesideEachOther(unittest.TestCase):
             "Two\nServes 10\nCake\n200 g plain flour\n120 g sugar\n150 g butter\n150 g egg\n\nIcing\n60 g icing sugar\n200 g cream cheese"
         )
         found = beside(one, two)
-        self.assertEqual([part for part, _ in found.by_part], ["the icing", "the main part"])
+        self.assertEqual([part.name for part in found.by_part], ["the icing", "the main part"])
         self.assertRegex(
             found.words,
             r"g less free sugar in a portion of the second: [\d.]+ g from the icing, [\d.]+ g from the main part",
@@ -52,7 +52,7 @@ class BesideEachOther(unittest.TestCase):
     ) -> None:
         one, two = formula_of(DESSERTS[a]), formula_of(DESSERTS[b])
         found = beside(one, two, definition, size)  # type: ignore[arg-type]
-        self.assertAlmostEqual(sum(value for _, value in found.by_part), found.grams, places=6)
+        self.assertAlmostEqual(sum(part.grams for part in found.by_part), found.grams, places=6)
         self.assertLess(abs(sum(m.grams for m in found.makes) - found.grams), 0.5)
         back = beside(two, one, definition, size)  # type: ignore[arg-type]
         self.assertAlmostEqual(back.grams, -found.grams, places=6)

@@ -46,6 +46,7 @@ PLACES = {
     "/recipes/1/bench": "White sugar",
     "/recipes/1/bake-day/2": "To have ready",
     "/recipes/1/counter/2": "step 1 of",
+    "/compare": "What makes the difference",
     "/ledger": "Log a slice",
     "/pantry": "What 100 g hold",
     "/pantry?tab=sweeteners": "As sweet as",

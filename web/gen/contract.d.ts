@@ -246,6 +246,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Compare two desserts at the same portion: what each holds, and what makes the difference. */
+        post: operations["compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/devices": {
         parameters: {
             query?: never;
@@ -1503,6 +1520,26 @@ export interface components {
             /** Suggested Portions */
             suggested_portions: components["schemas"]["PortionKindNamesOut"][];
         };
+        /**
+         * ApartOut
+         * @description Two desserts at the same portion, and what makes the difference, the largest first.
+         */
+        ApartOut: {
+            /** Portion G */
+            portion_g: number;
+            /** Definition */
+            definition: string;
+            first: components["schemas"]["BesideOut"];
+            second: components["schemas"]["BesideOut"];
+            /** Grams */
+            grams: number;
+            /** By Part */
+            by_part: components["schemas"]["InPartOut"][];
+            /** Makes */
+            makes: components["schemas"]["MakesOut"][];
+            /** Words */
+            words: string;
+        };
         /** AspectOut */
         AspectOut: {
             /** Key */
@@ -1778,6 +1815,27 @@ export interface components {
             /** Version Id */
             version_id: number;
         };
+        /** BesideOut */
+        BesideOut: {
+            /** Title */
+            title: string;
+            portion: components["schemas"]["TotalsOut"];
+            per_100g: components["schemas"]["TotalsOut"];
+            /** Sweetness */
+            sweetness: number;
+            /** Structure G */
+            structure_g: number;
+            /** Lift G */
+            lift_g: number;
+            /** Foods */
+            foods: number;
+            /** Effort */
+            effort: number;
+            /** Cost */
+            cost: number | null;
+            /** Families */
+            families: string[];
+        };
         /** BranchOut */
         BranchOut: {
             /** Version Id */
@@ -2049,6 +2107,24 @@ export interface components {
             is_allowed: boolean;
             /** Why */
             why: string;
+        };
+        /**
+         * CompareIn
+         * @description Two desserts to compare, which sugar counts, and the portion of both [g]; the first's own where none is said.
+         */
+        CompareIn: {
+            first: components["schemas"]["SideIn"];
+            second: components["schemas"]["SideIn"];
+            /**
+             * Definition
+             * @default free_sugars_who_g
+             */
+            definition?: string;
+            /**
+             * Portion G
+             * @default null
+             */
+            portion_g?: number | null;
         };
         /** ComponentAmountsOut */
         ComponentAmountsOut: {
@@ -2594,6 +2670,13 @@ export interface components {
             /** Recipe Id */
             recipe_id: number | null;
         };
+        /** InPartOut */
+        InPartOut: {
+            /** Name */
+            name: string;
+            /** Grams */
+            grams: number;
+        };
         /** IngredientDetailOut */
         IngredientDetailOut: {
             /** Key */
@@ -3061,6 +3144,21 @@ export interface components {
             position: number;
             /** Step */
             step: string;
+        };
+        /** MakesOut */
+        MakesOut: {
+            /** Part */
+            part: string;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Grams */
+            grams: number;
+            /** First */
+            first: string;
+            /** Second */
+            second: string;
         };
         /** MeasureOut */
         MeasureOut: {
@@ -4507,6 +4605,27 @@ export interface components {
             energy_kcal: number;
             /** Free Sugars Who G */
             free_sugars_who_g: number;
+        };
+        /**
+         * SideIn
+         * @description One of two desserts to compare: a recipe of the shelf, its newest version unless one is named, or a food of the pantry.
+         */
+        SideIn: {
+            /**
+             * Recipe Id
+             * @default null
+             */
+            recipe_id?: number | null;
+            /**
+             * Version Id
+             * @default null
+             */
+            version_id?: number | null;
+            /**
+             * Food
+             * @default null
+             */
+            food?: string | null;
         };
         /**
          * SlipIn
@@ -5980,6 +6099,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChoicesOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CompareIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ApartOut"];
                 };
             };
             /** @description What is wrong */

@@ -71,6 +71,12 @@ export const router = createRouter({
       meta: { title: 'Tastings' },
     },
     {
+      path: '/compare',
+      name: 'compare',
+      component: () => import('./places/ComparePlace.vue'),
+      meta: { title: 'Compare' },
+    },
+    {
       path: '/household',
       name: 'household',
       component: () => import('./places/HouseholdPlace.vue'),

@@ -109,3 +109,6 @@ export interface Sheet {
   is_blind: boolean
   words: string
 }
+export type Apart = Schemas['ApartOut']
+/** One of two desserts that are compared: a version of the shelf, or a food of the pantry. */
+export type Compared = Schemas['SideIn']

@@ -107,6 +107,7 @@ onMounted(() => shelf.load().catch(notices.complain))
           class="find"
           clearable
         />
+        <v-btn v-if="shelf.recipes?.length" to="/compare" variant="text">Compare two</v-btn>
         <v-btn to="/bring-in" variant="flat" color="primary">Bring in a recipe</v-btn>
       </span>
     </header>

@@ -27,6 +27,11 @@ class MakesOut(Out):
     second: str
 
 
+class InPartOut(Out):
+    name: str
+    grams: To2
+
+
 class ApartOut(Out):
     """Two desserts at the same portion, and what makes the difference, the largest first."""
 
@@ -35,6 +40,6 @@ class ApartOut(Out):
     first: BesideOut
     second: BesideOut
     grams: To2
-    by_part: list[tuple[str, To2]]
+    by_part: list[InPartOut]
     makes: list[MakesOut]
     words: str

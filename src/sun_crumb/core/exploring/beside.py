@@ -69,6 +69,14 @@ class Makes:
 
 
 @dataclass(frozen=True, slots=True)
+class InPart:
+    """What one part of the dessert adds to the difference [g a portion]."""
+
+    name: str
+    grams: float
+
+
+@dataclass(frozen=True, slots=True)
 class Difference:
     """Two recipes at the same portion [g]: each side, the difference in the sugar that is counted, and what makes it."""
 
@@ -77,7 +85,7 @@ class Difference:
     first: Beside
     second: Beside
     grams: float
-    by_part: tuple[tuple[str, float], ...]
+    by_part: tuple[InPart, ...]
     makes: tuple[Makes, ...]
     words: str
 
@@ -119,7 +127,7 @@ def beside(
     parts: dict[str, float] = {}
     for one in makes:
         parts[one.part] = parts.get(one.part, 0.0) + one.grams
-    by_part = tuple(sorted(parts.items(), key=lambda pair: -abs(pair[1])))
+    by_part = tuple(InPart(*pair) for pair in sorted(parts.items(), key=lambda pair: -abs(pair[1])))
     grams = getattr(sides[1].portion, definition) - getattr(sides[0].portion, definition)
     told = tuple(one for one in makes if abs(one.grams) > TOLD_G)
     return Difference(
@@ -188,16 +196,14 @@ def _foods(rows: Iterable[tuple[str, float, float]]) -> str:
     return ", ".join(f"{name} {grams_text(grams)}" for name, grams, _ in held)
 
 
-def _words(
-    grams: float, definition: Definition, by_part: tuple[tuple[str, float], ...], makes: tuple[Makes, ...]
-) -> str:
+def _words(grams: float, definition: Definition, by_part: tuple[InPart, ...], makes: tuple[Makes, ...]) -> str:
     """Return the difference in a sentence: of 11 g less, 7 g from the icing, 4 g from the main part."""
     sugar = DEFINITIONS[definition]
     if abs(grams) <= TOLD_G:
         return f"As much {sugar} in a portion of both."
     whole = f"{grams_text(abs(grams))} {'more' if grams > 0 else 'less'}"
-    rows = by_part if len(by_part) > 1 else tuple((m.name, m.grams) for m in makes)
-    told = ", ".join(f"{_signed(value, grams)} from {name}" for name, value in rows[:3] if abs(value) > TOLD_G)
+    rows = by_part if len(by_part) > 1 else tuple(InPart(m.name, m.grams) for m in makes)
+    told = ", ".join(f"{_signed(one.grams, grams)} from {one.name}" for one in rows[:3] if abs(one.grams) > TOLD_G)
     return f"{whole} {sugar} in a portion of the second: {told}."
 
 
