@@ -129,6 +129,14 @@ def tastings(page: Page) -> None:
     page.get_by_role("heading", name="Why “gummy”?").wait_for()
 
 
+def today(page: Page) -> None:
+    page.get_by_role("link", name=re.compile("How was the")).first.wait_for()
+
+
+def compare(page: Page) -> None:
+    page.get_by_text("What makes the difference").wait_for()
+
+
 def month(page: Page) -> None:
     """The month before, whole."""
     page.get_by_label("Earlier").click()
@@ -159,6 +167,8 @@ SHOTS = {
     "bake-day": ("/recipes/1/bake-day/2", bake_day),
     "counter": ("/recipes/1/counter/2", counter),
     "ledger": ("/ledger", ledger),
+    "today": ("/", today),
+    "compare": ("/compare?first=1.1&second=1.2", compare),
     "month": ("/ledger/month", month),
     "tastings": ("/tastings/8", tastings),
     "household": ("/household", household),
