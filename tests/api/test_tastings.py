@@ -155,6 +155,19 @@ class Tasting(WithApplication):
             self.taste(scores={"sweetness": 2})
         self.assertLess(sweetened(), before)
 
+    def test_how_sweet_a_household_likes_things_is_in_a_new_wish(self) -> None:
+        def wished(path: str) -> Any:
+            return next(p["preset"]["keep_sweet"] for p in self.get("/api/choices")["paths"] if p["key"] == path)
+
+        before, less = wished("blend"), wished("less")
+        self.bake = self.baked(self.original)
+        for _ in range(3):
+            self.taste(scores={"sweetness": 2})
+        self.assertLess(wished("blend"), before - 0.05)
+        self.assertEqual(wished("less"), less)
+        self.delete("/api/learned")
+        self.assertEqual(wished("blend"), before)
+
     def test_bad_sheets_name_the_field(self) -> None:
         for bad, field in (
             ({"scores": {}}, "scores"),

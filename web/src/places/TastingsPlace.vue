@@ -41,6 +41,8 @@ async function taste(filled: Sheet): Promise<void> {
   isSending.value = true
   try {
     const made = await store.taste(filled, key)
+    // How sweet the household likes things may have moved, and with it what a new wish begins with.
+    household.reload().catch(notices.complain)
     key = clientKey()
     sheet.value?.sent()
     notices.say('Kept. What it teaches is in the next plan.', {
