@@ -92,6 +92,22 @@ class Diary(WithApplication):
             body = {"eaten_on": "2026-03-02", "grams": 17, "sugars_g": 3.7, "name": "x"} | bad
             self.assertEqual(self.post("/api/slips", body, 422)["error"]["field"], field)
 
+    def test_what_lies_ahead_is_not_noted_as_done(self) -> None:
+        for path, body, field in (
+            ("/api/servings", {"bake_id": self.bake["id"], "eaten_on": "2099-01-01", "count": 1}, "eaten_on"),
+            ("/api/bakes", {"version_id": self.version, "baked_on": "2099-01-01"}, "baked_on"),
+            (
+                "/api/tastings",
+                {"bake_id": self.bake["event_id"], "tasted_on": "2099-01-01", "scores": {"liked": 2}},
+                "tasted_on",
+            ),
+            ("/api/slips", {"name": "jam", "eaten_on": "2099-01-01", "grams": 20, "sugars_g": 10}, "eaten_on"),
+        ):
+            error = self.post(path, body, 422)["error"]
+            with self.subTest(path):
+                self.assertEqual(error["field"], field)
+                self.assertIn("lies ahead", error["message"])
+
     def test_a_retry_counts_once_and_undo_takes_back(self) -> None:
         first = self.slip("2026-03-02", client_key="s")
         self.assertEqual(self.slip("2026-03-02", client_key="s"), first)

@@ -245,6 +245,10 @@ class Tasting(WithApplication):
             self.taste(scores={"colour": 2})
             self.bake = self.baked(self.version)
         self.assertIn("hot", baking()["dial"])
+        for _ in range(3):
+            self.taste(scores={"moisture": -2})
+            self.bake = self.baked(self.version)
+        self.assertTrue(any("more liquid than told" in word for word in self.get(address)["cautions"]))
         trial = self.post(f"/api/bakes/{self.get('/api/bakes')['bakes'][-1]['id']}/trial", {"cause": "dark_sugar"})
         address = f"/api/recipes/{self.recipe}/versions/{trial['version_id']}/bake-day"
         self.assertTrue(any("This is the trial of −" in note for note in baking()["notes"]), baking()["notes"])
@@ -269,6 +273,8 @@ class Tasting(WithApplication):
         found = self.get(f"/api/versions/{self.version}/panels")
         self.assertEqual((found["us"]["law"], found["eu"]["serving_g"]), ("US", 100.0))
         self.assertTrue(all("estimate" in law["notes"][0].lower() for law in (found["us"], found["eu"])))
+        said = {claim["key"]: claim for claim in found["claims"]}
+        self.assertEqual((len(said), said["us_no_added"]["is_allowed"]), (8, False))
         self.get("/api/versions/9999/panels", 404)
 
     def test_bakes_to_taste_are_listed_until_they_are(self) -> None:

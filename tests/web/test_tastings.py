@@ -15,6 +15,7 @@ from tests.web.browser import AXE, Screens
 LIVED = {
     "/tastings": "Tastings",
     "/ledger/day": "Something else",
+    "/ledger/week": "what as many grams",
     "/ledger/month": "what as many grams",
     "/ledger/year": "Month by month",
     "/household": "What your tastings taught",
@@ -73,8 +74,11 @@ class Tasting(Lived):
         minutes = page.get_by_label("Minutes that it baked")
         minutes.fill("33")
         minutes.press("Enter")
-        page.get_by_label("Notes").fill("from the lower shelf")
-        page.get_by_label("Notes").blur()
+        page.get_by_role("button", name="stuck to the tin").click()
+        notes = page.get_by_label("Notes", exact=True)
+        expect(notes).to_have_value(re.compile("stuck to the tin"))
+        notes.fill("from the lower shelf")
+        notes.blur()
         page.get_by_label("Add a picture").set_input_files(
             {"name": "cake.jpg", "mimeType": "image/jpeg", "buffer": base64.b64decode(jpeg())}
         )
@@ -84,7 +88,7 @@ class Tasting(Lived):
         )
         expect(page.get_by_text("this is no picture")).to_be_visible()
         page.reload()
-        expect(page.get_by_label("Notes")).to_have_value("from the lower shelf")
+        expect(page.get_by_label("Notes", exact=True)).to_have_value("from the lower shelf")
         expect(page.get_by_label("Minutes that it baked")).to_have_value("33")
         expect(page.get_by_role("img", name=re.compile("as it came out"))).to_have_count(1)
 

@@ -3444,6 +3444,8 @@ export interface components {
             label: string;
             us: components["schemas"]["PanelOut"];
             eu: components["schemas"]["PanelOut"];
+            /** Claims */
+            claims: components["schemas"]["ClaimOut"][];
         };
         /** PathOut */
         PathOut: {

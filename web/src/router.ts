@@ -57,7 +57,7 @@ export const router = createRouter({
       meta: { title: 'Ledger' },
     },
     {
-      path: '/ledger/:view(day|month|year)',
+      path: '/ledger/:view(day|week|month|year)',
       name: 'days',
       component: () => import('./places/DaysPlace.vue'),
       props: (route) => ({ view: route.params.view }),

@@ -16,7 +16,7 @@ from sun_crumb.core.kitchen.weighing import as_weighed
 from sun_crumb.core.sugars.savings import savings
 from sun_crumb.formats.pictures import Picture, read_picture
 from sun_crumb.services.bowl import true_weights
-from sun_crumb.services.clock import now
+from sun_crumb.services.clock import now, past_day
 from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.pantry import pantry_in
@@ -79,6 +79,7 @@ def bake(database: Database, version_id: int, baked_on: date, client_key: str | 
             if not found:
                 raise taken_away("bake")
             return [baked_portion(session, row) for row in found]
+        past_day(session, baked_on, "baked_on")
         version = session.get(Version, version_id)
         if version is None or version.recipe.deleted_at is not None:
             raise NotFoundError(f"no version {version_id}", field="version_id")

@@ -15,7 +15,7 @@ from sun_crumb.core.formula import FormulaLine, total
 from sun_crumb.core.reference import table
 from sun_crumb.core.wish.goals import DEFINITIONS, Definition
 from sun_crumb.services.bakes import column_of, label_of, sums_of
-from sun_crumb.services.clock import now
+from sun_crumb.services.clock import now, past_day
 from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.pantry import pantry_in
@@ -125,7 +125,7 @@ def add_slip(
                 raise taken_away("slip")
             return _of_slip(found)
         row = Slip(
-            eaten_on=eaten_on,
+            eaten_on=past_day(session, eaten_on, "eaten_on"),
             eaten_at=eaten_at,
             who=who.strip(),
             name=name.strip() or ingredient,

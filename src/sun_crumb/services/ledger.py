@@ -11,7 +11,7 @@ from sqlalchemy.orm import Session, joinedload
 
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.services.bakes import SUMS, BakedPortion, Sums, baked_portion, column_of, label_of, sums_of
-from sun_crumb.services.clock import now
+from sun_crumb.services.clock import now, past_day
 from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.store import Database
@@ -82,6 +82,7 @@ def eat(
             if found is None or found.deleted_at is not None:
                 raise taken_away("note")
             return _eaten(found)
+        past_day(session, eaten_on, "eaten_on")
         portion = session.get(BakePortion, portion_id)
         if portion is None or portion.bake.deleted_at is not None:
             raise NotFoundError(f"no bake {portion_id}", field="bake_id")

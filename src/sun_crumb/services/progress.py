@@ -8,9 +8,11 @@ from datetime import date
 from sqlalchemy import select
 from sqlalchemy.orm import Session, selectinload
 
+from sun_crumb.core.balance import nature_of
 from sun_crumb.core.errors import OutOfDomainError, require_choice
-from sun_crumb.core.formula import Formula, served
+from sun_crumb.core.formula import Formula, served, total
 from sun_crumb.core.labelling.panel import Panel, panels
+from sun_crumb.core.sugars.claims import Claim, claims
 from sun_crumb.core.tasting.sheet import together, words_of
 from sun_crumb.core.tasting.taper import LIKED, Stand, Tried, where_we_stand
 from sun_crumb.core.wish import Goals, paths
@@ -246,6 +248,7 @@ class Panels:
     label: str
     us: Panel
     eu: Panel
+    claims: tuple[Claim, ...]
 
 
 def panels_of(database: Database, version_id: int) -> Panels:
@@ -258,7 +261,10 @@ def panels_of(database: Database, version_id: int) -> Panels:
         kinds = portion_kinds(version)
         count = kinds[0].count if kinds else formula.servings
         us, eu = panels(formula, formula.mass_g / count)
-        return Panels(version.id, version.recipe.title, version.label, us, eu)
+        original = sound_version(version.recipe, original_of(version.recipe), pantry_in(session))
+        kins = [nature_of(formula, c).family.kin for c in formula.components]
+        said = claims(total(original.lines), total(formula.lines), formula.lines, count, original.lines, kins)
+        return Panels(version.id, version.recipe.title, version.label, us, eu, tuple(said))
 
 
 @dataclass(frozen=True, slots=True)

@@ -37,7 +37,7 @@ from sun_crumb.core.tasting.trial import trial
 from sun_crumb.core.wish import Goals
 from sun_crumb.schemas.recipes import GoalsIn
 from sun_crumb.services.bakes import FEELS, BakeRecord, bake_in, record_of
-from sun_crumb.services.clock import now
+from sun_crumb.services.clock import now, past_day
 from sun_crumb.services.deeds import made_before, note, taken_away
 from sun_crumb.services.errors import DamagedError, NotFoundError
 from sun_crumb.services.pantry import pantry_in
@@ -113,6 +113,7 @@ def taste(
                 raise taken_away("tasting")
             return _tasted(found)
         bake = bake_in(session, bake_id)
+        past_day(session, tasted_on, "tasted_on")
         if tasted_on < bake.baked_on:
             raise OutOfDomainError(
                 f"it was baked on {bake.baked_on.isoformat()}, it can't have been tasted before", field="tasted_on"

@@ -103,6 +103,7 @@ def bake_day(
         found = found_day(session, recipe_id, version_id, pantry, follows)
         own = _with_learned_oven(session, settings_in(session))
         before = _last_time(session, recipe_id, version_id)
+        thirst = _thirst(session)
     one = portion(served(found.after), found.after.servings)
     return BakeDay(
         recipe_id,
@@ -116,7 +117,7 @@ def bake_day(
         _in_this_oven(told_plan(found.recipe, found.before, found.planned, found.steps, found.own), own, before),
         tuple(_to_buy(found.planned, pantry)),
         _allergens(found.after),
-        tuple(_cautions(found.steps, found.after)),
+        (*thirst, *_cautions(found.steps, found.after)),
         keeping(found.kinds),
     )
 
@@ -131,6 +132,20 @@ def _with_learned_oven(session: Session, own: Settings) -> Settings:
     if found is None or found.answers < LEAST_SIGNS or abs(found.mean - own.oven_offset_c) < LEAST_OFF_C:
         return own
     return own.model_copy(update={"oven_offset_c": float(round(found.mean))})
+
+
+def _thirst(session: Session) -> tuple[str, ...]:
+    """Return what tastings taught of this household's flour, where it is worth a word."""
+    found = session.get(Learned, "liquid")
+    if found is None or found.answers < LEAST_SIGNS or abs(found.mean) < LEAST_THIRST:
+        return ()
+    if found.mean > 0:
+        return (f"Your flour takes about {100 * found.mean:.0f} % more liquid than told: have a spoonful more ready.",)
+    return (f"Your flour takes about {-100 * found.mean:.0f} % less liquid than told: hold a spoonful back.",)
+
+
+# Less is within a spoon's own error [share].
+LEAST_THIRST = 0.02
 
 
 def _last_time(session: Session, recipe_id: int, version_id: int) -> tuple[str, ...]:

@@ -15,6 +15,16 @@ const FEELS = [
   { key: 'drops', name: 'drops after 2 or 3 seconds' },
   { key: 'pours', name: 'pours' },
 ] as const
+/** One tap each; free words come after. */
+const WORDS = [
+  'rose well',
+  'cracked on top',
+  'browned early',
+  'stuck to the tin',
+  'cut cleanly',
+  'sank a little',
+  'batter was thick',
+]
 const texts = ref({ tin: '', swapped: '', notes: '' })
 
 watch(
@@ -22,6 +32,16 @@ watch(
   (bake) => (texts.value = { tin: bake.tin, swapped: bake.swapped, notes: bake.notes }),
   { immediate: true },
 )
+
+function isNoted(word: string): boolean {
+  return texts.value.notes.split(', ').includes(word)
+}
+
+function tap(word: string): void {
+  const said = texts.value.notes.split(', ').filter((part) => part && part !== word)
+  texts.value.notes = isNoted(word) ? said.join(', ') : [...said, word].join(', ')
+  keep('notes')
+}
 
 function keep(name: 'tin' | 'swapped' | 'notes'): void {
   if (texts.value[name] !== props.bake[name]) emit('change', { [name]: texts.value[name] })
@@ -131,6 +151,18 @@ function choose(event: Event): void {
         @blur="keep('swapped')"
       />
     </div>
+    <p class="words" role="group" aria-label="Notes of one tap">
+      <button
+        v-for="word in WORDS"
+        :key="word"
+        type="button"
+        :class="{ chosen: isNoted(word) }"
+        :aria-pressed="isNoted(word)"
+        @click="tap(word)"
+      >
+        {{ word }}
+      </button>
+    </p>
     <v-text-field v-model="texts.notes" label="Notes" maxlength="4000" hide-details @blur="keep('notes')" />
     <div class="photos">
       <figure v-for="id in bake.photos" :key="id">
@@ -164,6 +196,7 @@ function choose(event: Event): void {
   margin: 0;
 }
 .words {
+  margin: 0;
   display: flex;
   flex-wrap: wrap;
   gap: 6px;

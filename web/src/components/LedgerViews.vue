@@ -2,6 +2,7 @@
 const VIEWS = [
   { to: '/ledger', name: 'Lately' },
   { to: '/ledger/day', name: 'A day' },
+  { to: '/ledger/week', name: 'A week' },
   { to: '/ledger/month', name: 'A month' },
   { to: '/ledger/year', name: 'A year' },
 ]

@@ -30,6 +30,15 @@ defineProps<{ panels: Panels }>()
       </table>
       <p v-for="note in law.notes" :key="note" class="quiet small">{{ note }}</p>
     </section>
+    <section aria-label="What may be said of it">
+      <h3>What may be said of it</h3>
+      <ul>
+        <li v-for="claim in panels.claims" :key="claim.key">
+          <b>{{ claim.is_allowed ? 'yes' : 'no' }}: “{{ claim.name }}”</b> ({{ claim.law }}):
+          <span class="quiet">{{ claim.why }}</span>
+        </li>
+      </ul>
+    </section>
   </div>
 </template>
 
@@ -53,5 +62,8 @@ td {
 }
 p {
   margin: 4px 0 0;
+}
+ul {
+  padding-left: 18px;
 }
 </style>

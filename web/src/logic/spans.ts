@@ -1,6 +1,6 @@
 import { addDays, isoDay } from './days'
 
-export type View = 'day' | 'month' | 'year'
+export type View = 'day' | 'week' | 'month' | 'year'
 
 const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' })
 const SHORT = new Intl.DateTimeFormat('en-GB', { month: 'short' })
@@ -13,6 +13,10 @@ function lastOf(year: number, month: number): string {
 export function spanOf(view: View, day: string): { since: string; until: string } {
   const [year, month] = [Number(day.slice(0, 4)), Number(day.slice(5, 7))]
   if (view === 'day') return { since: day, until: day }
+  if (view === 'week') {
+    const monday = addDays(day, -((new Date(`${day}T12:00:00`).getDay() + 6) % 7))
+    return { since: monday, until: addDays(monday, 6) }
+  }
   if (view === 'month') return { since: `${day.slice(0, 7)}-01`, until: lastOf(year, month) }
   return { since: `${day.slice(0, 4)}-01-01`, until: `${day.slice(0, 4)}-12-31` }
 }
@@ -20,6 +24,7 @@ export function spanOf(view: View, day: string): { since: string; until: string 
 /** A day of the span before or after. */
 export function moved(view: View, day: string, by: number): string {
   if (view === 'day') return addDays(day, by)
+  if (view === 'week') return addDays(day, 7 * by)
   const [year, month] = [Number(day.slice(0, 4)), Number(day.slice(5, 7))]
   return view === 'month' ? isoDay(new Date(year, month - 1 + by, 1, 12)) : `${year + by}${day.slice(4, 8)}01`
 }

@@ -6,7 +6,7 @@ import LedgerViews from '../components/LedgerViews.vue'
 import SlipForm from '../components/SlipForm.vue'
 import SpanChart from '../components/SpanChart.vue'
 import SumTable from '../components/SumTable.vue'
-import { addDays, daysBetween, isoDay, longDay } from '../logic/days'
+import { addDays, briefDay, daysBetween, isoDay, longDay, shortDay } from '../logic/days'
 import { grams, kcal, number, plural } from '../logic/format'
 import { monthName, monthOf, moved, spanOf, type View } from '../logic/spans'
 import { useDiary, type By } from '../stores/diary'
@@ -28,24 +28,23 @@ const span = computed(() => spanOf(props.view, at.value))
 const asked = computed(() => ({ ...span.value, definition: definition.value, who: who.value }))
 const BY: Record<View, By[]> = {
   day: ['day', 'person'],
+  week: ['day', 'person', 'recipe', 'time'],
   month: ['day', 'person', 'recipe', 'time'],
   year: ['month', 'person', 'recipe', 'time'],
 }
 const main = computed(() => store.spans[props.view === 'year' ? 'month' : 'day'])
 const names = computed(() => people.people.map((p) => p.name))
-const heading = computed(() =>
-  props.view === 'day'
-    ? longDay(at.value)
-    : props.view === 'month'
-      ? monthName(at.value)
-      : at.value.slice(0, 4),
-)
+const heading = computed(() => {
+  if (props.view === 'day') return longDay(at.value)
+  if (props.view === 'week') return `${briefDay(span.value.since)} to ${briefDay(span.value.until)}`
+  return props.view === 'month' ? monthName(at.value) : at.value.slice(0, 4)
+})
 const bars = computed(() => {
   const rows = new Map(main.value?.rows.map((row) => [row.key, row]))
-  if (props.view === 'month')
+  if (props.view !== 'year')
     return daysBetween(span.value.since, span.value.until).map((day) => ({
       key: day,
-      name: String(Number(day.slice(8))),
+      name: props.view === 'week' ? shortDay(day) : String(Number(day.slice(8))),
       row: rows.get(day),
     }))
   return Array.from({ length: 12 }, (_, n) => {
@@ -55,7 +54,7 @@ const bars = computed(() => {
 })
 /** A day's limit is the same all month; months are of unequal length, so that a year draws none. */
 const limit = computed(() =>
-  props.view === 'month' ? (main.value?.rows.find((row) => row.limit_g)?.limit_g ?? null) : null,
+  props.view !== 'year' ? (main.value?.rows.find((row) => row.limit_g)?.limit_g ?? null) : null,
 )
 const counted = computed(
   () => household.choices?.definitions.find((d) => d.key === definition.value)?.name ?? 'free sugar',

@@ -6,6 +6,7 @@ from datetime import date
 
 from sun_crumb.api.schemas.base import Out, To1, To2, To3, To4
 from sun_crumb.api.schemas.days import BakeOut
+from sun_crumb.api.schemas.rework import ClaimOut
 
 
 class BakeRecordOut(Out):
@@ -214,6 +215,7 @@ class PanelsOut(Out):
     label: str
     us: PanelOut
     eu: PanelOut
+    claims: list[ClaimOut]
 
 
 class ToTasteOut(Out):
