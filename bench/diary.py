@@ -5,6 +5,7 @@ Run as ``python -m bench.diary``. 1x is 200 servings of 20 bakes, 100x 20,000 of
 
 from __future__ import annotations
 
+import json
 import random
 import sqlite3
 import tempfile
@@ -14,7 +15,7 @@ from statistics import median
 from time import perf_counter
 
 from sun_crumb.core.wish import Goals
-from sun_crumb.services import bakes, diary, kitchen, recipes
+from sun_crumb.services import bakes, diary, kitchen, recipes, tastings
 from sun_crumb.store import Database
 
 FIRST, LAST = date(2026, 1, 1), date(2026, 12, 31)
@@ -55,6 +56,19 @@ def fill(database: Database, baked: int, eaten: int) -> None:
              chance.choice((600, 960, 1140)))
             for n in (chance.randint(1, baked) for _ in range(eaten))
         ]  # fmt: skip
+        # Every other bake is tasted by two.
+        bare.executemany(
+            "INSERT INTO tastings (bake_id, tasted_on, who, state, is_blind, scores, words, created_at) VALUES (?, '2026-06-01', ?, 'cool', 0, ?, '', '2026-06-01 00:00:00')",
+            [
+                (
+                    n,
+                    who,
+                    json.dumps({"sweetness": chance.randint(-1, 1), "moisture": chance.randint(-1, 1), "liked": 2}),
+                )
+                for n in range(2, baked + 1, 2)
+                for who in ("Ada", "Bo")
+            ],
+        )
         bare.executemany(
             "INSERT INTO servings (portion_id, eaten_on, count, who, eaten_at, created_at) VALUES (?, ?, ?, ?, ?, '2026-01-01 00:00:00')",
             rows,
@@ -64,7 +78,7 @@ def fill(database: Database, baked: int, eaten: int) -> None:
 def main() -> None:
     """Print a row for each size: bare SQL, the year by month, day, person and recipe, a page of bakes, a day's diary."""
     print(
-        f"{'servings':>9} {'bare SQL':>9} {'by month':>9} {'times':>6} {'by day':>8} {'person':>8} {'recipe':>8} {'bakes':>8} {'one day':>8}   (median ms of 9)"
+        f"{'servings':>9} {'bare SQL':>9} {'by month':>9} {'times':>6} {'by day':>8} {'person':>8} {'recipe':>8} {'bakes':>8} {'one day':>8} {'learning':>9}   (median ms of 9)"
     )
     for size in (1, 10, 100):
         with tempfile.TemporaryDirectory() as folder:
@@ -87,10 +101,11 @@ def main() -> None:
                 for by in ("month", "day", "person", "recipe")
             }  # type: ignore[misc, arg-type]
             page = timed(lambda database=database: bakes.list_bakes(database, 0, 20))
+            learning = timed(lambda database=database: tastings.learn_anew(database))
             day = timed(lambda database=database: diary.entries(database, date(2026, 6, 1), date(2026, 6, 1)))
             print(
                 f"{200 * size:>9} {plain:>9.1f} {spans['month']:>9.1f} {spans['month'] / plain:>6.1f} {spans['day']:>8.1f} {spans['person']:>8.1f}"
-                f" {spans['recipe']:>8.1f} {page:>8.1f} {day:>8.1f}"
+                f" {spans['recipe']:>8.1f} {page:>8.1f} {day:>8.1f} {learning:>9.1f}"
             )
             database.close()
 

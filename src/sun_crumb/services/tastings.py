@@ -8,7 +8,7 @@ from datetime import date
 from typing import Literal
 
 from sqlalchemy import delete, select
-from sqlalchemy.orm import Session
+from sqlalchemy.orm import Session, joinedload, selectinload
 
 from sun_crumb.core.balance import Family, families
 from sun_crumb.core.balance.nature import nature_of
@@ -35,11 +35,12 @@ from sun_crumb.core.tasting.sheet import checked, together, words_of
 from sun_crumb.core.tasting.trial import Trial as NextTrial
 from sun_crumb.core.tasting.trial import trial
 from sun_crumb.core.wish import Goals
+from sun_crumb.schemas.days import Settings
 from sun_crumb.schemas.recipes import GoalsIn
 from sun_crumb.services.bakes import FEELS, BakeRecord, bake_in, record_of
 from sun_crumb.services.clock import now, past_day
 from sun_crumb.services.deeds import made_before, note, taken_away
-from sun_crumb.services.errors import DamagedError, NotFoundError
+from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.preferences import settings_in
 from sun_crumb.services.recipes import keep_trial
@@ -214,7 +215,7 @@ def _whys(session: Session, row: Bake, mean: dict[str, float]) -> tuple[WhyCause
         [x for x in known.original.lines if x.component == known.component],
         [x for x in known.baked.lines if x.component == known.component],
         known.family,
-        minutes=_time_ratio(session, row),
+        minutes=_over_told(row.minutes, sound_method(row.version.recipe).bake_minutes),
         oven_c=learned[OVEN].mean if OVEN in learned else settings_in(session).oven_offset_c,
         feel=FEELS.get(row.feel),
         learned={key: one.mean for key, one in learned.items()},
@@ -233,14 +234,13 @@ def _trial(cause: Cause, known: _Known) -> NextTrial:
     return trial(known.original, known.planned, known.goals, cause.changes, known.pantry, cup_standard(known.cup))
 
 
-def _time_ratio(session: Session, row: Bake) -> float | None:
-    """Return how long a bake took over the earliest time that its recipe tells; None where one of them is not known."""
-    minutes = sound_method(row.version.recipe).bake_minutes
-    if row.minutes is None or not minutes or minutes[0] <= 0:
+def _over_told(took: float | None, told: tuple[int, int] | None) -> float | None:
+    """Return how long a bake took over the time that its recipe tells [min]; None where one of them is not known."""
+    if took is None or not told or told[0] <= 0:
         return None
     # Within what the recipe tells it took just its time.
-    low, high = minutes
-    return row.minutes / low if row.minutes < low else row.minutes / high if row.minutes > high else 1.0
+    low, high = told
+    return took / low if took < low else took / high if took > high else 1.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -297,55 +297,78 @@ def learn_anew(database: Database) -> None:
 
 def learn(session: Session) -> None:
     """Compute anew what all tastings teach, in the transaction that changed them."""
-    bakes = [
-        row
-        for row in session.scalars(
-            select(Bake)
-            .join(Version)
-            .join(Recipe)
-            .where(Bake.deleted_at.is_(None), Recipe.deleted_at.is_(None))
-            .order_by(Bake.baked_on, Bake.id)
-        )
-        if any(t.deleted_at is None for t in row.tastings)
-    ]
-    since = settings_in(session).learned_since
-    pantry = pantry_in(session, is_learned=False)
-    answers: list[Answer] = []
-    ovens: list[OvenSign] = []
-    liquids: list[LiquidSign] = []
+    own = settings_in(session)
+    tasted = select(Tasting.bake_id).where(Tasting.deleted_at.is_(None))
+    bakes = session.scalars(
+        select(Bake)
+        .join(Version)
+        .join(Recipe)
+        .where(Bake.deleted_at.is_(None), Recipe.deleted_at.is_(None), Bake.id.in_(tasted))
+        .options(selectinload(Bake.tastings), joinedload(Bake.version).joinedload(Version.recipe))
+        .order_by(Bake.baked_on, Bake.id)
+    ).all()
+    signs = _Signs(session, pantry_in(session, is_learned=False))
     for row in bakes:
-        sheets = [t for t in row.tastings if t.deleted_at is None and (since is None or t.created_at > since)]
-        if not sheets:
-            continue
-        try:
-            answers += _answers(session, row, sheets, pantry)
-            mean = together(dict(t.scores) for t in sheets)
-            ovens.append(OvenSign(mean.get("colour"), _time_ratio(session, row)))
-        except (DamagedError, CoreError):
-            continue
-        feel = FEELS.get(row.feel)
-        if "moisture" in mean or feel is not None:
-            liquids.append(LiquidSign(mean.get("moisture"), feel))
-    found: dict[str, Belief] = dict(learn_sweetness(answers))
-    if oven := learn_oven(ovens, settings_in(session).oven_offset_c):
-        found[OVEN] = oven
-    found[LIQUID] = learn_liquid(liquids)
+        signs.take(row, [t for t in row.tastings if t.deleted_at is None and _teaches(t, own)])
+    found: dict[str, Belief] = dict(learn_sweetness(signs.answers))
+    found[OVEN] = learn_oven(signs.ovens, own.oven_offset_c)
+    found[LIQUID] = learn_liquid(signs.liquids)
     session.execute(delete(Learned))
     session.add_all(Learned(key=k, mean=b.mean, sd=b.sd, answers=b.answers) for k, b in found.items() if b.answers)
     session.flush()
 
 
-def _answers(session: Session, row: Bake, sheets: Sequence[Tasting], pantry: Pantry) -> list[Answer]:
-    """Return what a bake's tasters say of its sweetness, each by themselves."""
-    given = [t.scores["sweetness"] for t in sheets if "sweetness" in t.scores]
-    if not given:
-        return []
-    known = _known(session, row, pantry)
+def _teaches(tasting: Tasting, own: Settings) -> bool:
+    return own.learned_since is None or tasting.created_at > own.learned_since
+
+
+class _Signs:
+    """What bakes and their sheets tell, gathered; what is the same for all bakes of a version is worked out once."""
+
+    def __init__(self, session: Session, pantry: Pantry) -> None:
+        self.session, self.pantry = session, pantry
+        self.answers: list[Answer] = []
+        self.ovens: list[OvenSign] = []
+        self.liquids: list[LiquidSign] = []
+        self._sweet: dict[int, tuple[dict[str, float], float] | None] = {}
+        self._minutes: dict[int, tuple[int, int] | None] = {}
+
+    def take(self, row: Bake, sheets: Sequence[Tasting]) -> None:
+        """Take what one bake and its sheets tell; a damaged recipe teaches nothing."""
+        if not sheets:
+            return
+        mean = together(dict(t.scores) for t in sheets)
+        try:
+            given = [t.scores["sweetness"] for t in sheets if "sweetness" in t.scores]
+            if given and (sweet := self._sweetness(row)):
+                self.answers += [Answer(value, *sweet) for value in given]
+            self.ovens.append(OvenSign(mean.get("colour"), self._time_ratio(row)))
+        except CoreError:
+            return
+        feel = FEELS.get(row.feel)
+        if "moisture" in mean or feel is not None:
+            self.liquids.append(LiquidSign(mean.get("moisture"), feel))
+
+    def _sweetness(self, row: Bake) -> tuple[dict[str, float], float] | None:
+        """Return whose sweetness it is, and how sweet it is against the original; None where there is nothing to compare."""
+        if row.weights:
+            return _compared(_known(self.session, row, self.pantry))
+        if row.version_id not in self._sweet:
+            self._sweet[row.version_id] = _compared(_known(self.session, row, self.pantry))
+        return self._sweet[row.version_id]
+
+    def _time_ratio(self, row: Bake) -> float | None:
+        recipe = row.version.recipe
+        if recipe.id not in self._minutes:
+            self._minutes[recipe.id] = sound_method(recipe).bake_minutes
+        return _over_told(row.minutes, self._minutes[recipe.id])
+
+
+def _compared(known: _Known) -> tuple[dict[str, float], float] | None:
     before, after = (_sweet(f) for f in (known.original, known.baked))
     if before <= 0 or after <= 0:
-        return []
-    shares = shares_of(known.baked.lines, [x.ingredient.key for x in known.original.lines])
-    return [Answer(value, shares, after / before) for value in given]
+        return None
+    return shares_of(known.baked.lines, [x.ingredient.key for x in known.original.lines]), after / before
 
 
 def _sweet(formula: Formula) -> float:
