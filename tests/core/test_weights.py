@@ -12,6 +12,7 @@ from sun_crumb.core.quantities.measures import cup_standard
 # Portions of the table that are another thing than what a recipe measures: a packet, a pot, a fruit with its stones, a whole seed.
 ANOTHER_PORTION = frozenset(
     [
+        "cake_mix",
         "teff_flour",
         "hazelnut_meal",
         "ground_flax",

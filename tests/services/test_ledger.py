@@ -10,7 +10,7 @@ from pathlib import Path
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.wish import Goals
 from sun_crumb.schemas.days import SettingsIn
-from sun_crumb.services import choices, kitchen, ledger, preferences, recipes
+from sun_crumb.services import bakes, choices, kitchen, ledger, preferences, recipes
 from sun_crumb.services.errors import ConflictError, NotFoundError
 from sun_crumb.services.kept import KeptRecipe
 from sun_crumb.store import Database
@@ -34,7 +34,7 @@ class Days(unittest.TestCase):
         return recipes.keep_recipe(self.database, recipes.NewRecipe(title, lines, 8, "slice"))
 
     def bake(self, recipe: KeptRecipe, on: date = MONDAY, number: int = 0) -> int:
-        return ledger.bake(self.database, recipe.versions[number].id, on)[0].id
+        return bakes.bake(self.database, recipe.versions[number].id, on)[0].id
 
     def test_a_week_by_hand(self) -> None:
         bake = self.bake(self.recipe)

@@ -8,7 +8,7 @@ import unittest
 from datetime import date
 from pathlib import Path
 
-from sun_crumb.services import ledger, recipes
+from sun_crumb.services import bakes, ledger, recipes
 from sun_crumb.store import Database
 from tests.store.released import database_at
 
@@ -41,9 +41,9 @@ class FromTheFirstSchema(unittest.TestCase):
             self.assertNotIn("kind", [row[1] for row in connection.execute("PRAGMA table_info(bakes)")])
 
     def test_old_rows_can_be_worked_with(self) -> None:
-        bakes = ledger.bake(self.database, 2, date(2026, 1, 6))
-        self.assertEqual((len(bakes), bakes[0].label), (1, "Half"))
-        self.assertAlmostEqual(bakes[0].saved_free_sugars_who_g, (200 / 400 - 100 / 300) * 37.5 * 0.998, places=1)
+        made = bakes.bake(self.database, 2, date(2026, 1, 6))
+        self.assertEqual((len(made), made[0].label), (1, "Half"))
+        self.assertAlmostEqual(made[0].saved_free_sugars_who_g, (200 / 400 - 100 / 300) * 37.5 * 0.998, places=1)
 
 
 class FromTheSecondSchema(unittest.TestCase):
