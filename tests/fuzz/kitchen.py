@@ -15,6 +15,7 @@ from urllib.parse import quote
 from sun_crumb.api.contract import ENDPOINTS
 from sun_crumb.app import create_app
 from sun_crumb.formats.backup import digest
+from tests.api.test_tastings import jpeg
 from tests.fuzz.mutate import damaged, mutated, text_of
 
 DAY = "2026-03-09"
@@ -154,6 +155,19 @@ def bodies() -> dict[str, Any]:
         "keep_version": wish | {"label": "Half", "client_key": "another key"},
         "bake": {"version_id": 1, "baked_on": DAY, "client_key": "b"},
         "eat": {"bake_id": 1, "eaten_on": DAY, "count": 1.5, "who": "Bo", "client_key": "s"},
+        "compare": {"first": {"recipe_id": 1, "version_id": 1}, "second": {"food": "honey"}, "definition": "total_sugars_g", "portion_g": 60.0},
+        "change_bake": {"tin": "20 cm", "oven_c": 170.0, "minutes": 40.0, "feel": "drops", "notes": "rose well", "pieces": 12, "anew": True, "cost": 3.5},
+        "add_photo": {"content": jpeg((40, 30)), "client_key": "ph"},
+        "taste": {"bake_id": 1, "tasted_on": DAY, "scores": {"sweetness": -1, "crumb": 2, "liked": 1}, "who": "Bo", "client_key": "ta"},
+        "accept_trial": {"cause": "gummy_wet", "client_key": "tr"},
+        "note_test": {"bake_id": 1, "other_id": 2, "test": "triangle", "tries": 6, "right": 4, "tried_on": DAY},
+        "begin_taper": {"target": 0.4, "path": "less"},
+        "next_step": {"client_key": "st"},
+        "add_person": {"name": "Ines", "age": "7_to_10", "authority": "uk", "diets": ["vegan"], "eaters": ["diabetes"], "client_key": "pe"},
+        "change_person": {"authority": "own", "own_limit_g": 20.0, "energy_kcal": 1800.0, "is_at_table": False},
+        "add_slip": {"name": "jam", "eaten_on": DAY, "grams": 20.0, "sugars_g": 10.0, "energy_kcal": 50.0, "kind": "refined", "eaten_at": 900},
+        "bring_diary": {"content": "day,at,who,what,grams,free_sugars_who_g\n2026-03-09,08:30,Bo,jam,20,10\n"},
+        "add_challenge": {"name": "quiet", "since": DAY, "until": "2026-03-20", "who": "Bo"},
         "say_step": {"key": "Heat the oven", "text": "As I do it."},
         "plan_day": {
             "serve": "2031-03-09T16:00",
@@ -182,6 +196,10 @@ QUERIES = {
     "count": ("", "1", "0", "501", "²"),
     "since": ("", DAY, "0001-01-01", "9999-12-31", "²"),
     "until": ("", DAY, "0001-01-01", "9999-12-31", "2026-02-30"),
+    "definition": ("", "free_sugars_uk_g", "love", "\ud800", "x" * 400),
+    "who": ("", "Bo", "²", "\ud800", "x" * 400),
+    "by": ("", "month", "recipe", "time", "person", "week", "century"),
+    "recipe_id": ("", "1", "9", "-1", "²", "9" * 30),
     "sugar": ("", "100", "nan", "inf", "-1", "1e309", "²"),
     "batter": ("", "850", "nan", "0", "x"),
     "cup": ("", "us", "mug"),
