@@ -27,9 +27,14 @@ const WORDS = [
 ]
 const texts = ref({ tin: '', swapped: '', notes: '' })
 
+/** What is typed and not kept yet is not written over by the answer to something older. */
 watch(
   () => props.bake,
-  (bake) => (texts.value = { tin: bake.tin, swapped: bake.swapped, notes: bake.notes }),
+  (bake, before) => {
+    for (const name of ['tin', 'swapped', 'notes'] as const) {
+      if (bake.id !== before?.id || texts.value[name] === before[name]) texts.value[name] = bake[name]
+    }
+  },
   { immediate: true },
 )
 

@@ -350,6 +350,7 @@ watch(
 }
 .work {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 26px;
 }
 .title h2 {
