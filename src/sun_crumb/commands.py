@@ -130,7 +130,7 @@ def _log(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.household import EntryOut
     from sun_crumb.schemas.days import ServingIn
     from sun_crumb.schemas.household import SlipIn
-    from sun_crumb.services import diary, ledger
+    from sun_crumb.services import ledger, slips
 
     database = own_database()
     day, at = _day(arguments.on, "on", database.clock.today()), _minutes(arguments.at)
@@ -141,7 +141,7 @@ def _log(arguments: argparse.Namespace) -> Any:
         if unknown := set(given) - set(names):
             raise OutOfDomainError(f"{sorted(unknown)[0]!r} is none of {', '.join(names)}", field="given")
         slip = _checked(SlipIn, common | {"name": arguments.slip} | {names[k]: v for k, v in given.items()})
-        return plain(EntryOut, diary.add_slip(database, **slip.model_dump()))
+        return plain(EntryOut, slips.add_slip(database, **slip.model_dump()))
     if not arguments.given:
         raise OutOfDomainError(
             "say the number of a bake's portion (sun-crumb bakes lists them), or --slip NAME", field="portion"

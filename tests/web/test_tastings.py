@@ -8,7 +8,7 @@ from datetime import datetime, timedelta
 
 from playwright.sync_api import Page, expect
 
-from sun_crumb.services import diary, progress, tastings
+from sun_crumb.services import challenges, diary, progress, tastings
 from tests.api.test_tastings import jpeg
 from tests.web.browser import AXE, Screens
 
@@ -177,7 +177,7 @@ class Days(Lived):
         expect(page.get_by_text("only fruit in the evening: 1 of 1 days without a slip")).to_be_visible()
         page.get_by_role("button", name="put away only fruit in the evening").click()
         expect(page.get_by_text("only fruit in the evening:")).to_be_hidden()
-        self.assertEqual([c.name for c in diary.challenges(self.database)], ["No bought sweets this fortnight"])
+        self.assertEqual([c.name for c in challenges.challenges(self.database)], ["No bought sweets this fortnight"])
 
     def test_a_persons_limit_follows_age_and_authority(self) -> None:
         page = self.open("/household")

@@ -26,7 +26,7 @@ from sun_crumb.core.reference import table
 from sun_crumb.core.sugars.limits import age_bands, authorities
 from sun_crumb.core.wish.eaters import eaters
 from sun_crumb.schemas.household import ChallengeIn, DiaryFileIn, PersonChangesIn, PersonIn, SlipIn
-from sun_crumb.services import diary, diary_files, people
+from sun_crumb.services import challenges, diary, diary_files, people, slips
 
 blueprint = Blueprint("household", __name__)
 DONE = {"done": True}
@@ -77,22 +77,22 @@ def usual_slips() -> dict[str, Any]:
 
 
 @endpoint(blueprint, "POST", "/slips", body=SlipIn, returns=EntryOut)
-def add_slip(body: SlipIn) -> diary.Entry:
+def add_slip(body: SlipIn) -> slips.Entry:
     """Note something else that was eaten."""
-    return diary.add_slip(database(), **body.model_dump())
+    return slips.add_slip(database(), **body.model_dump())
 
 
 @endpoint(blueprint, "DELETE", "/slips/<int:slip_id>", returns=DoneOut)
 def remove_slip(slip_id: int) -> dict[str, Any]:
     """Take back a slip."""
-    diary.remove_slip(database(), slip_id)
+    slips.remove_slip(database(), slip_id)
     return DONE
 
 
 @endpoint(blueprint, "POST", "/slips/<int:slip_id>/restore", returns=EntryOut)
-def restore_slip(slip_id: int) -> diary.Entry:
+def restore_slip(slip_id: int) -> slips.Entry:
     """Bring back a slip."""
-    return diary.restore_slip(database(), slip_id)
+    return slips.restore_slip(database(), slip_id)
 
 
 def _days(since: str, until: str) -> tuple[date, date]:
@@ -140,24 +140,24 @@ def bring_diary(body: DiaryFileIn) -> diary_files.Brought:
 @endpoint(blueprint, "GET", "/challenges", returns=ChallengesOut)
 def list_challenges() -> dict[str, Any]:
     """List challenges with their days and slips."""
-    return {"challenges": diary.challenges(database())}
+    return {"challenges": challenges.challenges(database())}
 
 
 @endpoint(blueprint, "POST", "/challenges", body=ChallengeIn, returns=ChallengeOut)
-def add_challenge(body: ChallengeIn) -> diary.Kept:
+def add_challenge(body: ChallengeIn) -> challenges.ChallengeSoFar:
     """Begin a challenge."""
-    return diary.add_challenge(database(), body.name, body.since, body.until, body.who)
+    return challenges.add_challenge(database(), body.name, body.since, body.until, body.who)
 
 
 @endpoint(blueprint, "DELETE", "/challenges/<int:challenge_id>", returns=DoneOut)
 def remove_challenge(challenge_id: int) -> dict[str, Any]:
     """Put a challenge away; its diary stays."""
-    diary.remove_challenge(database(), challenge_id)
+    challenges.remove_challenge(database(), challenge_id)
     return DONE
 
 
 @endpoint(blueprint, "POST", "/challenges/<int:challenge_id>/restore", returns=DoneOut)
 def restore_challenge(challenge_id: int) -> dict[str, Any]:
     """Bring a challenge back."""
-    diary.restore_challenge(database(), challenge_id)
+    challenges.restore_challenge(database(), challenge_id)
     return DONE

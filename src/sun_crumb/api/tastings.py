@@ -28,7 +28,7 @@ from sun_crumb.api.schemas.tastings import (
 )
 from sun_crumb.core.tasting.sheet import aspects
 from sun_crumb.schemas.tastings import AcceptIn, BakeChangesIn, PhotoIn, TaperIn, TaperStepIn, TastingIn, TestIn
-from sun_crumb.services import bakes, progress, tastings
+from sun_crumb.services import bakes, progress, tastings, told_apart
 
 blueprint = Blueprint("tastings", __name__)
 DONE = {"done": True}
@@ -155,9 +155,9 @@ def accept_trial(bake_id: int, body: AcceptIn) -> tastings.Accepted:
 
 
 @endpoint(blueprint, "POST", "/tests", body=TestIn, returns=TestOut)
-def note_test(body: TestIn) -> tastings.ToldApart:
+def note_test(body: TestIn) -> told_apart.ToldApart:
     """Keep the outcome of a triangle, a pair or a preference between two bakes."""
-    return tastings.note_test(
+    return told_apart.note_test(
         database(), body.bake_id, body.other_id, body.test, body.tries, body.right, body.tried_on, body.client_key
     )
 
@@ -165,7 +165,7 @@ def note_test(body: TestIn) -> tastings.ToldApart:
 @endpoint(blueprint, "GET", "/bakes/<int:bake_id>/tests", returns=TestsOut)
 def tests_of(bake_id: int) -> dict[str, Any]:
     """List the tests that a bake was in."""
-    return {"tests": tastings.tests_of(database(), bake_id)}
+    return {"tests": told_apart.tests_of(database(), bake_id)}
 
 
 @endpoint(blueprint, "GET", "/learned", returns=LearnedOut)

@@ -13,7 +13,7 @@ from typing import Any
 from PIL import Image, ImageDraw
 
 from sun_crumb.core.reference import table
-from sun_crumb.services import bakes, diary, ledger, people, progress, shelf, tastings
+from sun_crumb.services import bakes, challenges, ledger, people, progress, shelf, slips, tastings
 from sun_crumb.services.recipes import get_recipe
 from sun_crumb.store import Database
 
@@ -105,7 +105,7 @@ def live(database: Database, today: date | None = None) -> None:
             bakes.add_photo(database, portion.event_id, _picture(chance), f"demo-photo-{number}")
     tastings.learn_anew(database)
     _slip(database, today, chance)
-    diary.add_challenge(
+    challenges.add_challenge(
         database, "No bought sweets this fortnight", today - timedelta(days=9), today + timedelta(days=4)
     )
 
@@ -138,7 +138,7 @@ def _slip(database: Database, today: date, chance: Random) -> None:
     for key, who, at, often in SLIPS:
         row = usual[key]
         for n in range(often):
-            diary.add_slip(
+            slips.add_slip(
                 database,
                 row["name"],
                 today - timedelta(days=chance.randint(1, 90)),

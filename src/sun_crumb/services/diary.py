@@ -11,47 +11,18 @@ from sqlalchemy import ColumnElement, Date, Float, Select, String, case, cast, f
 from sqlalchemy.orm import Session, joinedload
 
 from sun_crumb.core.errors import OutOfDomainError, require_choice
-from sun_crumb.core.formula import FormulaLine, total
-from sun_crumb.core.reference import table
 from sun_crumb.core.wish.goals import DEFINITIONS, Definition
 from sun_crumb.services.bakes import column_of, label_of, sums_of
-from sun_crumb.services.clock import now, past_day
-from sun_crumb.services.deeds import made_before, note, taken_away
-from sun_crumb.services.errors import NotFoundError
-from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.people import Someone, people_in
+from sun_crumb.services.slips import SUGARS, Entry, of_slip
 from sun_crumb.store import Database
-from sun_crumb.store.tables import Bake, BakePortion, Challenge, Recipe, Serving, Slip, Version
+from sun_crumb.store.tables import Bake, BakePortion, Recipe, Serving, Slip, Version
 
 By = Literal["day", "week", "month", "person", "recipe", "time"]
-SUGARS = ("total_sugars_g", "refined_sugar_g", "added_sugars_us_g", "free_sugars_who_g", "free_sugars_uk_g")
 MOST_DAYS = 3660
 MOST_ENTRIES = 400
 # Times of a day that habits are seen by [h].
 TIMES = (("night", 0), ("morning", 5), ("midday", 11), ("afternoon", 14), ("evening", 18))
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class Entry:
-    """Something eaten: portions of a bake, or a slip; what it held by every definition, and what it saved by the one that is counted."""
-
-    kind: Literal["portion", "slip"]
-    id: int
-    day: date
-    at: int | None
-    who: str
-    what: str
-    label: str
-    count: float
-    grams: float
-    energy_kcal: float
-    total_sugars_g: float
-    refined_sugar_g: float
-    added_sugars_us_g: float
-    free_sugars_who_g: float
-    free_sugars_uk_g: float
-    saved_g: float
-    saved_kcal: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -94,110 +65,6 @@ class Span:
     rows: tuple[Sum, ...]
     total: Sum
     more_often: tuple[MoreOften, ...]
-
-
-def add_slip(
-    database: Database,
-    name: str,
-    eaten_on: date,
-    *,
-    grams: float,
-    ingredient: str = "",
-    sugars_g: float | None = None,
-    energy_kcal: float | None = None,
-    kind: str = "refined",
-    who: str = "",
-    eaten_at: int | None = None,
-    client_key: str | None = None,
-) -> Entry:
-    """Note something else that was eaten, by a food of the pantry or by what its pack says of it, and return it.
-
-    Raises
-    ------
-    OutOfDomainError, UnknownChoiceError, UnknownIngredientError
-        The figures are absurd or missing; names the field.
-    """
-    content = [name, eaten_on.isoformat(), grams, ingredient, sugars_g, energy_kcal, kind, who, eaten_at]
-    with database.transaction() as session:
-        if made := made_before(session, client_key, "slip", content):
-            found = session.get(Slip, made[0])
-            if found is None or found.deleted_at is not None:
-                raise taken_away("slip")
-            return _of_slip(found)
-        row = Slip(
-            eaten_on=past_day(session, eaten_on, "eaten_on"),
-            eaten_at=eaten_at,
-            who=who.strip(),
-            name=name.strip() or ingredient,
-            ingredient=ingredient,
-            grams=grams,
-            created_at=now(session),
-            **(_of_food(session, ingredient, grams) if ingredient else _of_pack(grams, sugars_g, energy_kcal, kind)),
-        )
-        if not row.name:
-            raise OutOfDomainError("say what it was", field="name")
-        session.add(row)
-        session.flush()
-        note(session, client_key, "slip", content, [row.id])
-        return _of_slip(row)
-
-
-def _of_food(session: Session, key: str, grams: float) -> dict[str, float]:
-    held = total((FormulaLine(pantry_in(session)[key], grams),))
-    return {name: getattr(held, name) for name in ("energy_kcal", *SUGARS)}
-
-
-def _of_pack(grams: float, sugars_g: float | None, energy_kcal: float | None, kind: str) -> dict[str, float]:
-    kinds = {row["key"]: row for row in table("slip_kinds")}
-    shares = kinds[require_choice(kind, kinds, "kind")]
-    if sugars_g is None:
-        raise OutOfDomainError("say how much sugar it holds, or which food of the pantry it is", field="sugars_g")
-    if not 0 <= sugars_g <= grams:
-        raise OutOfDomainError(f"{grams:g} g can't hold {sugars_g:g} g of sugar", field="sugars_g")
-    names = dict(zip(SUGARS[1:], ("refined", "added_us", "free_who", "free_uk"), strict=True))
-    return {
-        "energy_kcal": 4 * sugars_g if energy_kcal is None else energy_kcal,
-        "total_sugars_g": sugars_g,
-        **{name: sugars_g * float(shares[column]) for name, column in names.items()},
-    }
-
-
-def remove_slip(database: Database, slip_id: int) -> None:
-    """Take back a slip; restore_slip undoes it."""
-    with database.transaction() as session:
-        _slip(session, slip_id).deleted_at = now(session)
-
-
-def restore_slip(database: Database, slip_id: int) -> Entry:
-    """Bring back a slip."""
-    with database.transaction() as session:
-        row = _slip(session, slip_id)
-        row.deleted_at = None
-        return _of_slip(row)
-
-
-def _slip(session: Session, slip_id: int) -> Slip:
-    row = session.get(Slip, slip_id)
-    if row is None:
-        raise NotFoundError(f"no slip {slip_id}", field="slip_id")
-    return row
-
-
-def _of_slip(row: Slip) -> Entry:
-    return Entry(
-        kind="slip",
-        id=row.id,
-        day=row.eaten_on,
-        at=row.eaten_at,
-        who=row.who,
-        what=row.name,
-        label="",
-        count=1.0,
-        grams=row.grams,
-        saved_g=0.0,
-        saved_kcal=0.0,
-        **{name: getattr(row, name) for name in ("energy_kcal", *SUGARS)},
-    )
 
 
 def _of_serving(row: Serving, definition: str) -> Entry:
@@ -250,7 +117,7 @@ def entries(
             .order_by(Slip.eaten_on.desc(), Slip.id.desc())
             .limit(start + count)
         ).all()
-    found = [_of_serving(row, definition) for row in servings] + [_of_slip(row) for row in slips]
+    found = [_of_serving(row, definition) for row in servings] + [of_slip(row) for row in slips]
     found.sort(key=lambda one: (-one.day.toordinal(), 24 * 60 if one.at is None else one.at, one.kind, one.id))
     return found[start : start + count]
 
@@ -471,103 +338,3 @@ def _check_span(since: date, until: date) -> None:
         raise OutOfDomainError("the first day lies after the last", field="since")
     if (until - since).days > MOST_DAYS:
         raise OutOfDomainError(f"at most {MOST_DAYS} days at once", field="since")
-
-
-# Challenges
-
-
-@dataclass(frozen=True, slots=True)
-class Kept:
-    """A challenge: its days so far, those without a slip, and the slips, told kindly."""
-
-    id: int
-    name: str
-    who: str
-    since: date
-    until: date
-    days_so_far: int
-    days_to_go: int
-    clear_days: int
-    slips: tuple[Entry, ...]
-    words: str
-
-
-def add_challenge(database: Database, name: str, since: date, until: date, who: str = "") -> Kept:
-    """Begin a challenge: an aim for some days, a year at most."""
-    if not name.strip():
-        raise OutOfDomainError("say what the aim is", field="name")
-    if not since <= until or (until - since).days > 366:
-        raise OutOfDomainError("a challenge goes from one day to a later one, a year at most", field="until")
-    with database.transaction() as session:
-        row = Challenge(name=name.strip(), who=who.strip(), since=since, until=until, created_at=now(session))
-        session.add(row)
-        session.flush()
-        number = row.id
-    return next(one for one in challenges(database) if one.id == number)
-
-
-def challenges(database: Database) -> list[Kept]:
-    """Return the challenges that are not put away, the last first."""
-    today = database.clock.today()
-    with database.reading() as session:
-        rows = session.scalars(
-            select(Challenge).where(Challenge.deleted_at.is_(None)).order_by(Challenge.since.desc())
-        ).all()
-        return [_kept(session, row, today) for row in rows]
-
-
-def _kept(session: Session, row: Challenge, today: date) -> Kept:
-    last = min(today, row.until)
-    slips = session.scalars(
-        select(Slip)
-        .where(
-            Slip.deleted_at.is_(None),
-            Slip.eaten_on.between(row.since, last),
-            Slip.free_sugars_who_g > SLIP_FROM_G,
-            *([Slip.who == row.who] if row.who else []),
-        )
-        .order_by(Slip.eaten_on)
-    ).all()
-    so_far = max((last - row.since).days + 1, 0)
-    clear = so_far - len({slip.eaten_on for slip in slips})
-    to_go = max((row.until - max(today, row.since - timedelta(days=1))).days, 0)
-    words = (
-        f"{clear} of {so_far} days without a slip" + (f", {to_go} to go." if to_go else ".")
-        if so_far
-        else f"begins in {(row.since - today).days} days."
-    )
-    return Kept(
-        row.id,
-        row.name,
-        row.who,
-        row.since,
-        row.until,
-        so_far,
-        to_go,
-        clear,
-        tuple(_of_slip(slip) for slip in slips),
-        words,
-    )
-
-
-# Less free sugar than this is no slip [g] (judgement).
-SLIP_FROM_G = 0.5
-
-
-def remove_challenge(database: Database, challenge_id: int) -> None:
-    """Put a challenge away; its diary stays. restore_challenge undoes it."""
-    with database.transaction() as session:
-        _challenge(session, challenge_id).deleted_at = now(session)
-
-
-def restore_challenge(database: Database, challenge_id: int) -> None:
-    """Bring a challenge back."""
-    with database.transaction() as session:
-        _challenge(session, challenge_id).deleted_at = None
-
-
-def _challenge(session: Session, challenge_id: int) -> Challenge:
-    row = session.get(Challenge, challenge_id)
-    if row is None:
-        raise NotFoundError(f"no challenge {challenge_id}", field="challenge_id")
-    return row

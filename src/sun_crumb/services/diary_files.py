@@ -18,7 +18,8 @@ from sun_crumb.schemas.household import DiaryRowIn
 from sun_crumb.schemas.words import words_of
 from sun_crumb.services.clock import now
 from sun_crumb.services.deeds import digest
-from sun_crumb.services.diary import SUGARS, Entry, entries
+from sun_crumb.services.diary import entries
+from sun_crumb.services.slips import SUGARS, Entry
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Deed, Slip
 

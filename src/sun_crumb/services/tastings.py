@@ -19,7 +19,6 @@ from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.sugars.sweetness import sucrose_equivalent
 from sun_crumb.core.tasting.causes import Cause, causes, facts_of
-from sun_crumb.core.tasting.guessing import CHANCE, Guessed, guessed
 from sun_crumb.core.tasting.learning import (
     PREFERENCE,
     Answer,
@@ -47,7 +46,7 @@ from sun_crumb.services.recipes import keep_trial
 from sun_crumb.services.soundness import original_of, sound_method, sound_version
 from sun_crumb.services.wishes import goals_of
 from sun_crumb.store import Database
-from sun_crumb.store.tables import Bake, Learned, Recipe, Setting, Tasting, Trial, Version
+from sun_crumb.store.tables import Bake, Learned, Recipe, Setting, Tasting, Version
 
 State = Literal["warm", "cool", "next_day"]
 OVEN, LIQUID = "oven", "liquid"
@@ -480,66 +479,3 @@ def _since(session: Session, value: str | None) -> None:
     session.merge(Setting(key="learned_since", value=value))
     session.flush()
     learn(session)
-
-
-# Told apart, or not
-
-
-@dataclass(frozen=True, slots=True)
-class ToldApart:
-    """A test of two bakes, with how likely guessing is to do as well."""
-
-    id: int
-    bake_id: int
-    other_id: int
-    tried_on: date
-    result: Guessed
-
-
-def note_test(
-    database: Database,
-    bake_id: int,
-    other_id: int,
-    test: str,
-    tries: int,
-    right: int,
-    tried_on: date,
-    client_key: str | None = None,
-) -> ToldApart:
-    """Keep the outcome of a triangle, a pair or a preference between two bakes."""
-    if test not in CHANCE:
-        raise OutOfDomainError(f"{test!r} is no test: triangle, pair or preference", field="test")
-    if bake_id == other_id:
-        raise OutOfDomainError("a bake is told apart from another one", field="other_id")
-    guessed(test, tries, right)
-    content = [bake_id, other_id, test, tries, right, tried_on.isoformat()]
-    with database.transaction() as session:
-        if made := made_before(session, client_key, "test", content):
-            return _told_apart(session.get_one(Trial, made[0]))
-        bake_in(session, bake_id), bake_in(session, other_id)
-        row = Trial(
-            bake_id=bake_id,
-            other_id=other_id,
-            test=test,
-            tries=tries,
-            right=right,
-            tried_on=tried_on,
-            created_at=now(session),
-        )
-        session.add(row)
-        session.flush()
-        note(session, client_key, "test", content, [row.id])
-        return _told_apart(row)
-
-
-def tests_of(database: Database, bake_id: int) -> tuple[ToldApart, ...]:
-    """Return the tests that a bake was in."""
-    with database.reading() as session:
-        rows = session.scalars(
-            select(Trial).where((Trial.bake_id == bake_id) | (Trial.other_id == bake_id)).order_by(Trial.id)
-        )
-        return tuple(_told_apart(row) for row in rows)
-
-
-def _told_apart(row: Trial) -> ToldApart:
-    return ToldApart(row.id, row.bake_id, row.other_id, row.tried_on, guessed(row.test, row.tries, row.right))  # type: ignore[arg-type]
