@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { BakeRecord, Schemas } from '../api/types'
 import { plural } from '../logic/format'
 import NumberField from './NumberField.vue'
+import TapWords from './TapWords.vue'
 
 const props = defineProps<{ bake: BakeRecord; tins: string[]; currency: string }>()
 const emit = defineEmits<{
@@ -24,7 +25,7 @@ const WORDS = [
   'cut cleanly',
   'sank a little',
   'batter was thick',
-]
+].map((word) => ({ key: word, name: word }))
 const texts = ref({ tin: '', swapped: '', notes: '' })
 
 /** What is typed and not kept yet is not written over by the answer to something older. */
@@ -38,13 +39,12 @@ watch(
   { immediate: true },
 )
 
-function isNoted(word: string): boolean {
-  return texts.value.notes.split(', ').includes(word)
-}
+const noted = computed(() => texts.value.notes.split(', ').filter(Boolean))
 
 function tap(word: string): void {
-  const said = texts.value.notes.split(', ').filter((part) => part && part !== word)
-  texts.value.notes = isNoted(word) ? said.join(', ') : [...said, word].join(', ')
+  texts.value.notes = (
+    noted.value.includes(word) ? noted.value.filter((part) => part !== word) : [...noted.value, word]
+  ).join(', ')
   keep('notes')
 }
 
@@ -68,18 +68,12 @@ function choose(event: Event): void {
   <div class="done">
     <p class="line">
       The batter
-      <span class="words" role="group" aria-label="How the batter felt">
-        <button
-          v-for="feel in FEELS"
-          :key="feel.key"
-          type="button"
-          :class="{ chosen: bake.feel === feel.key }"
-          :aria-pressed="bake.feel === feel.key"
-          @click="emit('change', { feel: bake.feel === feel.key ? '' : feel.key })"
-        >
-          {{ feel.name }}
-        </button>
-      </span>
+      <TapWords
+        label="How the batter felt"
+        :words="FEELS"
+        :chosen="[bake.feel]"
+        @tap="emit('change', { feel: bake.feel === $event ? '' : ($event as typeof bake.feel) })"
+      />
     </p>
     <p class="line">
       <span
@@ -156,18 +150,7 @@ function choose(event: Event): void {
         @blur="keep('swapped')"
       />
     </div>
-    <p class="words" role="group" aria-label="Notes of one tap">
-      <button
-        v-for="word in WORDS"
-        :key="word"
-        type="button"
-        :class="{ chosen: isNoted(word) }"
-        :aria-pressed="isNoted(word)"
-        @click="tap(word)"
-      >
-        {{ word }}
-      </button>
-    </p>
+    <TapWords label="Notes of one tap" :words="WORDS" :chosen="noted" @tap="tap" />
     <v-text-field v-model="texts.notes" label="Notes" maxlength="4000" hide-details @blur="keep('notes')" />
     <div class="photos">
       <figure v-for="id in bake.photos" :key="id">
@@ -199,25 +182,6 @@ function choose(event: Event): void {
   gap: 8px 18px;
   align-items: baseline;
   margin: 0;
-}
-.words {
-  margin: 0;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-.words button {
-  padding: 6px 12px;
-  border-radius: 999px;
-  background: var(--band);
-}
-.words button.chosen {
-  background: var(--sun);
-  color: #2c1a10;
-  font-weight: 700;
-}
-.words button.chosen::before {
-  content: '● ';
 }
 .two {
   display: grid;
