@@ -19,10 +19,12 @@ const VIEWS = [
 <style scoped>
 .views {
   display: flex;
+  flex-wrap: wrap;
   gap: 4px;
 }
 a {
   padding: 6px 14px;
+  white-space: nowrap;
   border-radius: 999px;
   color: inherit;
   text-decoration: none;
@@ -34,6 +36,11 @@ a.here {
   background: var(--sun);
   color: #2c1a10;
   font-weight: 700;
+}
+@media (max-width: 700px) {
+  a {
+    padding: 6px 10px;
+  }
 }
 @media print {
   .views {

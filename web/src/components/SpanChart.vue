@@ -97,6 +97,10 @@ svg {
 .limit-name {
   font-size: 11.5px;
   fill: var(--quiet);
+  /* Read over a bar too. */
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 4px;
 }
 .tick,
 .limit-name {
