@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import errno
+import gc
 import signal
 import sys
 from collections.abc import Callable
@@ -90,6 +91,9 @@ def make_server(app: Flask, port: int = 0) -> MultiSocketServer | BaseWSGIServer
             port=port,
         ) from None
     server.channel_class = Channel
+    # What is loaded by now stays loaded: no answer waits while the collector looks through all of it again.
+    gc.collect()
+    gc.freeze()
     return server
 
 

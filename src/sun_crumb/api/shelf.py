@@ -148,8 +148,7 @@ def relax(recipe_id: int, body: WishIn) -> dict[str, Any]:
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/preview", body=PreviewIn, returns=PreviewOut)
 def preview_recipe(recipe_id: int, body: PreviewIn) -> whatif.PreviewShown:
     """Follow a slider with the last plan's ingredients; the plan proper comes from rework."""
-    support = [(s.component, s.ingredient, s.grams) for s in body.support]
-    return whatif.preview_recipe(database(), recipe_id, _goals(body), support, body.cup)
+    return whatif.preview_recipe(database(), recipe_id, body)
 
 
 @endpoint(

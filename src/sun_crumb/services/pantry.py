@@ -41,7 +41,8 @@ def pantry_in(session: Session, *, is_learned: bool = True) -> Pantry:
     """
     database: Database = session.info["database"]
     rows = session.execute(select(Product.id, cast(Product.label, String), Product.like).order_by(Product.id)).all()
-    factors = {row.key: exp(row.mean) for row in session.scalars(select(Learned))} if is_learned else {}
+    means = session.execute(select(Learned.key, Learned.mean)).all() if is_learned else []
+    factors = {key: exp(mean) for key, mean in means}
     found = _known.get(database)
     if found and found[0] == (rows, factors):
         return found[1]

@@ -5,7 +5,9 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict, dataclass, replace
 from typing import Any
+from weakref import WeakKeyDictionary
 
+from sqlalchemy import String, bindparam, cast, select
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.errors import OutOfDomainError
@@ -240,9 +242,47 @@ def restore_recipe(database: Database, recipe_id: int) -> ShelfRow:
 def stored_formula(database: Database, recipe_id: int) -> tuple[Formula, str, Pantry]:
     """Return a recipe's original, its cup standard, and the household's pantry."""
     with database.reading() as session:
-        recipe = _recipe(session, recipe_id)
         pantry = pantry_in(session)
-        return _original(recipe, pantry), recipe.cup, pantry
+        return *original_in(session, recipe_id, pantry), pantry
+
+
+# Of each household the originals last asked for: what was read of one, with which pantry, and the formula and cup made of it.
+_made: WeakKeyDictionary[Database, dict[int, tuple[object, Pantry, tuple[Formula, str]]]] = WeakKeyDictionary()
+MOST_MADE = 64
+# All that an original is made of, as it lies in the file: nothing of it is looked into where it is as it was.
+_ORIGINAL = (
+    select(
+        *(Recipe.title, Recipe.cup, cast(Recipe.method, String), Version.id, Version.servings, Version.unit),
+        *(cast(Version.own_yields, String), Line.position, Line.component, Line.ingredient, Line.grams, Line.text),
+        Line.is_crushed,
+    )
+    .join(Version, Version.recipe_id == Recipe.id)
+    .join(Line, Line.version_id == Version.id)
+    .where(Recipe.id == bindparam("recipe"), Recipe.deleted_at.is_(None), Version.number == 1)
+    .order_by(Line.position)
+)
+
+
+def original_in(session: Session, recipe_id: int, pantry: Pantry) -> tuple[Formula, str]:
+    """Return a recipe's original and its cup standard; kept until one of its rows changes: a slider asks for it many times a second.
+
+    Raises
+    ------
+    NotFoundError, DamagedError
+        There is no such recipe, or it can't be worked with.
+    """
+    rows = session.execute(_ORIGINAL, {"recipe": recipe_id}).all()
+    known = _made.setdefault(session.info["database"], {})
+    last = known.get(recipe_id)
+    if last is not None and last[0] == rows and last[1] is pantry:
+        return last[2]
+    recipe = _recipe(session, recipe_id)
+    found = _original(recipe, pantry), recipe.cup
+    if rows:
+        if len(known) >= MOST_MADE:
+            known.clear()
+        known[recipe_id] = rows, pantry, found
+    return found
 
 
 def _told(session: Session, recipe_id: int) -> KeptRecipe:

@@ -26,10 +26,12 @@ from sun_crumb.core.rework import Drag, frame_of
 from sun_crumb.core.sugars.savings import Savings, savings
 from sun_crumb.core.telling.unmet import ComponentBalance, Status
 from sun_crumb.core.wish import Goals, cost_of
+from sun_crumb.schemas.recipes import PreviewIn
 from sun_crumb.services.kitchen import household_text
-from sun_crumb.services.preferences import prices_in
-from sun_crumb.services.recipes import stored_formula, stored_versions
-from sun_crumb.services.wishes import amounts_in
+from sun_crumb.services.pantry import pantry_in
+from sun_crumb.services.preferences import prices_in, settings_in
+from sun_crumb.services.recipes import original_in, stored_formula, stored_versions
+from sun_crumb.services.wishes import amounts_in, goals_of
 from sun_crumb.store import Database
 
 
@@ -167,11 +169,14 @@ class PreviewShown:
     solve_ms: float
 
 
-def preview_recipe(
-    database: Database, recipe_id: int, goals: Goals, support: Iterable[tuple[str, str, float]], cup: str | None = None
-) -> PreviewShown:
-    """Return a quick plan with the last one's ingredients, for while a slider moves."""
-    formula, standard, pantry = _stored(database, recipe_id, cup)
+def preview_recipe(database: Database, recipe_id: int, body: PreviewIn) -> PreviewShown:
+    """Return a quick plan with the last one's ingredients, for while a slider moves: read in one go, since it is asked for at every step."""
+    with database.reading() as session:
+        pantry = pantry_in(session)
+        formula, own_cup = original_in(session, recipe_id, pantry)
+        prices = settings_in(session).prices if body.most_cost is not None else None
+    standard, goals = cup_standard(body.cup or own_cup), goals_of(body, pantry, prices)
+    support = [(s.component, s.ingredient, s.grams) for s in body.support]
     start = perf_counter()
     found = _drag(_Setting.of(formula, goals, pantry, support)).at(goals)
     return PreviewShown(
