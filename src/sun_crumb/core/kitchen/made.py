@@ -73,7 +73,8 @@ def _prepared(line: PlannedLine, traits: set[str], pantry: Pantry) -> Iterator[P
         made = _of_gel(line, row["food"], parts, pantry)
         yield Preparation(line.ingredient.key, made.words, made.hands_on, made.wait_min, tuple(k for k, _ in parts))
     else:
-        made = prepare(row["kind"], {"food": row["food"], "grams": str(line.grams), "starch": "0"}, pantry)
+        starch = {"starch": "0"} if row["kind"] == "grind" else {}
+        made = prepare(row["kind"], {"food": row["food"], "grams": str(line.grams), **starch}, pantry)
         yield Preparation(line.ingredient.key, made.words, made.hands_on, made.wait_min, (row["food"],))
 
 

@@ -118,7 +118,9 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
     wet = [p for p in own if p.grams > GONE_G and _is_wet(p.ingredient)]
     wet = wet or [p for p in sugars if p.before_g > p.grams]
     wet = wet or [p for p in own if p.grams > GONE_G and p.ingredient.has_role("liquid", "puree", "syrup", "fat")]
-    dry = [p for p in own if p.ingredient.has_role("flour", "starch") and p.grams > GONE_G]
+    flours = [p for p in own if p.ingredient.has_role("flour", "starch")]
+    # Where the flour is gone what is dry goes in where it went.
+    dry = [p for p in flours if p.grams > GONE_G] or [p for p in flours if p.before_g > GONE_G]
     if is_crystals(food):
         order = [sugars, wet, dry, own]
     elif food.has_role("intense"):

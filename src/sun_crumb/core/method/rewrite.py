@@ -129,10 +129,9 @@ def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[Plan
     text = draft.step.text
     here = _taken_up(draft, mention, placing, plan, told)
     if mention.is_group:
+        end = len(text[: mention.end].rstrip())
         draft.edits.append(
-            (mention.end, mention.end, f" ({listed(_phrase(a) for a in here)})")
-            if here
-            else (mention.lead, mention.end, "")
+            (end, end, f" ({listed(_phrase(a) for a in here)})") if here else (mention.lead, mention.end, "")
         )
     elif not here:
         draft.edits.append((mention.lead, mention.end, ""))

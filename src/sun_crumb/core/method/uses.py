@@ -47,6 +47,8 @@ _VERBS_OF_PART = {
 }  # fmt: skip
 DRY_ROLES = ("flour", "starch", "leaven", "salt", "flavour", "fibre")
 WET_ROLES = ("liquid", "egg", "syrup", "puree", "fat", "dairy", "acid")
+# As closely as a line's own last word is a word for several meant.
+MANY = 2
 # So much of a component must go unnamed before a word for the whole of it brings it in [share of its lines].
 MOSTLY_UNNAMED = 0.6
 
@@ -375,7 +377,9 @@ class Resolver:
 
     def _chosen(self, pool: dict[int, int], n: int, said: Said, *, finishes: bool) -> tuple[list[int], bool]:
         best = max(pool.values())
-        close = [k for k, how in pool.items() if how == best]
+        # "the sugars": the brown one with the white, though that is called sugar alone.
+        is_sugars = said.is_many and said.phrase[-1] == "sugar"
+        close = [k for k, how in pool.items() if how == best or (is_sugars and how >= MANY)]
         free = [k for k in close if self.left[k] > USED_UP]
         if said.part == "rest":
             begun = [k for k in pool if USED_UP < self.left[k] < 1 - USED_UP]

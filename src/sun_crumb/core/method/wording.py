@@ -32,8 +32,17 @@ def without(text: str, gap: str) -> str:
     'Add the eggs and the milk.'
     >>> without("Stir in the flour, salt and _.", "_")
     'Stir in the flour and salt.'
+    >>> without("Crush the dates, stir in the melted _ and press into the tin.", "_")
+    'Crush the dates and press into the tin.'
     """
     g = re.escape(gap)
+    # "stir in _ and press": what is done with it goes with it.
+    text = re.sub(
+        rf"(?:(,)\s*|\b)(?:stir|fold|beat|whisk|mix|work)\s+in\s+{_ARTICLE}{g}\s*(?:,\s*(?:and\s+)?(?:then\s+)?|and\s+(?:then\s+)?)(?=[a-z])",
+        lambda m: " and " if m[1] else "",
+        text,
+        flags=re.I,
+    )
     for _ in range(12):
         if gap not in text:
             break
@@ -63,6 +72,7 @@ def without(text: str, gap: str) -> str:
         if text == before:
             text = re.sub(rf"\s*\b(?:in|into|over|on|from|of)?\s*{_ARTICLE}{g}", "", text, count=1, flags=re.I)
     text = re.sub(r"\s+([,.;:])", r"\1", text)
+    text = re.sub(r",(?:\s*,)+", ",", text)
     return re.sub(r"\s{2,}", " ", text).strip(" ,")
 
 
