@@ -14,7 +14,9 @@ TARGET = Path(__file__).resolve().parent.parent / "docs" / "figures.md"
 TABLES = {
     "families": "Kinds of dessert: how far each measure may stray (as a part of what is wanted, alkali in meq/g), and the most of each sweetener a batter takes",
     "family_signs": "What speaks for which kind of dessert, and how loudly: words of a name, of a heading, of a portion, of the method",
-    "patterns": "Patterns: formulas by common practice, as grams to each other",
+    "patterns": "Patterns: formulas by common practice, as grams to each other; those that tell kinds apart, and those that only say how one is made on another base",
+    "bases": "What a dessert may stand on instead, and why amounts change",
+    "recasts": "How a kind of dessert comes onto a base: the patterns (and the practice each is like), what the recipe keeps of its own, what is done otherwise",
     "food_kinds": "What a food counts as when it is told what kind of dessert a list makes",
     "method_verbs": "What a verb of a method does to a bowl, and how long it keeps the cook [min]",
     "method_words": "By which words a method speaks of foods",

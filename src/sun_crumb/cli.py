@@ -360,6 +360,12 @@ def _parser() -> argparse.ArgumentParser:
             made.add_argument(
                 "--cap", action="append", metavar="KIND=SHARE", help="puree, paste, syrup or filler at most"
             )
+            made.add_argument("--base", help="make it on another base: almond, oat, gluten_free, egg_free, fruit, ...")
+            made.add_argument(
+                "--recast",
+                action="append",
+                help="make a component as a pattern: COMPONENT=PATTERN, or PATTERN for the main one",
+            )
             made.add_argument("--flavours", help="what to put in for sweetness, by comma: vanilla,salt; none: ''")
     made = command("compare", _compare, "put two recipes, or bought foods, beside each other at the same portion")
     made.add_argument("first", help="a recipe's text file, - for standard input, or food:KEY")

@@ -46,6 +46,8 @@ def goals_asked(arguments: argparse.Namespace, formula: Formula) -> Goals:
             families=families_asked(arguments.family or (), formula),
             caps=dict(_named(words, "cap") for words in arguments.cap or ()),
             flavours=None if arguments.flavours is None else names(arguments.flavours),
+            base=arguments.base,
+            recasts=families_asked(arguments.recast or (), formula, "recast"),
         )
     except ValidationError as error:
         words, field = words_of(error)
@@ -105,8 +107,8 @@ def _locks(wishes: Iterable[str], formula: Formula) -> dict[int, float]:
     return found
 
 
-def families_asked(given: Iterable[str], formula: Formula) -> dict[str, str]:
-    """Return families by component from words such as "icing=glaze"; without a component they are the main one's."""
+def families_asked(given: Iterable[str], formula: Formula, field: str = "family") -> dict[str, str]:
+    """Return families or patterns by component from words such as "icing=glaze"; without a component they are the main one's."""
     found: dict[str, str] = {}
     for words in given:
         component, _, key = words.rpartition("=")
@@ -115,6 +117,6 @@ def families_asked(given: Iterable[str], formula: Formula) -> dict[str, str]:
             component = {"base": "", "the base": ""}.get(component.lower(), component)
         if component not in formula.components:
             names = ", ".join(name or "base" for name in formula.components)
-            raise CoreError(f"the recipe has no component {component!r}; it has: {names}", field="family")
+            raise CoreError(f"the recipe has no component {component!r}; it has: {names}", field=field)
         found[component] = key.strip()
     return found

@@ -11,6 +11,7 @@ from collections.abc import Callable, Iterator
 from dataclasses import fields, is_dataclass, replace
 from pathlib import Path
 
+from bench.conventional import DESSERTS as CONVENTIONAL
 from bench.desserts import DESSERTS
 
 from sun_crumb.core.balance import Family
@@ -36,6 +37,7 @@ from sun_crumb.core.pantry import Ingredient, shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reading import method_of, read_recipe
+from sun_crumb.core.recasting import possible_bases
 from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.wish import Goals, paths
 from sun_crumb.services import bake_day
@@ -115,6 +117,27 @@ def plans() -> Iterator[str]:
                 yield from told(rework(_recipe(text), wish, shipped_pantry()))
             except CoreError as exc:
                 yield f"  {exc}"
+
+
+def on_bases() -> Iterator[str]:
+    """Give conventional desserts on other bases, as a baker reads them, and their methods."""
+    for name, (text, keys) in CONVENTIONAL.items():
+        reading = read_recipe(text, shipped_pantry())
+        formula = _recipe(text)
+        method = method_of(reading)
+        yield f"## {name}: can be made {', '.join(base.words for base in possible_bases(formula, Goals()))}"
+        for key in dict.fromkeys(keys):
+            yield f"{key}:"
+            try:
+                plan = rework(formula, Goals(base=key, cut=0.5, keep_sweet=0.9), shipped_pantry())
+            except CoreError as exc:
+                yield f"  {exc}"
+                continue
+            yield from told(plan)
+            yield from (f"  as {dumped(one)}" for one in plan.recast)
+            cooked = replace(formula, oven=method.oven, bake_minutes=method.bake_minutes)
+            for step in bake_day.steps_of_plan(cooked, method.steps, plan, US).steps:
+                yield f"  {step.n} {step.text} {dumped(step.notes)} {dumped(step.temperature_c)} {dumped(step.wait)}"
 
 
 def explored() -> Iterator[str]:
@@ -244,6 +267,7 @@ def sums() -> Iterator[str]:
 TEXTS: dict[str, Callable[[], Iterator[str]]] = {
     "plans": plans,
     "explored": explored,
+    "on_bases": on_bases,
     "methods": methods,
     "reads": reads,
     "sums": sums,

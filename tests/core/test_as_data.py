@@ -42,7 +42,17 @@ def one_row_more(*added: tuple[str, str, dict[str, str]]) -> Iterator[None]:
     def table(asked: str) -> tuple[dict[str, str], ...]:
         return changed.get(asked) or before(asked)
 
-    caches = (families, paths, patterns.patterns, patterns._matrix, nature._signs, nature._phrases, norms)
+    caches = (
+        families,
+        paths,
+        patterns.patterns,
+        patterns.every_pattern,
+        patterns._told,
+        patterns._matrix,
+        nature._signs,
+        nature._phrases,
+        norms,
+    )
     modules = ("balance.families", "balance.nature", "balance.patterns", "wish.goals")
     with ExitStack() as stack:
         for module in modules:

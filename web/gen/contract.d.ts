@@ -1806,6 +1806,18 @@ export interface components {
             metrics: components["schemas"]["MetricOut"][];
         };
         /**
+         * BaseOut
+         * @description A base that something of the recipe can be made on: its key, what it is, and the words for it.
+         */
+        BaseOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Words */
+            words: string;
+        };
+        /**
          * BesideIn
          * @description Another bake of the same day.
          */
@@ -2623,6 +2635,18 @@ export interface components {
              * @default null
              */
             flavours: string[] | null;
+            /**
+             * Base
+             * @default null
+             */
+            base: string | null;
+            /**
+             * Recasts
+             * @default {}
+             */
+            recasts: {
+                [key: string]: string;
+            };
         };
         /**
          * GoesInIn
@@ -2868,6 +2892,18 @@ export interface components {
              * @default null
              */
             flavours?: string[] | null;
+            /**
+             * Base
+             * @default null
+             */
+            base?: string | null;
+            /**
+             * Recasts
+             * @default {}
+             */
+            recasts?: {
+                [key: string]: string;
+            };
             /**
              * Cup
              * @default null
@@ -3730,6 +3766,10 @@ export interface components {
             unmet: components["schemas"]["UnmetOut"][];
             /** Is Proven */
             is_proven: boolean;
+            /** Recast */
+            recast: components["schemas"]["RecastOut"][];
+            /** Bases */
+            bases: components["schemas"]["BaseOut"][];
             /** Solve Ms */
             solve_ms: number;
         };
@@ -3893,6 +3933,18 @@ export interface components {
              * @default null
              */
             flavours?: string[] | null;
+            /**
+             * Base
+             * @default null
+             */
+            base?: string | null;
+            /**
+             * Recasts
+             * @default {}
+             */
+            recasts?: {
+                [key: string]: string;
+            };
             /**
              * Cup
              * @default null
@@ -4159,6 +4211,30 @@ export interface components {
             /** Source */
             source: string;
             yield: components["schemas"]["YieldOut"] | null;
+        };
+        /**
+         * RecastOut
+         * @description One component on another base: by which pattern, what is done otherwise, what can't be had.
+         */
+        RecastOut: {
+            /** Component */
+            component: string;
+            /** Base */
+            base: string;
+            /** Words */
+            words: string;
+            /** Pattern */
+            pattern: string;
+            /** Pattern Name */
+            pattern_name: string;
+            /** Family Before */
+            family_before: string;
+            /** Family */
+            family: string;
+            /** Batter */
+            batter: string;
+            /** Cannot */
+            cannot: string;
         };
         /**
          * RecipeChangeIn
@@ -5487,6 +5563,18 @@ export interface components {
              * @default null
              */
             flavours?: string[] | null;
+            /**
+             * Base
+             * @default null
+             */
+            base?: string | null;
+            /**
+             * Recasts
+             * @default {}
+             */
+            recasts?: {
+                [key: string]: string;
+            };
             /**
              * Cup
              * @default null

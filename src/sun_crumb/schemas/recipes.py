@@ -182,6 +182,8 @@ class GoalsIn(In):
     most_new: Annotated[int, Field(ge=0, le=6)] | None = None
     caps: Annotated[dict[Key, float], Field(max_length=10)] = {}
     flavours: Annotated[list[Key], Field(max_length=20)] | None = None
+    base: Key | None = None
+    recasts: Annotated[dict[Component, Key], Field(max_length=20)] = {}
 
 
 class WishIn(GoalsIn):

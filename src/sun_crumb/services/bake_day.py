@@ -9,6 +9,7 @@ from sun_crumb.core.balance import Family, as_mixed, families, gauges, measure, 
 from sun_crumb.core.errors import CoreError
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.kitchen.made import preparations_for
+from sun_crumb.core.kitchen.on_another_base import baked_on, unpoured, with_batter
 from sun_crumb.core.kitchen.technique import notes_for
 from sun_crumb.core.method import MethodLine, MethodRead, MethodStep, Reached, Wait, read_method
 from sun_crumb.core.method.lines import lines_of_foods, lines_of_reading
@@ -20,6 +21,7 @@ from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.reading import method_of, read_recipe
 from sun_crumb.core.reading.records import Link, Step
+from sun_crumb.core.recasting import Recasted
 from sun_crumb.core.rework import Plan
 from sun_crumb.core.telling.baking import baking
 
@@ -180,7 +182,7 @@ def steps_of_plan(formula: Formula, steps: Sequence[Step], plan: Plan, cup: CupS
         for x in plan.lines
     ]
     kinds = {b.component: families()[b.family] for b in plan.balance}
-    found = rewritten(formula, plan.after, steps, planned, kinds, cup, pantry)
+    found = rewritten(formula, plan.after, steps, planned, kinds, cup, pantry, on=plan.recast)
     return told_plan(formula.title, formula, planned, found)
 
 
@@ -197,33 +199,40 @@ def rewritten(
     cup: CupStandard,
     pantry: Pantry,
     links: Sequence[Link] = (),
+    on: Sequence[Recasted] = (),
 ) -> tuple[RewrittenStep, ...]:
     """Return the method of *before* for the amounts of *after*; *kinds* are the families of its components, where they are known.
 
-    *links* say where lines go in by the baker's own word.
+    *links* say where lines go in by the baker's own word; *on* what stands on another base.
     """
     lines = lines_of_formula(before)
     main = before.heaviest()
     known = {c: kinds.get(c) or nature_of(before, c).family for c in before.components}
+    known |= {x.component: families()[x.family] for x in on}
 
     def told(food: Ingredient, grams: float) -> str:
         return household(food, grams, cup, is_weighed=before.is_weighed)
 
-    return rewrite(
-        _read(steps, lines, links),
+    read = _read(steps, lines, links)
+    notes = notes_for(_cuts(before, after))
+    found = rewrite(
+        read,
         lines,
         planned,
         told,
         preparations_for(planned, known, pantry),
-        baking_of(before, after, main, known[main]) if before.lines else None,
-        notes_for(_cuts(before, after)),
+        baking_of(before, after, main, known[main], on) if before.lines else None,
+        with_batter(notes, on, read.steps, lines) if on else notes,
     )
+    return unpoured(found, on, read.steps, lines)
 
 
-def baking_of(before: Formula, after: Formula, main: str, family: Family) -> Baking:
-    """Return how the component *main*, of a *family*, bakes at the amounts of *after*."""
+def baking_of(before: Formula, after: Formula, main: str, family: Family, on: Sequence[Recasted] = ()) -> Baking:
+    """Return how the component *main*, of a *family*, bakes at the amounts of *after*; *on* what stands on another base."""
     old, new = (measure(as_mixed(f.only(main).lines, family)) for f in (before, after))
-    return baking(family, before, old, new, verdicts(gauges(family, old), old, new, is_baked=family.browns))
+    found = baking(family, before, old, new, verdicts(gauges(family, old), old, new, is_baked=family.browns))
+    other = next((x for x in on if x.component == main), None)
+    return found if other is None or not family.browns else baked_on(found, other, before.bake_minutes)
 
 
 def _cuts(before: Formula, after: Formula) -> dict[str, float]:

@@ -22,6 +22,7 @@ from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.reading import Reading, ReadLine, read_recipe
 from sun_crumb.core.reading.match import name_index
 from sun_crumb.core.reading.records import LeftOut, Role
+from sun_crumb.core.recasting import Base, possible_bases
 from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.wish import Goals
 from sun_crumb.formats.incoming import UnreadableFileError, read_file
@@ -49,9 +50,10 @@ class ReadText(Reading):
 
 @dataclass(frozen=True, slots=True)
 class TimedPlan(Plan):
-    """A plan, and how long it took [ms]."""
+    """A plan, the bases that it could stand on instead, and how long it took [ms]."""
 
-    solve_ms: float
+    bases: tuple[Base, ...] = ()
+    solve_ms: float = 0.0
 
 
 def read(
@@ -163,7 +165,8 @@ def plan(formula: Formula, goals: Goals, cup: CupStandard, pantry: Pantry | None
     """Return the reworked formula, with the time it took."""
     start = perf_counter()
     found = rework(formula, goals, pantry or shipped_pantry(), cup)
-    return TimedPlan(**_fields_of(found), solve_ms=1000 * (perf_counter() - start))
+    bases = tuple(possible_bases(formula, goals))
+    return TimedPlan(**_fields_of(found), bases=bases, solve_ms=1000 * (perf_counter() - start))
 
 
 def cupboard_keys(words: Iterable[str], pantry: Pantry | None = None) -> tuple[str, ...]:

@@ -11,6 +11,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.balance import Family, families, nature_of
+from sun_crumb.core.errors import CoreError
 from sun_crumb.core.formula import Formula, portion, served
 from sun_crumb.core.kitchen.keeping import Kept, keeping
 from sun_crumb.core.kitchen.made import made_from
@@ -22,6 +23,7 @@ from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.reading.records import Link, Step
+from sun_crumb.core.recasting import Recasted, recast
 from sun_crumb.core.reference import table
 from sun_crumb.schemas.days import Settings
 from sun_crumb.schemas.recipes import GoalsIn
@@ -33,6 +35,7 @@ from sun_crumb.services.methods import stored_method
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.preferences import settings_in
 from sun_crumb.services.soundness import sound_method, sound_recipe
+from sun_crumb.services.wishes import goals_of
 from sun_crumb.store import Database
 from sun_crumb.store.tables import Bake, Learned, Recipe, Version
 
@@ -283,6 +286,8 @@ def found_day(
     kinds = {
         c: families()[said[c]] if said.get(c) in families() else nature_of(before, c).family for c in before.components
     }
+    on = _on_another_base(before, goals, pantry, cup)
+    kinds |= {x.component: families()[x.family] for x in on}
     steps: Sequence[Step] = method.steps
     return DayFound(
         recipe.title,
@@ -291,12 +296,23 @@ def found_day(
         before,
         after,
         planned,
-        rewritten(before, after, steps, planned, kinds, cup, pantry, method.links),
+        rewritten(before, after, steps, planned, kinds, cup, pantry, method.links, on),
         kinds,
         rows[at].own_words or {},
         goals,
         cup,
     )
+
+
+def _on_another_base(before: Formula, goals: GoalsIn | None, pantry: Pantry, cup: CupStandard) -> tuple[Recasted, ...]:
+    """Return what a kept version stands on instead; nothing where its wish can't be had any more."""
+    if goals is None or (goals.base is None and not goals.recasts):
+        return ()
+    try:
+        found = recast(before, goals_of(goals, pantry), cup)
+    except CoreError:
+        return ()
+    return found.told if found else ()
 
 
 def _allergens(formula: Formula) -> tuple[str, ...]:

@@ -16,12 +16,21 @@ const props = defineProps<{
   settings: Settings
   /** The kind of dessert that the main component is. */
   family: string | undefined
+  /** What it could stand on instead. */
+  bases: { key: string; words: string }[]
 }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
 
 const sweeteners = computed(() => {
   const path = props.choices.paths.find((p) => p.key === props.goals.path)
   return props.choices.sweeteners.filter((s) => path?.sweeteners.includes(s.key))
+})
+const standing = computed(() => {
+  const own = { key: '', name: 'as it is, on its own base' }
+  const others = props.bases.map((base) => ({ key: base.key, name: base.words }))
+  const now = props.goals.base
+  if (now && !others.some((base) => base.key === now)) others.push({ key: now, name: now.replace(/_/g, ' ') })
+  return [own, ...others]
 })
 const words = computed(() => {
   const { goals, choices } = props
@@ -34,6 +43,7 @@ const words = computed(() => {
     with: withWords(goals.cupboard, choices.sweeteners, sweeteners.value.length > 0),
     eaters: eaterWords(goals, choices),
     limits: limitWords(goals.most_energy_kcal, goals.most_free_sugar_g, goals.most_cost),
+    base: goals.base ? (standing.value.find((b) => b.key === goals.base)?.name ?? '') : 'as it is',
     tastes: tastes.length ? list(tastes) : 'no other wish',
   }
 })
@@ -71,6 +81,17 @@ const words = computed(() => {
         label="Sweetness kept"
         @change="emit('change', { keep_sweet: $event })"
       /> </MarkedWord
+    >, made
+    <MarkedWord :text="words.base" label="What it stands on">
+      <PickList
+        v-if="standing.length > 1"
+        legend="What it stands on: a bigger change than another sweetener"
+        :items="standing"
+        :chosen="[goals.base ?? '']"
+        is-single
+        @toggle="emit('change', { base: $event || null, recasts: {}, locks: {}, amounts: [] })"
+      />
+      <p v-else class="quiet">Nothing here can be made on another base.</p> </MarkedWord
     >, with
     <MarkedWord :text="words.with" label="What sweetens it">
       <CupboardFields

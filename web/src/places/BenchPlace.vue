@@ -299,6 +299,7 @@ watch(
         :choices="household.choices"
         :settings="household.settings"
         :family="bench.plan?.balance[0]?.family"
+        :bases="bench.plan?.bases ?? []"
         @change="bench.change($event)"
       />
       <PathSuns

@@ -173,6 +173,28 @@ class DifferenceOut(Out):
     mass_ratio: To3
 
 
+class RecastOut(Out):
+    """One component on another base: by which pattern, what is done otherwise, what can't be had."""
+
+    component: str
+    base: str
+    words: str
+    pattern: str
+    pattern_name: str
+    family_before: str
+    family: str
+    batter: str
+    cannot: str
+
+
+class BaseOut(Out):
+    """A base that something of the recipe can be made on: its key, what it is, and the words for it."""
+
+    key: str
+    name: str
+    words: str
+
+
 class PlanOut(Out):
     status: Literal["balanced", "strained", "unmet"]
     words: str
@@ -190,4 +212,6 @@ class PlanOut(Out):
     claims: list[ClaimOut]
     unmet: list[UnmetOut]
     is_proven: bool
+    recast: list[RecastOut]
+    bases: list[BaseOut]
     solve_ms: To1

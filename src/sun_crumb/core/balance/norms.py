@@ -8,7 +8,7 @@ from functools import cache
 
 from sun_crumb.core.balance.families import families
 from sun_crumb.core.balance.metrics import measure
-from sun_crumb.core.balance.patterns import Pattern, patterns
+from sun_crumb.core.balance.patterns import Pattern, every_pattern, patterns
 from sun_crumb.core.reference import constant, table
 
 
@@ -86,7 +86,8 @@ def norms(family: str, base: str = "") -> dict[str, Norm]:
     ----------
     patterns.csv; constants.csv (norm_room)
     """
-    mine = [p for p in patterns() if p.family == family and base in ("", p.base)] or list(_of_kin(family))
+    those = every_pattern() if base else patterns()
+    mine = [p for p in those if p.family == family and base in ("", p.base)] or list(_of_kin(family))
     held = [absolutes(measure(pattern.lines)) for pattern in mine]
     room = constant("norm_room") * (1.0 if len(held) > 2 else FEW)
     found = {}

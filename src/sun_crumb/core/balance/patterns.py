@@ -44,25 +44,39 @@ WHOLE = frozenset({"chocolate_chips", "white_chocolate", "raisin", "sugar_free_c
 
 
 @cache
+def every_pattern() -> tuple[Pattern, ...]:
+    """Return all patterns in their order, also those that only say how a dessert is made on another base."""
+    return tuple(_pattern(row) for row in table("patterns"))
+
+
+@cache
 def patterns() -> tuple[Pattern, ...]:
-    """Return the patterns in their order."""
-    return tuple(
-        Pattern(
-            row["key"],
-            row["family"],
-            row["base"],
-            row["name"],
-            tuple((key, float(grams)) for key, grams in (part.split(":") for part in row["formula"].split())),
-            row["source"],
-        )
-        for row in table("patterns")
+    """Return the patterns that tell kinds of desserts apart, in their order."""
+    return tuple(_pattern(row) for row in table("patterns") if row["tells"] == "1")
+
+
+def _pattern(row: Mapping[str, str]) -> Pattern:
+    return Pattern(
+        row["key"],
+        row["family"],
+        row["base"],
+        row["name"],
+        tuple((key, float(grams)) for key, grams in (part.split(":") for part in row["formula"].split())),
+        row["source"],
     )
 
 
 @cache
 def _matrix() -> npt.NDArray[np.float64]:
-    """Return the patterns' shares (patterns x kinds and flags)."""
-    return np.array([_vector(makeup(pattern.lines)) for pattern in patterns()])
+    """Return all patterns' shares (patterns x kinds and flags)."""
+    return np.array([_vector(makeup(pattern.lines)) for pattern in every_pattern()])
+
+
+@cache
+def _told() -> npt.NDArray[np.int_]:
+    """Return where, among all, those patterns lie that tell kinds apart."""
+    keys = {pattern.key for pattern in patterns()}
+    return np.array([n for n, pattern in enumerate(every_pattern()) if pattern.key in keys])
 
 
 def _vector(shares: Mapping[str, float]) -> tuple[float, ...]:
@@ -70,20 +84,25 @@ def _vector(shares: Mapping[str, float]) -> tuple[float, ...]:
 
 
 def _apart(shares: Mapping[str, float]) -> npt.NDArray[np.float64]:
-    """Return how far a component made so is from each pattern, as a distance of shares."""
+    """Return how far a component made so is from each of all patterns, as a distance of shares."""
     return np.sqrt(((_matrix() - np.array(_vector(shares))) ** 2).sum(axis=1))  # type: ignore[no-any-return]
 
 
 def nearest(family: str, lines: Iterable[FormulaLine]) -> Pattern | None:
     """Return the pattern of a family that lines come nearest to, None where it has none."""
-    far = _apart(makeup(lines)).tolist()
+    far = _apart(makeup(lines))[_told()].tolist()
     found = [(far[n], n) for n, pattern in enumerate(patterns()) if pattern.family == family]
     return patterns()[min(found)[1]] if found else None
+
+
+def distances_of(shares: Mapping[str, float]) -> dict[str, float]:
+    """Return how far a component made so is from each pattern, by its key, as a distance of shares (0 is the same)."""
+    return {pattern.key: far for pattern, far in zip(every_pattern(), _apart(shares).tolist(), strict=True)}
 
 
 def distances(shares: Mapping[str, float]) -> dict[str, float]:
     """Return how far a component made so is from the nearest pattern of each family, as a distance of shares (0 is the same)."""
     found: dict[str, float] = {}
-    for pattern, far in zip(patterns(), _apart(shares).tolist(), strict=True):
+    for pattern, far in zip(patterns(), _apart(shares)[_told()].tolist(), strict=True):
         found[pattern.family] = min(found.get(pattern.family, far), far)
     return found

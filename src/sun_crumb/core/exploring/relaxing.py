@@ -7,10 +7,12 @@ from dataclasses import dataclass, replace
 from math import ceil
 from typing import Any
 
+from sun_crumb.core.errors import CoreError
 from sun_crumb.core.exploring.compare import point_of
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import CupStandard
+from sun_crumb.core.recasting import possible_bases
 from sun_crumb.core.rework.plan import Plan, rework
 from sun_crumb.core.wish.goals import DEFINITIONS, Goals
 from sun_crumb.core.wish.money import cost_of
@@ -53,7 +55,8 @@ def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard
     """
     plan = rework(formula, goals, pantry, cup)
     if is_held(plan):
-        return []
+        # What a diet rules out and nothing stands in for, another base may do without.
+        return _on_another_base(formula, goals, pantry, cup) if _breaks_a_diet(plan) else []
 
     def holds(wish: Goals) -> Plan | None:
         found = rework(formula, wish, pantry, cup)
@@ -66,8 +69,35 @@ def relaxations(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard
         *_let_go(formula, goals, pantry, holds),
         *_without_limit(formula, goals, holds),
         *_as_usual(goals, holds),
+        *_on_another_base(formula, goals, pantry, cup),
     ]
     return sorted(found or _together(goals, holds), key=lambda r: (round(r.size, 3), r.goal))
+
+
+def _breaks_a_diet(plan: Plan) -> bool:
+    return any(u.goal == "diet" for u in plan.unmet)
+
+
+# So many bases are offered at most, and how much of a change one is beside a smaller cut (judgement).
+MOST_BASES, BASE_SIZE = 2, 0.3
+
+
+def _on_another_base(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | None) -> list[Relaxation]:
+    """Return the bases on which the whole wish can be had, where it stands on its own."""
+    found: list[Relaxation] = []
+    if goals.base is not None or goals.recasts:
+        return found
+    for base in possible_bases(formula, goals):
+        try:
+            plan = rework(formula, replace(goals, base=base.key), pantry, cup)
+        except CoreError:
+            continue
+        if is_held(plan) and not _breaks_a_diet(plan):
+            words = f"made {base.words}, the whole wish can be had"
+            found.append(Relaxation("base", {"base": base.key}, words, BASE_SIZE))
+        if len(found) == MOST_BASES:
+            break
+    return found
 
 
 def is_held(plan: Plan) -> bool:

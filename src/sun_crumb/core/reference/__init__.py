@@ -19,6 +19,7 @@ KEYS: dict[str, tuple[str, ...]] = {
     "name_words": ("kind", "words"),
     "pantry_measures": ("key", "unit", "form"),
     "pantry_names": ("key", "name"),
+    "recasts": ("base", "families"),
     "score_sheet": ("aspect", "value"),
     "stand_ins": ("foods", "stand_ins"),
     "textures": ("metric", "families"),

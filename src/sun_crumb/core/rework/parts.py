@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Container, Iterable, Iterator, Sequence
+from collections.abc import Container, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, Nature, Verdict, as_mixed, families, nature_of
@@ -15,6 +15,7 @@ from sun_crumb.core.offers.levers import lever_of
 from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.offers.stand_ins import must_go
 from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.recasting import Reference
 from sun_crumb.core.solving.problem import LIMITS, Problem
 from sun_crumb.core.solving.together import Share
 from sun_crumb.core.telling.unmet import ComponentBalance
@@ -39,8 +40,12 @@ class Part:
     nature: Nature | None = None
 
 
-def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
+def parts_of(
+    formula: Formula, goals: Goals, pantry: Pantry, references: Mapping[str, Reference] | None = None
+) -> Iterator[Part]:
     """Yield every component of *formula* with its problem; what must come in comes into the heaviest one.
+
+    *references* are what components on another base are to come to, by name.
 
     Raises
     ------
@@ -52,8 +57,11 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
     parts = [(c, formula.only(c), _positions(formula, c)) for c in formula.components]
     found = {c: nature_of(formula, c) for c, _, _ in parts if c not in goals.families}
     kinds = {c: found[c].family if c in found else families()[goals.families[c]] for c, _, _ in parts}
-    _check(formula, goals, kinds)
-    solved = {c: part for c, part, positions in parts if _is_solved(part, goals, positions, kinds[c])}
+    references = references or {}
+    _check(formula, goals, kinds, is_recast=bool(references))
+    solved = {
+        c: part for c, part, positions in parts if c in references or _is_solved(part, goals, positions, kinds[c])
+    }
     heaviest = formula.heaviest(solved)
     held = _held(parts, goals)
     own = sum(held[c] for c in solved)
@@ -86,7 +94,19 @@ def parts_of(formula: Formula, goals: Goals, pantry: Pantry) -> Iterator[Part]:
             component,
             part,
             positions,
-            Problem(part, family, goals, extra, locks, allowed, share, seasoned, as_it_falls, expected),
+            Problem(
+                part,
+                family,
+                goals,
+                extra,
+                locks,
+                allowed,
+                share,
+                seasoned,
+                as_it_falls,
+                expected,
+                references.get(component),
+            ),
             told,
             found.get(component),
         )
@@ -117,7 +137,7 @@ def _seasoned(
     return found
 
 
-def _check(formula: Formula, goals: Goals, kinds: dict[str, Family]) -> None:
+def _check(formula: Formula, goals: Goals, kinds: dict[str, Family], *, is_recast: bool) -> None:
     if not formula.lines:
         raise NothingToReworkError("the recipe has no weighed lines yet", field="lines")
     for position in goals.locks:
@@ -138,7 +158,7 @@ def _check(formula: Formula, goals: Goals, kinds: dict[str, Family]) -> None:
         must_go(line, goals, kinds[line.component]) or lever_of(line, goals, kinds[line.component])
         for line in formula.lines
     )
-    if not cuttable and not goals.locks and not goals.amounts and not leaves:
+    if not (cuttable or goals.locks or goals.amounts or leaves or is_recast):
         raise NothingToReworkError(
             f"nothing to cut: no line of this recipe is a sweetener that holds {what}",
             field="lines",
@@ -214,6 +234,10 @@ def balance_of(part: Part, judged: Sequence[Verdict], residual: str = "") -> Com
     """Return the balance of a component, with what kind of dessert it was taken for and how surely."""
     assert part.problem is not None
     family, nature = part.problem.family, part.nature
+    if part.problem.reference is not None:
+        return ComponentBalance(
+            part.component, family.key, family.name, tuple(judged), residual, against="what this base asks"
+        )
     if nature is None:
         return ComponentBalance(part.component, family.key, family.name, tuple(judged), residual)
     others = tuple(families()[key] for key, share in nature.ranked if share >= WORTH_ASKING)

@@ -11,7 +11,10 @@ from sun_crumb.core.offers.moves import is_cuttable
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
+from sun_crumb.core.recasting import Recast, Recasted, recast
+from sun_crumb.core.rework.on_another_base import as_of_original, base_words, batter_words, less_sweet
 from sun_crumb.core.rework.parts import Part, balance_of, parts_of, share_of
+from sun_crumb.core.rework.plan_line import PlanLine
 from sun_crumb.core.rework.preview import as_it_was
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.solving.rounding import rounded
@@ -38,28 +41,6 @@ from sun_crumb.core.wish.goals import Goals
 
 
 @dataclass(frozen=True, slots=True)
-class PlanLine:
-    """One line before and after [g]; ``position`` is the original's, None for what is new.
-
-    ``step_g`` is the household measure that its amount steps by; ``can_set`` whether another amount may be asked for: not of
-    what takes a line's place gram for gram.
-    """
-
-    position: int | None
-    component: str
-    ingredient: str
-    name: str
-    before_g: float
-    after_g: float
-    household_before: str
-    household: str
-    reason: str
-    is_locked: bool
-    step_g: float
-    can_set: bool = True
-
-
-@dataclass(frozen=True, slots=True)
 class Plan:
     """A rework with all that can be asked about it. ``before`` and ``after`` are the whole batch."""
 
@@ -80,6 +61,7 @@ class Plan:
     claims: tuple[Claim, ...]
     words: str
     is_proven: bool
+    recast: tuple[Recasted, ...] = ()
 
     @property
     def holds_before(self) -> Analysis:
@@ -125,8 +107,12 @@ def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | No
     docs/method.md
     """
     cup = cup or cup_standard("us")
-    made = _Made(formula, goals, cup)
-    parts = list(parts_of(formula, goals, pantry))
+    other = recast(formula, goals, cup)
+    made = _Made(formula, goals, cup, other)
+    if other is None:
+        parts = list(parts_of(formula, goals, pantry))
+    else:
+        parts = list(parts_of(other.formula, other.goals, pantry, other.references))
     found = iter(_solved([part.problem for part in parts if part.problem], share_of(parts, goals)))
     for part in parts:
         if part.problem is None:
@@ -152,15 +138,15 @@ def _freed(problem: Problem) -> Problem:
 class _Made:
     """A plan in the making: components are left or taken one after the other."""
 
-    def __init__(self, formula: Formula, goals: Goals, cup: CupStandard) -> None:
-        self.formula, self.goals, self.cup = formula, goals, cup
+    def __init__(self, formula: Formula, goals: Goals, cup: CupStandard, other: Recast | None = None) -> None:
+        self.formula, self.goals, self.cup, self.other = formula, goals, cup, other
         self.after: list[FormulaLine] = []
         self.lines: list[PlanLine] = []
         self.balances: list[ComponentBalance] = []
         self.main = formula.heaviest()
         self.told: list[tuple[str, list[str]]] = []
         self.added: dict[str, float] = {}
-        self.sugar_out, self.is_proven = 0.0, True
+        self.sugar_out, self.is_proven = _sugar_left_out(formula, goals, other), True
         self.families: list[Family] = []
         self.flavours: tuple[Flavour, ...] = ()
         self.passed: list[Unmet] = []
@@ -196,6 +182,12 @@ class _Made:
                 key = row.line.ingredient.key
                 self.added[key] = self.added.get(key, 0.0) + amount
 
+    def _told_lines(self) -> tuple[PlanLine, ...]:
+        """Return the plan's lines by the original's positions, where some stand on another base too."""
+        return (
+            tuple(self.lines) if self.other is None else as_of_original(self.lines, self.formula, self.other, self.cup)
+        )
+
     def _advice(self) -> list[str]:
         """Return what to do otherwise, each once; where several components change, what is not for all says for which."""
         names = [name or "the base" for name, _ in self.told]
@@ -215,10 +207,11 @@ class _Made:
         before_totals, after_totals = total(formula.lines), total(after.lines)
         eaten = (served(formula), served(after)) if formula.own_yields else (before_totals, after_totals)
         saved = savings(*eaten, after.servings)
-        unmet = unmet_goals(goals, formula, before_totals, after, after_totals, self.balances, self.passed)
+        passed = [*self.passed, *less_sweet(self.other, goals, formula, after, self.balances)]
+        unmet = unmet_goals(goals, formula, before_totals, after, after_totals, self.balances, passed)
         return Plan(
             status=status_of(unmet, self.balances),
-            lines=tuple(self.lines),
+            lines=self._told_lines(),
             balance=tuple(self.balances),
             before=formula,
             after=after,
@@ -233,7 +226,7 @@ class _Made:
                 *cautions(after, set(self.added), self.families),
             ),
             unmet=tuple(unmet),
-            advice=(*self._advice(), *unused(goals, formula, after, self.families, pantry)),
+            advice=(*batter_words(self.other), *self._advice(), *unused(goals, formula, after, self.families, pantry)),
             flavour=self.flavours,
             instead=tuple(
                 instead(before_totals, after_totals, after.lines, formula.servings, goals, unmet, self.families)
@@ -248,9 +241,18 @@ class _Made:
                     [x.kin for x in self.families],
                 )
             ),
-            words=headline(Told(goals, formula, after, before_totals, after_totals, saved)),
+            words=base_words(self.other) + headline(Told(goals, formula, after, before_totals, after_totals, saved)),
             is_proven=self.is_proven,
+            recast=self.other.told if self.other else (),
         )
+
+
+def _sugar_left_out(formula: Formula, goals: Goals, other: Recast | None) -> float:
+    """Return what another base leaves out of the sugar to cut before anything is rebalanced [g]."""
+    if other is None:
+        return 0.0
+    held = (sum(x.grams for x in f.lines if is_cuttable(x, goals.counted)) for f in (formula, other.formula))
+    return next(held) - next(held)
 
 
 def _small(sentence: str) -> str:

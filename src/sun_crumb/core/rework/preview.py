@@ -8,6 +8,8 @@ from dataclasses import dataclass, replace
 from sun_crumb.core.balance import verdicts
 from sun_crumb.core.formula import Formula, FormulaLine, Totals, total
 from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.recasting import recast
 from sun_crumb.core.rework.parts import balance_of, locks_of, parts_of, share_of
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.solving.together import Kept
@@ -65,7 +67,11 @@ class Drag:
         self.formula = formula
         support = list(support)
         frame = frame_of(goals, formula)
-        self.parts = list(parts_of(formula, frame, pantry))
+        self.other = recast(formula, frame, cup_standard("us"))
+        if self.other is None:
+            self.parts = list(parts_of(formula, frame, pantry))
+        else:
+            self.parts = list(parts_of(self.other.formula, self.other.goals, pantry, self.other.references))
         problems, brought, held_pieces = [], [], []
         for part in self.parts:
             if part.problem is not None:
@@ -107,6 +113,12 @@ class Drag:
                 if n < old or x.grams > 0
             ]
             after += [x for x in lines if x.grams > 0]
+        if self.other is not None:
+            origins = self.other.origins
+            rows = [(None if n is None else origins[n], c, key, grams) for n, c, key, grams in rows]
+            rows += [
+                (n, self.formula.lines[n].component, self.formula.lines[n].ingredient.key, 0.0) for n in self.other.gone
+            ]
         rows.sort(key=lambda row: len(self.formula.lines) if row[0] is None else row[0])
         made = replace(self.formula, lines=tuple(after))
         return Preview(tuple(rows), tuple(balances), made, total(made.lines))
@@ -114,6 +126,7 @@ class Drag:
     def _solved(self, goals: Goals) -> list[tuple[Problem, list[float]]]:
         """Return the components' problems at this position of the slider, and their amounts [g]."""
         positions = [part.positions for part in self.parts if part.problem is not None]
+        goals = goals if self.other is None else self.other.moved(goals)
         problems = []
         for problem, where in zip(self.kept.problems, positions, strict=True):
             kept_g = {n: problem.locks[n] for n in problem.seasoned if n < len(where)}

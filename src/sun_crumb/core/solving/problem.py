@@ -17,6 +17,7 @@ from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.offers.addition import Addition
 from sun_crumb.core.offers.moves import Move, counted_per_gram, move_of
 from sun_crumb.core.pantry import Ingredient
+from sun_crumb.core.recasting.recast import Reference
 from sun_crumb.core.reference import table
 from sun_crumb.core.solving.row import Row
 from sun_crumb.core.solving.rules import Rule, rules_of
@@ -46,6 +47,7 @@ class Problem:
     ``locks`` the amounts that are set, by line [g]; ``seasoned`` why one is set for its flavour, by row, the additions after the lines;
     ``share`` the part of a portion's limits of sittings.csv that is this component's. Where nothing takes the sugar's place and nobody said how
     sweet it is to be, it ``is_sweet_as_it_falls``. ``expected_cut`` is the part of its sweeteners that will have to go, since other sugar of the recipe stays.
+    ``reference`` is what it is to come to where that is not what its lines are: on another base.
 
     What follows from these is worked out once, when it is first asked for.
     """
@@ -60,6 +62,7 @@ class Problem:
     seasoned: dict[int, str] = field(default_factory=dict)
     is_sweet_as_it_falls: bool = False
     expected_cut: float = 1.0
+    reference: Reference | None = None
 
     @cached_property
     def rows(self) -> tuple[Row, ...]:
@@ -100,12 +103,16 @@ class Problem:
 
     @cached_property
     def before(self) -> dict[str, float]:
-        """The original's QUANTITIES."""
+        """The original's QUANTITIES, or what the component is to come to on another base."""
+        if self.reference is not None:
+            return dict(self.reference.quantities)
         return self.quantities_at([r.original_g for r in self.rows])
 
     @cached_property
     def counted_before(self) -> float:
         """The original's sugar to cut [g]."""
+        if self.reference is not None:
+            return self.reference.counted_g
         return float(self.counted @ np.array([r.original_g for r in self.rows]))
 
     @cached_property

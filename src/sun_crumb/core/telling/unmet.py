@@ -48,7 +48,7 @@ class Unmet:
 class ComponentBalance:
     """The balance of one component; ``residual`` says what rounding its amounts moved.
 
-    ``confidence`` is how likely its family is (1 where the baker said it), ``candidates`` the families that it may be.
+    ``against`` is what it is held against: the original, or what another base asks. ``confidence`` is how likely its family is (1 where the baker said it), ``candidates`` the families that it may be.
     """
 
     component: str
@@ -58,6 +58,7 @@ class ComponentBalance:
     residual: str = ""
     confidence: float = 1.0
     candidates: tuple[Family, ...] = ()
+    against: str = "the original"
 
     @property
     def is_sure(self) -> bool:
@@ -126,7 +127,7 @@ def _out_of_balance(goals: Goals, balances: Iterable[ComponentBalance]) -> Itera
             if verdict.key == "sweetness":
                 told = f"tastes {verdict.words}{where and f' ({balance.component})'}; {100 * goals.wanted_sweetness:.0f} % was asked"
             else:
-                told = f"{verdict.name.lower()}{where} {verdict.told} against the original: {verdict.words}"
+                told = f"{verdict.name.lower()}{where} {verdict.told} against {balance.against}: {verdict.words}"
             yield Unmet(verdict.key, 0.0, round(verdict.deviation, 4), told)
 
 

@@ -128,6 +128,10 @@ class Goals:
         Most of a kind of sweetener as a share of the batter, by CAPS, where the dessert family's own is not wanted.
     flavours
         Keys of flavours.csv to put in for sweetness given up; None for the path's own.
+    base
+        Key of bases.csv: what the dessert is to stand on instead, wherever it can; None for its own.
+    recasts
+        Key of patterns.csv by component: what that one is to be made as.
     """
 
     path: str = "blend"
@@ -150,6 +154,8 @@ class Goals:
     caps: dict[str, float] = field(default_factory=dict)
     flavours: tuple[str, ...] | None = None
     eaters: tuple[str, ...] = ()
+    base: str | None = None
+    recasts: dict[str, str] = field(default_factory=dict)
 
     def __post_init__(self) -> None:
         self._check_choices()
@@ -175,9 +181,11 @@ class Goals:
             ("definition", () if self.definition is None else (self.definition,), DEFINITIONS),
             ("diet", self.diets, diets()),
             ("eaters", self.eaters, eaters()),
-            ("avoid", self.avoid, {row["tag"] for row in table("allergens")}),
+            ("avoid", self.avoid, _column("allergens", "tag")),
             ("family", self.families.values(), families()),
-            ("flavours", self.flavours or (), {row["key"] for row in table("flavours")}),
+            ("flavours", self.flavours or (), _column("flavours", "key")),
+            ("base", () if self.base is None else (self.base,), _column("bases", "key")),
+            ("recasts", self.recasts.values(), _column("patterns", "key")),
         )
         for field_name, names, choices in known:
             for name in names:
@@ -236,6 +244,12 @@ class Goals:
     def counted(self) -> Definition:
         """The definition of sugar that is cut."""
         return self.definition or self.preset.definition
+
+
+@cache
+def _column(name: str, column: str) -> frozenset[str]:
+    """Return what stands in one column of a table."""
+    return frozenset(row[column] for row in table(name))
 
 
 def _is_amount(grams: float) -> bool:

@@ -1,0 +1,155 @@
+"""Which bases a dessert can be made on, and what each asks of batter and oven: bases.csv and recasts.csv (common practice)."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+from functools import cache
+
+from sun_crumb.core.balance import Family
+from sun_crumb.core.balance.makeup import makeup
+from sun_crumb.core.balance.patterns import Pattern, distances_of, every_pattern
+from sun_crumb.core.formula.recipe import FormulaLine
+from sun_crumb.core.recasting.groups import group_of
+from sun_crumb.core.reference import table
+
+
+@dataclass(frozen=True, slots=True)
+class Base:
+    """What a dessert may stand on instead: its name, the words for it in a wish, and why amounts change on it."""
+
+    key: str
+    name: str
+    words: str
+    because: str
+
+
+@dataclass(frozen=True, slots=True)
+class Way:
+    """How a family comes onto a base: the patterns it may follow, which groups of foods stay the recipe's own, and what changes besides.
+
+    ``like`` names, for a pattern, the practice that is the same dessert on the usual base: a recipe is richer or sweeter than it by up to
+    ``room`` times on the new base too. ``pour`` is what is done with a batter that no longer pours. ``oven_lower_c`` is how much milder the oven [°C], ``longer`` the part of the baking time that comes on top.
+    """
+
+    base: str
+    families: tuple[str, ...]
+    patterns: tuple[str, ...]
+    keeps: frozenset[str]
+    room: float
+    batter: str
+    cannot: str
+    oven_lower_c: float
+    longer: float
+    like: tuple[tuple[str, str], ...] = ()
+    pour: str = ""
+
+
+@cache
+def bases() -> dict[str, Base]:
+    """Return the bases by key, in their order."""
+    return {row["key"]: Base(row["key"], row["name"], row["words"], row["because"]) for row in table("bases")}
+
+
+@cache
+def ways() -> tuple[Way, ...]:
+    """Return every way of a family onto a base."""
+    return tuple(
+        Way(
+            row["base"],
+            tuple(row["families"].split()),
+            tuple(part.partition("<")[0] for part in row["patterns"].split()),
+            frozenset(row["keeps"].split()),
+            float(row["room"]),
+            row["batter"],
+            row["cannot"],
+            float(row["oven_lower_c"]),
+            float(row["longer"]),
+            tuple((key, like) for key, _, like in (part.partition("<") for part in row["patterns"].split()) if like),
+            row["pour"],
+        )
+        for row in table("recasts")
+    )
+
+
+@cache
+def patterns_by_key() -> dict[str, Pattern]:
+    """Return the patterns by key."""
+    return {pattern.key: pattern for pattern in every_pattern()}
+
+
+# A pattern of the same family that no way leads to: all that can stay does.
+OWN_KEEPS = frozenset({"fat", "egg", "wet", "sweet", "chocolate", "fruit", "lift"})
+OWN_ROOM = 2.5
+
+
+def way_onto(base: str, family: Family) -> Way | None:
+    """Return how a *family* comes onto a *base*: the way of the nearest family that it is a kind of, None where there is none."""
+    mine = [way for way in ways() if way.base == base and family.is_among(way.families)]
+    for key in family.kin:
+        for way in mine:
+            if key in way.families:
+                return way
+    return None
+
+
+def way_to(pattern: str, family: Family) -> Way | None:
+    """Return how a *family* comes to one *pattern*: by a way of recasts.csv, or as another formula of the same family."""
+    for way in ways():
+        if pattern in way.patterns and family.is_among(way.families):
+            return replace(way, patterns=(pattern,))
+    target = patterns_by_key()[pattern]
+    if target.family in family.kin:
+        return Way("", (family.key,), (pattern,), OWN_KEEPS, OWN_ROOM, "", "", 0.0, 0.0)
+    return None
+
+
+# The bases whose body is a fruit or a vegetable: on any other one that the recipe has not would be foreign.
+FRUITY = frozenset({"vegetable", "fruit", "dates", "beans"})
+
+
+def patterns_of(family: Family) -> tuple[str, ...]:
+    """Return the keys of a family's patterns, or of the nearest that it is a kind of where it has none."""
+    for key in family.kin:
+        if found := tuple(p.key for p in every_pattern() if p.family == key):
+            return found
+    return ()
+
+
+def nearest_of(keys: Iterable[str], lines: Iterable[FormulaLine]) -> Pattern:
+    """Return which of some patterns a component comes nearest to."""
+    far = distances_of(makeup(lines))
+    return patterns_by_key()[min(keys, key=lambda key: far[key])]
+
+
+def target_of(way: Way, lines: Iterable[FormulaLine]) -> Pattern | None:
+    """Return which pattern of a way a component follows: the nearest to its crumb; None where each would bring foreign fruit, or lose its own."""
+    crumb = [x for x in lines if not x.is_inclusion]
+    mass = sum(x.grams for x in crumb)
+    fruit = sum(x.grams for x in crumb if group_of(x.ingredient) == "fruit")
+    fits = []
+    for key in way.patterns:
+        has_fruit = any(group_of(x.ingredient) == "fruit" for x in patterns_by_key()[key].lines)
+        if has_fruit and not fruit and way.base not in FRUITY:
+            continue
+        if fruit > LOST * mass and "fruit" not in way.keeps and way.base != "dates":
+            continue
+        fits.append(key)
+    far = distances_of(makeup(crumb))
+    return patterns_by_key()[min(fits, key=lambda key: far[key])] if fits else None
+
+
+# So much of a mix that is fruit is the dessert's idea: a base that has no room for it is none for this dessert [share].
+LOST = 0.1
+
+
+def stands_on(lines: Iterable[FormulaLine], pattern: Pattern) -> bool:
+    """Return whether a component stands on what a pattern stands on already: most of its body is of the same foods."""
+    body = [x for x in lines if group_of(x.ingredient) == "body" and not x.is_inclusion]
+    foods = {key for key, _ in pattern.grams}
+    held = sum(x.grams for x in body)
+    return held > 0 and sum(x.grams for x in body if x.ingredient.key in foods) > STANDS * held
+
+
+# So much of what a component stands on must be of a base for it to be on that base already [share].
+STANDS = 0.7
