@@ -43,6 +43,8 @@ TABLES = {
     "rules_of_thumb": "Rules of thumb that bakers go by",
     "claims": "Limits of what may be claimed",
     "constants": "Constants",
+    "weighing_doubts": "How far an amount may be off by how it was measured (relative standard deviation), and what would narrow it",
+    "composition_doubts": "How far a food's sugars, energy and sweetness may be off by how it is known (relative standard deviations)",
     "solutes": "Solutes: molar mass and Norrish's constant",
     "cups": "Cups and spoons",
     "units": "Units",

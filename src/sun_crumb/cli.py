@@ -67,15 +67,15 @@ def _read(arguments: argparse.Namespace) -> Any:
 
 
 def _analyse(arguments: argparse.Namespace) -> Any:
-    from sun_crumb.api.schemas.reading import AnalysisOut
+    from sun_crumb.api.schemas.reading import AnalysedOut
     from sun_crumb.core.errors import EmptyRecipeError
-    from sun_crumb.core.formula import analyse
     from sun_crumb.services import kitchen
+    from sun_crumb.services.kitchen import analysed
 
     formula, reading, _ = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
     if not formula.lines:
         raise EmptyRecipeError("no line of this text could be weighed", field="text")
-    return plain(AnalysisOut, analyse(formula)) | {"title": formula.title, "unsure": _unsure(reading)}
+    return plain(AnalysedOut, analysed(formula)) | {"title": formula.title, "unsure": _unsure(reading)}
 
 
 def _unsure(reading: Reading) -> list[dict[str, str]]:
@@ -359,6 +359,11 @@ def _parser() -> argparse.ArgumentParser:
             made.add_argument("--most-new", type=int, help="how many new sweeteners at most")
             made.add_argument(
                 "--cap", action="append", metavar="KIND=SHARE", help="puree, paste, syrup or filler at most"
+            )
+            made.add_argument(
+                "--confidence",
+                type=float,
+                help="how often the wish is to hold with amounts and foods as uncertain as they are: 0.9",
             )
             made.add_argument("--base", help="make it on another base: almond, oat, gluten_free, egg_free, fruit, ...")
             made.add_argument(

@@ -47,6 +47,7 @@ def goals_asked(arguments: argparse.Namespace, formula: Formula) -> Goals:
             caps=dict(_named(words, "cap") for words in arguments.cap or ()),
             flavours=None if arguments.flavours is None else names(arguments.flavours),
             base=arguments.base,
+            confidence=arguments.confidence,
             recasts=families_asked(arguments.recast or (), formula, "recast"),
         )
     except ValidationError as error:

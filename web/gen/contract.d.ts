@@ -1504,6 +1504,23 @@ export interface components {
                 [key: string]: number;
             };
         };
+        /** AnalysedOut */
+        AnalysedOut: {
+            batch: components["schemas"]["TotalsOut"];
+            per_serving: components["schemas"]["TotalsOut"];
+            per_100g: components["schemas"]["TotalsOut"];
+            /** Servings */
+            servings: number;
+            /** Unit */
+            unit: string;
+            /** Is Servings Assumed */
+            is_servings_assumed: boolean;
+            /** Components */
+            components: components["schemas"]["ComponentAmountsOut"][];
+            /** Suggested Portions */
+            suggested_portions: components["schemas"]["PortionKindNamesOut"][];
+            uncertainty: components["schemas"]["DoubtedOut"];
+        };
         /** AnalysisOut */
         AnalysisOut: {
             batch: components["schemas"]["TotalsOut"];
@@ -2378,6 +2395,30 @@ export interface components {
              */
             done: true;
         };
+        /**
+         * DoubtedFigureOut
+         * @description A figure of one portion, and between what it lies nine times in ten.
+         */
+        DoubtedFigureOut: {
+            /** Key */
+            key: string;
+            /** Value */
+            value: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+        };
+        /**
+         * DoubtedOut
+         * @description How far what a portion holds may be off, and what would narrow its free sugar most.
+         */
+        DoubtedOut: {
+            /** Figures */
+            figures: components["schemas"]["DoubtedFigureOut"][];
+            /** Narrowing */
+            narrowing: components["schemas"]["NarrowingOut"][];
+        };
         /** EntryOut */
         EntryOut: {
             /** Kind */
@@ -2647,6 +2688,11 @@ export interface components {
             recasts: {
                 [key: string]: string;
             };
+            /**
+             * Confidence
+             * @default null
+             */
+            confidence: number | null;
         };
         /**
          * GoesInIn
@@ -2905,6 +2951,11 @@ export interface components {
                 [key: string]: string;
             };
             /**
+             * Confidence
+             * @default null
+             */
+            confidence?: number | null;
+            /**
              * Cup
              * @default null
              */
@@ -3136,6 +3187,22 @@ export interface components {
             high: number;
             /** Answers */
             answers: number;
+            /** Words */
+            words: string;
+        };
+        /**
+         * LikelyOut
+         * @description How sweet it is beside the original, between what that lies nine times in ten, and how likely it is as sweet as asked.
+         */
+        LikelyOut: {
+            /** Ratio */
+            ratio: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+            /** Chance */
+            chance: number;
             /** Words */
             words: string;
         };
@@ -3417,6 +3484,16 @@ export interface components {
             key: string;
             /** Name */
             name: string;
+        };
+        /**
+         * NarrowingOut
+         * @description What would narrow a figure, and which part of its doubt that is.
+         */
+        NarrowingOut: {
+            /** Words */
+            words: string;
+            /** Share */
+            share: number;
         };
         /**
          * NudgesOut
@@ -3706,6 +3783,15 @@ export interface components {
             /** Text */
             text: string;
         };
+        /**
+         * PlanDoubtOut
+         * @description How far the figures of a portion may be off, before and after.
+         */
+        PlanDoubtOut: {
+            before: components["schemas"]["DoubtedOut"];
+            after: components["schemas"]["DoubtedOut"];
+            as_sweet: components["schemas"]["LikelyOut"] | null;
+        };
         /** PlanLineOut */
         PlanLineOut: {
             /** Position */
@@ -3770,6 +3856,7 @@ export interface components {
             recast: components["schemas"]["RecastOut"][];
             /** Bases */
             bases: components["schemas"]["BaseOut"][];
+            uncertainty: components["schemas"]["PlanDoubtOut"] | null;
             /** Solve Ms */
             solve_ms: number;
         };
@@ -3945,6 +4032,11 @@ export interface components {
             recasts?: {
                 [key: string]: string;
             };
+            /**
+             * Confidence
+             * @default null
+             */
+            confidence?: number | null;
             /**
              * Cup
              * @default null
@@ -5576,6 +5668,11 @@ export interface components {
                 [key: string]: string;
             };
             /**
+             * Confidence
+             * @default null
+             */
+            confidence?: number | null;
+            /**
              * Cup
              * @default null
              */
@@ -5644,7 +5741,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AnalysisOut"];
+                    "application/json": components["schemas"]["AnalysedOut"];
                 };
             };
             /** @description What is wrong */

@@ -14,7 +14,7 @@ from sun_crumb.api.schemas.base import DoneOut
 from sun_crumb.api.schemas.checked import CheckOut
 from sun_crumb.api.schemas.choices import ChoicesOut
 from sun_crumb.api.schemas.pantry import IngredientDetailOut, IngredientsOut, ProductOut, SweetenersOut
-from sun_crumb.api.schemas.reading import AnalysisOut, ReadIn, ReadingOut
+from sun_crumb.api.schemas.reading import AnalysedOut, ReadIn, ReadingOut
 from sun_crumb.core.formula import Analysis
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.schemas.products import LabelIn, PackIn, ProductIn
@@ -40,7 +40,7 @@ def read(body: ReadIn) -> kitchen.ReadText:
     return kitchen.read(body.text, body.cup, pantry.pantry_of(database()), body.roles)
 
 
-@endpoint(blueprint, "POST", "/analyse", body=AnalyseIn, returns=AnalysisOut)
+@endpoint(blueprint, "POST", "/analyse", body=AnalyseIn, returns=AnalysedOut)
 def analyse(body: AnalyseIn) -> Analysis:
     """Total weighed lines per batch, serving and 100 g."""
     lines = [plain_line(line) for line in body.lines]

@@ -184,6 +184,7 @@ class GoalsIn(In):
     flavours: Annotated[list[Key], Field(max_length=20)] | None = None
     base: Key | None = None
     recasts: Annotated[dict[Component, Key], Field(max_length=20)] = {}
+    confidence: float | None = None
 
 
 class WishIn(GoalsIn):

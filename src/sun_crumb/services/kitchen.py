@@ -9,6 +9,7 @@ from time import perf_counter
 from typing import Any
 
 from sun_crumb.core.balance import families as all_families
+from sun_crumb.core.doubt import Doubted, PlanDoubt, doubt_of, doubt_of_plan
 from sun_crumb.core.errors import OutOfDomainError, UnknownIngredientError, require_choice
 from sun_crumb.core.exploring import Checked
 from sun_crumb.core.exploring import check as check_formula
@@ -24,6 +25,7 @@ from sun_crumb.core.reading.match import name_index
 from sun_crumb.core.reading.records import LeftOut, Role
 from sun_crumb.core.recasting import Base, possible_bases
 from sun_crumb.core.rework import Plan, rework
+from sun_crumb.core.rework.surely import told_amounts
 from sun_crumb.core.wish import Goals
 from sun_crumb.formats.incoming import UnreadableFileError, read_file
 
@@ -49,10 +51,18 @@ class ReadText(Reading):
 
 
 @dataclass(frozen=True, slots=True)
+class Analysed(Analysis):
+    """An analysis, with how far its figures may be off."""
+
+    uncertainty: Doubted
+
+
+@dataclass(frozen=True, slots=True)
 class TimedPlan(Plan):
-    """A plan, the bases that it could stand on instead, and how long it took [ms]."""
+    """A plan, the bases that it could stand on instead, how far its figures may be off, and how long it took [ms]."""
 
     bases: tuple[Base, ...] = ()
+    uncertainty: PlanDoubt | None = None
     solve_ms: float = 0.0
 
 
@@ -139,9 +149,16 @@ def analyse(
     unit: str,
     pantry: Pantry | None = None,
     own_yields: Mapping[str, int] | None = None,
-) -> Analysis:
-    """Return the analysis of weighed lines."""
-    return analyse_formula(formula_of("", lines, servings, unit, pantry, own_yields))
+) -> Analysed:
+    """Return the analysis of weighed lines, with how far its figures may be off."""
+    return analysed(formula_of("", lines, servings, unit, pantry, own_yields), pantry)
+
+
+def analysed(formula: Formula, pantry: Pantry | None = None) -> Analysed:
+    """Return what a recipe holds, with how far its figures may be off."""
+    return Analysed(
+        **_fields_of(analyse_formula(formula)), uncertainty=doubt_of(formula, (pantry or shipped_pantry()).learned_sds)
+    )
 
 
 def check(
@@ -164,9 +181,15 @@ def check(
 def plan(formula: Formula, goals: Goals, cup: CupStandard, pantry: Pantry | None = None) -> TimedPlan:
     """Return the reworked formula, with the time it took."""
     start = perf_counter()
-    found = rework(formula, goals, pantry or shipped_pantry(), cup)
-    bases = tuple(possible_bases(formula, goals))
-    return TimedPlan(**_fields_of(found), bases=bases, solve_ms=1000 * (perf_counter() - start))
+    pantry = pantry or shipped_pantry()
+    found = rework(formula, goals, pantry, cup)
+    told = told_amounts(found.after, found.lines, cup)
+    return TimedPlan(
+        **_fields_of(found),
+        bases=tuple(possible_bases(formula, goals)),
+        uncertainty=doubt_of_plan(formula, found.after, told, goals.wanted_sweetness, pantry.learned_sds),
+        solve_ms=1000 * (perf_counter() - start),
+    )
 
 
 def cupboard_keys(words: Iterable[str], pantry: Pantry | None = None) -> tuple[str, ...]:

@@ -41,10 +41,10 @@ def pantry_in(session: Session, *, is_learned: bool = True) -> Pantry:
     """
     database: Database = session.info["database"]
     rows = session.execute(select(Product.id, cast(Product.label, String), Product.like).order_by(Product.id)).all()
-    means = session.execute(select(Learned.key, Learned.mean)).all() if is_learned else []
-    factors = {key: exp(mean) for key, mean in means}
+    learned = session.execute(select(Learned.key, Learned.mean, Learned.sd)).all() if is_learned else []
+    factors = {row.key: exp(row.mean) for row in learned}
     found = _known.get(database)
-    if found and found[0] == (rows, factors):
+    if found and found[0] == (rows, learned):
         return found[1]
     products: list[tuple[Ingredient, tuple[str, ...]]] = []
     for row in session.scalars(select(Product).order_by(Product.id)):
@@ -54,9 +54,9 @@ def pantry_in(session: Session, *, is_learned: bool = True) -> Pantry:
             log.warning("own_%s is left out: %s", row.id, error.message)
     # A product taken away stays known to the recipes that hold it; only looking it up hides it.
     pantry = shipped_pantry().with_products(products) if products else shipped_pantry()
-    pantry = pantry.with_sweetness(factors)
+    pantry = pantry.with_sweetness(factors, {row.key: row.sd for row in learned})
     if is_learned:
-        _known[database] = ((rows, factors), pantry)
+        _known[database] = ((rows, learned), pantry)
     return pantry
 
 

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Plan } from '../api/types'
 import CrumbLines from './CrumbLines.vue'
 import HeldAgainst from './HeldAgainst.vue'
+import { span } from '../logic/format'
 import SunArc from './SunArc.vue'
 
 const props = defineProps<{
@@ -15,6 +16,12 @@ const props = defineProps<{
 const emit = defineEmits<{ family: [component: string, family: string] }>()
 const before = computed(() => props.plan.before.per_serving)
 const after = computed(() => props.plan.after.per_serving)
+/** The interval of the free sugar shown; none while a slider moves it from the figure that it is of. */
+const between = computed(() => {
+  const one = props.plan.uncertainty?.after.figures.find((figure) => figure.key === 'free_sugars_who_g')
+  const isOfThis = one && Math.abs(one.value - after.value.free_sugars_who_g) < 0.06
+  return isOfThis && one.high - one.low >= 0.1 ? span(one.low, one.high) : ''
+})
 const verdict = computed(
   () =>
     ({
@@ -35,6 +42,7 @@ const verdict = computed(
       :limit="limit"
       :unit="plan.after.unit"
       :portion-g="after.mass_g"
+      :between="between"
     />
     <h2 class="verdict" aria-live="polite">{{ verdict }}</h2>
     <ul v-if="plan.unmet.length" class="unmet">

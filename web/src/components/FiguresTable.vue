@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import type { Schemas } from '../api/types'
-import { grams, kcal } from '../logic/format'
+import { grams, kcal, span } from '../logic/format'
 
 type Totals = Schemas['TotalsOut']
 
-defineProps<{
+const props = defineProps<{
   /** The analysis of the original and of the rework. */
   before: Schemas['AnalysisOut']
   after: Schemas['AnalysisOut']
+  /** How far the figures of a portion may be off. */
+  doubt: Schemas['PlanDoubtOut'] | null
 }>()
 
 const rows: { key: keyof Totals; name: string; means?: string }[] = [
@@ -24,6 +26,13 @@ const rows: { key: keyof Totals; name: string; means?: string }[] = [
   { key: 'protein_g', name: 'Protein' },
   { key: 'fibre_g', name: 'Fibre' },
 ]
+
+/** Between what a figure of a portion lies nine times in ten. */
+function between(side: 'before' | 'after', key: string): string {
+  const one = props.doubt?.[side].figures.find((figure) => figure.key === key)
+  if (!one || one.high - one.low < 0.05) return ''
+  return span(one.low, one.high, key === 'energy_kcal')
+}
 
 function shown(totals: Totals, key: keyof Totals): string {
   return key === 'energy_kcal' ? kcal(totals[key]) : grams(totals[key])
@@ -46,9 +55,16 @@ function shown(totals: Totals, key: keyof Totals): string {
         <th scope="row">
           {{ row.name }}<small v-if="row.means" class="quiet">{{ row.means }}</small>
         </th>
-        <td>{{ shown(before.per_serving, row.key) }}</td>
         <td>
-          <b>{{ shown(after.per_serving, row.key) }}</b>
+          {{ shown(before.per_serving, row.key)
+          }}<small v-if="between('before', row.key)" class="quiet">{{ between('before', row.key) }}</small>
+        </td>
+        <td>
+          <b>{{ shown(after.per_serving, row.key) }}</b><small
+            v-if="between('after', row.key)"
+            class="quiet"
+            >{{ between('after', row.key) }}</small
+          >
         </td>
         <td>{{ shown(before.batch, row.key) }}</td>
         <td>
@@ -57,6 +73,18 @@ function shown(totals: Totals, key: keyof Totals): string {
       </tr>
     </tbody>
   </table>
+  <template v-if="doubt">
+    <p class="small quiet">
+      The small figures: between what it lies nine times in ten, by how each amount is measured and how well
+      each food is known.
+    </p>
+    <p v-if="doubt.as_sweet" class="small">
+      {{ doubt.as_sweet.words.charAt(0).toUpperCase() + doubt.as_sweet.words.slice(1) }}.
+      <template v-if="doubt.after.narrowing[0]">
+        To know it better: {{ doubt.after.narrowing[0].words }}.
+      </template>
+    </p>
+  </template>
 </template>
 
 <style scoped>
@@ -69,5 +97,9 @@ td {
 }
 th:first-child {
   text-align: left;
+}
+td small {
+  display: block;
+  white-space: nowrap;
 }
 </style>

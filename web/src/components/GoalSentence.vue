@@ -42,7 +42,7 @@ const words = computed(() => {
     definition: choices.definitions.find((d) => d.key === goals.definition)?.name ?? '',
     with: withWords(goals.cupboard, choices.sweeteners, sweeteners.value.length > 0),
     eaters: eaterWords(goals, choices),
-    limits: limitWords(goals.most_energy_kcal, goals.most_free_sugar_g, goals.most_cost),
+    limits: limitWords(goals),
     base: goals.base ? (standing.value.find((b) => b.key === goals.base)?.name ?? '') : 'as it is',
     tastes: tastes.length ? list(tastes) : 'no other wish',
   }

@@ -2,6 +2,7 @@
 import { grams, percent } from '../logic/format'
 import type { BenchGoals } from '../api/types'
 import NumberField from './NumberField.vue'
+import PickList from './PickList.vue'
 
 const props = defineProps<{
   goals: BenchGoals
@@ -11,6 +12,13 @@ const props = defineProps<{
   hasPrices: boolean
 }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
+
+const SURE = [
+  { key: '', name: 'by the figures' },
+  { key: '0.8', name: '8 times in 10' },
+  { key: '0.9', name: '9 times in 10' },
+  { key: '0.95', name: '19 times in 20' },
+]
 
 function limitToShare(share: number): void {
   emit('change', { most_free_sugar_g: Math.round(share * props.dailyLimit * 10) / 10 })
@@ -69,6 +77,13 @@ function limitToShare(share: number): void {
     />
     in your prices; what has none counts nothing</label
   >
+  <PickList
+    legend="How surely the wish is to hold, spoons and foods being what they are"
+    :items="SURE"
+    :chosen="[String(goals.confidence ?? '')]"
+    is-single
+    @toggle="emit('change', { confidence: Number($event) || null })"
+  />
 </template>
 
 <style scoped>

@@ -44,7 +44,7 @@ const emit = defineEmits<{ season: [flavour: string] }>()
     </p>
     <details @toggle="isOpen = ($event.target as HTMLDetailsElement).open">
       <summary><b>All the figures</b> of one {{ plan.after.unit }} and of the whole</summary>
-      <FiguresTable v-if="isOpen" :before="plan.before" :after="plan.after" />
+      <FiguresTable v-if="isOpen" :before="plan.before" :after="plan.after" :doubt="plan.uncertainty" />
     </details>
     <details>
       <summary>

@@ -15,6 +15,8 @@ const props = defineProps<{
   /** What one portion is called, and what it weighs [g]. */
   unit: string
   portionG: number
+  /** Between what the free sugar of the rework lies nine times in ten, in words; empty where that is not known. */
+  between: string
 }>()
 
 const most = computed(() => mostGrams(props.limit, props.before, props.after))
@@ -50,9 +52,20 @@ const says = computed(
     </svg>
     <figcaption>
       <span
-        ><b class="display big">{{ change(before, after) }}</b> free sugar<br /><span class="quiet"
-          >{{ grams(before) }} → {{ grams(after) }}</span
-        ></span
+        ><b class="display big">{{ change(before, after) }}</b> free sugar<br />
+        <v-tooltip
+          v-if="between"
+          location="top"
+          open-on-focus
+          :text="`${grams(after)}, ${between}: so far it may be off, nine times in ten`"
+        >
+          <template #activator="{ props: opener }">
+            <button type="button" class="quiet doubt" v-bind="opener">
+              {{ grams(before) }} → {{ grams(after) }}
+            </button>
+          </template>
+        </v-tooltip>
+        <span v-else class="quiet">{{ grams(before) }} → {{ grams(after) }}</span></span
       >
       <span
         ><b class="display big">{{ kcal(kcalAfter - kcalBefore) }}</b> energy<br /><span class="quiet"
@@ -73,6 +86,9 @@ const says = computed(
 svg {
   display: block;
   width: 100%;
+}
+.doubt {
+  border-bottom: 1px dotted;
 }
 .limit {
   stroke: var(--quiet);

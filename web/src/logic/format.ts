@@ -37,6 +37,12 @@ export function grams(value: number): string {
   return `${number(value)} g`
 }
 
+/** Between what a figure lies: "5.8 to 6.7". */
+export function span(low: number, high: number, isEnergy = false): string {
+  const shown = (value: number): string => (isEnergy ? String(Math.round(value)) : number(value))
+  return `${shown(low)} to ${shown(high)}`
+}
+
 /** Always one decimal: for figures that stand under one another. */
 export function gramsTenths(value: number): string {
   return `${signed(tenths.format(value))} g`

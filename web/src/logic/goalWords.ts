@@ -1,4 +1,5 @@
 /** The marked words of the goal sentence. */
+import type { BenchGoals } from '../api/types'
 import { grams, list } from './format'
 
 interface Named {
@@ -34,13 +35,15 @@ export function eaterWords(
 }
 
 /** What a portion may hold at most. */
-export function limitWords(energy: number | null, freeSugar: number | null, cost: number | null): string {
+export function limitWords(goals: BenchGoals): string {
+  const { most_energy_kcal: energy, most_free_sugar_g: freeSugar, most_cost: cost, confidence } = goals
   const parts = [
     energy && `${Math.round(energy)} kcal`,
     freeSugar !== null && `${grams(freeSugar)} of free sugar`,
     cost !== null && `${cost.toFixed(2)} in price`,
   ].filter((part): part is string => Boolean(part))
-  return parts.length ? `at most ${list(parts)}` : 'whatever it holds'
+  const words = parts.length ? `at most ${list(parts)}` : 'whatever it holds'
+  return confidence ? `${words}, ${Math.round(100 * confidence)} times in 100` : words
 }
 
 /** The keys with one more, or without it where it was among them. */

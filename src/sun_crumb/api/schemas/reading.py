@@ -6,7 +6,7 @@ from typing import Annotated, Any
 
 from pydantic import Field, create_model
 
-from sun_crumb.api.schemas.base import Out, To1, TotalsOut
+from sun_crumb.api.schemas.base import Out, To1, To2, TotalsOut
 from sun_crumb.core.reading.records import LineStatus, Role
 from sun_crumb.schemas.fields import In, Key
 
@@ -141,6 +141,33 @@ class AnalysisOut(AmountsOut):
     is_servings_assumed: bool
     components: list[ComponentAmountsOut]
     suggested_portions: list[PortionKindNamesOut]
+
+
+class DoubtedFigureOut(Out):
+    """A figure of one portion, and between what it lies nine times in ten."""
+
+    key: str
+    value: To2
+    low: To2
+    high: To2
+
+
+class NarrowingOut(Out):
+    """What would narrow a figure, and which part of its doubt that is."""
+
+    words: str
+    share: To2
+
+
+class DoubtedOut(Out):
+    """How far what a portion holds may be off, and what would narrow its free sugar most."""
+
+    figures: list[DoubtedFigureOut]
+    narrowing: list[NarrowingOut]
+
+
+class AnalysedOut(AnalysisOut):
+    uncertainty: DoubtedOut
 
 
 class _ReadingOut(Out):

@@ -8,7 +8,7 @@ from pydantic import Field
 
 from sun_crumb.api.schemas.base import Out, SavingsOut, To1, To2, To3, To4, To5, TotalsOut
 from sun_crumb.api.schemas.checked import FamilyOut
-from sun_crumb.api.schemas.reading import AnalysisOut
+from sun_crumb.api.schemas.reading import AnalysisOut, DoubtedOut
 
 
 class PlanLineOut(Out):
@@ -195,6 +195,24 @@ class BaseOut(Out):
     words: str
 
 
+class LikelyOut(Out):
+    """How sweet it is beside the original, between what that lies nine times in ten, and how likely it is as sweet as asked."""
+
+    ratio: To3
+    low: To3
+    high: To3
+    chance: To3
+    words: str
+
+
+class PlanDoubtOut(Out):
+    """How far the figures of a portion may be off, before and after."""
+
+    before: DoubtedOut
+    after: DoubtedOut
+    as_sweet: LikelyOut | None
+
+
 class PlanOut(Out):
     status: Literal["balanced", "strained", "unmet"]
     words: str
@@ -214,4 +232,5 @@ class PlanOut(Out):
     is_proven: bool
     recast: list[RecastOut]
     bases: list[BaseOut]
+    uncertainty: PlanDoubtOut | None
     solve_ms: To1

@@ -21,10 +21,16 @@ class Diet:
 
 
 class Pantry:
-    """Ingredients by key, and the names they go by."""
+    """Ingredients by key, the names they go by, and how far what tastings taught of their sweetness may be off (sd of the logarithm, by key)."""
 
-    def __init__(self, ingredients: Iterable[Ingredient], names: Iterable[tuple[str, str]]) -> None:
+    def __init__(
+        self,
+        ingredients: Iterable[Ingredient],
+        names: Iterable[tuple[str, str]],
+        learned_sds: Mapping[str, float] | None = None,
+    ) -> None:
         self._by_key = {i.key: i for i in ingredients}
+        self.learned_sds: Mapping[str, float] = dict(learned_sds or {})
         self.names = tuple((key, name) for key, name in names if key in self._by_key)
 
     def __getitem__(self, key: str) -> Ingredient:
@@ -48,13 +54,15 @@ class Pantry:
         own = [(i.key, name.lower()) for i, names in products for name in (i.name, *names)]
         taken = {name for _, name in own}
         return Pantry(
-            [*self, *(i for i, _ in products)], [*(pair for pair in self.names if pair[1] not in taken), *own]
+            [*self, *(i for i, _ in products)],
+            [*(pair for pair in self.names if pair[1] not in taken), *own],
+            self.learned_sds,
         )
 
-    def with_sweetness(self, factors: Mapping[str, float]) -> Pantry:
-        """Return a pantry whose foods are as sweet as one household has found them: *factors* of the model's sweetness by key."""
+    def with_sweetness(self, factors: Mapping[str, float], sds: Mapping[str, float] | None = None) -> Pantry:
+        """Return a pantry whose foods are as sweet as one household has found them: *factors* of the model's sweetness by key, and their *sds*."""
         known = {k: f for k, f in factors.items() if k in self._by_key and f != 1.0}
-        if not known:
+        if not known and not sds:
             return self
         return Pantry(
             (
@@ -62,6 +70,7 @@ class Pantry:
                 for i in self
             ),
             self.names,
+            sds,
         )
 
     def names_of(self, key: str) -> list[str]:

@@ -59,12 +59,13 @@ def rows_of(name: str, text: str) -> tuple[dict[str, str], ...]:
 
 @dataclass(frozen=True, slots=True)
 class Constant:
-    """One figure: its unit, how far it may be off (None where that is not given), what it holds for, and where it is from."""
+    """One figure: its unit, how far it may be off and why, what it holds for, and where it is from."""
 
     key: str
     value: float
     unit: str
-    uncertainty: float | None
+    uncertainty: float
+    uncertainty_why: str
     valid_for: str
     source: str
     locator: str
@@ -78,7 +79,8 @@ def constants() -> dict[str, Constant]:
             row["key"],
             float(row["value"]),
             row["unit"],
-            float(row["uncertainty"]) if row["uncertainty"] else None,
+            float(row["uncertainty"]),
+            row["uncertainty_why"],
             row["valid_for"],
             row["source"],
             row["locator"],

@@ -16,6 +16,7 @@ from sun_crumb.core.rework.on_another_base import as_of_original, base_words, ba
 from sun_crumb.core.rework.parts import Part, balance_of, parts_of, share_of
 from sun_crumb.core.rework.plan_line import PlanLine
 from sun_crumb.core.rework.preview import as_it_was
+from sun_crumb.core.rework.surely import asked_for_sure, not_so_sure, spreads
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.solving.rounding import rounded
 from sun_crumb.core.solving.together import Share, Solved, solve
@@ -107,13 +108,28 @@ def rework(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | No
     docs/method.md
     """
     cup = cup or cup_standard("us")
-    other = recast(formula, goals, cup)
+    if goals.confidence is None:
+        return _planned(formula, goals, goals, pantry, cup)
+    plan = _planned(formula, goals, replace(goals, confidence=None), pantry, cup)
+    for _ in range(ROUNDS):
+        one, two = spreads(formula, plan.after, plan.lines, cup, dict(pantry.learned_sds))
+        plan = _planned(formula, goals, asked_for_sure(goals, one, two, formula.servings), pantry, cup)
+    return plan
+
+
+# So many times a surer wish is asked anew from the plan before: the doubt hardly moves after the second.
+ROUNDS = 2
+
+
+def _planned(formula: Formula, goals: Goals, solved: Goals, pantry: Pantry, cup: CupStandard) -> Plan:
+    """Return the plan for the wish *solved*, told against *goals*."""
+    other = recast(formula, solved, cup)
     made = _Made(formula, goals, cup, other)
     if other is None:
-        parts = list(parts_of(formula, goals, pantry))
+        parts = list(parts_of(formula, solved, pantry))
     else:
         parts = list(parts_of(other.formula, other.goals, pantry, other.references))
-    found = iter(_solved([part.problem for part in parts if part.problem], share_of(parts, goals)))
+    found = iter(_solved([part.problem for part in parts if part.problem], share_of(parts, solved)))
     for part in parts:
         if part.problem is None:
             made.leave(part)
@@ -208,10 +224,14 @@ class _Made:
         eaten = (served(formula), served(after)) if formula.own_yields else (before_totals, after_totals)
         saved = savings(*eaten, after.servings)
         passed = [*self.passed, *less_sweet(self.other, goals, formula, after, self.balances)]
+        lines = self._told_lines()
+        if goals.confidence is not None:
+            one, two = spreads(formula, after, lines, self.cup, dict(pantry.learned_sds))
+            passed += not_so_sure(goals, one, two, formula.servings)
         unmet = unmet_goals(goals, formula, before_totals, after, after_totals, self.balances, passed)
         return Plan(
             status=status_of(unmet, self.balances),
-            lines=self._told_lines(),
+            lines=lines,
             balance=tuple(self.balances),
             before=formula,
             after=after,

@@ -132,6 +132,8 @@ class Goals:
         Key of bases.csv: what the dessert is to stand on instead, wherever it can; None for its own.
     recasts
         Key of patterns.csv by component: what that one is to be made as.
+    confidence
+        How often the wish is to hold with amounts and foods as uncertain as they are, 0.5 to 0.99; None for what the figures say.
     """
 
     path: str = "blend"
@@ -156,11 +158,13 @@ class Goals:
     eaters: tuple[str, ...] = ()
     base: str | None = None
     recasts: dict[str, str] = field(default_factory=dict)
+    confidence: float | None = None
 
     def __post_init__(self) -> None:
         self._check_choices()
         _in_range("cut", self.cut, 0.0, 1.0)
         _in_range("keep_sweet", self.keep_sweet, 0.3, 1.3)
+        _in_range("confidence", self.confidence, 0.5, 0.99)
         _in_range("most_energy_kcal", self.most_energy_kcal, 1.0, 5000.0, "the energy of a portion [kcal]")
         _in_range("most_free_sugar_g", self.most_free_sugar_g, 0.0, 500.0, "the free sugar of a portion [g]")
         _in_range("most_cost", self.most_cost, 0.0, 10_000.0, "the cost of a portion")
