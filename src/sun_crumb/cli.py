@@ -198,6 +198,41 @@ def _paths(arguments: argparse.Namespace) -> Any:
     return {"title": formula.title, **plain(PathSidesOut, sides), "unsure": _unsure(reading)}
 
 
+def _others(arguments: argparse.Namespace) -> Any:
+    from sun_crumb.api.schemas.rework import OthersOut
+    from sun_crumb.core.exploring import others
+    from sun_crumb.core.pantry import shipped_pantry
+    from sun_crumb.services import kitchen
+    from sun_crumb.services.whatif import shown_other
+
+    formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
+    found = [shown_other(one) for one in others(formula, goals_asked(arguments, formula), shipped_pantry(), cup)]
+    return {"title": formula.title, **plain(OthersOut, {"others": found}), "unsure": _unsure(reading)}
+
+
+def _afternoon(arguments: argparse.Namespace) -> Any:
+    from dataclasses import asdict
+
+    from sun_crumb.core.exploring import Dessert, afternoon
+    from sun_crumb.core.pantry import shipped_pantry
+    from sun_crumb.core.wish import Goals
+    from sun_crumb.services import kitchen
+
+    try:
+        given = [float(n) for n in arguments.portions.split(",")] if arguments.portions else []
+    except ValueError:
+        raise CoreError(f"{arguments.portions!r} are no portions: give numbers, by comma", field="portions") from None
+    wish = Goals(path=arguments.path, keep_sweet=arguments.keep_sweet, diets=tuple(arguments.diet or ()))
+    desserts = [
+        Dessert(kitchen.read_formula(_text(name))[0], wish, given[n] if n < len(given) else 1.0)
+        for n, name in enumerate(arguments.files)
+    ]
+    found = asdict(afternoon(desserts, arguments.most, shipped_pantry()))
+    for one in found["desserts"]:
+        del one["plan"]
+    return found
+
+
 def _compare(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.compare import ApartOut
     from sun_crumb.core.exploring.beside import beside
@@ -327,6 +362,7 @@ def _parser() -> argparse.ArgumentParser:
         ("method", _method, "read a recipe's method into steps; --rewrite gives it for a plan"),
         ("check", _check, "judge a recipe by itself: what is off, and the smallest mend"),
         ("paths", _paths, "rebalance a recipe on all five paths, side by side"),
+        ("others", _others, "other plans for the same wish that are nearly as good"),
     ):
         made = command(name, run, words)
         made.add_argument("file", help="a text file, or - for standard input")
@@ -335,11 +371,11 @@ def _parser() -> argparse.ArgumentParser:
             made.add_argument("--servings", type=int, help="portions; read from the text by default")
         if name == "method":
             made.add_argument("--rewrite", action="store_true", help="for the plan that rework's options ask for")
-        if name in ("rework", "paths", "check", "method"):
+        if name in ("rework", "paths", "others", "check", "method"):
             made.add_argument(
                 "--family", action="append", metavar="[COMPONENT=]KEY", help="what kind of dessert a component is"
             )
-        if name in ("rework", "paths", "method"):
+        if name in ("rework", "paths", "others", "method"):
             made.add_argument("--path", choices=sorted(paths()), default="blend")
             made.add_argument("--cut", type=float, help="share of the sugar to take out, 0 to 1")
             made.add_argument("--keep-sweet", type=float, help="share of the sweetness to keep")
@@ -377,6 +413,15 @@ def _parser() -> argparse.ArgumentParser:
     made.add_argument("second", help="the other")
     made.add_argument("--definition", choices=sorted(DEFINITIONS), default="free_sugars_who_g")
     made.add_argument("--portion", type=float, help="the portion of both [g]; the first's own by default")
+    made = command(
+        "afternoon", _afternoon, "which cut for which of several desserts loses least within a guest's limit"
+    )
+    made.add_argument("files", nargs="+", help="the recipes' text files")
+    made.add_argument("--most", type=float, required=True, help="free sugar that a guest is to eat at most [g]")
+    made.add_argument("--portions", help="portions that a guest eats of each, by comma: 1,2")
+    made.add_argument("--path", choices=sorted(paths()), default="blend")
+    made.add_argument("--keep-sweet", type=float, help="share of the sweetness to keep")
+    made.add_argument("--diet", action="append", choices=sorted(diets()))
     made = command("prepare", _prepare, "what a preparation gives: a paste, a mash, a juice boiled down")
     made.add_argument("kind", help="paste, soak, mash, squeeze, reduce and so on; a wrong one lists them")
     made.add_argument("given", nargs="*", help="figures and choices: grams=200 water=100 food=medjool_date")

@@ -118,6 +118,8 @@ class Contract(WithApplication):
             "start_timer": {"name": "Bake", "seconds": 60},
             "work": {"given": {"temperature": "180"}},
             "compare": {"first": {"recipe_id": 1}, "second": {"food": "honey"}},
+            "other_ways": {"path": "blend", "cut": 0.5},
+            "afternoon": {"most_g": 10, "desserts": [{"recipe_id": 1}]},
             "change_bake": {"notes": "fine"},
             "add_photo": {"content": jpeg()},
             "taste": {"bake_id": 1, "tasted_on": DAY, "scores": {"cooling": 2, "sweetness": 1}},

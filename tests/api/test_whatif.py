@@ -56,11 +56,78 @@ class Around(WithApplication):
         kept = self.rework(**wish, most_cost=0.1)
         self.assertNotIn("stevia_erythritol", [x["ingredient"] for x in kept["lines"]])
 
-    def test_the_frontier_runs_over_ten_cuts(self) -> None:
+    def test_the_front_runs_over_twelve_cuts(self) -> None:
         points = self.post(f"{self.at}/frontier", {"path": "zero"})["points"]
-        self.assertEqual([p["cut"] for p in points], [n / 10 for n in range(1, 11)])
+        self.assertEqual(len(points), 12)
+        self.assertEqual([p["cut"] for p in points], sorted(p["cut"] for p in points))
+        self.assertTrue(any(p["is_front"] for p in points))
         self.assertTrue(all(0 <= p["reached"] <= 1.001 for p in points))
         self.assertLess(points[-1]["free_sugars_who_g"], points[0]["free_sugars_who_g"])
+
+    def test_another_base_comes_with_what_it_asks(self) -> None:
+        plain = self.rework(path="blend", cut=0.5)
+        self.assertEqual(plain["recast"], [])
+        self.assertIn("almond", [base["key"] for base in plain["bases"]])
+        plan = self.rework(path="blend", cut=0.5, base="almond")
+        self.assertEqual([one["base"] for one in plan["recast"]], ["almond"])
+        self.assertIn("almond_flour", [x["ingredient"] for x in plan["lines"] if x["after_g"] > 0])
+        self.assertIn(plan["recast"][0]["batter"], plan["advice"])
+        kept = self.post(f"{self.at}/versions", {"path": "blend", "cut": 0.5, "base": "almond"})["versions"][-1]
+        self.assertEqual(kept["goals"]["base"], "almond")
+        error = self.post(f"{self.at}/rework", {"base": "almond", "avoid": ["treenut"]}, 422)["error"]
+        self.assertEqual(error["field"], "base")
+        self.assertIn("it can be made", error["message"])
+
+    def test_a_preview_follows_another_base(self) -> None:
+        plan = self.rework(path="blend", cut=0.5, base="almond")
+        support = [
+            {"component": x["component"], "ingredient": x["ingredient"], "grams": x["after_g"]}
+            for x in plan["lines"]
+            if x["position"] is None
+        ]
+        found = self.post(f"{self.at}/preview", {"path": "blend", "cut": 0.5, "base": "almond", "support": support})
+        places = {(x["position"], x["ingredient"]) for x in plan["lines"]}
+        self.assertLessEqual({(x["position"], x["ingredient"]) for x in found["lines"]}, places)
+
+    def test_every_figure_comes_with_its_doubt(self) -> None:
+        plan = self.rework(path="blend", cut=0.5)
+        for side in ("before", "after"):
+            held = plan[side]["per_serving"]
+            for one in plan["uncertainty"][side]["figures"]:
+                with self.subTest(side=side, figure=one["key"]):
+                    self.assertLessEqual(one["low"], one["value"])
+                    self.assertLessEqual(one["value"], one["high"])
+                    self.assertAlmostEqual(one["value"], held[one["key"]], delta=0.06)
+        self.assertIn("as sweet as asked", plan["uncertainty"]["as_sweet"]["words"])
+        sure = self.rework(path="blend", cut=0.5, confidence=0.95)
+        self.assertLessEqual(
+            sure["after"]["per_serving"]["free_sugars_who_g"], plan["after"]["per_serving"]["free_sugars_who_g"] + 0.05
+        )
+        self.assertEqual(self.post(f"{self.at}/rework", {"confidence": 1.5}, 422)["error"]["field"], "confidence")
+
+    def test_another_way_can_be_taken_as_it_is(self) -> None:
+        wish = {"path": "blend", "cut": 0.5}
+        first = self.rework(**wish)
+        for one in self.post(f"{self.at}/others", wish)["others"]:
+            with self.subTest(one["words"]):
+                plan = self.rework(**(wish | one["changes"]))
+                self.assertEqual(plan["status"], one["status"])
+                self.assertNotEqual([x["ingredient"] for x in plan["lines"]], [x["ingredient"] for x in first["lines"]])
+
+    def test_an_afternoon_holds_its_limit(self) -> None:
+        recipe = int(self.at.rsplit("/", 1)[1])
+        found = self.post("/api/afternoon", {"most_g": 8, "desserts": [{"recipe_id": recipe, "portions": 1}]})
+        self.assertTrue(found["is_held"])
+        one = found["desserts"][0]
+        held = (
+            self.rework(cut=one["cut"])["after"]["per_serving"]["free_sugars_who_g"]
+            if one["cut"]
+            else found["before_g"]
+        )
+        self.assertAlmostEqual(found["free_sugar_g"], held, delta=0.06)
+        self.assertLessEqual(found["free_sugar_g"], 8.0)
+        missing = self.post("/api/afternoon", {"most_g": 8, "desserts": [{"recipe_id": 999}]}, 404)["error"]
+        self.assertEqual(missing["field"], "id")
 
     def test_a_relaxation_can_be_taken_as_it_is(self) -> None:
         wish = {"path": "fruit", "cut": 0.9}

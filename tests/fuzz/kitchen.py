@@ -149,6 +149,8 @@ def bodies() -> dict[str, Any]:
         "rework_recipe": wish,
         "compare_paths": wish,
         "compare_cuts": wish,
+        "other_ways": wish,
+        "afternoon": {"most_g": 15.0, "desserts": [{"recipe_id": 1, "portions": 1.0, "path": "blend"}]},
         "nudge": wish,
         "relax": wish,
         "preview_recipe": wish | {"support": [{"component": "loaf", "ingredient": "honey", "grams": 30.0}]},

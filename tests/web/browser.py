@@ -47,6 +47,7 @@ PLACES = {
     "/recipes/1/bake-day/2": "To have ready",
     "/recipes/1/counter/2": "step 1 of",
     "/compare": "What makes the difference",
+    "/afternoon": "A guest eats at most",
     "/ledger": "Log a slice",
     "/pantry": "What 100 g hold",
     "/pantry?tab=sweeteners": "As sweet as",

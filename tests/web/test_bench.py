@@ -230,6 +230,65 @@ class Bench(Screens):
         point.press("Enter")
         expect(page.get_by_role("button", name="How much to cut: 30 %")).to_be_visible()
 
+    def test_the_wish_is_drawn_along_the_front(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_text("What a bigger cut costs").click()
+        curve = page.get_by_role("group", name="How sweet it can stay at each cut")
+        expect(page.get_by_role("button", name=re.compile("^Cut 100 %"))).to_be_visible()
+        box = curve.bounding_box()
+        assert box
+        y = box["y"] + box["height"] / 2
+        page.mouse.move(box["x"] + 0.55 * box["width"], y)
+        page.mouse.down()
+        page.mouse.move(box["x"] + 0.72 * box["width"], y, steps=4)
+        page.mouse.up()
+        expect(
+            page.get_by_role(
+                "button", name=re.compile(r"How much to cut: (60|70|75) %|How much to cut: (two thirds|three quarters)")
+            )
+        ).to_be_visible()
+        self.assertEqual(self.problems, [])
+
+    def test_it_can_be_made_on_another_base(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("button", name="What it stands on: as it is").click()
+        page.get_by_label("on almond flour").check()
+        page.keyboard.press("Escape")
+        expect(page.get_by_role("row", name=re.compile("^Almond flour", re.I))).to_contain_text("ground almonds hold")
+        expect(page.get_by_text(re.compile("^Made on almond flour"))).to_be_visible()
+        expect(page.get_by_text("The batter is thick and grainy")).to_be_visible()
+        page.get_by_role("button", name="Undo").click()
+        expect(page.get_by_role("button", name="What it stands on: as it is")).to_be_visible()
+        self.assertEqual(self.problems, [])
+
+    def test_another_way_is_taken(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("button", name="Other ways, nearly as good").click()
+        found = page.get_by_role("list", name="Other ways, nearly as good").or_(
+            page.get_by_text("Nothing else at hand")
+        )
+        expect(found.first).to_be_visible()
+        take = page.get_by_role("button", name=re.compile("^Take it: .* instead of"))
+        if take.count():
+            name = (take.first.get_attribute("aria-label") or "").removeprefix("Take it: ").split(" instead of ")[0]
+            take.first.click()
+            expect(
+                page.get_by_role("row", name=re.compile(f"^{re.escape(name.split(' and ')[0])}", re.I)).first
+            ).to_be_visible()
+
+    def test_how_far_a_figure_may_be_off_is_shown(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_text("All the figures").click()
+        expect(page.get_by_role("row", name=re.compile("^Energy"))).to_contain_text(" to ")
+        expect(page.get_by_text("as sweet as asked")).to_be_visible()
+        sun = page.get_by_role("button", name=re.compile(r"g → .* g"))
+        sun.press("Enter")
+        expect(page.get_by_text("so far it may be off, nine times in ten")).to_be_visible()
+        page.keyboard.press("Escape")
+        page.get_by_role("button", name=re.compile("^What a portion may hold")).click()
+        page.get_by_label("9 times in 10").check()
+        expect(page.get_by_role("button", name=re.compile("90 times in 100"))).to_be_visible()
+
     def test_going_a_little_further_is_offered_and_taken(self) -> None:
         page = self.open("/recipes/1/bench")
         page.get_by_text("What a bigger cut costs").click()

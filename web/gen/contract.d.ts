@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/afternoon": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell which cut for which of several desserts loses least while a guest stays below a limit of free sugar. */
+        post: operations["afternoon"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/analyse": {
         parameters: {
             query?: never;
@@ -737,8 +754,25 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Tell what each sugar cut costs in sweetness, energy and balance. */
+        /** Tell how sweet a recipe can stay at each of twelve cuts, and what that costs in energy and balance. */
         post: operations["compare_cuts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/others": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Find up to three plans for the same wish that do it otherwise and are nearly as good. */
+        post: operations["other_ways"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1442,6 +1476,46 @@ export interface components {
             minutes: number;
             /** Degrees */
             degrees: number;
+        };
+        /**
+         * AfternoonIn
+         * @description The desserts, and the free sugar that a guest is to eat at most [g]; who is at the table.
+         */
+        AfternoonIn: {
+            /** Most G */
+            most_g: number;
+            /** Desserts */
+            desserts: components["schemas"]["DessertIn"][];
+            /**
+             * Diets
+             * @default []
+             */
+            diets?: string[];
+            /**
+             * Avoid
+             * @default []
+             */
+            avoid?: string[];
+            /**
+             * Eaters
+             * @default []
+             */
+            eaters?: string[];
+        };
+        /** AfternoonOut */
+        AfternoonOut: {
+            /** Desserts */
+            desserts: components["schemas"]["DessertOut"][];
+            /** Most G */
+            most_g: number;
+            /** Before G */
+            before_g: number;
+            /** Free Sugar G */
+            free_sugar_g: number;
+            /** Is Held */
+            is_held: boolean;
+            /** Words */
+            words: string;
         };
         /** AllergenOut */
         AllergenOut: {
@@ -2313,6 +2387,62 @@ export interface components {
             day: string;
         };
         /**
+         * DessertIn
+         * @description A dessert of the afternoon: a recipe, how many portions a guest eats of it, the path that its cut is looked for on, and how sweet it is to stay.
+         */
+        DessertIn: {
+            /** Recipe Id */
+            recipe_id: number;
+            /**
+             * Portions
+             * @default 1
+             */
+            portions?: number;
+            /**
+             * Path
+             * @default blend
+             */
+            path?: string;
+            /**
+             * Keep Sweet
+             * @default null
+             */
+            keep_sweet?: number | null;
+        };
+        /**
+         * DessertOut
+         * @description One dessert of an afternoon: its cut, and what a guest eats of free sugar with it [g]; ``loss`` in bands that a taster notices.
+         */
+        DessertOut: {
+            /** Recipe Id */
+            recipe_id: number;
+            /** Title */
+            title: string;
+            /** Path */
+            path: string;
+            /** Cut */
+            cut: number;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "balanced" | "strained" | "unmet";
+            /** Portions */
+            portions: number;
+            /** Unit */
+            unit: string;
+            /** Free Sugar Before G */
+            free_sugar_before_g: number;
+            /** Free Sugar G */
+            free_sugar_g: number;
+            /** Sweetness */
+            sweetness: number;
+            /** Loss */
+            loss: number;
+            /** Words */
+            words: string;
+        };
+        /**
          * DeviceOut
          * @description What a device last told; *old* told a while ago, *garbled* sends what can't be read, *gone* can't be reached.
          */
@@ -2571,6 +2701,8 @@ export interface components {
             off_by: number;
             /** Off In */
             off_in: string;
+            /** Is Front */
+            is_front: boolean;
         };
         /**
          * GivenIn
@@ -3502,6 +3634,35 @@ export interface components {
         NudgesOut: {
             /** Nudges */
             nudges: components["schemas"]["RelaxationOut"][];
+        };
+        /**
+         * OtherOut
+         * @description Another plan for the same wish, nearly as good: how it differs, and the goals' new values that lead to it.
+         */
+        OtherOut: {
+            /** Words */
+            words: string;
+            /** Changes */
+            changes: {
+                [key: string]: string[];
+            };
+            /** Brings */
+            brings: string[];
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "balanced" | "strained" | "unmet";
+            per_serving: components["schemas"]["TotalsOut"];
+            /** Off By */
+            off_by: number;
+            /** Effort */
+            effort: number;
+        };
+        /** OthersOut */
+        OthersOut: {
+            /** Others */
+            others: components["schemas"]["OtherOut"][];
         };
         /**
          * OvenIn
@@ -5722,6 +5883,39 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    afternoon: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AfternoonIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AfternoonOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
     analyse: {
         parameters: {
             query?: never;
@@ -7424,6 +7618,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FrontierOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    other_ways: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WishIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OthersOut"];
                 };
             };
             /** @description What is wrong */

@@ -77,6 +77,12 @@ export const router = createRouter({
       meta: { title: 'Compare' },
     },
     {
+      path: '/afternoon',
+      name: 'afternoon',
+      component: () => import('./places/AfternoonPlace.vue'),
+      meta: { title: 'One afternoon' },
+    },
+    {
       path: '/household',
       name: 'household',
       component: () => import('./places/HouseholdPlace.vue'),

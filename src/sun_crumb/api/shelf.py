@@ -17,6 +17,7 @@ from sun_crumb.api.schemas.rework import (
     DifferenceOut,
     FrontierOut,
     NudgesOut,
+    OthersOut,
     PathSidesOut,
     PlanOut,
     PreviewOut,
@@ -129,8 +130,14 @@ def compare_paths(recipe_id: int, body: WishIn) -> whatif.PathsShown:
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/frontier", body=WishIn, returns=FrontierOut)
 def compare_cuts(recipe_id: int, body: WishIn) -> dict[str, Any]:
-    """Tell what each sugar cut costs in sweetness, energy and balance."""
+    """Tell how sweet a recipe can stay at each of twelve cuts, and what that costs in energy and balance."""
     return {"points": whatif.compare_cuts(database(), recipe_id, _goals(body), body.cup)}
+
+
+@endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/others", body=WishIn, returns=OthersOut)
+def other_ways(recipe_id: int, body: WishIn) -> dict[str, Any]:
+    """Find up to three plans for the same wish that do it otherwise and are nearly as good."""
+    return {"others": whatif.other_ways(database(), recipe_id, _goals(body), body.cup)}
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/sensitivity", body=WishIn, returns=NudgesOut)

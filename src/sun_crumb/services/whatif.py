@@ -11,9 +11,11 @@ from typing import Any
 from sun_crumb.core.exploring import (
     FrontierPoint,
     Nudge,
+    Other,
     PathSide,
     Relaxation,
-    frontier,
+    front,
+    others,
     relaxations,
     sensitivity,
     side_by_side,
@@ -99,9 +101,42 @@ def compare_paths(database: Database, recipe_id: int, goals: Goals, cup: str | N
 
 
 def compare_cuts(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> list[FrontierPoint]:
-    """Return what each sugar cut costs in the other goals."""
+    """Return how sweet a recipe can stay at each of twelve cuts, and what that costs."""
     formula, standard, pantry = _stored(database, recipe_id, cup)
-    return frontier(formula, goals, pantry, standard)
+    return front(formula, goals, pantry, standard)
+
+
+@dataclass(frozen=True, slots=True)
+class OtherShown:
+    """A plan that does it otherwise and is nearly as good: how, the goals' new values, and a portion of it."""
+
+    words: str
+    changes: dict[str, tuple[str, ...]]
+    brings: tuple[str, ...]
+    status: Status
+    per_serving: Totals
+    off_by: float
+    effort: int
+
+
+def other_ways(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> list[OtherShown]:
+    """Return plans for the same wish that do it otherwise and are nearly as good."""
+    formula, standard, pantry = _stored(database, recipe_id, cup)
+    return [shown_other(one) for one in others(formula, goals, pantry, standard)]
+
+
+def shown_other(one: Other) -> OtherShown:
+    """Return another plan as it is shown."""
+    after = one.plan.after
+    return OtherShown(
+        one.words,
+        one.changes,
+        one.brings,
+        one.plan.status,
+        portion(served(after), after.servings),
+        one.off_by,
+        one.effort,
+    )
 
 
 def nudge(database: Database, recipe_id: int, goals: Goals, cup: str | None = None) -> list[Nudge]:

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { BenchGoals, FrontierPoint, Relaxation } from '../api/types'
-import { CURVE, FEET, GRID, place, xOf } from '../logic/cutCurve'
+import { CURVE, FEET, GRID, nearest, place, xOf, yOf } from '../logic/cutCurve'
 import { grams, kcal, percent } from '../logic/format'
 import OfferList from './OfferList.vue'
 
@@ -13,9 +13,40 @@ const props = defineProps<{
   isWorking: boolean
   isLooking: boolean
 }>()
-const emit = defineEmits<{ choose: [cut: number]; take: [changes: Record<string, unknown>] }>()
+const emit = defineEmits<{
+  choose: [wish: { cut: number; keep_sweet: number }]
+  take: [changes: Record<string, unknown>]
+}>()
 const isOpen = defineModel<boolean>('open', { required: true })
 const placed = computed(() => place(props.points))
+const picture = ref<SVGSVGElement>()
+const isDragging = ref(false)
+const last = ref(-1)
+
+/** A point of the front is a wish: its cut, and as sweet as it then can stay. */
+function choose(point: FrontierPoint): void {
+  const keep = Math.round(Math.min(Math.max(point.sweetness, 0.4), 1.2) * 100) / 100
+  emit('choose', { cut: point.cut, keep_sweet: keep })
+}
+
+/** Takes the point under the finger while it is drawn along the front. */
+function drag(event: PointerEvent): void {
+  if (!isDragging.value || !picture.value) return
+  const box = picture.value.getBoundingClientRect()
+  const n = nearest(placed.value, ((event.clientX - box.left) / box.width) * CURVE.width)
+  const point = placed.value[n]
+  if (!point || n === last.value) return
+  last.value = n
+  choose(point)
+}
+
+function take(event: PointerEvent): void {
+  isDragging.value = true
+  last.value = -1
+  picture.value?.setPointerCapture(event.pointerId)
+  drag(event)
+}
+
 const words = { balanced: 'balanced', strained: 'at its edge', unmet: 'can’t be had' }
 
 function says(point: FrontierPoint): string {
@@ -28,12 +59,18 @@ function says(point: FrontierPoint): string {
 <template>
   <details class="curve" @toggle="isOpen = ($event.target as HTMLDetailsElement).open">
     <summary><b>What a bigger cut costs</b></summary>
-    <p v-if="isWorking && !points.length" class="quiet small">Trying ten cuts …</p>
+    <p v-if="isWorking && !points.length" class="quiet small">Trying twelve cuts …</p>
     <template v-if="points.length">
       <svg
+        ref="picture"
+        class="front"
         :viewBox="`0 0 ${CURVE.width} ${CURVE.height}`"
         role="group"
-        aria-label="Sweetness kept at each cut"
+        aria-label="How sweet it can stay at each cut"
+        @pointerdown="take"
+        @pointermove="drag"
+        @pointerup="isDragging = false"
+        @pointercancel="isDragging = false"
       >
         <g class="grid" aria-hidden="true">
           <template v-for="line in GRID" :key="line.share">
@@ -51,6 +88,7 @@ function says(point: FrontierPoint): string {
             :y2="CURVE.height - CURVE.bottom"
           />
           <polyline :points="placed.map((p) => `${p.x},${p.y}`).join(' ')" />
+          <circle class="wish" :cx="xOf(goals.cut ?? 0)" :cy="yOf(goals.keep_sweet ?? 1)" r="8" />
         </g>
         <g
           v-for="point in placed"
@@ -60,9 +98,8 @@ function says(point: FrontierPoint): string {
           role="button"
           tabindex="0"
           :aria-label="says(point)"
-          @click="emit('choose', point.cut)"
-          @keydown.enter="emit('choose', point.cut)"
-          @keydown.space.prevent="emit('choose', point.cut)"
+          @keydown.enter="choose(point)"
+          @keydown.space.prevent="choose(point)"
         >
           <title>{{ says(point) }}</title>
           <circle class="reach" :cx="point.x" :cy="point.y" r="12" />
@@ -76,8 +113,8 @@ function says(point: FrontierPoint): string {
         </g>
       </svg>
       <p class="quiet small">
-        Across the cut, up the sweetness kept. ● balanced, ◆ at its edge, ✕ can’t be had. Touch one to take
-        it.
+        Across the cut, up how sweet it can stay. ● balanced, ◆ at its edge, ✕ can’t be had. ○ is your wish:
+        draw it along.
       </p>
       <p v-if="isLooking" class="quiet small" role="status">Looking a little further …</p>
       <OfferList
@@ -117,8 +154,14 @@ text {
   font-size: 10.5px;
   fill: var(--quiet);
 }
-.point {
-  cursor: pointer;
+.front {
+  touch-action: none;
+  cursor: grab;
+}
+.wish {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2;
 }
 .reach {
   fill: transparent;

@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import type { Relaxation } from '../api/types'
-
-defineProps<{ offers: Relaxation[]; label: string }>()
+defineProps<{ offers: { words: string; changes: Record<string, unknown> }[]; label: string }>()
 const emit = defineEmits<{ take: [changes: Record<string, unknown>] }>()
 </script>
 
 <template>
   <ul :aria-label="label">
-    <li v-for="item in offers" :key="item.goal">
+    <li v-for="item in offers" :key="item.words">
       <span>{{ item.words }}</span>
       <v-btn size="small" :aria-label="`Take it: ${item.words}`" @click="emit('take', item.changes)"
         >Take it</v-btn

@@ -53,18 +53,14 @@ const says = computed(
     <figcaption>
       <span
         ><b class="display big">{{ change(before, after) }}</b> free sugar<br />
-        <v-tooltip
-          v-if="between"
-          location="top"
-          open-on-focus
-          :text="`${grams(after)}, ${between}: so far it may be off, nine times in ten`"
-        >
+        <v-menu v-if="between" location="top" offset="6">
           <template #activator="{ props: opener }">
             <button type="button" class="quiet doubt" v-bind="opener">
               {{ grams(before) }} → {{ grams(after) }}
             </button>
           </template>
-        </v-tooltip>
+          <p class="between">{{ grams(after) }}, {{ between }}: so far it may be off, nine times in ten</p>
+        </v-menu>
         <span v-else class="quiet">{{ grams(before) }} → {{ grams(after) }}</span></span
       >
       <span
@@ -86,6 +82,13 @@ const says = computed(
 svg {
   display: block;
   width: 100%;
+}
+.between {
+  margin: 0;
+  padding: 10px 16px;
+  border-radius: 12px;
+  background: var(--card);
+  box-shadow: 0 10px 34px #0004;
 }
 .doubt {
   border-bottom: 1px dotted;

@@ -30,3 +30,15 @@ export const FEET = [0.2, 0.4, 0.6, 0.8, 1].map((share) => ({ share, x: across(s
 export function xOf(cut: number): number {
   return across(cut)
 }
+
+export function yOf(sweetness: number): number {
+  return up(sweetness)
+}
+
+/** Which of the points lies nearest to a place across the picture. */
+export function nearest(points: CurvePoint[], x: number): number {
+  return points.reduce(
+    (best, point, n) => (Math.abs(point.x - x) < Math.abs((points[best]?.x ?? 0) - x) ? n : best),
+    0,
+  )
+}

@@ -9,6 +9,7 @@ import CheckPanel from '../components/CheckPanel.vue'
 import CutCurve from '../components/CutCurve.vue'
 import GoalSentence from '../components/GoalSentence.vue'
 import MethodSteps from '../components/MethodSteps.vue'
+import OtherWays from '../components/OtherWays.vue'
 import PathSuns from '../components/PathSuns.vue'
 import PathTable from '../components/PathTable.vue'
 import PlanNotes from '../components/PlanNotes.vue'
@@ -89,6 +90,8 @@ async function open(): Promise<void> {
     await Promise.all([household.load(), people.load()])
     bench.forget()
     await bench.open(props.id, startingGoals, namedVersion())
+    const cut = Number(route.query.cut)
+    if (cut > 0 && cut <= 1) bench.change({ cut })
     await bench.glance()
   } catch (error) {
     notices.complain(error)
@@ -358,6 +361,12 @@ watch(
           @ask="bench.relax().catch(notices.complain)"
           @take="takeRelaxation"
         />
+        <OtherWays
+          v-else
+          :others="bench.others"
+          @ask="bench.lookForOthers().catch(notices.complain)"
+          @take="takeRelaxation"
+        />
         <CutCurve
           v-if="bench.goals"
           v-model:open="curve.isOpen.value"
@@ -366,7 +375,7 @@ watch(
           :further="curve.further.value"
           :is-working="curve.isWorking.value"
           :is-looking="curve.isLooking.value"
-          @choose="bench.change({ cut: $event })"
+          @choose="bench.change($event)"
           @take="takeRelaxation"
         />
       </BalancePanel>

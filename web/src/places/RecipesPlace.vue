@@ -108,6 +108,7 @@ onMounted(() => shelf.load().catch(notices.complain))
           clearable
         />
         <v-btn v-if="shelf.recipes?.length" to="/compare" variant="text">Compare two</v-btn>
+        <v-btn v-if="shelf.recipes?.length" to="/afternoon" variant="text">One afternoon</v-btn>
         <v-btn to="/bring-in" variant="flat" color="primary">Bring in a recipe</v-btn>
       </span>
     </header>

@@ -102,6 +102,7 @@ export const useBench = defineStore('bench', () => {
       isPreview.value = false
       problem.value = ''
       around.relaxed.value = undefined
+      around.others.value = undefined
       around.checked.value = undefined
     } catch (error) {
       problem.value =

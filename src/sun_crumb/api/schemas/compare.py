@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Literal
+
 from sun_crumb.api.schemas.base import Out, To1, To2, To3, TotalsOut
 
 
@@ -42,4 +44,30 @@ class ApartOut(Out):
     grams: To2
     by_part: list[InPartOut]
     makes: list[MakesOut]
+    words: str
+
+
+class DessertOut(Out):
+    """One dessert of an afternoon: its cut, and what a guest eats of free sugar with it [g]; ``loss`` in bands that a taster notices."""
+
+    recipe_id: int
+    title: str
+    path: str
+    cut: To3
+    status: Literal["balanced", "strained", "unmet"]
+    portions: To2
+    unit: str
+    free_sugar_before_g: To2
+    free_sugar_g: To2
+    sweetness: To3
+    loss: To2
+    words: str
+
+
+class AfternoonOut(Out):
+    desserts: list[DessertOut]
+    most_g: To2
+    before_g: To2
+    free_sugar_g: To2
+    is_held: bool
     words: str

@@ -116,6 +116,7 @@ class FrontierPointOut(Out):
     status: Literal["balanced", "strained", "unmet"]
     off_by: To4
     off_in: str
+    is_front: bool
 
 
 class FrontierOut(Out):
@@ -130,6 +131,22 @@ class RelaxationOut(Out):
 
 class RelaxationsOut(Out):
     relaxations: list[RelaxationOut]
+
+
+class OtherOut(Out):
+    """Another plan for the same wish, nearly as good: how it differs, and the goals' new values that lead to it."""
+
+    words: str
+    changes: dict[str, list[str]]
+    brings: list[str]
+    status: Literal["balanced", "strained", "unmet"]
+    per_serving: TotalsOut  # type: ignore[valid-type]
+    off_by: To2
+    effort: int
+
+
+class OthersOut(Out):
+    others: list[OtherOut]
 
 
 class NudgesOut(Out):

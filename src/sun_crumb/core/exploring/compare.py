@@ -123,7 +123,8 @@ def _beaten_by(side: PathSide, sides: Iterable[PathSide]) -> str:
 class FrontierPoint:
     """What one cut costs: the cut asked for and reached, sweetness kept, free sugar and energy of a portion, balance.
 
-    ``off_by`` is the largest deviation in bands (1 is the edge of balanced), ``off_in`` its metric's name.
+    ``off_by`` is the largest deviation in bands (1 is the edge of balanced), ``off_in`` its metric's name. One that another is as good as in
+    all three of cut, sweetness and balance, and better in one, is not on the front.
     """
 
     cut: float
@@ -134,6 +135,7 @@ class FrontierPoint:
     status: Status
     off_by: float
     off_in: str
+    is_front: bool = True
 
 
 def point_of(plan: Plan, goals: Goals) -> FrontierPoint:
@@ -186,3 +188,31 @@ def frontier(
 
     with ThreadPoolExecutor(2) as pool:
         return list(pool.map(point, cuts))
+
+
+# The cuts of a front, and how sweet each is asked to stay: all that can be had.
+FRONT_CUTS = (0.1, 0.2, 0.3, 0.4, 0.5, 0.55, 0.6, 0.7, 0.75, 0.8, 0.9, 1.0)
+AS_SWEET = 1.0
+
+
+def front(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | None = None) -> list[FrontierPoint]:
+    """Return how sweet a dessert can stay at each of twelve cuts, all other wishes as they are: cut against sweetness.
+
+    Parameters
+    ----------
+    formula, goals, pantry, cup
+        As for rework; the goals' own cut and sweetness are left aside.
+
+    Raises
+    ------
+    NothingToReworkError, OutOfDomainError
+        As rework does.
+    """
+    points = frontier(formula, replace(goals, keep_sweet=AS_SWEET), pantry, cup, FRONT_CUTS)
+    return [replace(point, is_front=not any(_is_better(other, point) for other in points)) for point in points]
+
+
+def _is_better(one: FrontierPoint, other: FrontierPoint) -> bool:
+    """Return whether *one* is as good as *other* in cut, sweetness and balance, and better in one of them."""
+    mine, theirs = ((round(p.reached, 2), round(min(p.sweetness, AS_SWEET), 2), -RANK[p.status]) for p in (one, other))
+    return mine != theirs and all(m >= t for m, t in zip(mine, theirs, strict=True))

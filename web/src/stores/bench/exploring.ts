@@ -9,6 +9,7 @@ import type {
   PathSide,
   Recipe,
   Relaxation,
+  Schemas,
 } from '../../api/types'
 
 const WORDS = { balanced: 'balanced', strained: 'at its edge', unmet: 'falls short' }
@@ -18,6 +19,7 @@ export function exploring(recipe: Ref<Recipe | undefined>, goals: Ref<BenchGoals
   const glances = ref<Record<string, PathGlance>>({})
   const relaxed = ref<Relaxation[]>()
   const checked = ref<Checked[]>()
+  const others = ref<Schemas['OtherOut'][]>()
   const eaters = computed(() => JSON.stringify([goals.value?.diets, goals.value?.avoid, goals.value?.eaters]))
   const at = () => ({ path: { recipe_id: recipe.value?.id ?? 0 } })
 
@@ -67,6 +69,14 @@ export function exploring(recipe: Ref<Recipe | undefined>, goals: Ref<BenchGoals
     if (goals.value === wish) relaxed.value = found.relaxations
   }
 
+  /** Finds plans for the same wish that do it otherwise and are nearly as good. */
+  async function lookForOthers(): Promise<void> {
+    if (!recipe.value || !goals.value) return
+    const wish = goals.value
+    const found = await ask(api.POST('/api/recipes/{recipe_id}/others', { params: at(), body: wish }))
+    if (goals.value === wish) others.value = found.others
+  }
+
   /** Judges the recipe by itself, each component as the kind of dessert that the baker says it is. */
   async function check(): Promise<void> {
     if (!recipe.value) return
@@ -76,5 +86,18 @@ export function exploring(recipe: Ref<Recipe | undefined>, goals: Ref<BenchGoals
     if (recipe.value?.id === id) checked.value = found.components
   }
 
-  return { checked, check, glances, relaxed, eaters, sides, glance, frontier, nudges, relax }
+  return {
+    checked,
+    check,
+    glances,
+    relaxed,
+    others,
+    lookForOthers,
+    eaters,
+    sides,
+    glance,
+    frontier,
+    nudges,
+    relax,
+  }
 }
