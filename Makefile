@@ -49,6 +49,7 @@ bench: develop build chromium
 	$(PY) -m bench.method
 	$(PY) -m bench.golden
 	$(PY) -m bench.believed
+	$(PY) -m bench.recasting
 	$(PY) -m bench.shelf
 	$(PY) -m bench.diary
 	$(PY) -m bench.screens

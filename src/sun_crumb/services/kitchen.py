@@ -184,9 +184,11 @@ def plan(formula: Formula, goals: Goals, cup: CupStandard, pantry: Pantry | None
     pantry = pantry or shipped_pantry()
     found = rework(formula, goals, pantry, cup)
     told = told_amounts(found.after, found.lines, cup)
+    # What its parts were taken for need not be looked for again.
+    kinds = {} if found.recast else {b.component: b.family for b in found.balance}
     return TimedPlan(
         **_fields_of(found),
-        bases=tuple(possible_bases(formula, goals)),
+        bases=tuple(possible_bases(formula, replace(goals, families=kinds | goals.families))),
         uncertainty=doubt_of_plan(formula, found.after, told, goals.wanted_sweetness, pantry.learned_sds),
         solve_ms=1000 * (perf_counter() - start),
     )

@@ -29,9 +29,12 @@ class Pattern:
     @property
     def lines(self) -> tuple[FormulaLine, ...]:
         """The formula as weighed lines [g]; what lies in a crumb whole does so here too."""
-        return tuple(
-            FormulaLine(shipped_pantry()[key], grams, is_crushed=_is_mixed_in(key)) for key, grams in self.grams
-        )
+        return _lines(self.grams)
+
+
+@cache
+def _lines(grams: tuple[tuple[str, float], ...]) -> tuple[FormulaLine, ...]:
+    return tuple(FormulaLine(shipped_pantry()[key], g, is_crushed=_is_mixed_in(key)) for key, g in grams)
 
 
 def _is_mixed_in(key: str) -> bool:

@@ -46,7 +46,15 @@ class PlanDoubt:
 def spread_of_portions(
     formula: Formula, told: Sequence[str | None] | None = None, learned: Mapping[str, float] | None = None
 ) -> Spread:
-    """Return the doubt of all that a formula's portions hold together: of a component made for more, their part."""
+    """Return the doubt of all that a formula's portions hold together: of a component made for more, their part.
+
+    Parameters
+    ----------
+    formula
+        The recipe.
+    told, learned
+        As for spread_of.
+    """
     lines = [
         replace(x, grams=x.grams * formula.servings / formula.enough_for(x.component)) if formula.own_yields else x
         for x in formula.lines

@@ -94,7 +94,15 @@ def way_onto(base: str, family: Family) -> Way | None:
 
 
 def way_to(pattern: str, family: Family) -> Way | None:
-    """Return how a *family* comes to one *pattern*: by a way of recasts.csv, or as another formula of the same family."""
+    """Return how a *family* comes to one *pattern*: by a way of recasts.csv, or as another formula of the same family; None where by neither.
+
+    Parameters
+    ----------
+    pattern
+        A key of patterns.csv.
+    family
+        What the component is.
+    """
     for way in ways():
         if pattern in way.patterns and family.is_among(way.families):
             return replace(way, patterns=(pattern,))
