@@ -142,11 +142,26 @@ def target_of(way: Way, lines: Iterable[FormulaLine]) -> Pattern | None:
             continue
         if fruit > LOST * mass and "fruit" not in way.keeps and way.base != "dates":
             continue
+        if way.base == "fruit" and fruit and not _is_sweet(crumb) and _own_fruit_goes_in(way):
+            continue
         fits.append(key)
     far = distances_of(makeup(crumb))
     return patterns_by_key()[min(fits, key=lambda key: far[key])] if fits else None
 
 
+def _own_fruit_goes_in(way: Way) -> bool:
+    return "fruit" in way.keeps
+
+
+def _is_sweet(lines: Iterable[FormulaLine]) -> bool:
+    """Return whether a component's fruit is sweet enough to sweeten it: banana and dates are, pumpkin and lemon are not."""
+    fruit = [x for x in lines if group_of(x.ingredient) == "fruit"]
+    held = sum(x.grams * x.ingredient.per_100g.total_sugars_g for x in fruit)
+    return held >= SWEET_G * sum(x.grams for x in fruit)
+
+
+# Sugar in 100 g of fruit that sweetens a loaf alone [g].
+SWEET_G = 9.0
 # So much of a mix that is fruit is the dessert's idea: a base that has no room for it is none for this dessert [share].
 LOST = 0.1
 

@@ -11,7 +11,7 @@ from sun_crumb.core.formula.recipe import FormulaLine
 from sun_crumb.core.pantry.household import grid_of
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.recasting.bases import Way, nearest_of, patterns_of
-from sun_crumb.core.recasting.groups import LITTLE_SOUR_G, group_of, is_sour
+from sun_crumb.core.recasting.groups import LITTLE_SOUR_G, group_of, is_nut_butter, is_nutty, is_sour
 
 # How far the recipe's own richness, sweetness or moisture, against the practice it comes from, goes with it (judgement).
 # It goes with it by up to the way's room; eggs, which set, by less where the body is another.
@@ -26,8 +26,10 @@ LITTLE_EGG = 0.12
 LITTLE_SOUR = 0.06
 # The bases that nuts and dried fruit, whole, are part of; in a pattern for another they are an extra.
 WHOLE_BODIES = frozenset({"dates", "fruit"})
-# Groups that scale with the pattern; the recipe's own chocolate stays as it is.
-SCALED = ("fat", "egg", "wet", "sweet", "fruit")
+# Groups that scale with the pattern, what it stands on too: a stiff dough stays stiff. The recipe's own chocolate stays as it is.
+SCALED = ("body", "fat", "egg", "wet", "sweet", "fruit")
+# A group that the pattern has none of stays where the recipe has less of it than this share: a yolk in a crust.
+LITTLE = 0.1
 
 
 @dataclass(frozen=True, slots=True)
@@ -128,6 +130,7 @@ class _Beginning:
         pattern.pop("flavour", None)
         if "chocolate" in pattern and (not mine.get("chocolate") or "chocolate" in self.way.keeps):
             pattern.pop("chocolate")
+        self._nut_butter_is_a_taste()
         self._without_trifles()
         source = self._practice_of(family)
         crumb = [x for x in as_mixed(source.lines, families()[source.family]) if not x.is_inclusion]
@@ -140,6 +143,16 @@ class _Beginning:
         """Return the practice that the recipe comes from: the same dessert on the usual base, or the pattern itself where it is nearer to that."""
         like = dict(self.way.like).get(self.target.key)
         return nearest_of((like, self.target.key) if like else patterns_of(family), self.lines)
+
+    def _nut_butter_is_a_taste(self) -> None:
+        """Take nut butter for a flavour where the new base is none of nuts: peanut butter cookies stay what they are called."""
+        if any(is_nutty(x.ingredient) for _, x in self.pattern.get("body", ())):
+            return
+        body = self.mine.get("body", [])
+        tasty = [pair for pair in body if is_nut_butter(pair[1].ingredient)]
+        if tasty:
+            self.mine["body"] = [pair for pair in body if pair not in tasty]
+            self.mine.setdefault("flavour", []).extend(tasty)
 
     def _without_trifles(self) -> None:
         """Take out of the pattern what this recipe does without: an egg in a snap or a shortbread, leaven of its own where it has leaven."""
@@ -189,6 +202,10 @@ class _Beginning:
         stays = list(self.mine.get("flavour", ()))
         if self.keeps_lift:
             stays += self.mine["lift"]
+        for group in ("egg", "wet", "fat"):
+            there = self.mine.get(group, [])
+            if group in self.way.keeps and group not in self.pattern and _grams(there) < LITTLE * self.mass:
+                stays += there
         if "chocolate" in self.way.keeps:
             stays += self.mine.get("chocolate", ())
         return stays
@@ -196,7 +213,7 @@ class _Beginning:
     def _own(self, group: str) -> float:
         """Return how much more of a group the recipe has than the practice that it comes from, as far as that goes with it."""
         mine, practice = _grams(self.mine.get(group, ())), _grams(self.practice.get(group, ()))
-        if group not in SCALED or group not in self.way.keeps or not mine or not practice:
+        if group not in SCALED or (group not in self.way.keeps and group != "body") or not mine or not practice:
             return 1.0
         room = self.way.room
         most = min(room, MOST_EGG) if group == "egg" and "lift" not in self.way.keeps else room

@@ -38,3 +38,13 @@ def group_of(food: Ingredient) -> str:
 def is_sour(food: Ingredient) -> bool:
     """Return whether a food is there for its acid: vinegar, lemon juice, cream of tartar."""
     return food.has_role("acid") and not food.has_role("dairy", "sugar", "syrup") and "milk" not in food.tags
+
+
+def is_nut_butter(food: Ingredient) -> bool:
+    """Return whether a food is a nut butter: body in a flourless dessert, taste in another."""
+    return food.has_role("nut") and food.key.endswith("_butter")
+
+
+def is_nutty(food: Ingredient) -> bool:
+    """Return whether a food is of nuts: ground, whole or as a butter."""
+    return food.has_role("nut") or kind_of_food(food) in ("nutflour", "nuts")

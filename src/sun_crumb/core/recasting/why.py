@@ -63,9 +63,10 @@ def _because(base: Base, gone: Sequence[FormulaLine], line: FormulaLine) -> str:
         if base.key == "vegetable":
             return "to set and bind what the flour did"
         return base.because
-    main = max(gone, key=lambda x: x.grams, default=None)
+    flours = [x for x in gone if x.ingredient.has_role("flour", "starch")]
+    main = max(flours, key=lambda x: x.grams, default=None)
     if main is None:
-        return f"the batter stands on {base.name} now"
+        return f"it stands on {base.name} now"
     old, new = main.ingredient.per_100g.water_holding_g_per_g, line.ingredient.per_100g.water_holding_g_per_g
     return base.because.format(water=_water(new / old if old else 1.0, main.ingredient.name.lower()))
 
