@@ -235,23 +235,25 @@ def _afternoon(arguments: argparse.Namespace) -> Any:
 
 def _compare(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.compare import ApartOut
-    from sun_crumb.core.exploring.beside import beside
+    from sun_crumb.services.comparing import set_apart
 
     if arguments.first == arguments.second == "-":
         raise CoreError("standard input is one recipe", field="second")
     one, two = (_compared(name) for name in (arguments.first, arguments.second))
-    return plain(ApartOut, beside(one, two, arguments.definition, arguments.portion))
+    return plain(ApartOut, set_apart(one, two, arguments.definition, arguments.portion))
 
 
 def _compared(name: str) -> Any:
-    """Return a recipe's file, or with food:KEY a food of the pantry, as what is compared."""
+    """Return a recipe's file, or with food:KEY a food of the pantry, as what is compared, and its method."""
     from sun_crumb.core.exploring.beside import product
     from sun_crumb.core.pantry import shipped_pantry
+    from sun_crumb.core.reading import method_of
     from sun_crumb.services import kitchen
 
     if name.startswith("food:"):
-        return product(shipped_pantry()[name.removeprefix("food:")])
-    return kitchen.read_formula(_text(name))[0]
+        return product(shipped_pantry()[name.removeprefix("food:")]), ()
+    formula, reading, _ = kitchen.read_formula(_text(name))
+    return formula, method_of(reading).steps
 
 
 def _say(words: str) -> None:

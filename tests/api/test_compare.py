@@ -15,6 +15,8 @@ class Compare(WithApplication):
         self.assertAlmostEqual(found["first"]["portion"]["free_sugars_who_g"], per["free_sugars_who_g"], delta=0.02)
         self.assertLess(found["grams"], 0)
         self.assertIn("less free sugar in a portion of the second", found["words"])
+        self.assertTrue(found["first_lasts"]["keeping"])
+        self.assertEqual(found["first_lasts"]["hands_on_min"], found["second_lasts"]["hands_on_min"])
         self.assertAlmostEqual(sum(part["grams"] for part in found["by_part"]), found["grams"], delta=0.02)
         bought = self.post(
             "/api/compare",

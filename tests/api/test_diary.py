@@ -57,6 +57,20 @@ class Diary(WithApplication):
         self.post("/api/people", {"name": "Ines", "authority": "who_5", "energy_kcal": 1600})
         self.post("/api/people", {"name": "Otto", "authority": "aha", "age": "adult_man"})
 
+    def test_the_doubt_of_a_span_holds_its_sum(self) -> None:
+        for day in ("2026-03-02", "2026-03-03", "2026-03-05"):
+            self.eat(day, count=2)
+        self.post("/api/slips", {"name": "jam", "eaten_on": "2026-03-04", "grams": 20, "sugars_g": 10})
+        for definition in ("free_sugars_who_g", "refined_sugar_g", "total_sugars_g"):
+            query = f"{SPAN}&definition={definition}"
+            whole = self.get(f"/api/diary/sums?{query}")["total"]["sugar_g"]
+            found = self.get(f"/api/diary/doubt?{query}")
+            with self.subTest(definition):
+                self.assertAlmostEqual(found["value"], whole, delta=0.06)
+                self.assertTrue(found["low"] < found["value"] < found["high"])
+        self.assertEqual(self.get("/api/diary/doubt?since=2026-01-01&until=2026-01-02")["value"], 0)
+        self.assertEqual(self.get("/api/diary/doubt?since=2026-02-01&until=2026-01-02", 422)["error"]["field"], "since")
+
     def eat(self, day: str, who: str = "Ines", count: float = 1, at: int | None = None, bake: Any = None) -> Any:
         body = {"bake_id": (bake or self.bake)["id"], "eaten_on": day, "count": count, "who": who, "eaten_at": at}
         return self.post("/api/servings", body)

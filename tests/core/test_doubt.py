@@ -13,6 +13,7 @@ from bench.desserts import DESSERTS
 from scipy.stats import norm
 
 from sun_crumb.core.doubt import FIGURES, doubt_of, narrowing, spread_of
+from sun_crumb.core.doubt.days import EatenOf, sugar_of_days
 from sun_crumb.core.doubt.likely import likely_as_sweet, ratio_sd
 from sun_crumb.core.doubt.sources import known_of, weighing_of
 from sun_crumb.core.formula import Formula, FormulaLine
@@ -208,6 +209,25 @@ class AsSureAsAsked(unittest.TestCase):
             rework(before, Goals(cut=0.5), shipped_pantry()).lines,
             rework(before, Goals(cut=0.5, confidence=None), shipped_pantry()).lines,
         )
+
+
+class Days(unittest.TestCase):
+    def test_the_sugar_of_days_by_hand(self) -> None:
+        """80 g of one recipe off by a twentieth in ten slices of 8 g, one slip of 10 g: 1.6449 sqrt(4² + 0.08² 640 + 0.2² 100)."""
+        found = sugar_of_days([EatenOf(80.0, 640.0, 0.05)], 10.0, 100.0)
+        out = 1.6449 * (16.0 + 0.0064 * 640 + 0.04 * 100) ** 0.5
+        self.assertAlmostEqual(found.value, 90.0)
+        self.assertAlmostEqual(found.high - found.value, out, places=6)
+        self.assertAlmostEqual(found.low, 90.0 - out, places=6)
+
+    def test_a_recipe_off_is_off_in_all_its_slices(self) -> None:
+        rng = np.random.default_rng(3)
+        recipe = 1 + 0.05 * rng.standard_normal((DRAWS, 1))
+        slices = 12.0 * recipe * (1 + 0.08 * rng.standard_normal((DRAWS, 20)))
+        slips = 9.0 * (1 + 0.2 * rng.standard_normal((DRAWS, 4)))
+        low, high = np.percentile(slices.sum(axis=1) + slips.sum(axis=1), [5, 95])
+        found = sugar_of_days([EatenOf(240.0, 20 * 144.0, 0.05)], 36.0, 4 * 81.0)
+        self.assertAlmostEqual((found.high - found.low) / (high - low), 1.0, delta=0.1)
 
 
 class Fields(unittest.TestCase):

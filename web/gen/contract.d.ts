@@ -331,6 +331,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/diary/doubt": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Tell between what the sugar of some days lies, nine times in ten. */
+        get: operations["get_doubt"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/diary/file": {
         parameters: {
             query?: never;
@@ -1630,6 +1647,8 @@ export interface components {
             makes: components["schemas"]["MakesOut"][];
             /** Words */
             words: string;
+            first_lasts: components["schemas"]["LastsOut"];
+            second_lasts: components["schemas"]["LastsOut"];
         };
         /** AspectOut */
         AspectOut: {
@@ -2948,6 +2967,18 @@ export interface components {
             ingredients: components["schemas"]["IngredientOut"][];
         };
         /**
+         * IntervalOut
+         * @description A figure, and between what it lies nine times in ten.
+         */
+        IntervalOut: {
+            /** Value */
+            value: number;
+            /** Low */
+            low: number;
+            /** High */
+            high: number;
+        };
+        /**
          * JudgedOut
          * @description A bake with its sheets, their mean, and the causes of what is off.
          */
@@ -3213,6 +3244,20 @@ export interface components {
             is_cup_like_sugar?: boolean;
             /** Like */
             like: string;
+        };
+        /**
+         * LastsOut
+         * @description Minutes of hands and of waiting, null where no method is told; how it keeps, and an estimate of its water activity.
+         */
+        LastsOut: {
+            /** Hands On Min */
+            hands_on_min: number | null;
+            /** Waiting Min */
+            waiting_min: number | null;
+            /** Keeping */
+            keeping: string[];
+            /** Activity */
+            activity: number | null;
         };
         /** LearnedOut */
         LearnedOut: {
@@ -6609,6 +6654,44 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DiaryOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    get_doubt: {
+        parameters: {
+            query?: {
+                /** @description first day */
+                since?: string;
+                /** @description last day */
+                until?: string;
+                /** @description which sugar counts */
+                definition?: string;
+                /** @description of one person */
+                who?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntervalOut"];
                 };
             };
             /** @description What is wrong */

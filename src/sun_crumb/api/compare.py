@@ -9,7 +9,6 @@ from flask import Blueprint
 from sun_crumb.api.contract import endpoint
 from sun_crumb.api.current import database
 from sun_crumb.api.schemas.compare import AfternoonOut, ApartOut
-from sun_crumb.core.exploring.beside import Difference
 from sun_crumb.schemas.afternoon import AfternoonIn
 from sun_crumb.schemas.compare import CompareIn
 from sun_crumb.services import afternoons, comparing
@@ -18,7 +17,7 @@ blueprint = Blueprint("compare", __name__)
 
 
 @endpoint(blueprint, "POST", "/compare", body=CompareIn, returns=ApartOut)
-def compare(body: CompareIn) -> Difference:
+def compare(body: CompareIn) -> comparing.Apart:
     """Compare two desserts at the same portion: what each holds, and what makes the difference."""
     return comparing.apart(database(), body.first, body.second, cast(Any, body.definition), body.portion_g)
 

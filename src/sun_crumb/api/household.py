@@ -17,16 +17,18 @@ from sun_crumb.api.schemas.household import (
     ChallengesOut,
     DiaryOut,
     EntryOut,
+    IntervalOut,
     PeopleOut,
     PersonOut,
     SpanOut,
     UsualSlipsOut,
 )
+from sun_crumb.core.doubt import Interval
 from sun_crumb.core.reference import table
 from sun_crumb.core.sugars.limits import age_bands, authorities
 from sun_crumb.core.wish.eaters import eaters
 from sun_crumb.schemas.household import ChallengeIn, DiaryFileIn, PersonChangesIn, PersonIn, SlipIn
-from sun_crumb.services import challenges, diary, diary_files, people, slips
+from sun_crumb.services import challenges, diary, diary_doubt, diary_files, people, slips
 
 blueprint = Blueprint("household", __name__)
 DONE = {"done": True}
@@ -119,6 +121,13 @@ def get_sums(since: str, until: str, definition: str, who: str, by: str) -> diar
     return diary.span(
         database(), first, last, cast(Any, by or "day"), cast(Any, definition or "free_sugars_who_g"), who
     )
+
+
+@endpoint(blueprint, "GET", "/diary/doubt", returns=IntervalOut, query=SPAN)
+def get_doubt(since: str, until: str, definition: str, who: str) -> Interval:
+    """Tell between what the sugar of some days lies, nine times in ten."""
+    first, last = _days(since, until)
+    return diary_doubt.doubt_of_span(database(), first, last, cast(Any, definition or "free_sugars_who_g"), who)
 
 
 @blueprint.get("/diary/file")

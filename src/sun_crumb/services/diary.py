@@ -95,7 +95,7 @@ def entries(
     count: int = MOST_ENTRIES,
 ) -> list[Entry]:
     """Return what was eaten from *since* to *until*, the last day first, each day in the order that it was eaten."""
-    _check_span(since, until)
+    check_span(since, until)
     require_choice(definition, DEFINITIONS, "definition")
     with database.reading() as session:
         of_whom = [Serving.who == who] if who else []
@@ -134,7 +134,7 @@ def span(
 
     Saved is always at the same portion mass; ``smaller_g`` is what slices smaller than the original's saved beside that.
     """
-    _check_span(since, until)
+    check_span(since, until)
     require_choice(by, get_args(By), "by")
     require_choice(definition, DEFINITIONS, "definition")
     today = database.clock.today()
@@ -333,7 +333,8 @@ def _more_often(session: Session, since: date, until: date, definition: str, who
 MORE, LEAST_EATEN = 1.15, 4
 
 
-def _check_span(since: date, until: date) -> None:
+def check_span(since: date, until: date) -> None:
+    """Raise OutOfDomainError where two days are no span of a diary."""
     if since > until:
         raise OutOfDomainError("the first day lies after the last", field="since")
     if (until - since).days > MOST_DAYS:

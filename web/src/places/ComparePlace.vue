@@ -80,6 +80,28 @@ const rows = computed<Row[]>(() => [
     : []),
 ])
 
+type Lasts = Apart['first_lasts']
+
+const minutes = (value: number | null): string =>
+  value === null ? 'not told' : value < 120 ? `${value} min` : `${number(Math.round(value / 6) / 10)} h`
+const lasting = computed(() => {
+  const found = store.found
+  if (!found) return []
+  const row = (name: string, told: (one: Lasts) => string) => ({
+    name,
+    first: told(found.first_lasts),
+    second: told(found.second_lasts),
+  })
+  return [
+    row('Hands at work', (one) => minutes(one.hands_on_min)),
+    row('Waiting', (one) => minutes(one.waiting_min)),
+    row('How free its water is, an estimate', (one) =>
+      one.activity === null ? 'not of this kind' : one.activity.toFixed(3),
+    ),
+    row('Keeps', (one) => one.keeping.join(' ') || 'not known'),
+  ]
+})
+
 onMounted(() => {
   shelf.load().catch(notices.complain)
   household.load().catch(notices.complain)
@@ -163,6 +185,12 @@ watch(
                 {{ change(row.value(store.found.first), row.value(store.found.second)) }}
               </td>
             </tr>
+            <tr v-for="row in lasting" :key="row.name">
+              <th scope="row">{{ row.name }}</th>
+              <td class="figure">{{ row.first }}</td>
+              <td class="figure">{{ row.second }}</td>
+              <td></td>
+            </tr>
             <tr>
               <th scope="row">It is a</th>
               <td class="figure">{{ store.found.first.families.join(', ') }}</td>
@@ -210,5 +238,10 @@ select {
 }
 .figure {
   text-align: right;
+}
+@media print {
+  .asked {
+    display: none;
+  }
 }
 </style>

@@ -7,7 +7,7 @@ import SlipForm from '../components/SlipForm.vue'
 import SpanChart from '../components/SpanChart.vue'
 import SumTable from '../components/SumTable.vue'
 import { addDays, briefDay, daysBetween, isoDay, longDay, shortDay } from '../logic/days'
-import { grams, kcal, number, plural } from '../logic/format'
+import { grams, kcal, number, plural, span as spanWords } from '../logic/format'
 import { monthName, monthOf, moved, spanOf, type View } from '../logic/spans'
 import { useDiary, type By } from '../stores/diary'
 import { useHousehold } from '../stores/household'
@@ -116,6 +116,13 @@ function time(entry: DiaryEntry): string {
 
 const print = (): void => window.print()
 
+const between = computed(() => {
+  const one = store.doubt
+  return one && main.value && Math.abs(one.value - main.value.total.sugar_g) < 0.6 && one.high - one.low > 0.5
+    ? spanWords(one.low, one.high)
+    : ''
+})
+
 onMounted(() => {
   people.load().catch(notices.complain)
   store.loadUsual().catch(notices.complain)
@@ -165,7 +172,9 @@ watch(asked, load, { immediate: true, deep: true })
         <span>
           of {{ counted }} eaten<template v-if="main.total.limit_g">
             of {{ grams(main.total.limit_g) }} that {{ who || 'all named' }} may have</template
-          >, {{ grams(main.total.slips_g) }} of it slips.<br />
+          >, {{ grams(main.total.slips_g) }} of it slips<template v-if="between"
+            >; it may be {{ between }} g, nine times in ten</template
+          >.<br />
           {{ grams(Math.abs(main.total.saved_g)) }} {{ main.total.saved_g >= 0 ? 'less' : 'more' }} than as
           many grams of the originals, {{ kcal(main.total.saved_kcal) }} saved<template
             v-if="main.total.smaller_g > 0.5"

@@ -18,6 +18,9 @@ interface Asked {
 export const useDiary = defineStore('diary', () => {
   const spans = ref<Partial<Record<By, Span>>>({})
   const entries = ref<DiaryEntry[]>([])
+  /** Between what the sugar of the span lies nine times in ten; it comes after the sums. */
+  const doubt = ref<Schemas['IntervalOut']>()
+  const latestDoubt = useLatest<Schemas['IntervalOut']>()
   const usual = ref<UsualSlips>()
   const challenges = ref<Challenge[]>([])
   const latestSpans = useLatest<[By, Span][]>()
@@ -36,6 +39,9 @@ export const useDiary = defineStore('diary', () => {
       ),
     )
     if (found) spans.value = Object.fromEntries(found)
+    doubt.value = await latestDoubt((signal) =>
+      ask(api.GET('/api/diary/doubt', { params: { query: span }, signal })),
+    )
   }
 
   async function loadEntries(span: Asked): Promise<void> {
@@ -112,6 +118,7 @@ export const useDiary = defineStore('diary', () => {
 
   return {
     spans,
+    doubt,
     entries,
     usual,
     challenges,

@@ -34,6 +34,15 @@ class InPartOut(Out):
     grams: To2
 
 
+class LastsOut(Out):
+    """Minutes of hands and of waiting, null where no method is told; how it keeps, and an estimate of its water activity."""
+
+    hands_on_min: int | None
+    waiting_min: int | None
+    keeping: list[str]
+    activity: To3 | None
+
+
 class ApartOut(Out):
     """Two desserts at the same portion, and what makes the difference, the largest first."""
 
@@ -45,6 +54,8 @@ class ApartOut(Out):
     by_part: list[InPartOut]
     makes: list[MakesOut]
     words: str
+    first_lasts: LastsOut
+    second_lasts: LastsOut
 
 
 class DessertOut(Out):

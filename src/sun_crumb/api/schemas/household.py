@@ -102,6 +102,14 @@ class SpanOut(Out):
     more_often: list[MoreOftenOut]
 
 
+class IntervalOut(Out):
+    """A figure, and between what it lies nine times in ten."""
+
+    value: To2
+    low: To2
+    high: To2
+
+
 class UsualSlipOut(Out):
     key: str
     name: str
