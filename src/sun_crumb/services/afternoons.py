@@ -75,18 +75,18 @@ def _shown(body: AfternoonIn, desserts: list[Dessert], found: Afternoon) -> Afte
     return AfternoonShown(
         tuple(
             DessertShown(
-                asked.recipe_id,
-                one.title,
-                asked.path,
-                one.cut,
-                one.plan.status if one.plan else "balanced",
-                one.portions,
-                dessert.formula.unit,
-                one.free_sugar_before_g,
-                one.free_sugar_g,
-                one.sweetness,
-                one.loss,
-                one.plan.words if one.plan else "As it is.",
+                recipe_id=asked.recipe_id,
+                title=one.title,
+                path=asked.path,
+                cut=one.cut,
+                status=one.plan.status if one.plan else "balanced",
+                portions=one.portions,
+                unit=dessert.formula.unit,
+                free_sugar_before_g=one.free_sugar_before_g,
+                free_sugar_g=one.free_sugar_g,
+                sweetness=one.sweetness,
+                loss=one.loss,
+                words=one.plan.words if one.plan else "As it is.",
             )
             for asked, dessert, one in zip(body.desserts, desserts, found.desserts, strict=True)
         ),

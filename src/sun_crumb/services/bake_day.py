@@ -116,8 +116,8 @@ def _uses_of(step: MethodStep, lines: Sequence[MethodLine]) -> tuple[ToldUse, ..
 
 def _told(step: MethodStep, uses: tuple[ToldUse, ...], one: RewrittenStep | None = None) -> ToldStep:
     return ToldStep(
-        step.n, step.text, step.component, uses, step.wait, step.temperature_c, step.hands_on_minutes, step.equipment, step.until, step.after,
-        step.origin, step.makes, step.reaches, one.was if one else "", one.notes if one else (), bool(one and one.is_new), step.is_sure,
+        n=step.n, text=step.text, component=step.component, uses=uses, wait=step.wait, temperature_c=step.temperature_c, hands_on_minutes=step.hands_on_minutes, equipment=step.equipment, until=step.until, after=step.after,
+        origin=step.origin, makes=step.makes, reaches=step.reaches, was=one.was if one else "", notes=one.notes if one else (), is_new=bool(one and one.is_new), is_sure=step.is_sure,
     )  # fmt: skip
 
 

@@ -80,16 +80,16 @@ def _kept(session: Session, row: Challenge, today: date) -> ChallengeSoFar:
         else f"begins in {(row.since - today).days} days."
     )
     return ChallengeSoFar(
-        row.id,
-        row.name,
-        row.who,
-        row.since,
-        row.until,
-        so_far,
-        to_go,
-        clear,
-        tuple(of_slip(slip) for slip in slips),
-        words,
+        id=row.id,
+        name=row.name,
+        who=row.who,
+        since=row.since,
+        until=row.until,
+        days_so_far=so_far,
+        days_to_go=to_go,
+        clear_days=clear,
+        slips=tuple(of_slip(slip) for slip in slips),
+        words=words,
     )
 
 

@@ -142,14 +142,14 @@ def _person(session: Session, person_id: int) -> Person:
 
 def _someone(row: Person) -> Someone:
     return Someone(
-        row.id,
-        row.name,
-        row.age,
-        row.authority,
-        row.energy_kcal,
-        row.own_limit_g,
-        tuple(row.diets),
-        tuple(row.eaters),
-        row.is_at_table,
-        _limit(row),
+        id=row.id,
+        name=row.name,
+        age=row.age,
+        authority=row.authority,
+        energy_kcal=row.energy_kcal,
+        own_limit_g=row.own_limit_g,
+        diets=tuple(row.diets),
+        eaters=tuple(row.eaters),
+        is_at_table=row.is_at_table,
+        limit=_limit(row),
     )

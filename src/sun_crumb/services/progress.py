@@ -98,19 +98,19 @@ def _branches(session: Session, recipe: Recipe) -> tuple[Branch, ...]:
         formula = sound_version(recipe, version, pantry)
         found.append(
             Branch(
-                version.id,
-                version.number,
-                version.label,
-                version.parent if version.number > 1 and version.parent else (1 if version.number > 1 else None),
-                version.changed,
-                _cut(original, formula),
-                served(formula).free_sugars_who_g / formula.servings,
-                len(mine),
-                len(sheets),
-                mean,
-                words_of({k: v for k, v in mean.items() if k != "liked"}),
-                mean.get("liked"),
-                False,
+                version_id=version.id,
+                number=version.number,
+                label=version.label,
+                parent=version.parent if version.number > 1 and version.parent else (1 if version.number > 1 else None),
+                changed=version.changed,
+                cut=_cut(original, formula),
+                free_sugar_g=served(formula).free_sugars_who_g / formula.servings,
+                bakes=len(mine),
+                tastings=len(sheets),
+                mean=mean,
+                said=words_of({k: v for k, v in mean.items() if k != "liked"}),
+                liked=mean.get("liked"),
+                is_best=False,
             )
         )
     best = _best(found)

@@ -164,7 +164,15 @@ def _tasting(session: Session, tasting_id: int) -> Tasting:
 def _tasted(row: Tasting) -> Tasted:
     scores = dict(row.scores)
     return Tasted(
-        row.id, row.bake_id, row.tasted_on, row.who, row.state, row.is_blind, scores, words_of(scores), row.words
+        id=row.id,
+        bake_id=row.bake_id,
+        tasted_on=row.tasted_on,
+        who=row.who,
+        state=row.state,
+        is_blind=row.is_blind,
+        scores=scores,
+        said=words_of(scores),
+        words=row.words,
     )
 
 

@@ -150,16 +150,16 @@ def _told(bowl: Bowl, recipe_id: int, version_id: int) -> WeighedIn:
     planned = {(t.position, t.step): t.grams for t in bowl.plan}
     lines = tuple(
         ToWeigh(
-            t.position,
-            t.step,
-            bowl.found.planned[t.position].ingredient.key,
-            bowl.name(t.position),
-            bowl.found.planned[t.position].component,
-            t.grams,
-            planned[t.position, t.step],
-            tolerance_g(t.grams),
-            bowl.told(t.position, t.grams),
-            bowl.weighed.get((t.position, t.step)),
+            position=t.position,
+            step=t.step,
+            ingredient=bowl.found.planned[t.position].ingredient.key,
+            name=bowl.name(t.position),
+            component=bowl.found.planned[t.position].component,
+            target_g=t.grams,
+            planned_g=planned[t.position, t.step],
+            tolerance_g=tolerance_g(t.grams),
+            told=bowl.told(t.position, t.grams),
+            weighed_g=bowl.weighed.get((t.position, t.step)),
         )
         for t in bowl.now()
     )

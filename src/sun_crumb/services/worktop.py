@@ -109,19 +109,19 @@ def bake_day(
         thirst = _thirst(session)
     one = portion(served(found.after), found.after.servings)
     return BakeDay(
-        recipe_id,
-        version_id,
-        found.number,
-        found.label,
-        found.after.servings,
-        found.after.unit,
-        one.free_sugars_who_g,
-        one.energy_kcal,
-        _in_this_oven(told_plan(found.recipe, found.before, found.planned, found.steps, found.own), own, before),
-        tuple(_to_buy(found.planned, pantry)),
-        _allergens(found.after),
-        (*thirst, *_cautions(found.steps, found.after)),
-        keeping(found.kinds),
+        recipe_id=recipe_id,
+        version_id=version_id,
+        number=found.number,
+        label=found.label,
+        servings=found.after.servings,
+        unit=found.after.unit,
+        free_sugars_who_g=one.free_sugars_who_g,
+        energy_kcal=one.energy_kcal,
+        method=_in_this_oven(told_plan(found.recipe, found.before, found.planned, found.steps, found.own), own, before),
+        to_buy=tuple(_to_buy(found.planned, pantry)),
+        allergens=_allergens(found.after),
+        cautions=(*thirst, *_cautions(found.steps, found.after)),
+        keeping=keeping(found.kinds),
     )
 
 
@@ -290,17 +290,17 @@ def found_day(
     kinds |= {x.component: families()[x.family] for x in on}
     steps: Sequence[Step] = method.steps
     return DayFound(
-        recipe.title,
-        rows[at].number,
-        rows[at].label,
-        before,
-        after,
-        planned,
-        rewritten(before, after, steps, planned, kinds, cup, pantry, method.links, on),
-        kinds,
-        rows[at].own_words or {},
-        goals,
-        cup,
+        recipe=recipe.title,
+        number=rows[at].number,
+        label=rows[at].label,
+        before=before,
+        after=after,
+        planned=planned,
+        steps=rewritten(before, after, steps, planned, kinds, cup, pantry, method.links, on),
+        kinds=kinds,
+        own=rows[at].own_words or {},
+        goals=goals,
+        cup=cup,
     )
 
 

@@ -188,7 +188,20 @@ def verdicts(
             level = "strained"
         words = _words(gauge, off, reach, new, _water_in(before), _water_in(after))
         key, told = gauge.metric.key, gauge.told(off)
-        found.append(Verdict(key, gauge.name, gauge.old, new, off, gauge.band, level, words, told, gauge.norm_off()))
+        found.append(
+            Verdict(
+                key=key,
+                name=gauge.name,
+                before=gauge.old,
+                after=new,
+                deviation=off,
+                band=gauge.band,
+                level=level,
+                words=words,
+                told=told,
+                norm=gauge.norm_off(),
+            )
+        )
     if is_baked and (before["browning"] > 0.002 * before["mass"] or after["browning"] > 0.002 * after["mass"]):
         found.append(_browning(before, after))
     return found
@@ -261,13 +274,13 @@ def _browning(before: dict[str, float], after: dict[str, float]) -> Verdict:
         else "as before"
     )
     return Verdict(
-        "browning",
-        "Browning",
-        old,
-        new,
-        off,
-        (0.4, limit - 1),
-        "strained" if is_sooner else "balanced",
-        words,
-        percent(off),
+        key="browning",
+        name="Browning",
+        before=old,
+        after=new,
+        deviation=off,
+        band=(0.4, limit - 1),
+        level="strained" if is_sooner else "balanced",
+        words=words,
+        told=percent(off),
     )

@@ -141,16 +141,16 @@ def _side(formula: Formula, size: float, prices: Mapping[str, float]) -> Beside:
     is_priced = sum(x.grams for x in formula.lines if x.ingredient.key in prices) > PRICED * whole.mass_g
     cost = cost_of(formula.lines, prices) if is_priced else None
     return Beside(
-        formula.title,
-        whole.scaled(share),
-        whole.scaled(100 / whole.mass_g),
-        whole.sucrose_equivalent_g / whole.mass_g,
-        sums["structure"] * share,
-        sums["lift"] * share,
-        len({x.ingredient.key for x in formula.lines if x.grams > 0}),
-        sum(1 + x.ingredient.effort for x in formula.lines if x.grams > 0),
-        None if cost is None else cost * share,
-        tuple(nature_of(formula, c).family.name for c in formula.components),
+        title=formula.title,
+        portion=whole.scaled(share),
+        per_100g=whole.scaled(100 / whole.mass_g),
+        sweetness=whole.sucrose_equivalent_g / whole.mass_g,
+        structure_g=sums["structure"] * share,
+        lift_g=sums["lift"] * share,
+        foods=len({x.ingredient.key for x in formula.lines if x.grams > 0}),
+        effort=sum(1 + x.ingredient.effort for x in formula.lines if x.grams > 0),
+        cost=None if cost is None else cost * share,
+        families=tuple(nature_of(formula, c).family.name for c in formula.components),
     )
 
 

@@ -120,18 +120,18 @@ def _checked(formula: Formula, component: str, said: str | None, cup: CupStandar
     warnings = tuple(_warnings(formula, part, lines, family))
     mends = tuple(_mends(lines, found, measured, formula.is_weighed, cup))
     return Checked(
-        component,
-        family.key,
-        family.name,
-        1.0 if said else nature.confidence,
-        bool(said) or nature.is_sure,
-        _candidates(nature),
-        pattern.base if pattern else "",
-        pattern.name if pattern else "",
-        measured,
-        warnings,
-        mends,
-        _verdict(family, measured, warnings),
+        component=component,
+        family=family.key,
+        family_name=family.name,
+        confidence=1.0 if said else nature.confidence,
+        is_sure=bool(said) or nature.is_sure,
+        candidates=_candidates(nature),
+        base=pattern.base if pattern else "",
+        pattern=pattern.name if pattern else "",
+        measures=measured,
+        warnings=warnings,
+        mends=mends,
+        words=_verdict(family, measured, warnings),
     )
 
 

@@ -188,13 +188,13 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
     held = {line.component for line in lines}
     own = tuple((y.component, y.count) for y in reading.component_yields if y.component in held and y.count != servings)
     return Formula(
-        reading.title,
-        tuple(lines),
-        servings,
-        unit,
-        assumed,
-        own,
-        reading.oven,
-        reading.bake_minutes,
-        "\n".join(reading.steps),
+        title=reading.title,
+        lines=tuple(lines),
+        servings=servings,
+        unit=unit,
+        is_servings_assumed=assumed,
+        own_yields=own,
+        oven=reading.oven,
+        bake_minutes=reading.bake_minutes,
+        method="\n".join(reading.steps),
     ), left_out

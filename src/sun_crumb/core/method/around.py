@@ -23,7 +23,7 @@ def with_preparations(
             continue
         wait = Wait("soak", made.wait_min, made.wait_min) if made.wait_min else None
         new = MethodStep(
-            0, made.words, line.component, (), wait, None, made.hands_on, (), "", (), (), line.ingredient.name
+            n=0, text=made.words, component=line.component, uses=(), wait=wait, temperature_c=None, hands_on_minutes=made.hands_on, equipment=(), until="", after=(), origin=(), makes=line.ingredient.name
         )  # fmt: skip
         steps.insert(at, RewrittenStep(new, "", (), (), True))
     return steps

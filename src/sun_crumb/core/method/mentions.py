@@ -223,7 +223,17 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
         *,
         many: bool = is_many,
     ) -> Said:
-        return Said(start, end, phrase, lines, part, share, amount, many, at + found.start() if found else start)
+        return Said(
+            start=start,
+            end=end,
+            phrase=phrase,
+            lines=lines,
+            part=part,
+            share=share,
+            amount=amount,
+            is_many=many,
+            lead=at + found.start() if found else start,
+        )
 
     if _MIXTURE.match(text[end:]):
         return said("back")

@@ -263,15 +263,15 @@ def parse_line(text: str) -> ParsedLine:
     if gross:
         name = re.sub(r"\s+", " ", dict(_GROSS)[gross].sub(" ", name)).strip()
     return ParsedLine(
-        text,
-        tuple(draft.sums),
-        tuple(draft.also),
-        name,
-        draft.preparation,
-        is_optional,
-        alternatives,
-        form,
-        gross,
+        text=text,
+        sums=tuple(draft.sums),
+        also=tuple(draft.also),
+        name=name,
+        preparation=draft.preparation,
+        is_optional=is_optional,
+        alternatives=alternatives,
+        form=form,
+        gross=gross,
     )
 
 

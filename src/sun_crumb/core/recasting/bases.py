@@ -56,17 +56,19 @@ def ways() -> tuple[Way, ...]:
     """Return every way of a family onto a base."""
     return tuple(
         Way(
-            row["base"],
-            tuple(row["families"].split()),
-            tuple(part.partition("<")[0] for part in row["patterns"].split()),
-            frozenset(row["keeps"].split()),
-            float(row["room"]),
-            row["batter"],
-            row["cannot"],
-            float(row["oven_lower_c"]),
-            float(row["longer"]),
-            tuple((key, like) for key, _, like in (part.partition("<") for part in row["patterns"].split()) if like),
-            row["pour"],
+            base=row["base"],
+            families=tuple(row["families"].split()),
+            patterns=tuple(part.partition("<")[0] for part in row["patterns"].split()),
+            keeps=frozenset(row["keeps"].split()),
+            room=float(row["room"]),
+            batter=row["batter"],
+            cannot=row["cannot"],
+            oven_lower_c=float(row["oven_lower_c"]),
+            longer=float(row["longer"]),
+            like=tuple(
+                (key, like) for key, _, like in (part.partition("<") for part in row["patterns"].split()) if like
+            ),
+            pour=row["pour"],
         )
         for row in table("recasts")
     )
@@ -108,7 +110,17 @@ def way_to(pattern: str, family: Family) -> Way | None:
             return replace(way, patterns=(pattern,))
     target = patterns_by_key()[pattern]
     if target.family in family.kin:
-        return Way("", (family.key,), (pattern,), OWN_KEEPS, OWN_ROOM, "", "", 0.0, 0.0)
+        return Way(
+            base="",
+            families=(family.key,),
+            patterns=(pattern,),
+            keeps=OWN_KEEPS,
+            room=OWN_ROOM,
+            batter="",
+            cannot="",
+            oven_lower_c=0.0,
+            longer=0.0,
+        )
     return None
 
 

@@ -184,18 +184,18 @@ MOST_SWEETER = 1.6
 def _told(one: _Chosen) -> Recasted:
     family = families()[one.target.family]
     return Recasted(
-        one.component,
-        one.base.key if one.base else "",
-        one.base.words if one.base else f"as {one.target.name}",
-        one.target.key,
-        one.target.name,
-        one.family.name,
-        family.key,
-        one.way.batter,
-        one.way.cannot,
-        one.way.oven_lower_c,
-        one.way.longer,
-        one.way.pour,
+        component=one.component,
+        base=one.base.key if one.base else "",
+        words=one.base.words if one.base else f"as {one.target.name}",
+        pattern=one.target.key,
+        pattern_name=one.target.name,
+        family_before=one.family.name,
+        family=family.key,
+        batter=one.way.batter,
+        cannot=one.way.cannot,
+        oven_lower_c=one.way.oven_lower_c,
+        longer=one.way.longer,
+        pour=one.way.pour,
     )
 
 

@@ -74,17 +74,17 @@ def paths() -> dict[str, Path]:
     """Return the five paths by key."""
     return {
         row["key"]: Path(
-            row["key"],
-            row["name"],
-            cast(Definition, row["definition"]),
-            tuple(filter(None, row["usual"].split(";"))),
-            int(row["most_new"]),
-            float(row["cut"]),
-            float(row["keep_sweet"]),
-            row["seasons"] == "1",
-            row["words"],
-            frozenset(row["allows"].split()),
-            frozenset(row["traits"].split()),
+            key=row["key"],
+            name=row["name"],
+            definition=cast(Definition, row["definition"]),
+            usual=tuple(filter(None, row["usual"].split(";"))),
+            most_new=int(row["most_new"]),
+            cut=float(row["cut"]),
+            keep_sweet=float(row["keep_sweet"]),
+            seasons=row["seasons"] == "1",
+            words=row["words"],
+            allowed=frozenset(row["allows"].split()),
+            traits=frozenset(row["traits"].split()),
         )
         for row in table("paths")
     }
