@@ -119,6 +119,7 @@ class Contract(WithApplication):
             "work": {"given": {"temperature": "180"}},
             "compare": {"first": {"recipe_id": 1}, "second": {"food": "honey"}},
             "other_ways": {"path": "blend", "cut": 0.5},
+            "keep_pattern": {"is_pattern": True},
             "afternoon": {"most_g": 10, "desserts": [{"recipe_id": 1}]},
             "change_bake": {"notes": "fine"},
             "add_photo": {"content": jpeg()},

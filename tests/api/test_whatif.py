@@ -78,6 +78,39 @@ class Around(WithApplication):
         self.assertEqual(error["field"], "base")
         self.assertIn("it can be made", error["message"])
 
+    def test_a_version_of_ones_own_is_a_pattern_for_others(self) -> None:
+        first = int(self.at.rsplit("/", 1)[1])
+        lines = [
+            {"ingredient": key, "grams": grams}
+            for key, grams in (
+                ("almond_flour", 300), ("egg", 250), ("honey", 80), ("butter", 90), ("baking_powder", 7), ("orange", 120),
+            )
+        ]  # fmt: skip
+        made = self.post("/api/recipes", {"title": "Almond orange cake", "servings": 10, "lines": lines})
+        self.assertEqual(self.get(f"{self.at}/patterns")["patterns"], [])
+        kept = self.post(f"/api/recipes/{made['id']}/versions/1/pattern", {"is_pattern": True})
+        self.assertTrue(kept["versions"][0]["is_pattern"])
+        (own,) = self.get(f"{self.at}/patterns")["patterns"]
+        self.assertEqual(own["name"], "Almond orange cake")
+        self.assertEqual(self.get(f"/api/recipes/{made['id']}/patterns")["patterns"], [])
+        wish = {"cut": 0.4, "recasts": {own["component"]: own["key"]}}
+        plan = self.rework(**wish)
+        self.assertEqual(plan["recast"][0]["pattern_name"], "Almond orange cake")
+        grams = {x["ingredient"]: x["after_g"] for x in plan["lines"]}
+        self.assertGreater(grams["almond_flour"], 100)
+        version = self.post(f"{self.at}/versions", wish)["versions"][-1]
+        self.assertEqual(version["goals"]["recasts"], {own["component"]: own["key"]})
+        backup = self.get("/api/backup")["content"]
+        self.post("/api/restore", {"content": backup})
+        self.assertEqual(self.get(f"/api/recipes/{first}/patterns")["patterns"], [own])
+        self.post(f"/api/recipes/{made['id']}/versions/1/pattern", {"is_pattern": False})
+        self.assertEqual(self.get(f"{self.at}/patterns")["patterns"], [])
+        error = self.post(f"{self.at}/rework", wish, 422)["error"]
+        self.assertEqual((error["field"], error["message"]), ("recasts", "that pattern of yours is no longer kept"))
+        self.assertEqual(
+            self.post("/api/recipes/999/versions/1/pattern", {"is_pattern": True}, 404)["error"]["field"], "version"
+        )
+
     def test_a_preview_follows_another_base(self) -> None:
         plan = self.rework(path="blend", cut=0.5, base="almond")
         support = [

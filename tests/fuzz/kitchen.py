@@ -150,6 +150,7 @@ def bodies() -> dict[str, Any]:
         "compare_paths": wish,
         "compare_cuts": wish,
         "other_ways": wish,
+        "keep_pattern": {"is_pattern": True},
         "afternoon": {"most_g": 15.0, "desserts": [{"recipe_id": 1, "portions": 1.0, "path": "blend"}]},
         "nudge": wish,
         "relax": wish,

@@ -261,6 +261,27 @@ class Bench(Screens):
         expect(page.get_by_role("button", name="What it stands on: as it is")).to_be_visible()
         self.assertEqual(self.problems, [])
 
+    def test_a_version_of_ones_own_is_followed_by_another_dessert(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("button", name=re.compile("kept|the original")).click()
+        page.get_by_role("button", name="Original as a pattern for other desserts").click()
+        expect(page.get_by_role("button", name="Original as a pattern for other desserts")).to_have_attribute(
+            "aria-pressed", "true"
+        )
+        title = page.get_by_role("heading", level=1).inner_text()
+        for recipe in (2, 3, 4, 5):
+            page = self.open(f"/recipes/{recipe}/bench")
+            page.get_by_role("button", name=re.compile("^What it stands on")).click()
+            choice = page.get_by_label(f"as {title}", exact=True)
+            expect(
+                page.get_by_text("What it stands on: a bigger change").or_(page.get_by_text("Nothing here can be"))
+            ).to_be_visible()
+            if choice.count():
+                choice.check()
+                page.keyboard.press("Escape")
+                expect(page.get_by_text(re.compile(f"[Mm]ade as {re.escape(title)}"))).to_be_visible()
+                break
+
     def test_another_way_is_taken(self) -> None:
         page = self.open("/recipes/1/bench")
         page.get_by_role("button", name="Other ways, nearly as good").click()

@@ -813,6 +813,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/recipes/{recipe_id}/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List the household's own patterns that a component of a recipe can follow. */
+        get: operations["get_patterns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/recipes/{recipe_id}/preview": {
         parameters: {
             query?: never;
@@ -961,6 +978,23 @@ export interface paths {
         put?: never;
         /** Keep a rework as a version. */
         post: operations["keep_version"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/{recipe_id}/versions/{number}/pattern": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a version as a pattern for other desserts, or let go of it as one. */
+        post: operations["keep_pattern"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3729,6 +3763,23 @@ export interface components {
             /** Is Fan */
             is_fan: boolean;
         };
+        /**
+         * OwnPatternOut
+         * @description A pattern of the household's, and the component that can follow it.
+         */
+        OwnPatternOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Component */
+            component: string;
+        };
+        /** OwnPatternsOut */
+        OwnPatternsOut: {
+            /** Patterns */
+            patterns: components["schemas"]["OwnPatternOut"][];
+        };
         /** PanelOut */
         PanelOut: {
             /** Law */
@@ -3821,6 +3872,14 @@ export interface components {
             paths: components["schemas"]["PathSideOut"][];
             /** Solve Ms */
             solve_ms: number;
+        };
+        /**
+         * PatternIn
+         * @description Whether a version is kept as a pattern for other desserts.
+         */
+        PatternIn: {
+            /** Is Pattern */
+            is_pattern: boolean;
         };
         /**
          * PeopleOut
@@ -5690,6 +5749,8 @@ export interface components {
             own_yields: {
                 [key: string]: number;
             };
+            /** Is Pattern */
+            is_pattern: boolean;
             /** Lines */
             lines: components["schemas"]["VersionLineOut"][];
         };
@@ -7784,6 +7845,37 @@ export interface operations {
             };
         };
     };
+    get_patterns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPatternsOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
     preview_recipe: {
         parameters: {
             query?: never;
@@ -8099,6 +8191,42 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["KeepIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    keep_pattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                recipe_id: number;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PatternIn"];
             };
         };
         responses: {

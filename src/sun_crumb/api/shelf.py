@@ -12,7 +12,7 @@ from sun_crumb.api.kitchen import plain_line
 from sun_crumb.api.schemas.base import DoneOut
 from sun_crumb.api.schemas.checked import CheckOut
 from sun_crumb.api.schemas.files import BackupIn, FileIn, FileOut, ImportOut, RestoredOut, UndoIn
-from sun_crumb.api.schemas.recipes import RecipeOut, RecipesOut, ShelfRowOut
+from sun_crumb.api.schemas.recipes import OwnPatternsOut, RecipeOut, RecipesOut, ShelfRowOut
 from sun_crumb.api.schemas.rework import (
     DifferenceOut,
     FrontierOut,
@@ -26,13 +26,23 @@ from sun_crumb.api.schemas.rework import (
 from sun_crumb.core.formula import PortionKind
 from sun_crumb.core.wish import Goals
 from sun_crumb.formats.outgoing import FileContent
-from sun_crumb.schemas.recipes import KeepIn, KindsIn, PortionKindIn, PreviewIn, RecipeChangeIn, RecipeIn, WishIn
+from sun_crumb.schemas.recipes import (
+    KeepIn,
+    KindsIn,
+    PatternIn,
+    PortionKindIn,
+    PreviewIn,
+    RecipeChangeIn,
+    RecipeIn,
+    WishIn,
+)
 from sun_crumb.services import backup, exchange, recipes, shelf, whatif
 from sun_crumb.services.figures import ShelfRow
 from sun_crumb.services.kept import KeptRecipe
 from sun_crumb.services.kitchen import TimedPlan
 from sun_crumb.services.methods import given_method
-from sun_crumb.services.pantry import pantry_of
+from sun_crumb.services.own_patterns import keep_as_pattern, patterns_for, with_own_patterns
+from sun_crumb.services.pantry import pantry_in, pantry_of
 from sun_crumb.services.preferences import prices_in
 from sun_crumb.services.recipes import NewRecipe
 from sun_crumb.services.wishes import goals_of
@@ -45,7 +55,12 @@ def _portions(kinds: list[PortionKindIn]) -> list[PortionKind]:
 
 
 def _goals(body: WishIn) -> Goals:
-    return goals_of(body, pantry_of(database()), prices_in(database()) if body.most_cost is not None else None)
+    prices = prices_in(database()) if body.most_cost is not None else None
+    if not body.recasts:
+        return goals_of(body, pantry_of(database()), prices)
+    with database().reading() as session:
+        pantry = pantry_in(session)
+        return with_own_patterns(session, goals_of(body, pantry, prices), pantry)
 
 
 @endpoint(
@@ -132,6 +147,21 @@ def compare_paths(recipe_id: int, body: WishIn) -> whatif.PathsShown:
 def compare_cuts(recipe_id: int, body: WishIn) -> dict[str, Any]:
     """Tell how sweet a recipe can stay at each of twelve cuts, and what that costs in energy and balance."""
     return {"points": whatif.compare_cuts(database(), recipe_id, _goals(body), body.cup)}
+
+
+@endpoint(blueprint, "GET", "/recipes/<int:recipe_id>/patterns", returns=OwnPatternsOut)
+def get_patterns(recipe_id: int) -> dict[str, Any]:
+    """List the household's own patterns that a component of a recipe can follow."""
+    return {"patterns": patterns_for(database(), recipe_id)}
+
+
+@endpoint(
+    blueprint, "POST", "/recipes/<int:recipe_id>/versions/<int:number>/pattern", body=PatternIn, returns=RecipeOut
+)
+def keep_pattern(recipe_id: int, number: int, body: PatternIn) -> KeptRecipe:
+    """Keep a version as a pattern for other desserts, or let go of it as one."""
+    keep_as_pattern(database(), recipe_id, number, is_pattern=body.is_pattern)
+    return recipes.get_recipe(database(), recipe_id)
 
 
 @endpoint(blueprint, "POST", "/recipes/<int:recipe_id>/others", body=WishIn, returns=OthersOut)

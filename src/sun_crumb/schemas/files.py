@@ -99,6 +99,7 @@ class VersionRow(In):
     own_words: Any = None
     parent: Id | None = None
     changed: str = ""
+    is_pattern: bool = False
     created_at: datetime
     lines: list[LineRow]
 

@@ -212,3 +212,9 @@ class PreviewIn(WishIn):
     """Goals, and what the last plan brought in or moved by pieces."""
 
     support: Annotated[list[SupportIn], Field(max_length=40)] = []
+
+
+class PatternIn(In):
+    """Whether a version is kept as a pattern for other desserts."""
+
+    is_pattern: bool

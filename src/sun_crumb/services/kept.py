@@ -59,6 +59,7 @@ class KeptVersion:
     saved_per_serving: Savings
     portions: tuple[KeptPortion, ...]
     own_yields: dict[str, int]
+    is_pattern: bool
     lines: tuple[KeptLine, ...]
 
 
@@ -119,6 +120,7 @@ def _kept_version(version: Version, sound: SoundVersion, original: Formula, pant
         if kinds
         else (),
         own_yields=version.own_yields or {},
+        is_pattern=version.is_pattern,
         lines=tuple(_kept_line(line, pantry[line.ingredient], version.recipe.cup) for line in version.lines),
     )
 

@@ -32,6 +32,7 @@ from sun_crumb.services import schedules
 from sun_crumb.services.bake_day import MethodTold, ToldStep, pair, rewritten, told_plan
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.methods import stored_method
+from sun_crumb.services.own_patterns import with_own_patterns
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.preferences import settings_in
 from sun_crumb.services.soundness import sound_method, sound_recipe
@@ -286,7 +287,7 @@ def found_day(
     kinds = {
         c: families()[said[c]] if said.get(c) in families() else nature_of(before, c).family for c in before.components
     }
-    on = _on_another_base(before, goals, pantry, cup)
+    on = _on_another_base(session, before, goals, pantry, cup)
     kinds |= {x.component: families()[x.family] for x in on}
     steps: Sequence[Step] = method.steps
     return DayFound(
@@ -304,12 +305,14 @@ def found_day(
     )
 
 
-def _on_another_base(before: Formula, goals: GoalsIn | None, pantry: Pantry, cup: CupStandard) -> tuple[Recasted, ...]:
+def _on_another_base(
+    session: Session, before: Formula, goals: GoalsIn | None, pantry: Pantry, cup: CupStandard
+) -> tuple[Recasted, ...]:
     """Return what a kept version stands on instead; nothing where its wish can't be had any more."""
     if goals is None or (goals.base is None and not goals.recasts):
         return ()
     try:
-        found = recast(before, goals_of(goals, pantry), cup)
+        found = recast(before, with_own_patterns(session, goals_of(goals, pantry), pantry), cup)
     except CoreError:
         return ()
     return found.told if found else ()

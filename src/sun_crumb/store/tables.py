@@ -57,6 +57,8 @@ class Version(Base):
     # The number of the version that this one was tried from, and what was changed, in words; null and empty for the original and for a plan of its own.
     parent: Mapped[int | None]
     changed: Mapped[str] = mapped_column(default="", server_default="")
+    # Whether other desserts of the household may be made as this one is.
+    is_pattern: Mapped[bool] = mapped_column(default=False, server_default="0")
     recipe: Mapped[Recipe] = relationship(back_populates="versions")
     lines: Mapped[list[Line]] = relationship(
         back_populates="version", order_by="Line.position", cascade="all, delete-orphan"

@@ -18,6 +18,8 @@ const props = defineProps<{
   family: string | undefined
   /** What it could stand on instead. */
   bases: { key: string; words: string }[]
+  /** The household's own patterns that it could follow. */
+  patterns: { key: string; name: string; component: string }[]
 }>()
 const emit = defineEmits<{ change: [changes: Partial<BenchGoals>] }>()
 
@@ -25,10 +27,21 @@ const sweeteners = computed(() => {
   const path = props.choices.paths.find((p) => p.key === props.goals.path)
   return props.choices.sweeteners.filter((s) => path?.sweeteners.includes(s.key))
 })
+/** The base or the own pattern that is asked for, empty for its own base. */
+const standsOn = computed(() => props.goals.base ?? Object.values(props.goals.recasts)[0] ?? '')
+
+function stand(key: string): void {
+  const own = props.patterns.find((pattern) => pattern.key === key)
+  const on = own ? { base: null, recasts: { [own.component]: key } } : { base: key || null, recasts: {} }
+  // What was set by hand was set for another batter.
+  emit('change', { ...on, locks: {}, amounts: [] })
+}
+
 const standing = computed(() => {
   const own = { key: '', name: 'as it is, on its own base' }
   const others = props.bases.map((base) => ({ key: base.key, name: base.words }))
-  const now = props.goals.base
+  others.push(...props.patterns.map((own) => ({ key: own.key, name: `as ${own.name}` })))
+  const now = standsOn.value
   if (now && !others.some((base) => base.key === now)) others.push({ key: now, name: now.replace(/_/g, ' ') })
   return [own, ...others]
 })
@@ -43,7 +56,7 @@ const words = computed(() => {
     with: withWords(goals.cupboard, choices.sweeteners, sweeteners.value.length > 0),
     eaters: eaterWords(goals, choices),
     limits: limitWords(goals),
-    base: goals.base ? (standing.value.find((b) => b.key === goals.base)?.name ?? '') : 'as it is',
+    base: standsOn.value ? (standing.value.find((b) => b.key === standsOn.value)?.name ?? '') : 'as it is',
     tastes: tastes.length ? list(tastes) : 'no other wish',
   }
 })
@@ -87,9 +100,9 @@ const words = computed(() => {
         v-if="standing.length > 1"
         legend="What it stands on: a bigger change than another sweetener"
         :items="standing"
-        :chosen="[goals.base ?? '']"
+        :chosen="[standsOn]"
         is-single
-        @toggle="emit('change', { base: $event || null, recasts: {}, locks: {}, amounts: [] })"
+        @toggle="stand($event)"
       />
       <p v-else class="quiet">Nothing here can be made on another base.</p> </MarkedWord
     >, with

@@ -11,6 +11,7 @@ const emit = defineEmits<{
   cut: [servings: number]
   compare: [first: number, second: number]
   save: [format: string]
+  pattern: [number: number, isPattern: boolean]
 }>()
 const isComparing = ref(false)
 const FORMATS = [
@@ -47,6 +48,14 @@ const FORMATS = [
             ></span
           >
         </span>
+        <v-btn
+          size="small"
+          variant="text"
+          :aria-pressed="version.is_pattern"
+          :aria-label="`${version.label} as a pattern for other desserts`"
+          @click="emit('pattern', version.number, !version.is_pattern)"
+          >{{ version.is_pattern ? '✓ pattern' : 'Pattern' }}</v-btn
+        >
         <v-btn
           size="small"
           variant="tonal"

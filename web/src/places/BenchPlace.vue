@@ -268,6 +268,7 @@ watch(
         @baked="baked"
         @cut="cut"
         @compare="compareVersions"
+        @pattern="(number, isPattern) => bench.setPattern(number, isPattern).catch(notices.complain)"
         @save="saveRecipe"
       />
       <span class="push actions">
@@ -303,6 +304,7 @@ watch(
         :settings="household.settings"
         :family="bench.plan?.balance[0]?.family"
         :bases="bench.plan?.bases ?? []"
+        :patterns="bench.patterns"
         @change="bench.change($event)"
       />
       <PathSuns

@@ -19,6 +19,8 @@ export const useBench = defineStore('bench', () => {
   /** The last plan proper, with its words: what a preview moves meanwhile is not in it. */
   const settled = shallowRef<Plan>()
   const problem = ref('')
+  /** The household's own patterns that this recipe can follow. */
+  const patterns = ref<Schemas['OwnPatternOut'][]>([])
   const isWorking = ref(false)
   const isPreview = ref(false)
   const latest = useLatest<Plan>()
@@ -47,7 +49,24 @@ export const useBench = defineStore('bench', () => {
     goals.value = unfinished(found, from) ?? start()
     keepUnfinished(found, from, goals.value)
     history.begin()
-    await solve()
+    await Promise.all([solve(), lookForPatterns()])
+  }
+
+  async function lookForPatterns(): Promise<void> {
+    const id = recipe.value?.id
+    const found = await ask(api.GET('/api/recipes/{recipe_id}/patterns', { params: at() }))
+    if (recipe.value?.id === id) patterns.value = found.patterns
+  }
+
+  /** Keeps a version as a pattern for other desserts, or lets go of it as one. */
+  async function setPattern(number: number, isPattern: boolean): Promise<void> {
+    const path = { recipe_id: recipe.value?.id ?? 0, number }
+    recipe.value = await ask(
+      api.POST('/api/recipes/{recipe_id}/versions/{number}/pattern', {
+        params: { path },
+        body: { is_pattern: isPattern },
+      }),
+    )
   }
 
   /** Lets go of the goals of the recipe that was on the bench before. */
@@ -141,6 +160,8 @@ export const useBench = defineStore('bench', () => {
     goals,
     plan,
     settled,
+    patterns,
+    setPattern,
     problem,
     isWorking,
     isPreview,

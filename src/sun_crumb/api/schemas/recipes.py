@@ -64,6 +64,7 @@ class VersionOut(Out):
     saved_per_serving: SavingsOut  # type: ignore[valid-type]
     portions: list[PortionKindOut]
     own_yields: dict[str, int]
+    is_pattern: bool
     lines: list[VersionLineOut]
 
 
@@ -122,3 +123,15 @@ class RecipesOut(Out):
     total: int
     start: int
     recipes: list[ShelfRowOut]
+
+
+class OwnPatternOut(Out):
+    """A pattern of the household's, and the component that can follow it."""
+
+    key: str
+    name: str
+    component: str
+
+
+class OwnPatternsOut(Out):
+    patterns: list[OwnPatternOut]

@@ -178,6 +178,24 @@ SWEET_G = 9.0
 LOST = 0.1
 
 
+def way_as(target: Pattern, family: Family) -> Way | None:
+    """Return how a *family* comes to a pattern of the household's own: as to another of the same family, or by the way to the pattern's family.
+
+    Parameters
+    ----------
+    target
+        The pattern.
+    family
+        What the component is.
+    """
+    if target.family in family.kin or family.key == target.family:
+        return Way("", (family.key,), (target.key,), OWN_KEEPS, OWN_ROOM, "", "", 0.0, 0.0)
+    for way in ways():
+        if family.is_among(way.families) and any(patterns_by_key()[k].family == target.family for k in way.patterns):
+            return replace(way, base="", patterns=(target.key,), like=())
+    return None
+
+
 def stands_on(lines: Iterable[FormulaLine], pattern: Pattern) -> bool:
     """Return whether a component stands on what a pattern stands on already: most of its body is of the same foods."""
     body = [x for x in lines if group_of(x.ingredient) == "body" and not x.is_inclusion]

@@ -19,6 +19,7 @@ from sun_crumb.core.recasting.bases import (
     patterns_by_key,
     stands_on,
     target_of,
+    way_as,
     way_onto,
     way_to,
 )
@@ -232,8 +233,10 @@ def _chosen(formula: Formula, goals: Goals) -> Iterator[_Chosen]:
             raise UnknownChoiceError(
                 f"the recipe has no component {component!r}", field="recasts", choices=sorted(kinds)
             )
-        way = way_to(key, kinds[component])
-        target = patterns_by_key()[key]
+        if key.startswith("own_") and key not in goals.own:
+            raise OutOfDomainError("that pattern of yours is no longer kept", field="recasts", key=key)
+        target = goals.own.get(key) or patterns_by_key()[key]
+        way = way_as(target, kinds[component]) if key in goals.own else way_to(key, kinds[component])
         if way is None:
             raise OutOfDomainError(
                 f"a {kinds[component].name} can't become a {target.name}{_instead(formula, goals)}",
@@ -256,6 +259,23 @@ def _chosen(formula: Formula, goals: Goals) -> Iterator[_Chosen]:
             f"nothing of this recipe can be made {base.words}{_instead(formula, goals)}", field="base", key=base.key
         )
     yield from found
+
+
+def fits(formula: Formula, goals: Goals, component: str, target: Pattern) -> bool:
+    """Return whether a component can follow a pattern of the household's own under a wish.
+
+    Parameters
+    ----------
+    formula, goals
+        The recipe, and what is ruled out.
+    component
+        The component's name.
+    target
+        The pattern.
+    """
+    family = _family(formula, goals, component)
+    way = way_as(target, family)
+    return way is not None and not _ruled_out(_Chosen(component, family, target, way, None), formula, goals)
 
 
 def _family(formula: Formula, goals: Goals, component: str) -> Family:

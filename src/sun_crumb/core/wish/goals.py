@@ -2,13 +2,15 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator
+import re
+from collections.abc import Iterable, Iterator, Mapping
 from dataclasses import dataclass, field
 from functools import cache, cached_property
 from math import isfinite
 from typing import Literal, cast
 
 from sun_crumb.core.balance import families
+from sun_crumb.core.balance.patterns import Pattern
 from sun_crumb.core.errors import OutOfDomainError, require_choice
 from sun_crumb.core.pantry import Ingredient, diets
 from sun_crumb.core.pantry.store import excluded_tags
@@ -131,9 +133,11 @@ class Goals:
     base
         Key of bases.csv: what the dessert is to stand on instead, wherever it can; None for its own.
     recasts
-        Key of patterns.csv by component: what that one is to be made as.
+        Key of patterns.csv, or of a household's own pattern (own_ and a number), by component: what that one is to be made as.
     confidence
         How often the wish is to hold with amounts and foods as uncertain as they are, 0.5 to 0.99; None for what the figures say.
+    own
+        The household's own patterns that *recasts* names, by key.
     """
 
     path: str = "blend"
@@ -159,6 +163,7 @@ class Goals:
     base: str | None = None
     recasts: dict[str, str] = field(default_factory=dict)
     confidence: float | None = None
+    own: Mapping[str, Pattern] = field(default_factory=dict)
 
     def __post_init__(self) -> None:
         self._check_choices()
@@ -189,7 +194,7 @@ class Goals:
             ("family", self.families.values(), families()),
             ("flavours", self.flavours or (), _column("flavours", "key")),
             ("base", () if self.base is None else (self.base,), _column("bases", "key")),
-            ("recasts", self.recasts.values(), _column("patterns", "key")),
+            ("recasts", (key for key in self.recasts.values() if not _OWN.fullmatch(key)), _column("patterns", "key")),
         )
         for field_name, names, choices in known:
             for name in names:
@@ -248,6 +253,9 @@ class Goals:
     def counted(self) -> Definition:
         """The definition of sugar that is cut."""
         return self.definition or self.preset.definition
+
+
+_OWN = re.compile(r"own_\d{1,12}")
 
 
 @cache
