@@ -137,6 +137,22 @@ def compare(page: Page) -> None:
     page.get_by_text("What makes the difference").wait_for()
 
 
+def another_base(page: Page) -> None:
+    bench(page)
+    page.get_by_role("button", name=re.compile("^What it stands on")).click()
+    page.get_by_label("on almond flour").check()
+    page.keyboard.press("Escape")
+    page.get_by_text(re.compile("^Made on almond flour")).wait_for()
+    page.wait_for_timeout(800)
+
+
+def afternoon(page: Page) -> None:
+    for name in ("Carrot loaf", "Hazelnut cookies", "Orange semolina cake", "Plum crumble"):
+        page.get_by_label(re.compile(f"^{name}")).check()
+    page.get_by_role("row", name=re.compile("^Plum crumble")).wait_for()
+    page.wait_for_timeout(2500)
+
+
 def month(page: Page) -> None:
     """The month before, whole."""
     page.get_by_label("Earlier").click()
@@ -169,6 +185,8 @@ SHOTS = {
     "ledger": ("/ledger", ledger),
     "today": ("/", today),
     "compare": ("/compare?first=1.1&second=1.2", compare),
+    "another-base": ("/recipes/1/bench", another_base),
+    "afternoon": ("/afternoon", afternoon),
     "month": ("/ledger/month", month),
     "tastings": ("/tastings/8", tastings),
     "household": ("/household", household),

@@ -264,8 +264,8 @@ class Bench(Screens):
     def test_a_version_of_ones_own_is_followed_by_another_dessert(self) -> None:
         page = self.open("/recipes/1/bench")
         page.get_by_role("button", name=re.compile("kept|the original")).click()
-        page.get_by_role("button", name="Original as a pattern for other desserts").click()
-        expect(page.get_by_role("button", name="Original as a pattern for other desserts")).to_have_attribute(
+        page.get_by_role("button", name="Original as a pattern for other desserts", exact=True).click()
+        expect(page.get_by_role("button", name="Original as a pattern for other desserts", exact=True)).to_have_attribute(
             "aria-pressed", "true"
         )
         title = page.get_by_role("heading", level=1).inner_text()

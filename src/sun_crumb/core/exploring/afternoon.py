@@ -19,7 +19,7 @@ from sun_crumb.core.wish.goals import Goals
 
 # The cuts that each dessert is tried at, and how far around the chosen ones it is looked closer.
 CUTS = (0.15, 0.3, 0.45, 0.6, 0.75, 0.9, 1.0)
-CLOSER = (-0.075, 0.075)
+CLOSER = (-0.08, 0.07)
 # What a band beyond the edge of balance costs beside a band of sweetness, and a food more to fetch (judgement).
 OFF, FETCHED = 2.0, 0.25
 MOST_DESSERTS = 8
@@ -168,7 +168,7 @@ TIE = 0.3
 def _words(chosen: Sequence[Chosen], most_g: float, before: float, after: float, *, is_held: bool) -> str:
     """Return what becomes of each, in a sentence."""
     told = ", ".join(
-        f"{one.title} {'as it is' if one.plan is None else f'cut by {100 * one.cut:.0f} %'}" for one in chosen
+        f"{one.title} {'unchanged' if one.plan is None else f'cut by {100 * one.cut:.0f} %'}" for one in chosen
     )
     if before <= most_g:
         return f"A guest eats {grams_text(before)} of free sugar: within {grams_text(most_g)} as it all is."
