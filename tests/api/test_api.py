@@ -103,6 +103,19 @@ class NothingLost(WithApplication):
         self.post(f"/api/servings/{serving['id']}/restore")
         self.assertEqual(self.get(ledger)["total"]["servings"], 1)
 
+    def test_planned_bakes_are_the_households_and_not_a_devices(self) -> None:
+        bake = {
+            "recipe": 1, "version": 2, "title": "Fig cake", "label": "Half",
+            "serve": "2031-05-03T16:00", "start": "2031-05-03T13:20",
+        }  # fmt: skip
+        self.assertEqual(self.patch("/api/settings", {"planned": [bake]})["planned"], [bake])
+        self.assertEqual(self.get("/api/settings")["planned"], [bake])
+        for wrong in ({"serve": "tea time"}, {"recipe": "x"}, {"title": "x" * 300}):
+            error = self.client.patch("/api/settings", json={"planned": [bake | wrong]})
+            self.assertEqual(error.status_code, 422)
+            self.assertIn("planned", error.get_json()["error"]["field"])
+        self.assertEqual(self.get("/api/settings")["planned"], [bake])
+
     def test_preferences_stay(self) -> None:
         self.assertEqual(self.get("/api/settings")["daily_limit_g"], 25)
         self.patch("/api/settings", {"daily_limit_g": 30, "diets": ["vegan"]})

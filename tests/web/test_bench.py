@@ -265,9 +265,9 @@ class Bench(Screens):
         page = self.open("/recipes/1/bench")
         page.get_by_role("button", name=re.compile("kept|the original")).click()
         page.get_by_role("button", name="Original as a pattern for other desserts", exact=True).click()
-        expect(page.get_by_role("button", name="Original as a pattern for other desserts", exact=True)).to_have_attribute(
-            "aria-pressed", "true"
-        )
+        expect(
+            page.get_by_role("button", name="Original as a pattern for other desserts", exact=True)
+        ).to_have_attribute("aria-pressed", "true")
         title = page.get_by_role("heading", level=1).inner_text()
         for recipe in (2, 3, 4, 5):
             page = self.open(f"/recipes/{recipe}/bench")

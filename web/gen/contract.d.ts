@@ -4126,6 +4126,45 @@ export interface components {
             solve_ms: number;
         };
         /**
+         * PlannedIn
+         * @description A bake that is planned: which version, when it is on the table and when to begin, by the wall clock.
+         */
+        PlannedIn: {
+            /** Recipe */
+            recipe: number;
+            /** Version */
+            version: number;
+            /** Title */
+            title: string;
+            /**
+             * Label
+             * @default
+             */
+            label?: string;
+            /** Serve */
+            serve: string;
+            /** Start */
+            start: string;
+        };
+        /**
+         * PlannedOut
+         * @description A bake that is planned, by the wall clock.
+         */
+        PlannedOut: {
+            /** Recipe */
+            recipe: number;
+            /** Version */
+            version: number;
+            /** Title */
+            title: string;
+            /** Label */
+            label: string;
+            /** Serve */
+            serve: string;
+            /** Start */
+            start: string;
+        };
+        /**
          * PortionKindIn
          * @description So many equal portions, and the components they get.
          */
@@ -4960,6 +4999,11 @@ export interface components {
              * @default null
              */
             tins?: string[];
+            /**
+             * Planned
+             * @default null
+             */
+            planned?: components["schemas"]["PlannedIn"][];
         };
         /** SettingsOut */
         SettingsOut: {
@@ -4993,6 +5037,8 @@ export interface components {
             currency: string;
             /** Tins */
             tins: string[];
+            /** Planned */
+            planned: components["schemas"]["PlannedOut"][];
         };
         /** SheetOut */
         SheetOut: {

@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 from pydantic import AfterValidator, Field
 
 from sun_crumb.core.kitchen.tins import read_size
-from sun_crumb.schemas.fields import UNSET, ClientKey, Id, In, Key, Who, whole_characters
+from sun_crumb.schemas.fields import UNSET, ClientKey, Id, In, Key, Label, Title, Who, whole_characters
 
 
 def a_tin(text: str) -> str:
@@ -58,6 +58,24 @@ Diets = Annotated[list[Key], Field(max_length=20)]
 Cupboard = Annotated[list[Key], Field(max_length=100)] | None
 
 
+# A moment of the wall clock, to the minute.
+Moment = Annotated[str, Field(pattern=r"^\d{4}-\d\d-\d\dT\d\d:\d\d(?::\d\d)?$")]
+
+
+class PlannedIn(In):
+    """A bake that is planned: which version, when it is on the table and when to begin, by the wall clock."""
+
+    recipe: Id
+    version: Id
+    title: Title
+    label: Label = ""
+    serve: Moment
+    start: Moment
+
+
+PlannedBakes = Annotated[list[PlannedIn], Field(max_length=12)]
+
+
 class Settings(In):
     """All preferences of a household, the usual ones where none was chosen."""
 
@@ -72,6 +90,7 @@ class Settings(In):
     oven_hot_side: HotSide = ""
     currency: Currency = ""
     tins: Tins = []
+    planned: PlannedBakes = []
     # Tastings before this teach nothing any more; null where all do.
     learned_since: datetime | None = None
 
@@ -90,3 +109,4 @@ class SettingsIn(In):
     oven_hot_side: HotSide = UNSET
     currency: Currency = UNSET
     tins: Tins = UNSET
+    planned: PlannedBakes = UNSET

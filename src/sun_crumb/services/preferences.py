@@ -38,7 +38,7 @@ def change_settings(database: Database, changes: SettingsIn) -> Settings:
             words, field = words_of(error)
             raise CoreError(words, field=field) from None
         for key in given:
-            session.merge(Setting(key=key, value=getattr(after, key)))
+            session.merge(Setting(key=key, value=after.model_dump(mode="json")[key]))
         return after
 
 

@@ -112,3 +112,6 @@ export interface Sheet {
 export type Apart = Schemas['ApartOut']
 /** One of two desserts that are compared: a version of the shelf, or a food of the pantry. */
 export type Compared = Schemas['SideIn']
+
+/** A bake that is planned: which version, when it is on the table and when to begin. */
+export type PlannedBake = Schemas['SettingsOut']['planned'][number]

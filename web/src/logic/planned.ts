@@ -1,31 +1,14 @@
-import { draft, keepDraft } from './draft'
+import type { PlannedBake } from '../api/types'
 
-/** A bake that was planned on this device: which version, when it is on the table and when to begin. */
-export interface PlannedBake {
-  recipe: number
-  version: number
-  title: string
-  label: string
-  serve: string
-  start: string
-}
-
-const KEY = 'planned'
+/** So many planned bakes are kept at most: the last ones. */
 const MOST = 12
 
-export function plannedBakes(): PlannedBake[] {
-  const kept = draft<PlannedBake[]>(KEY, [])
-  return Array.isArray(kept) ? kept : []
+/** The planned bakes with one more, in place of an older plan of the same version. */
+export function withPlanned(bakes: PlannedBake[], bake: PlannedBake): PlannedBake[] {
+  return [...bakes.filter((one) => one.version !== bake.version), bake].slice(-MOST)
 }
 
-export function keepPlanned(bake: PlannedBake): void {
-  const others = plannedBakes().filter((one) => one.version !== bake.version)
-  keepDraft(KEY, [...others, bake].slice(-MOST))
-}
-
-export function dropPlanned(version: number): void {
-  keepDraft(
-    KEY,
-    plannedBakes().filter((one) => one.version !== version),
-  )
+/** The planned bakes without those of a version. */
+export function withoutPlanned(bakes: PlannedBake[], version: number): PlannedBake[] {
+  return bakes.filter((one) => one.version !== version)
 }

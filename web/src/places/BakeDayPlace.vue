@@ -11,7 +11,7 @@ import { useKeys } from '../composables/useKeys'
 import { minutesText } from '../logic/clock'
 import { draft, keepDraft } from '../logic/draft'
 import { grams, kcal, plural } from '../logic/format'
-import { keepPlanned, plannedBakes } from '../logic/planned'
+import { withPlanned } from '../logic/planned'
 import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 import { useWorktop } from '../stores/worktop'
@@ -46,7 +46,7 @@ function tomorrowAt(hour: number): string {
 /** When some steps begin by the cook's own word; what else is baked for the same time. */
 const pins = ref<Record<string, string>>(draft(`pins.${props.version}`, {}))
 const besideKey = ref(draft(`beside.${props.version}`, ''))
-const others = computed(() => plannedBakes().filter((bake) => bake.version !== props.version))
+const others = computed(() => household.settings.planned.filter((bake) => bake.version !== props.version))
 const beside = computed(() => {
   const bake = others.value.find((one) => `${one.recipe}/${one.version}` === besideKey.value)
   return bake ? [{ recipe_id: bake.recipe, version_id: bake.version }] : []
@@ -111,15 +111,17 @@ async function plan(isChosen = true): Promise<Schedule | undefined> {
       return undefined
     })
   const start = worktop.schedule?.start
-  if (start && day.value && isChosen)
-    keepPlanned({
+  if (start && day.value && isChosen) {
+    const bake = {
       recipe: props.id,
       version: props.version,
       title: day.value.method.title,
       label: day.value.label,
       serve: serve.value,
       start,
-    })
+    }
+    await household.change({ planned: withPlanned(household.settings.planned, bake) }).catch(notices.complain)
+  }
   return found
 }
 

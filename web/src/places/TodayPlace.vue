@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
-import type { Timer } from '../api/types'
+import { computed, onMounted } from 'vue'
+import type { PlannedBake, Timer } from '../api/types'
 import TimerPills from '../components/TimerPills.vue'
 import { briefDay, isoDay } from '../logic/days'
 import { grams, plural } from '../logic/format'
-import { dropPlanned, keepPlanned, plannedBakes, type PlannedBake } from '../logic/planned'
+import { withoutPlanned, withPlanned } from '../logic/planned'
 import { useHousehold } from '../stores/household'
 import { useLedger } from '../stores/ledger'
 import { useNotices } from '../stores/notices'
@@ -18,7 +18,7 @@ const shelf = useShelf()
 const tastings = useTastings()
 const household = useHousehold()
 const notices = useNotices()
-const planned = ref(plannedBakes())
+const planned = computed(() => household.settings.planned)
 const today = isoDay(new Date())
 const coming = computed(() =>
   planned.value
@@ -37,15 +37,15 @@ function moment(iso: string): string {
   return `${day} at ${iso.slice(11, 16)}`
 }
 
-function forget(bake: PlannedBake): void {
-  dropPlanned(bake.version)
-  planned.value = plannedBakes()
+async function plan(bakes: PlannedBake[]): Promise<void> {
+  await household.change({ planned: bakes }).catch(notices.complain)
+}
+
+async function forget(bake: PlannedBake): Promise<void> {
+  await plan(withoutPlanned(planned.value, bake.version))
   notices.say(`${bake.title} is planned no more.`, {
     label: 'Undo',
-    run: () => {
-      keepPlanned(bake)
-      planned.value = plannedBakes()
-    },
+    run: () => plan(withPlanned(planned.value, bake)),
   })
 }
 

@@ -19,6 +19,7 @@ export const useHousehold = defineStore('household', () => {
     oven_hot_side: '',
     currency: '',
     tins: [],
+    planned: [],
   })
   watch(
     () => settings.value.decimal_sign,

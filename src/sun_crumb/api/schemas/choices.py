@@ -53,6 +53,17 @@ class ChoicesOut(Out):
     limits: list[LimitOut]
 
 
+class PlannedOut(Out):
+    """A bake that is planned, by the wall clock."""
+
+    recipe: int
+    version: int
+    title: str
+    label: str
+    serve: str
+    start: str
+
+
 class SettingsOut(Out):
     daily_limit_g: float
     diets: list[str]
@@ -65,6 +76,7 @@ class SettingsOut(Out):
     oven_hot_side: Literal["", "left", "right", "back", "front"]
     currency: str
     tins: list[str]
+    planned: list[PlannedOut]
 
 
 class HealthOut(Out):

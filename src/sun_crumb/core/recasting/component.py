@@ -13,8 +13,8 @@ from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.recasting.bases import Way, nearest_of, patterns_of
 from sun_crumb.core.recasting.groups import LITTLE_SOUR_G, group_of, is_nut_butter, is_nutty, is_sour
 
-# How far the recipe's own richness, sweetness or moisture, against the practice it comes from, goes with it (judgement).
-# It goes with it by up to the way's room; eggs, which set, by less where the body is another.
+# The recipe's own richness, sweetness or moisture, against the practice it comes from, goes with it by up to the way's room; eggs, which set, by
+# less where the body is another (judgement).
 MOST_EGG = 1.2
 # What fruit that stays, where the pattern has none, may be of the mix at most (judgement).
 MOST_FRUIT = 0.28
@@ -172,7 +172,7 @@ class _Beginning:
         kept = self._kept()
         room = self.mass - sum(x.grams for _, x in kept)
         goal = {group: _grams(pairs) * self._own(group) for group, pairs in self.pattern.items()}
-        scale = room / sum(goal.values())
+        scale = room / (sum(goal.values()) or 1.0)
         goal = self._no_sweeter({group: grams * scale for group, grams in goal.items()})
         found.ideal = [x for _, x in (*kept, *self.whole)]
         for group, grams in goal.items():
