@@ -17,7 +17,7 @@ from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.formula.totals import total
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.quantities.measures import cup_standard
-from sun_crumb.core.recasting import possible_bases, recast
+from sun_crumb.core.recasting import offers, possible_bases, recast
 from sun_crumb.core.recasting.groups import group_of
 from sun_crumb.core.rework import Drag, Plan, rework
 from sun_crumb.core.wish import Goals
@@ -256,6 +256,32 @@ class AroundIt(unittest.TestCase):
                 with self.subTest(name=name, base=base.key):
                     wish = Goals(base=base.key, diets=("vegan",))
                     self.assertIsNotNone(recast(_formula(name), wish, cup_standard("us")))
+
+    def test_a_component_can_be_made_on_what_is_offered_for_it_alone(self) -> None:
+        tried = 0
+        for name in DESSERTS:
+            formula = _formula(name)
+            if len(formula.components) == 1:
+                continue
+            for offer in offers(formula, Goals(diets=("vegetarian",))):
+                for component, pattern in offer.parts.items():
+                    with self.subTest(name=name, component=component, pattern=pattern):
+                        found = recast(
+                            formula, Goals(recasts={component: pattern}, diets=("vegetarian",)), cup_standard("us")
+                        )
+                        self.assertEqual([x.component for x in found.told], [component])
+                        rest = [x for x in formula.lines if x.component != component]
+                        self.assertEqual([x for x in found.formula.lines if x.component != component], rest)
+                        tried += 1
+        self.assertGreater(tried, 10)
+
+    def test_what_is_ruled_out_for_one_component_is_offered_for_the_other(self) -> None:
+        # The cake on coconut holds almonds, its icing does not.
+        formula = _formula("cupcakes with buttercream")
+        (coconut,) = (o for o in offers(formula, Goals(avoid=("treenut",))) if o.key == "coconut")
+        self.assertEqual(list(coconut.parts), ["buttercream"])
+        self.assertFalse(coconut.is_whole)
+        self.assertNotIn("coconut", [b.key for b in possible_bases(formula, Goals(avoid=("treenut",)))])
 
     def test_nothing_to_cut_is_no_hindrance(self) -> None:
         pantry = shipped_pantry()

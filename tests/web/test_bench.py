@@ -261,6 +261,19 @@ class Bench(Screens):
         expect(page.get_by_role("button", name="What it stands on: as it is")).to_be_visible()
         self.assertEqual(self.problems, [])
 
+    def test_one_component_alone_can_be_made_on_another_base(self) -> None:
+        page = self.open("/recipes/6/bench")
+        page.get_by_role("button", name="What it stands on: as it is").click()
+        page.get_by_role("group", name="Only its frosting").get_by_label("of yoghurt and soft cheese").check()
+        page.keyboard.press("Escape")
+        expect(
+            page.get_by_role("button", name="What it stands on: its frosting of yoghurt and soft cheese")
+        ).to_be_visible()
+        expect(page.get_by_text("of yoghurt and soft cheese the frosting tastes")).to_be_visible()
+        row = page.get_by_role("row", name=re.compile("^Plain flour", re.I))
+        expect(row).to_be_visible()
+        self.assertEqual(self.problems, [])
+
     def test_a_version_of_ones_own_is_followed_by_another_dessert(self) -> None:
         page = self.open("/recipes/1/bench")
         page.get_by_role("button", name=re.compile("kept|the original")).click()

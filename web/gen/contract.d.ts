@@ -1951,7 +1951,9 @@ export interface components {
         };
         /**
          * BaseOut
-         * @description A base that something of the recipe can be made on: its key, what it is, and the words for it.
+         * @description A base that something of the recipe can be made on, the words for it, and the pattern that each component would follow.
+         *
+         *     Where ``is_whole`` is false it can be had for those components alone.
          */
         BaseOut: {
             /** Key */
@@ -1960,6 +1962,12 @@ export interface components {
             name: string;
             /** Words */
             words: string;
+            /** Parts */
+            parts: {
+                [key: string]: string;
+            };
+            /** Is Whole */
+            is_whole: boolean;
         };
         /**
          * BesideIn

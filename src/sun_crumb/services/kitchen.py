@@ -23,7 +23,7 @@ from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.reading import Reading, ReadLine, read_recipe
 from sun_crumb.core.reading.match import name_index
 from sun_crumb.core.reading.records import LeftOut, Role
-from sun_crumb.core.recasting import Base, possible_bases
+from sun_crumb.core.recasting import Offer, offers
 from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.rework.surely import told_amounts
 from sun_crumb.core.wish import Goals
@@ -61,7 +61,7 @@ class Analysed(Analysis):
 class TimedPlan(Plan):
     """A plan, the bases that it could stand on instead, how far its figures may be off, and how long it took [ms]."""
 
-    bases: tuple[Base, ...] = ()
+    bases: tuple[Offer, ...] = ()
     uncertainty: PlanDoubt | None = None
     solve_ms: float = 0.0
 
@@ -188,7 +188,7 @@ def plan(formula: Formula, goals: Goals, cup: CupStandard, pantry: Pantry | None
     kinds = {} if found.recast else {b.component: b.family for b in found.balance}
     return TimedPlan(
         **_fields_of(found),
-        bases=tuple(possible_bases(formula, replace(goals, families=kinds | goals.families))),
+        bases=tuple(offers(formula, replace(goals, families=kinds | goals.families))),
         uncertainty=doubt_of_plan(formula, found.after, told, goals.wanted_sweetness, pantry.learned_sds),
         solve_ms=1000 * (perf_counter() - start),
     )

@@ -205,11 +205,16 @@ class RecastOut(Out):
 
 
 class BaseOut(Out):
-    """A base that something of the recipe can be made on: its key, what it is, and the words for it."""
+    """A base that something of the recipe can be made on, the words for it, and the pattern that each component would follow.
+
+    Where ``is_whole`` is false it can be had for those components alone.
+    """
 
     key: str
     name: str
     words: str
+    parts: dict[str, str]
+    is_whole: bool
 
 
 class LikelyOut(Out):

@@ -1,6 +1,19 @@
 """A component made on another base: which bases there are, what the recipe keeps of its own, amounts to begin from. Solves nothing."""
 
 from sun_crumb.core.recasting.bases import Base, Way, bases, way_to
-from sun_crumb.core.recasting.recast import Recast, Recasted, Reference, fits, possible_bases, recast
+from sun_crumb.core.recasting.recast import Offer, Recast, Recasted, Reference, fits, offers, possible_bases, recast
 
-__all__ = ["Base", "Recast", "Recasted", "Reference", "Way", "bases", "fits", "possible_bases", "recast", "way_to"]
+__all__ = [
+    "Base",
+    "Offer",
+    "Recast",
+    "Recasted",
+    "Reference",
+    "Way",
+    "bases",
+    "fits",
+    "offers",
+    "possible_bases",
+    "recast",
+    "way_to",
+]

@@ -325,8 +325,22 @@ def _ruled_out(one: _Chosen, formula: Formula, goals: Goals) -> str:
     return ""
 
 
-def possible_bases(formula: Formula, goals: Goals) -> list[Base]:
-    """Return the bases that something of a recipe can be made on under a wish, in their order.
+@dataclass(frozen=True, slots=True)
+class Offer:
+    """A base that something of a recipe can be made on, and which pattern each of its components would follow on it (``parts``).
+
+    ``is_whole`` is false where another component that would come onto the base must not: then it is had for ``parts`` alone.
+    """
+
+    key: str
+    name: str
+    words: str
+    parts: dict[str, str]
+    is_whole: bool
+
+
+def offers(formula: Formula, goals: Goals) -> list[Offer]:
+    """Return the bases that something of a recipe can be made on under a wish, in their order, each with the components that it suits.
 
     Parameters
     ----------
@@ -339,9 +353,16 @@ def possible_bases(formula: Formula, goals: Goals) -> list[Base]:
     found = []
     for base in bases().values():
         ones = list(_onto(formula, goals, base, kinds))
-        if ones and not any(_ruled_out(one, formula, goals) for one in ones):
-            found.append(base)
+        had = [one for one in ones if not _ruled_out(one, formula, goals)]
+        if had:
+            parts = {one.component: one.target.key for one in had}
+            found.append(Offer(base.key, base.name, base.words, parts, is_whole=len(had) == len(ones)))
     return found
+
+
+def possible_bases(formula: Formula, goals: Goals) -> list[Base]:
+    """Return the bases that a recipe can be made on as a whole under a wish, in their order; formula and goals as for :func:`offers`."""
+    return [bases()[offer.key] for offer in offers(formula, goals) if offer.is_whole]
 
 
 def _instead(formula: Formula, goals: Goals) -> str:

@@ -48,8 +48,9 @@ def less_sweet(
         old, new = (_sweetness(f, told.component) for f in (formula, after))
         reached = new / old if old else 1.0
         if other.references[told.component].as_sweet < 1 and reached < goals.wanted_sweetness * (1 - SWEET_BAND):
+            what = f"the {told.component or 'base'}" if len(formula.components) > 1 else "it"
             words = (
-                f"{told.words} it tastes {100 * reached:.0f} % as sweet: more would not go with this base; "
+                f"{told.words} {what} tastes {100 * reached:.0f} % as sweet: more would not go with this base; "
                 f"{100 * goals.wanted_sweetness:.0f} % was asked"
             )
             found.append(Unmet("sweetness", goals.wanted_sweetness, round(reached, 4), words))
