@@ -562,7 +562,7 @@ FIFTH: tuple[tuple[str, str, float, float], ...] = (
     ("3 leaves gelatine", "gelatine", 4, 8),
     ("1 tsp agar powder", "agar", 1.5, 3.5),
     ("1 knob butter", "butter", 8, 25),
-    ("100 g 85 % dark chocolate", "dark_chocolate_70|unsweetened_chocolate", 100, 100),
+    ("100 g 85 % dark chocolate", "dark_chocolate_85|dark_chocolate_70|unsweetened_chocolate", 100, 100),
     ("150 g chocolate (54% cocoa)", "dark_chocolate_50", 150, 150),
     ("2 oz bittersweet chocolate, chopped", "dark_chocolate_70|dark_chocolate_60", 55, 58),
     ("½ cup almond butter", "almond_butter", 118, 140),

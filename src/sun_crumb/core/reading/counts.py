@@ -65,6 +65,9 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
     """
     at = skip(text, at, counting_words("about"))
     at += len(re.match(r"[~≈\s]*", text[at:])[0])  # type: ignore[index]
+    if dozens := _DOZENS_AND_A_HALF.match(text, at):
+        many = 12 * int(dozens[1]) + 6
+        return _with_noun(text, dozens.end(), many, many, is_bare=is_bare)
     found = NUMBER.match(text, at)
     if not found:
         return None
@@ -83,6 +86,8 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
     return None if is_article and count.kind != "whole" else count
 
 
+# "2½ dozen"
+_DOZENS_AND_A_HALF = re.compile(r"(\d{1,2})\s*(?:½|1/2|\.5|and a half)\s*(?:dozen|doz\b\.?|dz\b\.?)", re.I)
 # "2 x 450 g loaves": so many of a size.
 OF_A_SIZE = re.compile(r"\s*[x×]\s*\d+(?:[.,]\d+)?\s*-?\s*(?:cm|inch(?:es)?|in|\"|g|kg|lbs?|oz|ml)(?=[\s-])", re.I)
 _ARTICLE = re.compile(r"(?:an?|one|1)\b", re.I)

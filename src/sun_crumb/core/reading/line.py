@@ -50,7 +50,7 @@ _LAST_PINCH = re.compile(
 )
 _ADDED = re.compile(r"\s+(?:\+|plus|and)\s+(?P<amount>[\d½⅓⅔¼¾⅛][^a-z]*[a-z]+\.?)$", re.I)
 _STOP = re.compile(
-    r"\s*(?:,|;|\s(?=(?:soaked|steeped|plumped|dissolved|slaked)\s+in\b)|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|top\b|roll\b|sprinkle|tins?\b|pans?\b|dish\b|moulds?\b|molds?\b|trays?\b|ramekins?\b|bowl\b|coat|drizzle|(?:caramel|sauce|glaze|custard|syrup|crust|base|crumble|pastry|sponge|batter)\W*$)))\s*",
+    r"\s*(?:,|;|\s(?=(?:soaked|steeped|plumped|dissolved|slaked)\s+in\b)|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|tops?\b|roll\b|sprinkle|tins?\b|pans?\b|dish\b|moulds?\b|molds?\b|trays?\b|ramekins?\b|bowl\b|coat|drizzle|(?:caramel|sauce|glaze|custard|syrup|crust|base|crumble|pastry|sponge|batter)\W*$)))\s*",
     re.I,
 )
 # "1 lb 2 oz": the smaller unit after the larger one is added.
@@ -386,7 +386,10 @@ _IN_PARTS = re.compile(r"^\s*[\d½⅓⅔¼¾⅛][^+&]*(?:\+|&|\band\b|\bthen\b)\
 _OR_ELSE = re.compile(r"\s*[/,;]\s+|\s+or\s+(?=(?:about\s+)?\d+\s*(?:g|kg|oz|lbs?)\b)", re.I)
 _STRENGTH = re.compile(r"\d+(?:[.,]\d+)?\s*%")
 _EACH_OF_THEM = re.compile(r"\b(?:each|apiece|a piece)\b", re.I)
-_RESTATES = re.compile(r"^(?:or|~|≈|about|approx\.?|that'?s|total|weighing|each|=)\s*", re.I)
+_RESTATES = re.compile(
+    r"^(?:(?:or|~|≈|about|approx\.?|that'?s|total|weighing|each|=|flesh|peeled(?: weight)?|prepared(?: weight)?|net)\s*[:,]?\s*)+",
+    re.I,
+)
 _SAID_AGAIN = re.compile(r"(?:\babout|\bapprox\.?|\bapproximately|\baround|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", re.I)
 _SIZE_BEHIND = re.compile(r"\b(small|medium|large|extra[- ]large)\b", re.I)
 

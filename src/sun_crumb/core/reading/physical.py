@@ -17,7 +17,7 @@ _BAR = re.compile(r"\s*[|\t\u2502\u00a6]\s*")
 _GAP = re.compile(r"\s{3,}")
 _RULE = re.compile(r"[-=_*~+·•.\s|:]{3,}$")
 _EMOJI = re.compile("[\U0001f000-\U0001faff\u2600-\u27bf\u2b00-\u2bff\ufe0f\u200d\u2190-\u21ff\u25a0-\u25ff\u20e3]+")
-_RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=\d))\s*(?:and\s+|&\s+|plus\s+)?")
+_RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=\d)|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?")
 MOST_CELLS = 6
 _TITLED = re.compile(
     r"^([^\W\d_][^.:,;\d]{2,60})\.\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
@@ -62,6 +62,8 @@ def statements_of(line: Physical) -> list[Statement]:
     raw = _bare(line.raw)
     if not raw:
         return []
+    if parts := _all_in_one(raw):
+        return [Statement(line, part, clean(part)) for part in parts]
     if not line.number and (told := _named_then_told(raw)):
         return [Statement(line, part, clean(part)) for part in told]
     if not line.number and len(row := _title_row(raw)) > 1:
@@ -81,7 +83,7 @@ def _title_row(raw: str) -> list[str]:
 def _bare(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
     text = _EMOJI.sub(" ", _SAID_BESIDE.sub("", raw))
-    if whole := re.match(r"^\s*(\*\*|__)([^*_]{2,50})\1\s*:?\s*$", text):
+    if whole := re.match(r"^\s*(\*{1,2}|_{1,2})([^\s*_][^*_]{1,50})\1\s*:?\s*$", text):
         # A line that is all emphasis is a heading.
         return f"# {whole[2].strip()}"
     text = re.sub(r"(?<!\w)(\*\*|__|`)(.+?)\1(?!\w)", r"\2", text)
@@ -155,6 +157,8 @@ def _run_on(raw: str) -> list[str]:
         parts := _split(text[shouted.end() :])
     ) > 1:
         return [f"{shouted[1]}:", *parts]  # "PASTRY 200 g plain flour, 100 g butter"
+    if washed := _WASH.match(text):
+        return _split(text[washed.end() :])
     if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
         return _headed(named[1], text[named.end() :]) or [raw]
     return _split(text)
@@ -173,6 +177,8 @@ def _headed(prefix: str, rest: str) -> list[str]:
     return [f"{prefix}:", *_split(rest)]
 
 
+# "Egg wash: 1 egg + 1 tbsp milk": brushed on, and no part of its own.
+_WASH = re.compile(r"(?:egg[- ]?)?wash\s*:\s+(?=\d|an?\b|one\b)", re.I)
 # "Top: 1 cup cream": a part, and no "Top with cream".
 _HEADED = re.compile(r"[^\W\d_]+:\s+[\d½¼¾⅓⅔]|[A-Z]{3,}\s+[\d½¼¾⅓⅔]")
 # "To decorate: writing icing": what the part is for, and its one food.
@@ -201,6 +207,31 @@ def _named_then_told(raw: str) -> tuple[str, str] | None:
     return (named[1], rest) if _first_word(rest[:20]) in word_list("verb") and re.search(r"\d", rest) else None
 
 
+def _all_in_one(raw: str) -> list[str]:
+    """Return the statements of a line that tells two parts or more with their foods ("Crust -- 1 c. flour, ... Filling -- 2 eggs, ..."); else none."""
+    parts = list(_PART_TOLD.finditer(raw))
+    if len(parts) < LEAST_PARTS:
+        return []
+    told = [raw[: parts[0].start()].strip(" :.–—-")]
+    for n, part in enumerate(parts):
+        inside = raw[part.end() : parts[n + 1].start() if n + 1 < len(parts) else len(raw)].strip()
+        foods, *method = _METHOD_BEHIND.split(inside, maxsplit=1) if n + 1 == len(parts) else [inside]
+        if len(listed := _split(foods)) < LEAST_LISTED:
+            return []
+        told += [f"{part['part']}:", *listed, *method]
+    return [one for one in told if one]
+
+
+# So many parts, each with so many foods, are a recipe in one line.
+LEAST_PARTS = 2
+LEAST_LISTED = 2
+_PART_TOLD = re.compile(
+    r"(?:^|(?<=[.:;!])\s)\s*(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s*(?:--|[–—:]|\s-)\s*(?=[\d½¼¾⅓⅔])"
+)
+# Behind the last food of the line.
+_METHOD_BEHIND = re.compile(r"\.\s+(?=[A-Z][a-z]+\s)")
+
+
 def _split(text: str) -> list[str]:
     parts, start, depth = [], 0, 0
     for match in _RUN_ON.finditer(text):
@@ -220,7 +251,7 @@ def _begins_food(text: str) -> bool:
     """Return whether *text* begins with an amount that has a unit or a count, and a food behind it."""
     text = clean(text[:LOOK_AHEAD])
     if re.match(
-        r"(?:finely )?(?:grated )?(?:zest|juice|rind)(?: and (?:zest|juice))? (?:of|from) (?:\d|½|an?\b|one|two|half)",
+        r"(?:finely )?(?:grated )?(?:zest|juice|rind)(?: (?:and|&|\+) (?:zest|juice))? (?:of|from) (?:\d|½|an?\b|one|two|half)",
         text,
         re.I,
     ):
@@ -228,7 +259,7 @@ def _begins_food(text: str) -> bool:
     if re.match(r"(?:freshly\s+)?(?:ground|grated)\s+(?:nutmeg|cinnamon|cardamom)\b", text, re.I):
         return True
     found = read_amount(text)
-    if found is None:
+    if found is None or _PART_OF_IT.match(text):
         return False
     amount, end = found
     rest = text[end:]
@@ -248,6 +279,10 @@ def _begins_food(text: str) -> bool:
             rest,
         )
     ) and not re.match(r"\s*(?:min|hour|cm|inch|°|%|x\b)", rest)
+
+
+# "250 g spelt flour, half wholemeal": what half of it is.
+_PART_OF_IT = re.compile(r"half\s+(?:wholemeal|whole[- ]?wheat|white|plain|of it|of them)\b", re.I)
 
 
 def _first_word(text: str) -> str:

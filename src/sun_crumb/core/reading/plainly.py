@@ -26,6 +26,15 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
     # "250 ml cream (35 %)": how fat it is says which it is; "Greek yoghurt 10 %" is as fat as it comes.
     (re.compile(r"\bcream\s*\(?\s*(3\d|4\d)\s*%\s*(?:fat)?\)?", re.I), r"double cream (\1 % fat)"),
     (re.compile(r"\b(greek yogh?urt)\s+(?:10|9|8)\s*%(?!\s*off)", re.I), r"\1"),
+    # "Lemon zest from 2 lemons", "a squeeze of lime", "1 tsp almond ext."
+    (
+        re.compile(
+            r"^(lemon|lime|orange|grapefruit)\s+(zest|juice|rind|peel),?\s+(?:of|from)\s+(\S+)\s+(?:\w+\s+)?\1s?$", re.I
+        ),
+        r"\3 \1 \2",
+    ),
+    (re.compile(r"\b((?:good |generous |little )?squeeze)\s+(?:of\s+)?(lemon|lime|orange)$", re.I), r"\1 of \2 juice"),
+    (re.compile(r"(?<=[a-z] )ext\b\.?(?=\W*$|,)", re.I), "extract"),
     # Short for brown, and what a fruit is cut into.
     (re.compile(r"\bbr(?:n|wn)?\.?\s+sugar\b", re.I), "brown sugar"),
     (
@@ -66,7 +75,7 @@ _ZEST_OF_TWO = re.compile(
     re.I,
 )
 _ZEST_AND_MEASURED = re.compile(
-    rf"^(?P<count>\d+|one|an?)\s+{_CITRUS},?\s*\(?(?:finely\s+)?(?:grated\s+)?zest\s*(?:and|&|\+|plus)\s*(?P<much>\d[^()]*?\b(?:tbsps?|tablespoons?|tsps?|teaspoons?|ml|cups?)\b)\.?\s+juice\)?$",
+    rf"^(?P<count>\d+|one|an?)\s+{_CITRUS},?\s*\(?(?:finely\s+)?(?:grated\s+)?zest\s*(?:and|&|\+|plus)\s*(?P<much>\d[^()]*?(?:\b|(?<=\d))(?:tbsps?|tablespoons?|tsps?|teaspoons?|ml|cups?)\b)\.?\s+juice\)?$",
     re.I,
 )
 _HALF = {"half": "1/2", "a half": "1/2", "a quarter": "1/4"}
@@ -88,7 +97,23 @@ def plainly(text: str) -> str:
     """
     for pattern, instead in _PLAIN:
         text = pattern.sub(instead, text, count=1)
-    return text
+    return _COCOA.sub(_by_its_cocoa, text, count=1)
+
+
+def _by_its_cocoa(found: re.Match[str]) -> str:
+    """Return dark chocolate by the share of cocoa that the pantry knows nearest below it: "dark chocolate (66 %)" is a 60 % one."""
+    share = int(found["before"] or found["behind"] or 0)
+    known = next((k for k in COCOA_SHARES if share >= k), 0)
+    return f"{known}% dark chocolate" if known else found[0]
+
+
+# The dark chocolates of the pantry, by how much of them is cocoa at least [%].
+COCOA_SHARES = (85, 70, 60, 45)
+_COCOA = re.compile(
+    r"(?:\b(?P<before>4[5-9]|[5-9]\d)\s*%\s*(?:(?:cocoa|cacao)\s+)?)?(?<!milk )(?<!white )\b(?:(?:dark|bitter|bittersweet|plain|semi-?sweet)\s+)?choc(?:olate)?\b(?!\s*(?:chips?|chunks?|drops))"
+    r"(?:,?\s*\(?\s*(?:min(?:imum)?\.?|at least|about|around|approx\.?)?\s*(?P<behind>4[5-9]|[5-9]\d)\s*%\s*(?:or (?:more|higher|above)\s*)?(?:cocoa|cacao)?(?:\s+solids)?\s*\)?)?",
+    re.I,
+)
 
 
 def zest_and_part_juice(text: str) -> list[str] | None:

@@ -34,7 +34,7 @@ _CUES = (
     ),
     (
         "made",
-        r"\b(?:makes?|mak(?:ing)|yields?|yielding|gives?|produces?|quantity|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b)|comes?\s+to|bakes?\s+up\s+(?:to|into))\b",
+        r"\b(?:makes?|rende|rinde|ergibt|mak(?:ing)|yields?|yielding|gives?|produces?|quantity|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b)|comes?\s+to|bakes?\s+up\s+(?:to|into))\b",
     ),
     (
         "cut",
@@ -182,11 +182,18 @@ def _stated(kind: str, counts: list[Count], text: str, base: float) -> Stated | 
     return Stated(None, whole, base, text) if wholes else None
 
 
+# "(about 18 large)": a line in brackets, under the name.
+_ABOUT_SO_MANY = re.compile(
+    r"\s*\(\s*(?:about|approx(?:imately)?\.?|around|roughly|~|circa|ca\.?)\s*(\d{1,3})(?:\s+(?:small|medium|large|big|little|mini))?\s*\)\s*",
+    re.I,
+)
 _BARE = re.compile(r"^\W*(?:approx\w*\.?\s*|about\s*)?", re.I)
 
 
 def bare_count(text: str) -> Stated | None:
     """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
+    if (alone := _ABOUT_SO_MANY.fullmatch(text)) and (some := read_count(alone[1])):
+        return Stated(some, "", 0.9, text.strip())
     start = _BARE.match(text).end()  # type: ignore[union-attr]
     counts, end = _counts_after(text, start, is_bare=True)
     rest = re.sub(r"[^\w\s]", " ", _EACH_ONE.sub("", text[end:])).lower().split()
@@ -238,7 +245,10 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     if (found := _TIMES.search(title)) and len(title[: found.start()].split()) > 1:
         # "Chia pudding x 2"
         return title[: found.start()], Stated(read_count(found[1]), "", 0.9, found[0].strip())
-    if found := _FOR_SO_MANY.search(title):
+    if (found := _FOR_SO_MANY.search(title)) and re.search(r"[.!]\s*$", title[: found.start()]):
+        # "Rhubarb fool. For 4.": said behind the name.
+        return title[: found.start()].strip(" ."), Stated(read_count(found[1]), "", 0.9, found[0].strip(" ."))
+    if found:
         # "Apple crumble for two": the name it goes by.
         return title, Stated(read_count(found[1]), "", 0.9, found[0].strip())
     return title, None
@@ -246,7 +256,7 @@ def of_title(title: str) -> tuple[str, Stated | None]:
 
 _TIMES = re.compile(r"\s+[x×]\s*([1-9]\d?)$", re.I)
 _FOR_SO_MANY = re.compile(
-    r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)$",
+    r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*$",
     re.I,
 )
 

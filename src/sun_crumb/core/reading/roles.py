@@ -41,7 +41,8 @@ _WITH_AMOUNT = frozenset(
     ["weighed", "counted", "weighed_behind", "weighed_unknown", "counted_unknown", "amount_only", "portions"]
 )
 _TEMPERATURE = re.compile(
-    r"\b\d{3}\s*(?:°|º|deg(?:rees)?\.?)\s*[CF]?\b|\b\d{3}\s?[CF]\b|\bgas\s*(?:mark\s*)?\d\b|^\W*fan\s+\d{3}\b", re.I
+    r"\b\d{3}\s*(?:°|º|deg(?:rees)?\b\.?)\s*(?:[CF]\b)?|\b\d{3}\s?[CF]\b|\bgas\s*(?:mark\s*)?\d\b|^\W*fan\s+\d{3}\b",
+    re.I,
 )
 # How a line ends that goes on below.
 _HANGS = re.compile(

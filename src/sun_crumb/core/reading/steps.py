@@ -117,9 +117,9 @@ def read_oven(text: str) -> Oven | None:
 
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 _TIMED = re.compile(
-    r"(?:^|[.;!?\n])\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?(\d{3})\s*(?:°|º|degrees\b)?\s*([CF]\b)?\s*(fan\s*)?"
-    r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:,|for\b|(?<=[°º])|(?<=degrees))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
-    r"(?:about |around |approx\.? )?(?:\d\s*h|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m)",
+    r"(?:^|[.;!?\n])\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
+    r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:,|/|for\b|(?<=[°º])|(?<=degrees))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
+    r"(?:about |around |approx\.? )?(?:\d\s*h|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m)",
     re.I,
 )
 # A step that begins with a bare heat and tells minutes further on: "325. Whip the whites ... 25-30 min till golden."
@@ -172,7 +172,7 @@ def _setting(text: str, *, is_oven: bool) -> Oven | None:
     if (
         is_oven
         and not re.search(r"\boven\b|pre-?heat|\bgas|\bmark\s*\d", text, re.I)
-        and _NO_OVEN.search(_before_the_heat(text))
+        and _NO_OVEN.search(re.split(r"\bbak(?:e|ing)\b", _before_the_heat(text), flags=re.I)[-1])
     ):
         return None
     return Oven(plain, False) if plain is not None else Oven(fan or 0.0, True)
@@ -232,7 +232,34 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
         if re.search(r"\bbak(?:e|ing)\b|\bin the oven\b", sentence, re.I) and (times := read_times(sentence)):
             found = next((time for time in times if time.doing == "bake"), times[0])
             return found.low, found.high
+    return _bake_beside_the_heat(text)
+
+
+def _bake_beside_the_heat(text: str) -> tuple[int, int] | None:
+    """Return the time that stands beside an oven's heat, or alone in a sentence behind it, where nothing says "bake"."""
+    is_heated = False
+    for sentence in _SHORT_SENTENCES.split(text):
+        heat = _OVEN_HEAT.search(sentence)
+        if _TURNED_DOWN.search(sentence):
+            return None  # two heats in turn: neither time is the whole
+        if heat is None and not (is_heated and _TIME_ALONE.fullmatch(sentence.strip())):
+            continue
+        if heat is None or not _NO_OVEN.search(sentence[: heat.start()]):
+            is_heated = True
+            times = read_times(sentence[heat.end() if heat else 0 :])
+            found = next((t for t in times if t.doing not in ("chill", "freeze", "cool", "rest", "soak", "beat")), None)
+            if found:
+                return found.low, found.high
     return None
+
+
+_OVEN_HEAT = re.compile(
+    r"\b(?:1[4-9]\d|2[0-4]\d|[34][0-9]\d)\s*(?:°|º|degrees\b|deg\b\.?|['’]?\s*[CF]\b)|\b(?:gas(?:\s*mark)?)\s*[1-9]\b",
+    re.I,
+)
+_SHORT_SENTENCES = re.compile(rf"{_SENTENCES.pattern}|(?<=[a-z)]\.)\s+(?=\d{{2,3}}\b)")
+_TURNED_DOWN = re.compile(r"\b(?:turn|turned|turning|reduce|lower|drop)\w*\b.{0,24}\b(?:down|to)\b", re.I)
+_TIME_ALONE = re.compile(r"(?:about |for )?\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?\s*min(?:ute)?s?\.?", re.I)
 
 
 _DONE = "bake|mix|beat|stir|fold|chill|rise|whisk|pour|cool|roll|spread|melt|boil|simmer|freeze"
@@ -282,7 +309,7 @@ def read_tin(text: str) -> Tin | None:
     found = _ROUND.search(text)
     if found:
         said = found[0].lower()
-        shape = "square" if "square" in said else "loaf" if "loaf" in said else "round"
+        shape = "square" if re.search(r"\bsq(?:uare|\b)", said) else "loaf" if "loaf" in said else "round"
         size = _cm(found[1], found[2])
         if 4 <= size <= 60:
             return Tin(shape, (size,), found[0].strip())

@@ -225,17 +225,25 @@ def _weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight
     main = line.sums[0] if line.sums else line.also[0]
     kind = "mass" if stated is not None else _kind(main, ingredient)
     is_splash = main.unit == "dash" and main.text.split()[-1].lower() in ("splash", "drizzle", "squeeze")
-    if stated is None and line.sums and (main.unit is None or is_splash) and others:
-        # "3 bananas (about 1 cup mashed)", "a splash of milk (30 ml)": the volume says more than the count.
+    if stated is None and line.sums and (main.unit is None or main.unit in HOLDERS or is_splash) and others:
+        # "3 bananas (about 1 cup mashed)", "a splash of milk (30 ml)", "1 tin (170 ml)": the volume says more than the count.
         better = next((g for a, g in others if a.unit and units()[a.unit].kind == "volume" and g), None)
         if better:
-            grams, kind = better, "volume"
+            grams, kind = _of_so_many(line, better, first), "volume"
     spread = SPREAD.get(kind, 0.15)
     middle = sum(a.middle for a in line.sums) or 1.0
     low = grams * (sum(a.low for a in line.sums) / middle if line.sums else 1.0) * (1 - spread)
     high = grams * (sum(a.high for a in line.sums) / middle if line.sums else 1.0) * (1 + spread)
     conflict = _conflict(line, ingredient, cup, first, stated) if fluid is None else None
     return Weight(grams, low, high, None if stated is None else stated / share, conflict)
+
+
+def _of_so_many(line: ParsedLine, grams: float, first: float | None) -> float:
+    """Return the grams of several tins from the volume beside them: of one of them where that is nearer to what tins hold."""
+    main = line.sums[0]
+    if main.unit not in HOLDERS or main.middle <= 1 or first is None:
+        return grams
+    return min((grams, grams * main.middle), key=lambda g: max(g / first, first / g))
 
 
 def _edible(amounts: tuple[Amount, ...], share: float) -> tuple[Amount, ...]:
@@ -269,6 +277,8 @@ def _agrees(low: float, high: float, grams: float) -> bool:
     return low * (1 - AGREE) - slack <= grams <= high * (1 + AGREE) + slack
 
 
+# Units of as much as is written on them.
+HOLDERS = frozenset({"can", "packet"})
 _BY_THE_PACK = re.compile(r"(?:(?:\w+\s+)?swiss rolls?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b", re.I)
 
 
@@ -323,8 +333,8 @@ def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard
     if len(line.sums) != 1 or not line.also:
         return None
     main = line.sums[0]
-    if main.unit == "dash":
-        return None  # a splash is as much as it says it is
+    if main.unit == "dash" or main.unit in HOLDERS:
+        return None  # a splash is as much as it says it is, and a tin holds what stands on it
     for other in line.also:
         one, two = (
             possible_grams(main, ingredient, line.form),

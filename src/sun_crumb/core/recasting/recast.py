@@ -361,7 +361,13 @@ def offers(formula: Formula, goals: Goals) -> list[Offer]:
 
 
 def possible_bases(formula: Formula, goals: Goals) -> list[Base]:
-    """Return the bases that a recipe can be made on as a whole under a wish, in their order; formula and goals as for :func:`offers`."""
+    """Return the bases that a recipe can be made on as a whole under a wish, in their order.
+
+    Parameters
+    ----------
+    formula, goals
+        As for :func:`offers`.
+    """
     return [bases()[offer.key] for offer in offers(formula, goals) if offer.is_whole]
 
 
