@@ -305,6 +305,8 @@ class Recipes(unittest.TestCase):
             "Leave in the tin for 10 minutes, then turn out.": [("cool", 10, 10)],
             "Simmer the rice for 45 minutes, stirring every 5 minutes.": [("simmer", 45, 45)],
             "Beat for 3 minutes.": [("beat", 3, 3)],
+            "325 deg. for 1 hour 10 minutes.": [("bake", 70, 70)],
+            "Leave for 20 minutes.": [("wait", 20, 20)],
             "Mix well.": [],
         }
         for text, wanted in cases.items():
@@ -322,6 +324,10 @@ class Recipes(unittest.TestCase):
                 assert found is not None
                 self.assertEqual((found.count, found.unit), (count, unit))
         self.assertEqual(read_bake_minutes("Cool for 10 minutes. Bake for 1 hour."), (60, 60))
+        self.assertEqual(read_bake_minutes("180C/160C fan. Fill 12 cases. 20-22 mins."), (20, 22))
+        self.assertEqual(read_bake_minutes("Rest 30 minutes. 375° / 9–10 min"), (9, 10))
+        self.assertIsNone(read_bake_minutes("240C for 12 mins, then turn it down to 95C for 1 hr 15 min."))
+        self.assertIsNone(read_bake_minutes("Boil the syrup to 118C, 10 minutes."))
 
     def test_sugar_for_the_caramel_is_a_part_of_its_own(self) -> None:
         """It is boiled apart, and nothing else sets like it, whatever the list does without a heading (common practice)."""

@@ -121,6 +121,16 @@ one 14 ounce can sweetened condensed milk|condensed_milk 397
 8 oz. block cream cheese|cream_cheese 227
 1 package (8 ounces) cream cheese, softened|cream_cheese 227
 1 pkg. (3.4 oz.) instant vanilla pudding mix|pudding_mix 96
+1 tin (170 ml) evaporated milk|evaporated_milk 181
+1 can evaporated milk, 354 ml|evaporated_milk 378
+2 cans (400 ml) coconut milk|coconut_milk_tinned 764
+2 cans (800 ml) coconut milk|coconut_milk_tinned 764
+1 packet (200 ml) coconut cream|coconut_cream 203
+200 g dark chocolate (85% cocoa)|dark_chocolate_85 200
+100 g dark chocolate 66%, chopped|dark_chocolate_60 100
+lemon zest from 2 lemons|lemon_zest 10
+2 avocados (flesh approx. 300 g)|avocado 300
+1/2 tsp almond ext.|almond_extract 2.1
 zest 1 lemon + juice of half|lemon_zest 5 lemon_juice 22
 zest of 1 lemon and juice of 1/2|lemon_zest 5 lemon_juice 22
 grated zest and juice of 1 orange|orange_zest 6 orange_juice 80

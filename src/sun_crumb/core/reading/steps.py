@@ -335,7 +335,7 @@ def read_times(text: str) -> tuple[StepTime, ...]:
     [('rest', 10, 10), ('bake', 35, 40), ('chill', 60, 60)]
     """
     found = []
-    for sentence in re.split(r"(?<=[.;])\s|\n", text):
+    for sentence in re.split(r"(?<=[.;])(?<!deg\.)\s|\n", text):
         start = 0
         for span in durations(sentence):
             before = sentence[start : span.start]
@@ -343,7 +343,9 @@ def read_times(text: str) -> tuple[StepTime, ...]:
                 ((m.start(), name) for name, pattern in _DOING_RE for m in pattern.finditer(before)), default=(0, "")
             )[1]
             after = sentence[span.end : span.end + 25]
-            doing = nearest or next((name for name, pattern in _DOING_RE if pattern.search(after)), "wait")
+            # "325 °F for 1 hour": an oven's heat before a time that nothing else explains.
+            idle = "bake" if _OVEN_HEAT.search(before) else "wait"
+            doing = nearest or next((name for name, pattern in _DOING_RE if pattern.search(after)), idle)
             found.append(StepTime(doing, span.low_min, span.high_min))
             start = span.end
     return tuple(found)
