@@ -5,6 +5,8 @@ import { grams } from '../logic/format'
 
 const props = defineProps<{ found: Schemas['AfternoonOut'] }>()
 const WIDTH = 560
+/** How wide a sum stands, at its largest. */
+const SAID = 90
 /** How two neighbours in a bar are told apart without colour: by how their hatching runs. */
 const TURNS = [0, 45, 90, 135, 22, 67, 112, 157]
 const most = computed(() => Math.max(props.found.before_g, props.found.most_g, 1))
@@ -21,7 +23,9 @@ const bars = computed(() =>
       at += width
       return part
     })
-    return { ...bar, parts, total: props.found.desserts.reduce((sum, one) => sum + one[bar.key], 0), end: at }
+    // A sum that would stand across the line of the limit stands behind it.
+    const said = at <= limit.value && limit.value < at + SAID ? limit.value : at
+    return { ...bar, parts, total: props.found.desserts.reduce((sum, one) => sum + one[bar.key], 0), said }
   }),
 )
 const says = computed(
@@ -62,7 +66,7 @@ const says = computed(
         >
           <title>{{ part.title }}</title>
         </rect>
-        <text :x="bar.end + 8" y="19" class="total">{{ grams(bar.total) }}</text>
+        <text :x="bar.said + 8" y="19" class="total">{{ grams(bar.total) }}</text>
       </g>
     </g>
     <g transform="translate(84 0)">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Aspect, Sheet } from '../api/types'
+import TapWords from './TapWords.vue'
 
 const props = defineProps<{ aspects: Aspect[]; people: string[]; isSending: boolean }>()
 const emit = defineEmits<{ taste: [sheet: Sheet] }>()
@@ -16,10 +17,10 @@ const STATES = [
 ] as const
 const isEmpty = computed(() => Object.keys(scores.value).length === 0)
 
-function choices(aspect: Aspect): { value: number; words: string }[] {
+function choices(aspect: Aspect): { key: string; name: string }[] {
   return Object.entries(aspect.words)
-    .map(([value, said]) => ({ value: Number(value), words: said }))
-    .sort((a, b) => a.value - b.value)
+    .map(([key, name]) => ({ key, name }))
+    .sort((a, b) => Number(a.key) - Number(b.key))
 }
 
 /** A word that is chosen is taken back by choosing it again. */
@@ -53,20 +54,14 @@ defineExpose({ sent })
 
 <template>
   <form class="sheet" @submit.prevent="send">
-    <div v-for="aspect in aspects" :key="aspect.key" class="row" role="group" :aria-label="aspect.name">
+    <div v-for="aspect in aspects" :key="aspect.key" class="row">
       <span class="name">{{ aspect.name }}</span>
-      <span class="words">
-        <button
-          v-for="choice in choices(aspect)"
-          :key="choice.value"
-          type="button"
-          :class="{ chosen: scores[aspect.key] === choice.value }"
-          :aria-pressed="scores[aspect.key] === choice.value"
-          @click="choose(aspect.key, choice.value)"
-        >
-          {{ choice.words }}
-        </button>
-      </span>
+      <TapWords
+        :label="aspect.name"
+        :words="choices(aspect)"
+        :chosen="[String(scores[aspect.key])]"
+        @tap="choose(aspect.key, Number($event))"
+      />
     </div>
     <div class="who">
       <v-combobox v-model="who" :items="people" label="Who tasted" maxlength="60" hide-details />
@@ -101,25 +96,6 @@ defineExpose({ sent })
 .name {
   font-weight: 650;
 }
-.words {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-button {
-  padding: 7px 13px;
-  border-radius: 999px;
-  background: var(--band);
-  line-height: 1.2;
-}
-button.chosen {
-  background: var(--sun);
-  color: #2c1a10;
-  font-weight: 700;
-}
-button.chosen::before {
-  content: '● ';
-}
 .who {
   display: flex;
   flex-wrap: wrap;
@@ -142,9 +118,6 @@ select {
 @media (max-width: 700px) {
   .row {
     grid-template-columns: 1fr;
-  }
-  .row .words button {
-    padding: 10px 14px;
   }
 }
 </style>

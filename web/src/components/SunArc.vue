@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { change, grams, kcal, number, percent } from '../logic/format'
+import { change, grams, kcal, kcalChange, number, percent } from '../logic/format'
 import { arcPath, mostGrams, SKY, sunAt } from '../logic/sunArc'
 
 const props = defineProps<{
@@ -64,7 +64,7 @@ const says = computed(
         <span v-else class="quiet">{{ grams(before) }} → {{ grams(after) }}</span></span
       >
       <span
-        ><b class="display big">{{ kcal(kcalAfter - kcalBefore) }}</b> energy<br /><span class="quiet"
+        ><b class="display big">{{ kcalChange(kcalBefore, kcalAfter) }}</b> energy<br /><span class="quiet"
           >{{ number(kcalBefore) }} → {{ kcal(kcalAfter) }}</span
         ></span
       >

@@ -25,9 +25,10 @@ const emit = defineEmits<{ tap: [key: string] }>()
   gap: 6px;
 }
 button {
-  padding: 6px 12px;
+  padding: 7px 13px;
   border-radius: 999px;
   background: var(--band);
+  line-height: 1.2;
 }
 button.chosen {
   background: var(--sun);
@@ -36,5 +37,10 @@ button.chosen {
 }
 button.chosen::before {
   content: '● ';
+}
+@media (max-width: 700px) {
+  button {
+    padding: 10px 14px;
+  }
 }
 </style>

@@ -52,6 +52,11 @@ export function kcal(value: number): string {
   return `${signed(whole.format(value))} kcal`
 }
 
+/** How much less energy: "−75 kcal", or "+36 kcal" when it grew. */
+export function kcalChange(before: number, after: number): string {
+  return `${after - before >= 0.5 ? '+' : ''}${kcal(after - before)}`
+}
+
 export function percent(share: number): string {
   return `${signed(whole.format(100 * share))} %`
 }

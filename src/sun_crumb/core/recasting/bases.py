@@ -80,7 +80,7 @@ def patterns_by_key() -> dict[str, Pattern]:
     return {pattern.key: pattern for pattern in every_pattern()}
 
 
-# A pattern of the same family that no way leads to: all that can stay does.
+# A pattern of the same family that no way leads to: all that can stay does, up to so many times its share (judgement).
 OWN_KEEPS = frozenset({"fat", "egg", "wet", "sweet", "chocolate", "fruit", "lift"})
 OWN_ROOM = 2.5
 
@@ -108,20 +108,12 @@ def way_to(pattern: str, family: Family) -> Way | None:
     for way in ways():
         if pattern in way.patterns and family.is_among(way.families):
             return replace(way, patterns=(pattern,))
-    target = patterns_by_key()[pattern]
-    if target.family in family.kin:
-        return Way(
-            base="",
-            families=(family.key,),
-            patterns=(pattern,),
-            keeps=OWN_KEEPS,
-            room=OWN_ROOM,
-            batter="",
-            cannot="",
-            oven_lower_c=0.0,
-            longer=0.0,
-        )
-    return None
+    return _another_formula(pattern, family) if patterns_by_key()[pattern].family in family.kin else None
+
+
+def _another_formula(pattern: str, family: Family) -> Way:
+    """Return the way to another formula of the same family: all that can stay does, oven and time too."""
+    return Way("", (family.key,), (pattern,), OWN_KEEPS, OWN_ROOM, batter="", cannot="", oven_lower_c=0.0, longer=0.0)
 
 
 # The bases whose body is a fruit or a vegetable: on any other one that the recipe has not would be foreign.
@@ -172,9 +164,9 @@ def _is_sweet(lines: Iterable[FormulaLine]) -> bool:
     return held >= SWEET_G * sum(x.grams for x in fruit)
 
 
-# Sugar in 100 g of fruit that sweetens a loaf alone [g].
+# Sugar in 100 g of fruit that sweetens a loaf alone [g] (judgement: banana holds 12, dates 65, pumpkin 3).
 SWEET_G = 9.0
-# So much of a mix that is fruit is the dessert's idea: a base that has no room for it is none for this dessert [share].
+# So much of a mix that is fruit is the dessert's idea: a base that has no room for it is none for this dessert [share] (judgement).
 LOST = 0.1
 
 
@@ -189,7 +181,7 @@ def way_as(target: Pattern, family: Family) -> Way | None:
         What the component is.
     """
     if target.family in family.kin or family.key == target.family:
-        return Way("", (family.key,), (target.key,), OWN_KEEPS, OWN_ROOM, "", "", 0.0, 0.0)
+        return _another_formula(target.key, family)
     for way in ways():
         if family.is_among(way.families) and any(patterns_by_key()[k].family == target.family for k in way.patterns):
             return replace(way, base="", patterns=(target.key,), like=())
@@ -204,5 +196,5 @@ def stands_on(lines: Iterable[FormulaLine], pattern: Pattern) -> bool:
     return held > 0 and sum(x.grams for x in body if x.ingredient.key in foods) > STANDS * held
 
 
-# So much of what a component stands on must be of a base for it to be on that base already [share].
+# So much of what a component stands on must be of a base for it to be on that base already [share] (judgement).
 STANDS = 0.7

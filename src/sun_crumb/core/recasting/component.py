@@ -18,17 +18,17 @@ from sun_crumb.core.recasting.groups import LITTLE_SOUR_G, group_of, is_nut_butt
 MOST_EGG = 1.2
 # What fruit that stays, where the pattern has none, may be of the mix at most (judgement).
 MOST_FRUIT = 0.28
-# Below so many eggs they come by the half too.
+# Below so many eggs they come by the half too (judgement).
 FEW_EGGS = 2.5
-# A pattern's egg of less than this share is a trifle that binds: a recipe without egg stays without.
+# A pattern's egg of less than this share is a trifle that binds: a recipe without egg stays without (judgement).
 LITTLE_EGG = 0.12
-# Juice or vinegar of less than this share of a pattern is its flavour where it has no soda.
+# Juice or vinegar of less than this share of a pattern is its flavour where it has no soda (judgement).
 LITTLE_SOUR = 0.06
 # The bases that nuts and dried fruit, whole, are part of; in a pattern for another they are an extra.
 WHOLE_BODIES = frozenset({"dates", "fruit"})
 # Groups that scale with the pattern, what it stands on too: a stiff dough stays stiff. The recipe's own chocolate stays as it is.
 SCALED = ("body", "fat", "egg", "wet", "sweet", "fruit")
-# A group that the pattern has none of stays where the recipe has less of it than this share: a yolk in a crust.
+# A group that the pattern has none of stays where the recipe has less of it than this share: a yolk in a crust (judgement).
 LITTLE = 0.1
 
 

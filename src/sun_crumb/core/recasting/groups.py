@@ -22,7 +22,7 @@ GROUP_NAMES = {
     "body": "what it stands on", "fat": "fat", "egg": "egg", "wet": "liquid", "cheese": "soft cheese", "sweet": "sugar", "fruit": "fruit",
     "chocolate": "chocolate", "lift": "leaven", "flavour": "flavour",
 }  # fmt: skip
-# Less juice or vinegar than this in a recipe is flavour, and stays [g].
+# Less juice or vinegar than this in a recipe is flavour, and stays [g] (judgement).
 LITTLE_SOUR_G = 25.0
 
 

@@ -57,7 +57,7 @@ def less_sweet(
     return found
 
 
-# How far sweetness may be off and still be as asked [share].
+# How far sweetness may be off and still be as asked [share] (judgement).
 SWEET_BAND = 0.08
 
 
