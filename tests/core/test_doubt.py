@@ -15,6 +15,7 @@ from scipy.stats import norm
 from sun_crumb.core.doubt import FIGURES, doubt_of, narrowing, spread_of
 from sun_crumb.core.doubt.days import EatenOf, sugar_of_days
 from sun_crumb.core.doubt.likely import likely_as_sweet, ratio_sd
+from sun_crumb.core.doubt.normal import quantile
 from sun_crumb.core.doubt.sources import known_of, weighing_of
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.formula.totals import total
@@ -22,7 +23,7 @@ from sun_crumb.core.pantry import Ingredient, shipped_pantry
 from sun_crumb.core.pantry.ingredient import COMPOSITION_FIELDS
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.rework import rework
-from sun_crumb.core.rework.surely import quantile, spreads
+from sun_crumb.core.rework.surely import spreads
 from sun_crumb.core.wish import Goals
 from sun_crumb.services.kitchen import read_formula
 from tests.core.fresh_recipes import FRESH
@@ -213,9 +214,9 @@ class AsSureAsAsked(unittest.TestCase):
 
 class Days(unittest.TestCase):
     def test_the_sugar_of_days_by_hand(self) -> None:
-        """80 g of one recipe off by a twentieth in ten slices of 8 g, one slip of 10 g: 1.6449 sqrt(4² + 0.08² 640 + 0.2² 100)."""
+        """80 g of one recipe off by a twentieth in ten slices of 8 g, one slip of 10 g: float(norm.ppf(0.95)) sqrt(4² + 0.08² 640 + 0.2² 100)."""
         found = sugar_of_days([EatenOf(80.0, 640.0, 0.05)], 10.0, 100.0)
-        out = 1.6449 * (16.0 + 0.0064 * 640 + 0.04 * 100) ** 0.5
+        out = float(norm.ppf(0.95)) * (16.0 + 0.0064 * 640 + 0.04 * 100) ** 0.5
         self.assertAlmostEqual(found.value, 90.0)
         self.assertAlmostEqual(found.high - found.value, out, places=6)
         self.assertAlmostEqual(found.low, 90.0 - out, places=6)

@@ -6,8 +6,9 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from math import sqrt
 
+from sun_crumb.core.doubt.normal import NINE_IN_TEN
 from sun_crumb.core.doubt.sources import weighings
-from sun_crumb.core.doubt.spread import NINE_IN_TEN, Interval, Spread
+from sun_crumb.core.doubt.spread import Interval, Spread
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from math import erf, log, sqrt
+from math import log, sqrt
 
+from sun_crumb.core.doubt.normal import NINE_IN_TEN, chance_below
 from sun_crumb.core.doubt.spread import Spread
 from sun_crumb.core.reference import constant
 
@@ -45,9 +46,9 @@ def likely_as_sweet(before: Spread, after: Spread, wanted: float) -> Likely | No
     ratio = two / after.totals.mass_g / (one / before.totals.mass_g)
     sd = ratio_sd(before, after, "sucrose_equivalent_g", "mass_g")
     least = log(least_ratio(wanted))
-    chance = 0.5 * (1 + erf((log(ratio) - least) / (sd * sqrt(2)))) if sd else float(log(ratio) >= least)
+    chance = chance_below(least, log(ratio), sd)
     # Nine in ten of a logarithm that is small: nearly the ratio's own.
-    out = 1.6449 * sd
+    out = NINE_IN_TEN * sd
     words = next(told for from_, told in _WORDS if chance >= from_)
     return Likely(
         ratio, ratio * (1 - out), ratio * (1 + out), chance, f"{words} as sweet as asked ({100 * chance:.0f} in 100)"

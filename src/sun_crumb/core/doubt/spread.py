@@ -6,6 +6,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from math import sqrt
 
+from sun_crumb.core.doubt.normal import NINE_IN_TEN
 from sun_crumb.core.doubt.sources import Weighing, known_of, weighing_of
 from sun_crumb.core.formula.recipe import FormulaLine
 from sun_crumb.core.formula.totals import Totals, total
@@ -24,8 +25,6 @@ FIGURES: dict[str, str] = {
     "free_sugars_uk_g": "sugars",
     "sucrose_equivalent_g": "sweet",
 }
-# How many standard deviations nine in ten lie within, of a normal spread.
-NINE_IN_TEN = 1.6449
 
 
 @dataclass(frozen=True, slots=True)

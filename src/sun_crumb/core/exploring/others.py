@@ -92,24 +92,14 @@ def _wishes(goals: Goals, best: Plan, pantry: Pantry) -> Iterator[dict[str, tupl
         return
     held = {x.ingredient.key for x in best.before.lines}
     rest = tuple(key for key in brought[1:] if _sweetens(best, key))[:1]
-    for key in OTHER_SWEETENERS:
-        food = pantry[key]
+    for food in pantry:
+        key = food.key
+        if "instead" not in food.traits:
+            continue
         if key in brought or key in held or key in goals.without or food.tags & goals.excluded:
             continue
         if goals.preset.allows(food):
             yield {"cupboard": (key, *rest)}
-
-
-# Sweeteners that make another dessert of it, tried one after the other.
-OTHER_SWEETENERS = (
-    "honey",
-    "maple_syrup",
-    "coconut_sugar",
-    "date_paste",
-    "applesauce",
-    "allulose",
-    "xylitol",
-)
 
 
 def _brought(plan: Plan) -> tuple[str, ...]:

@@ -16,12 +16,21 @@ from sun_crumb.core.reference import table
 
 @dataclass(frozen=True, slots=True)
 class Base:
-    """What a dessert may stand on instead: its name, the words for it in a wish, and why amounts change on it."""
+    """What a dessert may stand on instead: its name, the words for it in a wish, and why amounts change on it.
+
+    ``beside`` says what the rest of the body is for, ``stands_on`` which groups of foods are the base where that is no flour,
+    ``without`` what it does without: egg, gluten or sugar. Traits: ``fruity`` (its body is a fruit or a vegetable, which on another base
+    would be foreign), ``whole`` (nuts and dried fruit, whole, are part of it), ``takes_fruit`` (the recipe's own fruit goes under in it).
+    """
 
     key: str
     name: str
     words: str
     because: str
+    beside: str
+    stands_on: tuple[str, ...]
+    without: str
+    traits: frozenset[str]
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,7 +57,29 @@ class Way:
 @cache
 def bases() -> dict[str, Base]:
     """Return the bases by key, in their order."""
-    return {row["key"]: Base(row["key"], row["name"], row["words"], row["because"]) for row in table("bases")}
+    return {
+        row["key"]: Base(
+            row["key"],
+            row["name"],
+            row["words"],
+            row["because"],
+            row["beside"],
+            tuple(row["stands_on"].split()),
+            row["without"],
+            frozenset(row["traits"].split()),
+        )
+        for row in table("bases")
+    }
+
+
+def traits_of(way: Way) -> frozenset[str]:
+    """Return the traits of a way's base; none where it leads to another formula of the same kind."""
+    return bases()[way.base].traits if way.base else frozenset()
+
+
+def does_without(way: Way, what: str) -> bool:
+    """Return whether a way's base does without egg, gluten or sugar."""
+    return bool(way.base) and bases()[way.base].without == what
 
 
 @cache
@@ -116,10 +147,6 @@ def _another_formula(pattern: str, family: Family) -> Way:
     return Way("", (family.key,), (pattern,), OWN_KEEPS, OWN_ROOM, batter="", cannot="", oven_lower_c=0.0, longer=0.0)
 
 
-# The bases whose body is a fruit or a vegetable: on any other one that the recipe has not would be foreign.
-FRUITY = frozenset({"vegetable", "fruit", "dates", "beans"})
-
-
 def patterns_of(family: Family) -> tuple[str, ...]:
     """Return the keys of a family's patterns, or of the nearest that it is a kind of where it has none."""
     for key in family.kin:
@@ -142,11 +169,11 @@ def target_of(way: Way, lines: Iterable[FormulaLine]) -> Pattern | None:
     fits = []
     for key in way.patterns:
         has_fruit = any(group_of(x.ingredient) == "fruit" for x in patterns_by_key()[key].lines)
-        if has_fruit and not fruit and way.base not in FRUITY:
+        if has_fruit and not fruit and "fruity" not in traits_of(way):
             continue
-        if fruit > LOST * mass and "fruit" not in way.keeps and way.base != "dates":
+        if fruit > LOST * mass and "fruit" not in way.keeps and "takes_fruit" not in traits_of(way):
             continue
-        if way.base == "fruit" and fruit and not _is_sweet(crumb) and _own_fruit_goes_in(way):
+        if does_without(way, "sugar") and fruit and not _is_sweet(crumb) and _own_fruit_goes_in(way):
             continue
         fits.append(key)
     far = distances_of(makeup(crumb))

@@ -10,7 +10,7 @@ from sun_crumb.core.balance.patterns import Pattern
 from sun_crumb.core.formula.recipe import FormulaLine
 from sun_crumb.core.pantry.household import grid_of
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.recasting.bases import Way, nearest_of, patterns_of
+from sun_crumb.core.recasting.bases import Way, does_without, nearest_of, patterns_of, traits_of
 from sun_crumb.core.recasting.groups import LITTLE_SOUR_G, group_of, is_nut_butter, is_nutty, is_sour
 
 # The recipe's own richness, sweetness or moisture, against the practice it comes from, goes with it by up to the way's room; eggs, which set, by
@@ -24,8 +24,6 @@ FEW_EGGS = 2.5
 LITTLE_EGG = 0.12
 # Juice or vinegar of less than this share of a pattern is its flavour where it has no soda (judgement).
 LITTLE_SOUR = 0.06
-# The bases that nuts and dried fruit, whole, are part of; in a pattern for another they are an extra.
-WHOLE_BODIES = frozenset({"dates", "fruit"})
 # Groups that scale with the pattern, what it stands on too: a stiff dough stays stiff. The recipe's own chocolate stays as it is.
 SCALED = ("body", "fat", "egg", "wet", "sweet", "fruit")
 # A group that the pattern has none of stays where the recipe has less of it than this share: a yolk in a crust (judgement).
@@ -96,7 +94,10 @@ class _Beginning:
         own = {x.ingredient.key for x in lines if x.is_inclusion}
         body = as_mixed(target.lines, families()[target.family])
         self.pattern = _grouped(
-            (None, x) for x in body if not x.is_inclusion or (x.ingredient.key not in own and way.base in WHOLE_BODIES)
+            (None, x)
+            for x in body
+            # In a pattern for a base that nuts and dried fruit are no part of they are an extra.
+            if not x.is_inclusion or (x.ingredient.key not in own and "whole" in traits_of(way))
         )
         self.mine = _grouped((n, line) for n, line in enumerate(lines) if not line.is_inclusion and n not in held)
         self.target, self.keeps_lift = target, False
@@ -120,7 +121,7 @@ class _Beginning:
                 if is_sour(pair[1].ingredient) and (has_soda or pair[1].grams < LITTLE_SOUR * whole):
                     pattern[group].remove(pair)
                     pattern.setdefault("lift" if has_soda else "flavour", []).append(pair)
-        if self.way.base == "fruit":
+        if does_without(self.way, "sugar"):
             pattern.pop("sweet", None)
         sour = {x.ingredient.key for _, x in pattern.get("lift", ())}
         for pair in [one for one in mine.get("flavour", ()) if one[1].ingredient.key in sour]:
@@ -295,12 +296,11 @@ def _has_taste(line: FormulaLine) -> bool:
     return (
         (food.has_role("flavour", "acid") and not food.has_role("dairy"))
         or food.per_100g.alcohol_g > 0
-        or food.key in TASTY
+        or "tasty" in food.traits
     )
 
 
-# Liquids that are there for their taste, and how much more of them tastes as before (judgement).
-TASTY = frozenset({"coffee", "espresso", "tea", "orange_juice", "apple_juice"})
+# How much more of a liquid that is there for its taste tastes as before (judgement).
 SAME_TASTE = 1.25
 
 

@@ -210,7 +210,7 @@ def _moved(goals: Goals, found: Formula, origins: tuple[int | None, ...], made: 
             locks[there[component, key]] = grams
         else:
             amounts.append((component, key, grams))
-    if goals.base == "fruit":
+    if goals.base is not None and bases()[goals.base].without == "sugar":
         # Fruit alone: what else could sweeten stays out, and the wish keeps its cut, its sweetness and the sugar that it counts.
         goals = replace(
             goals,
@@ -300,13 +300,15 @@ def _onto(formula: Formula, goals: Goals, base: Base, kinds: Mapping[str, Family
 def _is_there(base: Base, lines: Iterable[FormulaLine], target: Pattern) -> bool:
     """Return whether a component is on a base already: it holds nothing of what the base does without, or stands on it."""
     lines = list(lines)
-    if base.key == "egg_free":
-        return not any(group_of(x.ingredient) == "egg" for x in lines)
-    if base.key == "gluten_free":
-        return not any({"gluten", "wheat"} & x.ingredient.tags for x in lines)
-    if base.key == "fruit":
-        return not any(is_cuttable(x, "free_sugars_who_g") for x in lines)
-    return stands_on(lines, target)
+    match base.without:
+        case "egg":
+            return not any(group_of(x.ingredient) == "egg" for x in lines)
+        case "gluten":
+            return not any({"gluten", "wheat"} & x.ingredient.tags for x in lines)
+        case "sugar":
+            return not any(is_cuttable(x, "free_sugars_who_g") for x in lines)
+        case _:
+            return stands_on(lines, target)
 
 
 def _ruled_out(one: _Chosen, formula: Formula, goals: Goals) -> str:

@@ -29,16 +29,12 @@ def _why(old: Sequence[FormulaLine], begun: Begin, n: int, base: Base | None) ->
     if group == "body":
         return _body_why(old, begun, line, base)
     if origin is None and group not in ("lift", "egg") and not is_sour(line.ingredient):
-        if base and "{" not in base.because and group in BODIES.get(base.key, ()):
+        if base and "{" not in base.because and group in base.stands_on:
             return base.because
         if instead := _in_place_of(old, begun, group):
             return instead
     more = line.grams > was
     return _GROUP_WHY[group](old, begun, line, more=more)
-
-
-# Which groups a base stands on where that is no flour: their lines are told by the base's own words.
-BODIES = {"vegetable": ("fruit",), "yoghurt": ("wet", "cheese"), "dates": ("fruit",), "beans": ("body",), "fruit": ()}
 
 
 def _in_place_of(old: Sequence[FormulaLine], begun: Begin, group: str) -> str:
@@ -58,11 +54,7 @@ def _body_why(old: Sequence[FormulaLine], begun: Begin, line: FormulaLine, base:
 def _because(base: Base, gone: Sequence[FormulaLine], line: FormulaLine) -> str:
     """Return why a base changes amounts, in the words of bases.csv with this recipe's own figures."""
     if "{" not in base.because:
-        if base.key == "dates":
-            return "to hold it together and to bite on"
-        if base.key == "vegetable":
-            return "to set and bind what the flour did"
-        return base.because
+        return base.beside or base.because
     flours = [x for x in gone if x.ingredient.has_role("flour", "starch")]
     main = max(flours, key=lambda x: x.grams, default=None)
     if main is None:
@@ -209,7 +201,7 @@ def gone_why(old: Sequence[FormulaLine], begun: Begin, base: Base | None) -> dic
                 there = [x.line.ingredient.name.lower() for x in begun.lines if group_of(x.line.ingredient) == "lift"]
                 found[n] = f"{there[0]} lifts instead" if there else "this base does not rise"
             case "egg":
-                found[n] = base.because if base and base.key == "egg_free" else "this base needs none to bind"
+                found[n] = base.because if base and base.without == "egg" else "this base needs none to bind"
             case "sweet":
                 found[n] = (
                     f"sweetened by {_sweeteners(begun)} instead" if _sweeteners(begun) else "this base needs none"

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 from dataclasses import replace
 
+from sun_crumb.core.doubt.likely import least_ratio
 from sun_crumb.core.formula import Formula, total
 from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.pantry.household import household
@@ -47,7 +48,7 @@ def less_sweet(
     for told in (one for one in other.told if one.component not in said):
         old, new = (_sweetness(f, told.component) for f in (formula, after))
         reached = new / old if old else 1.0
-        if other.references[told.component].as_sweet < 1 and reached < goals.wanted_sweetness * (1 - SWEET_BAND):
+        if other.references[told.component].as_sweet < 1 and reached < least_ratio(goals.wanted_sweetness):
             what = f"the {told.component or 'base'}" if len(formula.components) > 1 else "it"
             words = (
                 f"{told.words} {what} tastes {100 * reached:.0f} % as sweet: more would not go with this base; "
@@ -55,10 +56,6 @@ def less_sweet(
             )
             found.append(Unmet("sweetness", goals.wanted_sweetness, round(reached, 4), words))
     return found
-
-
-# How far sweetness may be off and still be as asked [share] (judgement).
-SWEET_BAND = 0.08
 
 
 def _sweetness(formula: Formula, component: str) -> float:

@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from dataclasses import replace
-from math import erf, exp, log, sqrt
+from math import exp, log
 
 from sun_crumb.core.doubt import Spread, spread_of_portions
 from sun_crumb.core.doubt.likely import least_ratio, ratio_sd
+from sun_crumb.core.doubt.normal import chance_below, quantile
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import CupStandard
@@ -43,24 +44,6 @@ def spreads(
         spread_of_portions(before, learned=learned),
         spread_of_portions(after, told_amounts(after, lines, cup), learned),
     )
-
-
-def quantile(confidence: float) -> float:
-    """Return how many standard deviations a normal spread stays below with this *confidence*.
-
-    Examples
-    --------
-    >>> round(quantile(0.9), 3), round(quantile(0.5), 3)
-    (1.282, 0.0)
-    """
-    low, high = 0.0, 6.0
-    for _ in range(50):
-        middle = (low + high) / 2
-        if 0.5 * (1 + erf(middle / sqrt(2))) < confidence:
-            low = middle
-        else:
-            high = middle
-    return (low + high) / 2
 
 
 def asked_for_sure(goals: Goals, before: Spread, after: Spread, servings: int) -> Goals:
@@ -122,12 +105,12 @@ def _chances(goals: Goals, before: Spread, after: Spread, servings: int) -> list
     one, two = (getattr(s.totals, goals.counted) for s in (before, after))
     if one > 0 and two > 0 and goals.wanted_cut < 1:
         sd = ratio_sd(before, after, goals.counted)
-        found.append(("the cut holds", _below(log(two / one), log(1 - goals.wanted_cut + LEAST_ROOM), sd)))
+        found.append(("the cut holds", chance_below(log(two / one), log(1 - goals.wanted_cut + LEAST_ROOM), sd)))
     sweet = [s.totals.sucrose_equivalent_g / s.totals.mass_g for s in (before, after) if s.totals.mass_g]
     if len(sweet) == 2 and min(sweet) > 0:
         sd = ratio_sd(before, after, "sucrose_equivalent_g", "mass_g")
         least = log(least_ratio(goals.wanted_sweetness))
-        found.append(("it is as sweet as asked", 1 - _below(log(sweet[1] / sweet[0]), least, sd)))
+        found.append(("it is as sweet as asked", 1 - chance_below(log(sweet[1] / sweet[0]), least, sd)))
     for name, figure, words in (
         ("most_energy_kcal", "energy_kcal", "a portion stays below the energy asked"),
         ("most_free_sugar_g", "free_sugars_who_g", "a portion stays below the free sugar asked"),
@@ -135,10 +118,5 @@ def _chances(goals: Goals, before: Spread, after: Spread, servings: int) -> list
         most = getattr(goals, name)
         if most is not None:
             held = getattr(after.totals, figure) / servings
-            found.append((words, _below(held, most + LEAST_ROOM, after.sd(figure) / servings)))
+            found.append((words, chance_below(held, most + LEAST_ROOM, after.sd(figure) / servings)))
     return found
-
-
-def _below(value: float, most: float, sd: float) -> float:
-    """Return how likely a normal figure lies below *most*."""
-    return 0.5 * (1 + erf((most - value) / (sd * sqrt(2)))) if sd > 0 else float(value <= most)
