@@ -214,7 +214,7 @@ class AsSureAsAsked(unittest.TestCase):
 
 class Days(unittest.TestCase):
     def test_the_sugar_of_days_by_hand(self) -> None:
-        """80 g of one recipe off by a twentieth in ten slices of 8 g, one slip of 10 g: float(norm.ppf(0.95)) sqrt(4² + 0.08² 640 + 0.2² 100)."""
+        """80 g of one recipe off by a twentieth in ten slices of 8 g, one slip of 10 g: 1.645 sqrt(4² + 0.08² 640 + 0.2² 100)."""
         found = sugar_of_days([EatenOf(80.0, 640.0, 0.05)], 10.0, 100.0)
         out = float(norm.ppf(0.95)) * (16.0 + 0.0064 * 640 + 0.04 * 100) ** 0.5
         self.assertAlmostEqual(found.value, 90.0)

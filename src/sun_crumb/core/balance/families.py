@@ -82,14 +82,13 @@ def as_mixed(lines: Iterable[FormulaLine], family: Family) -> tuple[FormulaLine,
         is_body = "body" in family.traits or (
             "melts" in family.traits
             and line.ingredient.has_role("chocolate")
-            and line.ingredient.key not in CHIPS
+            and "chips" not in line.ingredient.traits
             and not _IN_PIECES.search(line.text)
         )
         found.append(replace(line, is_body=True) if is_body else line)
     return tuple(found)
 
 
-CHIPS = frozenset({"chocolate_chips", "sugar_free_chips", "toffee_bits"})
 _IN_PIECES = re.compile(r"\b(?:chips?|chunks?|drops|buttons|shav\w+|to serve|decorat\w+)\b", re.I)
 
 

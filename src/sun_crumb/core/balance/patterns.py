@@ -40,10 +40,9 @@ def _lines(grams: tuple[tuple[str, float], ...]) -> tuple[FormulaLine, ...]:
 def _is_mixed_in(key: str) -> bool:
     """Return whether a food of a pattern is part of the mix: only nuts, chips and dried fruit lie in it whole."""
     food = shipped_pantry()[key]
-    return key not in WHOLE and (not food.has_role("nut") or food.has_role("flour", "paste") or key.endswith("_butter"))
-
-
-WHOLE = frozenset({"chocolate_chips", "white_chocolate", "raisin", "sugar_free_chips"})
+    return not food.traits & {"chips", "whole"} and (
+        not food.has_role("nut") or food.has_role("flour", "paste") or key.endswith("_butter")
+    )
 
 
 @cache

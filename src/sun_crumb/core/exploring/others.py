@@ -7,6 +7,7 @@ from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.exploring.compare import RANK, effort_of, point_of
+from sun_crumb.core.exploring.tried import tried
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import CupStandard
@@ -49,11 +50,11 @@ def others(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | No
     best = rework(formula, goals, pantry, cup)
     off = point_of(best, goals).off_by
 
-    def tried(changes: dict[str, tuple[str, ...]]) -> tuple[dict[str, tuple[str, ...]], Plan]:
+    def with_changes(changes: dict[str, tuple[str, ...]]) -> tuple[dict[str, tuple[str, ...]], Plan]:
         return changes, rework(formula, replace(goals, **changes), pantry, cup)  # type: ignore[arg-type]
 
     with ThreadPoolExecutor(2) as pool:
-        plans = list(pool.map(tried, _wishes(goals, best, pantry)))
+        plans = list(pool.map(with_changes, _wishes(goals, best, pantry)))
     found: list[Other] = []
     seen = {frozenset(_brought(best))}
     sweetens = any(_sweetens(best, key) for key in _brought(best))
@@ -92,10 +93,8 @@ def _wishes(goals: Goals, best: Plan, pantry: Pantry) -> Iterator[dict[str, tupl
         return
     held = {x.ingredient.key for x in best.before.lines}
     rest = tuple(key for key in brought[1:] if _sweetens(best, key))[:1]
-    for food in pantry:
+    for food in tried("instead", pantry):
         key = food.key
-        if "instead" not in food.traits:
-            continue
         if key in brought or key in held or key in goals.without or food.tags & goals.excluded:
             continue
         if goals.preset.allows(food):

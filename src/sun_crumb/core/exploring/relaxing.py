@@ -9,6 +9,7 @@ from typing import Any
 
 from sun_crumb.core.errors import CoreError
 from sun_crumb.core.exploring.compare import point_of
+from sun_crumb.core.exploring.tried import tried
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import CupStandard
@@ -19,9 +20,6 @@ from sun_crumb.core.wish.money import cost_of
 
 SEARCH_STEPS = 2
 Holds = Callable[[Goals], Plan | None]
-# Sweeteners that make up most sweetness for least sugar, tried one at a time.
-HELPERS = ("stevia_erythritol", "date_paste", "honey")
-FILLERS = ("inulin", "polydextrose")
 
 
 @dataclass(frozen=True, slots=True)
@@ -226,12 +224,13 @@ def _largest_cut(goals: Goals, holds: Holds) -> float | None:
 def _with_filler(formula: Formula, goals: Goals, pantry: Pantry, holds: Holds) -> list[Relaxation]:
     """Return the filler that would take the place of the lost bulk, where few kitchens have it and none was asked for."""
     known = {line.ingredient.key for line in formula.lines}.union(goals.without, goals.including)
-    for key in FILLERS:
-        if key in known or pantry[key].tags & goals.excluded:
+    for food in tried("fills", pantry):
+        key = food.key
+        if key in known or food.tags & goals.excluded:
             continue
         changes = {"including": [*goals.including, key]}
         if holds(replace(goals, including=(*goals.including, key))):
-            words = f"with some {pantry[key].name}, a fibre that fills and hardly sweetens, the whole wish can be had"
+            words = f"with some {food.name}, a fibre that fills and hardly sweetens, the whole wish can be had"
             return [Relaxation("including", changes, words, 0.12)]
     return []
 
@@ -239,8 +238,8 @@ def _with_filler(formula: Formula, goals: Goals, pantry: Pantry, holds: Holds) -
 def _with_help(formula: Formula, goals: Goals, pantry: Pantry, holds: Holds) -> list[Relaxation]:
     """Return the one sweetener more that would make the wish possible, on the path that allows it."""
     present = {line.ingredient.key for line in formula.lines}
-    for key in HELPERS:
-        ingredient = pantry[key]
+    for ingredient in tried("helps", pantry):
+        key = ingredient.key
         usual = goals.preset.usual if goals.cupboard is None else goals.cupboard
         if key in usual or key in present or key in goals.without or ingredient.tags & goals.excluded:
             continue

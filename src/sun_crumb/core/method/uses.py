@@ -328,11 +328,7 @@ class Resolver:
             return "wet"
         if food.has_role(*WET_ROLES) and not food.has_role("flour", "chocolate"):
             return "wet"
-        if (
-            food.has_role(*DRY_ROLES)
-            or (food.has_role("sugar") and not food.has_role("syrup"))
-            or food.key in ("cocoa", "rolled_oats")
-        ):
+        if food.has_role(*DRY_ROLES) or (food.has_role("sugar") and not food.has_role("syrup")):
             return "dry"
         return ""
 

@@ -106,7 +106,7 @@ def _stays(line: FormulaLine) -> bool:
     is_filling = ingredient.has_role("syrup") and ingredient.group not in SWEETENER_GROUPS
     return (
         is_packed(line.text)
-        or ingredient.key in ("cocoa", "carob_powder")
+        or (ingredient.group == "chocolate" and ingredient.has_role("flour"))
         or (ingredient.has_role("acid") and line.grams < LITTLE_ACID_G)
         or line.is_inclusion
         or (is_seasoning and not ingredient.has_role("flour", "leaven"))

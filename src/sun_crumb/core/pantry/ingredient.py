@@ -87,7 +87,8 @@ class Ingredient:
     """A pantry entry; ``source`` is a key of sources.csv, ``locator`` the row's name there.
 
     ``traits`` say what else a kitchen knows of it: *dark* to look at, *scorches* before white sugar does, *thirsty* so that a batter
-    rests, *lifts*, *thick*, a liquid there for its taste (*tasty*), another sweetener to try *instead*. ``becomes`` is what it is made into before it sweetens a batter, ``effort`` what making it at home asks
+    rests, *lifts*, *thick*, a liquid there for its taste (*tasty*), *chips* that keep their shape in
+    what melts, what lies *whole* in a mix. ``becomes`` is what it is made into before it sweetens a batter, ``effort`` what making it at home asks
     for, in changed lines' worth.
     """
 

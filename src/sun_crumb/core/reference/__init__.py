@@ -23,6 +23,7 @@ KEYS: dict[str, tuple[str, ...]] = {
     "score_sheet": ("aspect", "value"),
     "stand_ins": ("foods", "stand_ins"),
     "textures": ("metric", "families"),
+    "tried": ("kind", "ingredient"),
 }
 
 
