@@ -15,7 +15,7 @@ from statistics import median
 from time import perf_counter
 
 from sun_crumb.core.wish import Goals
-from sun_crumb.services import bakes, diary, kitchen, recipes, tastings
+from sun_crumb.services import bakes, diary, kitchen, learning, recipes
 from sun_crumb.store import Database
 
 FIRST, LAST = date(2026, 1, 1), date(2026, 12, 31)
@@ -101,11 +101,11 @@ def main() -> None:
                 for by in ("month", "day", "person", "recipe")
             }  # type: ignore[misc, arg-type]
             page = timed(lambda database=database: bakes.list_bakes(database, 0, 20))
-            learning = timed(lambda database=database: tastings.learn_anew(database))
+            taught = timed(lambda database=database: learning.learn_anew(database))
             day = timed(lambda database=database: diary.entries(database, date(2026, 6, 1), date(2026, 6, 1)))
             print(
                 f"{200 * size:>9} {plain:>9.1f} {spans['month']:>9.1f} {spans['month'] / plain:>6.1f} {spans['day']:>8.1f} {spans['person']:>8.1f}"
-                f" {spans['recipe']:>8.1f} {page:>8.1f} {day:>8.1f} {learning:>9.1f}"
+                f" {spans['recipe']:>8.1f} {page:>8.1f} {day:>8.1f} {taught:>9.1f}"
             )
             database.close()
 

@@ -164,12 +164,12 @@ def _ledger(arguments: argparse.Namespace) -> Any:
 
 def _learned(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.tastings import LearnedOut
-    from sun_crumb.services import tastings
+    from sun_crumb.services import learning
 
     database = own_database()
     if arguments.forget:
-        tastings.forget(database)
-    return plain(LearnedOut, {"lessons": tastings.learned(database)})
+        learning.forget(database)
+    return plain(LearnedOut, {"lessons": learning.learned(database)})
 
 
 def _bakes(arguments: argparse.Namespace) -> Any:

@@ -8,7 +8,7 @@ from datetime import datetime, timedelta
 
 from playwright.sync_api import Page, expect
 
-from sun_crumb.services import challenges, diary, progress, tastings
+from sun_crumb.services import challenges, diary, learning, progress
 from tests.api.test_tastings import jpeg
 from tests.web.browser import AXE, Screens
 
@@ -35,7 +35,7 @@ class Tasting(Lived):
         page = self.open("/")
         page.get_by_role("link", name="How was the rye ginger squares?").click()
         expect(page.get_by_role("heading", name="How is it?")).to_be_visible()
-        before = len(tastings.learned(self.database))
+        before = len(learning.learned(self.database))
         self.sheet(page, Crumb="gummy", Moisture="wet")
         page.get_by_role("group", name="Again?").get_by_role("button", name="with a change").click()
         page.get_by_label("Who tasted").fill("Ada")
@@ -43,7 +43,7 @@ class Tasting(Lived):
         expect(page.get_by_text("Kept. What it teaches")).to_be_visible()
         expect(page.get_by_role("heading", name="Why “gummy”?")).to_be_visible()
         expect(page.get_by_text(re.compile("Ada, cool: .*crumb: gummy"))).to_be_visible()
-        self.assertGreaterEqual(len(tastings.learned(self.database)), before)
+        self.assertGreaterEqual(len(learning.learned(self.database)), before)
         page.get_by_role("button", name=re.compile("Try it: less of what brings the water")).first.click()
         expect(page.get_by_text("Kept as a version of its own")).to_be_visible()
         expect(page.get_by_text("not baked yet")).to_be_visible()

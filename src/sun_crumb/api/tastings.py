@@ -28,7 +28,7 @@ from sun_crumb.api.schemas.tastings import (
 )
 from sun_crumb.core.tasting.sheet import aspects
 from sun_crumb.schemas.tastings import AcceptIn, BakeChangesIn, PhotoIn, TaperIn, TaperStepIn, TastingIn, TestIn
-from sun_crumb.services import bakes, progress, tastings, told_apart
+from sun_crumb.services import bakes, learning, progress, tastings, told_apart
 
 blueprint = Blueprint("tastings", __name__)
 DONE = {"done": True}
@@ -171,20 +171,20 @@ def tests_of(bake_id: int) -> dict[str, Any]:
 @endpoint(blueprint, "GET", "/learned", returns=LearnedOut)
 def learned() -> dict[str, Any]:
     """Get what tastings have taught, with its doubt."""
-    return {"lessons": tastings.learned(database())}
+    return {"lessons": learning.learned(database())}
 
 
 @endpoint(blueprint, "DELETE", "/learned", returns=DoneOut)
 def forget() -> dict[str, Any]:
     """Forget what was learned up to now; the tastings stay."""
-    tastings.forget(database())
+    learning.forget(database())
     return DONE
 
 
 @endpoint(blueprint, "POST", "/learned/restore", returns=LearnedOut)
 def undo_forget() -> dict[str, Any]:
     """Learn from all tastings again."""
-    return {"lessons": tastings.undo_forget(database())}
+    return {"lessons": learning.undo_forget(database())}
 
 
 @endpoint(blueprint, "GET", "/recipes/<int:recipe_id>/progress", returns=ProgressOut)

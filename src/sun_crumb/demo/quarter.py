@@ -13,7 +13,7 @@ from typing import Any
 from PIL import Image, ImageDraw
 
 from sun_crumb.core.reference import table
-from sun_crumb.services import bakes, challenges, ledger, people, progress, shelf, slips, tastings
+from sun_crumb.services import bakes, challenges, learning, ledger, people, progress, shelf, slips, tastings
 from sun_crumb.services.recipes import get_recipe
 from sun_crumb.store import Database
 
@@ -103,7 +103,7 @@ def live(database: Database, today: date | None = None) -> None:
             ledger.eat(database, portion.id, on, count, who, f"demo-eat-{number}-{n}", chance.choice(TIMES))
         if day.notes:
             bakes.add_photo(database, portion.event_id, _picture(chance), f"demo-photo-{number}")
-    tastings.learn_anew(database)
+    learning.learn_anew(database)
     _slip(database, today, chance)
     challenges.add_challenge(
         database, "No bought sweets this fortnight", today - timedelta(days=9), today + timedelta(days=4)
