@@ -921,3 +921,141 @@ Serves 10
         "1<4 2<3 3<4",
     ),
 )
+
+# From whole recipes that were read once: what came out wrong, and was mended.
+FOURTH: tuple[MethodCase, ...] = (
+    MethodCase(
+        """Sticky toffee puddings
+
+Serves 8
+Preparation time: 30 minutes. Cooking time: 25 minutes
+
+225g whole Medjool dates
+175ml boiling water
+1 tsp vanilla extract
+175g self-raising flour
+1 tsp bicarbonate of soda
+2 eggs
+85g butter, softened
+140g demerara sugar
+2 tbsp black treacle
+100ml milk
+
+For the toffee sauce
+175g light muscovado sugar
+50g butter, cut into pieces
+225ml double cream
+1 tbsp black treacle
+
+1 Stone and chop the dates, put them in a bowl and pour the boiling water over. Leave for 30 minutes, then mash and stir in the vanilla.
+2 Butter and flour 8 mini pudding tins. Heat oven to 180C/fan 160C/gas 4.
+3 Beat the butter and sugar together, then the eggs a little at a time. Beat in the treacle. Fold in a third of the flour and the bicarb, then half the milk, and so on until all is used. Stir in the dates.
+4 Divide between the tins and bake for 20–25 minutes until risen and firm.
+5 For the sauce, put the sugar and butter in a pan with half the cream, bring to the boil stirring, and add the treacle. Bubble for 2–3 minutes, then beat in the rest of the cream.
+6 Unmould the puddings, pour over the sauce.
+""",
+        (
+            Told("0 1 2", "rest 30-30"),
+            Told("", "", "180"),
+            Told("3 4 5 6 7 8 9"),
+            Told("", "bake 20-25", "180"),
+            Told("10 11 12 13", "simmer 2-3"),
+            Told(),
+        ),
+        "1<3 2<4 3<4 4<6 5<6",
+        "1|2 3|5 4|5",
+    ),
+    MethodCase(
+        """Tarte aux pommes (French apple tart)
+8 portions
+
+Pâte sucrée:
+200 g flour (T55)
+100 g cold butter, cubed
+70 g icing sugar
+1 egg yolk
+1–2 tbsp cold water
+a pinch of salt
+
+Compote:
+3 apples (400 g), peeled, cored
+30 g sugar
+20 g butter
+½ vanilla bean
+
+Topping:
+3 apples (400 g)
+15 g melted butter
+2 tbsp apricot jam, to glaze
+
+1. Rub butter into flour, sugar and salt. Add yolk and water, bring together. Wrap and rest 1 hour in the fridge.
+2. Cook compote apples with sugar, butter and vanilla over low heat 20 min. Mash and cool.
+3. Roll the dough out and line a 24 cm tart ring. Chill 30 minutes.
+4. Spread with compote. Slice topping apples thinly and fan over. Brush with melted butter.
+5. Bake at 190°C for 40 minutes. Warm the jam and brush over.
+""",
+        (
+            Told("0 1 2 3 4 5", "rest 60-60"),
+            Told("6 7 8 9", "simmer 20-20"),
+            Told("", "chill 30-30"),
+            Told("10 11"),
+            Told("12", "bake 40-40", "190"),
+        ),
+        "1<3 3<4 2<4 4<5",
+        "1|2 2|3",
+    ),
+    MethodCase(
+        """Baked vanilla cheesecake
+
+For a 23 cm springform. Cuts into 12.
+
+Base: 200 g digestive biscuits, 90 g butter (melted)
+Filling: 900 g full-fat cream cheese, 250 g caster sugar, 3 tbsp plain flour, 2 tsp vanilla paste, grated zest of 1 lemon, 3 large eggs + 1 yolk, 200 ml sour cream
+Topping: 100 ml sour cream, 1 tbsp caster sugar
+
+Oven to 180 °C / fan 160 °C. Crush the biscuits, mix with the butter, press into the tin and bake 10 minutes.
+Raise oven to 240 °C (fan 220). Beat the cream cheese, add sugar, flour, vanilla, zest, then the eggs and yolk, and the sour cream.
+Pour over the base and bake 10 minutes, then turn down to 110 °C (fan 90) and bake 25 minutes more. Switch off and leave in the oven 2 hours.
+Mix the topping and spread over. Chill overnight.
+""",
+        (
+            Told("0 1", "bake 10-10", "180"),
+            Told("2 3 4 5 6 7 8 9", "", "240"),
+            Told("", "bake 10-10; bake 25-25; cool 120-120", "240 110"),
+            Told("10 11", "chill 480-720"),
+        ),
+        "1<3 2<3 3<4",
+        "",
+    ),
+    MethodCase(
+        """Lemon Drizzle Traybake
+Makes 16 squares
+
+225g (8oz) soft butter
+225g (8oz) caster sugar
+275g (10oz) self-raising flour
+2 level tsp baking powder
+4 large eggs
+4 tbsp milk
+finely grated zest of 2 lemons
+
+For the glaze:
+175g (6oz) granulated sugar
+juice of 2 lemons
+
+Preheat the oven to 180°C/Fan 160°C/Gas 4. Grease a 30 x 23cm (12 x 9in) traybake tin and line with baking paper.
+Measure all the ingredients into a large bowl and beat well for about 2 minutes until well blended. Turn into the tin and level the top.
+Bake for about 35-40 minutes until the cake has shrunk from the sides of the tin and springs back when pressed in the centre.
+Mix the sugar and lemon juice for the glaze, and spoon over the cake while it is still warm. Leave to cool, then cut.
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2 3 4 5 6"),
+            Told("", "bake 35-40", "180"),
+            Told("7 8"),
+        ),
+        "1<3 2<3 3<4",
+        "",
+    ),
+)
+ALL = (*FIRST, *SECOND, *THIRD, *FOURTH)

@@ -14,7 +14,7 @@ from sun_crumb.core.wish import Goals
 from sun_crumb.services import bake_day, kitchen
 from sun_crumb.services.bake_day import MethodTold
 from tests.core.fresh_recipes import FRESH
-from tests.core.method_cases import FIRST, SECOND, THIRD, MethodCase
+from tests.core.method_cases import ALL, FIRST, MethodCase
 from tests.support import CloseTo
 
 PANTRY = shipped_pantry()
@@ -43,7 +43,7 @@ class Cases(CloseTo):
     """Recipes whose methods were taken apart by hand before."""
 
     def test_each_step_uses_what_it_says(self) -> None:
-        for case in (*FIRST, *SECOND, *THIRD):
+        for case in ALL:
             found = read(case.text)
             for number, told in enumerate(case.steps, start=1):
                 wanted = {int(k): float(share or 1) for k, _, share in (w.partition(":") for w in told.uses.split())}
@@ -56,7 +56,7 @@ class Cases(CloseTo):
                         self.assertClose(got[k], share, absolute=0.02)
 
     def test_waits_and_ovens(self) -> None:
-        for case in (*FIRST, *SECOND, *THIRD):
+        for case in ALL:
             found = read(case.text)
             for number, told in enumerate(case.steps, start=1):
                 steps = [s for s in found.steps if number in s.origin]
@@ -69,7 +69,7 @@ class Cases(CloseTo):
                     self.assertEqual(reached, [int(d[1:]) for d in told.degrees.split() if d.startswith("~")])
 
     def test_what_comes_before_what(self) -> None:
-        for case in (*FIRST, *SECOND, *THIRD):
+        for case in ALL:
             before = _before(case, read(case.text))
             with self.subTest(case.text.splitlines()[0]):
                 for a, b in (map(int, pair.split("<")) for pair in case.order.split()):

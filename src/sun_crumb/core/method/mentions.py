@@ -34,6 +34,9 @@ _GREASED_WITH = re.compile(
     re.I,
 )
 _ICING = frozenset({"icing", "powdered", "confectioner", "confectioners"})
+_BAKING_THINGS = frozenset(
+    {"paper", "parchment", "sheet", "tray", "tin", "dish", "pan", "bean", "mat", "stone", "time"}
+)
 _GREASES = frozenset(
     [
         "butter",
@@ -159,6 +162,8 @@ def said_lines(text: str, names: Names) -> list[Said]:
 
 
 def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names) -> tuple[Said | None, int] | None:
+    if words[at][2] == "baking" and at + 1 < len(words) and words[at + 1][2] in _BAKING_THINGS:
+        return None, 2  # baking paper is no baking powder
     if words[at][2] in _ICING and at + 1 < len(words) and words[at + 1][2] == "sugar":
         both = (words[at][2], "sugar")
         if not names.meant(both) and not names.meant(("icing", "sugar")):

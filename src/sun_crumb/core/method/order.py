@@ -29,21 +29,40 @@ _INTO = re.compile(
     r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
 )
 _COUNT_ON_BAKE = re.compile(
-    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\bonce (?:cool|cold|baked)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|\bonce (?:cool|cold|baked)\b|\bwhile (?:still )?(?:hot|warm)\b",
     re.I,
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
-_ENDS_OVER = re.compile(r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter)\w*\b[^.]{0,25}\b(?:over|on top)\b", re.I)
+_ENDS_OVER = re.compile(
+    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|fan|arrange|lay)\w*\b[^.]{0,25}\b(?:over|on top)\b", re.I
+)
 _IN_IT = re.compile(
     r"\s*(?:well\s+|gently\s+|quickly\s+)?(?:in\b(?!\s+(?:a|an|another|the)\s+(?:\w+\s+){0,2}(?:bowl|pan|saucepan|pot|jug|blender|processor|mixer|tin|dish|microwave|oven|heatproof))|to (?:a|the)\b|until\b|into\b|through\b|over\b|with\b)",
     re.I,
 )
-_GOES_IN = re.compile(r"\b(?:into|to|over|onto|through)\s+the\b|\b(?:it|them|this|these)\s+(?:in|through)\b", re.I)
+_GOES_IN = re.compile(
+    r"\b(?:into|to|over|onto|through)\s+the\b|\b(?:it|them|this|these)\s+(?:in|through)\b|\b(?:stir|fold|mix|beat|whisk|swirl)\s+in\b",
+    re.I,
+)
+# "Mash and stir in the vanilla", "sift the sugar over and fold in": more for what is there.
+_MORE_FOR_IT = re.compile(
+    r"^\W*[a-z]+\s+(?:and|then)\s+(?:(?:stir|fold|mix|beat|whisk)\s+in|add)\b|\bsift\w*\b[^.;]*?(?:\bover\b|\bfold\w*\s+(?:it\s+|them\s+)?in\b|\binto\s+(?:the|this|it)\b)",
+    re.I,
+)
 _FOLDED = re.compile(
     r"\b(?:fold|stir|beat|mix|whisk|add)\b[^.;]{0,14}\b(?:it|them|this|these)\s+(?:in|into|through)\b", re.I
 )
 _GOES_ON = frozenset(
     {"cover", "brush", "sprinkle", "scatter", "top", "dust", "spread", "drizzle", "swirl", "arrange", "layer", "pipe"}
+)
+# "Fill.", "Poke holes, pour the soak", "soak in the syrup", "toss in the crumbs": with what is there.
+_LAID_ON = re.compile(r"\W*(?:fill|poke|prick|sandwich|split|dip|(?:soak|toss|roll|drench)\s+in)\b", re.I)
+# "Serve warm, dusted with cinnamon": with all that is done.
+_SERVES = re.compile(r"\W*(?:to\s+)?serve\b", re.I)
+# "Roll to 30 x 40 cm": what was kneaded and has risen.
+_SHAPES = re.compile(
+    r"\W*(?:knock back|roll|pat|press|flatten|stretch)\b(?:\s+it)?(?:\s+out)?\s+(?:in)?to\s+(?:an?\s+)?(?:\w+\s+)?(?:\d|rectangle|square|oblong|circle)",
+    re.I,
 )
 _NOUN_AFTER = re.compile(r"\b(?:the|a|an|off|from|your|of|low|medium|high|gentle|moderate|into|well)\s+$", re.I)
 _TAKES_ALL = re.compile(
@@ -97,15 +116,26 @@ class Order:
                 self.oven = n
         elif _TIN.search(text) and self.tin is not None and role != "start" and self.baked is None:
             after.add(self.tin)
-        if _COUNT_ON_BAKE.search(text) and self.baked_bowl is not None:
-            after.add(self.baked_bowl.last)
-        first = first_verb(text)
-        if role == "start" and (_ENDS_OVER.search(text) or (first is not None and first[0] in _GOES_ON)):
-            after |= {max((b.last for b in self.bowls), default=0)} - {0}
+        after |= self._leant_on(text, role)
         self._poured(n, step, taken)
         if is_bake:
             self.baked_bowl = self.current
         return tuple(sorted(after - {n}))
+
+    def _leant_on(self, text: str, role: Role) -> set[int]:
+        """Return the steps that a step's words count on, whatever it works on: the baked cake, the risen dough, all that is there."""
+        after: set[int] = set()
+        if _COUNT_ON_BAKE.search(text) and self.baked_bowl is not None:
+            after.add(self.baked_bowl.last)
+        if _SHAPES.match(text) and self.current is not None:
+            after.add(self.current.last)
+        first = first_verb(text)
+        is_laid_on = bool(_ENDS_OVER.search(text) or _LAID_ON.match(text)) or (
+            first is not None and first[0] in _GOES_ON
+        )
+        if (role == "start" and is_laid_on) or _SERVES.match(text):
+            after |= {max((b.last for b in self.bowls), default=0)} - {0}
+        return after
 
     def _role(self, text: str, step: Resolved, wait: Wait | None, *, has_oven: bool) -> Role:
         if not step.uses and not step.back and wait is None:
@@ -126,6 +156,8 @@ class Order:
         if _APART.search(text) and not (step.back and re.search(r"\b(?:into|to) the\b", text, re.I)):
             return True
         first = first_verb(text)
+        if _MORE_FOR_IT.search(text):
+            return False
         if first is None or verbs()[first[0]]["does"] != "start" or step.back:
             return False
         # "beat in the eggs", "whisk into the yolks": more for the bowl that is there.
@@ -163,6 +195,10 @@ class Order:
         ):
             # "Fill the cups, top with the streusel": the main batter goes in too.
             _extend(taken, [b for b in self.bowls if b.component == self.bowls[0].component])
+        # "Spread over the cold cake": with what was just made.
+        is_over = role == "go_on" and bool(taken) and not spoken and bool(_ENDS_OVER.search(text))
+        if is_over and all(b.component != step.component for b in taken):
+            _extend(taken, own[-1:])
         if role == "join" or goes_in or not taken:
             _extend(taken, self._at_hand(taken, own))
         return taken or [self._new(step)]

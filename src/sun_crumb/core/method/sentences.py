@@ -16,7 +16,7 @@ _END = re.compile(
     r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\bca\.)(?<!\bno\.)\s+(?=\S)"
     r"|(?<=\bmin\.)\s+(?=[A-Z])|(?<=\bmins\.)\s+(?=[A-Z])|(?<=\bhr\.)\s+(?=[A-Z])|(?<=\bhrs\.)\s+(?=[A-Z])|\n+"
 )
-_WAITING = r"(?:reduce|lower|bake|roast|chill|refrigerate|freeze|cool|leave|let|rest|prove|proof|steam|stand|return)"
+_WAITING = r"(?:reduce|lower|turn\s+(?:the\s+(?:oven|heat)\s+|it\s+)?down|bake|roast|chill|refrigerate|freeze|cool|leave|let|rest|prove|proof|steam|stand|return)"
 # Where a wait begins behind something to do, and where something to do begins behind a wait.
 _BEFORE_A_WAIT = re.compile(
     rf"(?:,\s*(?:and\s+)?(?:then\s+)?|;\s*|\s+and\s+(?:then\s+)?|\s+then\s+|\s+before\s+(?=baking|chilling))(?={_WAITING}\b)",
@@ -31,6 +31,9 @@ _SAID = re.compile(
     r"^\W*(?:(?:serves|makes|yields?|cuts into|enough for|gives)\b[^.]{0,40}|keeps?\b.*|(?:can be )?stor(?:e|ed)\b.*|enjoy\b.*|serve\b[^.]{0,60}|eat\b[^.]{0,40}|best\b.*|nutrition\b.*)\W*$",
     re.I,
 )
+# How many it makes is nothing to do, though "slices" sounds like it.
+_YIELD = re.compile(r"^\W*(?:serves|makes|yields?|enough for)\s+(?:about\s+|around\s+)?\d{1,3}\b[^.]{0,30}\W*$", re.I)
+_TOLD_AS_METHOD = re.compile(r"^\W*(?:how|how to|method|directions)\s*:\s*", re.I)
 _WARNS = re.compile(
     r"^\W*(?:do not|don[’']t|be careful|take care|make sure|careful|try not|no need|it (?:will|should|may)|this|they|you (?:may|should|can|want))\b",
     re.I,
@@ -85,13 +88,14 @@ def clauses(steps: Sequence[Step]) -> list[Clause]:
     for number, step in enumerate(steps, start=1):
         for sentence in _sentences(step.text):
             for part in _waits_apart(sentence):
-                text = part.strip(" ,;–-")
+                text = _TOLD_AS_METHOD.sub("", part.strip(" ,;–-"))
                 if not re.search(r"[^\W\d_]", text) and not durations(text):
                     continue
-                if _TIMES_TOLD.match(text) or (_SAID.match(text) and not _does(text)):
+                if _TIMES_TOLD.match(text) or _YIELD.match(text) or (_SAID.match(text) and not _does(text)):
                     continue
                 if found and found[-1].origin == number and (_WARNS.match(text) or not _does(text)):
-                    found[-1] = Clause(f"{found[-1].text} {text}", number, step.part)
+                    stop = "" if found[-1].text[-1] in ".!?:" else ";"
+                    found[-1] = Clause(f"{found[-1].text}{stop} {text}", number, step.part)
                 else:
                     found.append(Clause(text, number, step.part))
     return found[:MOST_STEPS]
@@ -129,7 +133,9 @@ def _cut(text: str) -> tuple[int, int] | None:
         if _is_open(text, found.start()) or not re.search(r"[^\W\d_]{3,}", text[: found.start()]):
             continue
         left, right = text[: found.start()], text[found.end() :]
-        if re.match(r"\W*(?:then\s+)?(?:reduce|lower|increase|turn)\b", left, re.I) or _is_setting_only(right):
+        if re.match(
+            r"\W*(?:then\s+)?(?:reduce|lower|increase|turn\s+(?:\w+\s+){0,2}(?:down|up|off))\b", left, re.I
+        ) or _is_setting_only(right):
             continue
         if (
             _LEAVE_IN.match(right)
@@ -163,8 +169,8 @@ def _cut(text: str) -> tuple[int, int] | None:
 
 def _is_setting_only(text: str) -> bool:
     """Return whether a part lowers a heat under a pan, where no oven is meant: "reduce the heat"."""
-    return bool(re.match(r"\W*(?:reduce|lower)\b", text, re.I)) and not re.match(
-        r"\W*(?:reduce|lower)\b[^.;]{0,40}(?:\d{3}|oven|gas)", text, re.I
+    return bool(re.match(r"\W*(?:reduce|lower|turn)\b", text, re.I)) and not re.match(
+        r"\W*(?:reduce|lower|turn)\b[^.;]{0,40}(?:\d{3}|oven|gas)", text, re.I
     )
 
 

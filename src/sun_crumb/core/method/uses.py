@@ -53,6 +53,15 @@ MANY = 2
 MOSTLY_UNNAMED = 0.6
 
 
+# "a third of the flour, then half the milk, and so on until all is used": all of both, by turns.
+_REPEATED = re.compile(
+    r"\brepeat\b|\band so on\b|\buntil (?:all|everything|it|both)\b[^.;]{0,12}\b(?:used|gone|in|incorporated)\b|\balternat\w+\b",
+    re.I,
+)
+_DOUGH = re.compile(r"\b(?:dough|pastry)\b", re.I)
+_SYRUP = re.compile(r"\bsyrup\b", re.I)
+
+
 @dataclass(slots=True)
 class Resolved:
     """A small step with what it uses and speaks of: new lines, lines that are in already, components, and whether it joins all that is open."""
@@ -190,9 +199,20 @@ class Resolver:
         most = max(votes, key=lambda c: (votes[c], c == current, -self.components.index(c)))
         if votes[most] > votes[current]:
             return most
+        if not votes[most] and len(whole := self.whole_at.get(n, set())) == 1:
+            return next(iter(whole))
+        if not votes[most] and _DOUGH.search(self.clauses[n].text):
+            return self._dough(current)
         return (
             self.components[0] if prefix and prefix["b"] and "" in self.components and not votes[current] else current
         )
+
+    def _dough(self, current: str) -> str:
+        """Return the component that is called the dough where it has no such name: the current one if it holds flour, else the first that does."""
+        floury = {
+            line.component for line in self.lines if line.ingredient is not None and line.ingredient.has_role("flour")
+        }
+        return current if current in floury else next((c for c in self.components if c in floury), current)
 
     def _resolved(self, n: int, clause: Clause, component: str) -> Resolved:
         found = Resolved(clause, component, refs=self._refs(n, component))
@@ -216,6 +236,10 @@ class Resolver:
             self._take(found, n, said, finishes=finishes)
         for group in self.groups[n]:
             self._take_group(found, n, group)
+        if _SYRUP.search(clause.text) and not any(
+            _SYRUP.search(clause.text[said.start : said.end]) for said in self.said[n]
+        ):
+            found.back |= self._boiled(component)
         if many := _FIRST_SO_MANY.search(clause.text):
             word = many["count"].lower()
             count = _COUNTS.get(word) or int(word)
@@ -228,6 +252,17 @@ class Resolver:
             found.mentions.append(Mention(start, end, self._used(own, 1.0), start, tuple(own), True))
         found.mentions.sort(key=lambda m: m.start)
         return found
+
+    def _boiled(self, component: str) -> set[int]:
+        """Return the sugar that is in already: what a step calls the syrup where no line is called so."""
+        return {
+            k
+            for k, line in enumerate(self.lines)
+            if line.component == component
+            and self.left[k] < 1 - USED_UP
+            and line.ingredient is not None
+            and line.ingredient.has_role("sugar")
+        }
 
     def _unsaid(self, n: int, component: str) -> list[int]:
         """Return the lines that a verb without an object takes: fat and sugar for "Cream,", all for "Blitz until silky" where nothing is in yet."""
@@ -405,6 +440,8 @@ class Resolver:
         food = self.lines[k].ingredient
         if part in ("yolk", "white") and food is not None and food.key == "egg":
             return YOLK if part == "yolk" else WHITE
+        if said.part == "share" and _REPEATED.search(self.clauses[n].text):
+            return 1.0
         if said.part == "whole" and self._is_divided_later(k, n):
             return 0.5
         return said.share

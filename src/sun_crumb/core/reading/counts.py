@@ -163,7 +163,7 @@ def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False
 _HOLDER_AFTER = re.compile(r"[\s-]+(pans?|tins?|trays?|dish(?:es)?|moulds?|molds?|sheets?)\b", re.I)
 # How large the thing is that is counted: "one 10-inch cake", "a 2-lb loaf".
 _SIZE = re.compile(
-    r"[\s-]*\d+(?:[.,/]\d+)?\s*(?:(?:x|×|by)\s*\d+\s*)?[- ]?(?:cm|inch(?:es)?|in\b|\"|″|lbs?|pound|g|kg|oz)\.?(?=[\s-])",
+    r"[\s-]*(?P<open>\()?\d+(?:[.,/]\d+)?\s*(?:(?:x|×|by)\s*\d+\s*)?[- ]?(?:cm|inch(?:es)?|in\b|\"|″|lbs?|pound|g|kg|oz)\.?(?(open)\))(?=[\s-])",
     re.I,
 )
 

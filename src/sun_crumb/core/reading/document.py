@@ -11,7 +11,7 @@ from sun_crumb.core.reading.counts import MOST, kind_of
 from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
 from sun_crumb.core.reading.portions import Stated, bare_count, of_step, of_title, said_in, statements
 from sun_crumb.core.reading.records import Role
-from sun_crumb.core.reading.roles import FOR_THE, FOR_THE_PART, STEP_NUMBER, Known, heading_kind, is_asking, roles_of
+from sun_crumb.core.reading.roles import FOR_THE, FOR_THE_PART, Known, heading_kind, is_asking, roles_of, without_number
 from sun_crumb.core.reading.words import word_list
 
 # What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
@@ -82,7 +82,7 @@ def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
     for statement, role in zip(found, roles, strict=True):
         text = statement.text
         if role == "step":
-            text = STEP_NUMBER.sub("", statement.raw.strip()) or text
+            text = without_number(statement.raw.strip()) or text
         elif role in ("title", "heading", "chatter", "portions", "note"):
             text = statement.raw.strip() if role != "heading" else text
         if role == "continuation" and pieces:

@@ -129,7 +129,9 @@ def _from_a_tin(text: str) -> list[str] | None:
 
 
 _LIQUID_OF_A_TIN = re.compile(
-    r"\bchick\s?peas?\b.*\b(?:just|only)\s+the\s+(?:liquid|brine|water)\b|\bchick\s?peas?\b.*\b(?:liquid|brine)\s+only\b",
+    r"\bchick\s?peas?\b.*\b(?:just|only)\s+the\s+(?:liquid|brine|water)\b|\bchick\s?peas?\b.*\b(?:liquid|brine)\s+only\b"
+    # "1 tin chickpeas - you need 150 ml of the liquid"
+    r"|\bchick\s?peas?\b.*\b(?:need|use|want|keep|reserve)\b.*\b(?:liquid|brine|aquafaba)\b",
     re.I,
 )
 _FROM_A_TIN = re.compile(

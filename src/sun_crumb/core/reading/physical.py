@@ -9,7 +9,7 @@ from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.quantities.numbers import WORDS
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.line import clean
-from sun_crumb.core.reading.portions import bare_count
+from sun_crumb.core.reading.portions import bare_count, statements
 from sun_crumb.core.reading.words import word_list
 
 _BREAK = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
@@ -160,6 +160,8 @@ def _run_on(raw: str) -> list[str]:
     if washed := _WASH.match(text):
         return _split(text[washed.end() :])
     if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
+        if statements(text[: named.end() + LOOK_AHEAD]) and not _is_food_with_amount(text[named.end() :].split(",")[0]):
+            return [raw]  # "Yield: 1 (9-inch) pie, 8 servings"
         return _headed(named[1], text[named.end() :]) or [raw]
     return _split(text)
 

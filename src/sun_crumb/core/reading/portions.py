@@ -70,10 +70,11 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     found = []
     for cue in _CUE.finditer(text):
         kind = cue.lastgroup or ""
-        counts, end = _counts_after(text, cue.end())
+        start, (counts, end) = cue.start(), _counts_after(text, cue.end())
         if kind == "sure" and not counts and (before := _count_before(text, cue.start(), cue[0])):
-            counts, end = [before], cue.end()
-        if counts and (stated := _stated(kind, counts, text[cue.start() : end].strip(" ,;(["), base)):
+            (count, start), end = before, cue.end()
+            counts = [count]
+        if counts and (stated := _stated(kind, counts, _closed(text[start:end].strip(" ,;([")), base)):
             found.append(stated)
     for named in _NOUN_FIRST.finditer(text):
         noun = named[1].lower()
@@ -87,15 +88,21 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     return found
 
 
-def _count_before(text: str, start: int, cue: str) -> Count | None:
-    """Return the number in front of a noun that is a cue itself: "12 servings"."""
+def _closed(text: str) -> str:
+    """Return words as they stand in the text, with the bracket closed that they open."""
+    return f"{text})" if text.count("(") > text.count(")") else text
+
+
+def _count_before(text: str, start: int, cue: str) -> tuple[Count, int] | None:
+    """Return the number in front of a noun that is a cue itself, and where it stands: "12 servings"."""
     if not re.match(r"(?:servings?|portions?|helpings?)$", cue, re.I):
         return None
     numbers = list(NUMBER.finditer(text, 0, start))
     if not numbers or text[numbers[-1].end() : start].strip(" -").lower() not in {"", *counting_words("small")}:
         return None
     low, high = value_of(numbers[-1])
-    return Count(low, max(low, high), "serving", "person", start) if 1 <= low <= MOST else None
+    count = Count(low, max(low, high), "serving", "person", start)
+    return (count, numbers[-1].start()) if 1 <= low <= MOST else None
 
 
 def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Count], int]:
@@ -166,6 +173,9 @@ def _stated(kind: str, counts: list[Count], text: str, base: float) -> Stated | 
     whole = f"{wholes[0].low} {plural(wholes[0].noun, wholes[0].low)}" if wholes else ""
     if not pieces and any(c.kind == "thing" for c in counts):
         return Stated(None, whole, base, text) if whole else None
+    if kind == "sure" and not counts[0].kind:
+        # "serves 3 (9 pancakes)": who eats, before what they eat.
+        return Stated(counts[0], whole, base, text)
     if len(pieces) > 1 and pieces[0].low == 1 < pieces[1].low:
         return Stated(pieces[1], whole or f"1 {pieces[0].noun}", base, text)  # "one 20 cm round, 24 slices"
     if pieces:
@@ -270,6 +280,8 @@ _CUT_WHOLE = re.compile(
     r"(?:up\s+)?(?:into|in)\s+(?P<rest>.{1,60})",
     re.I,
 )
+# "Roll up, cut into 12": a dough is cut before it is baked.
+_ROLLED = re.compile(r"\b(?:roll(?:ed)?(?:\s+it|\s+the\s+\w+)?\s+up|log|sausage|dough|cylinder|spiral)\b", re.I)
 # "fill, roll up and cut 12 rolls": the pieces themselves are named.
 _CUT_OUT = re.compile(
     r"\b(?:cut|slice|stamp out|cut out)\s+(?P<rest>(?:\d{1,2}|ten|twelve|sixteen|twenty)\s+(?!cm|inch|mm|in\b)\w+.{0,20})",
@@ -342,7 +354,10 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     for stated in said_so:
         cue = stated.text.lower()
         if (
-            re.match(r"(?:serv|feed|enough|makes|yield|sufficient|gives|portion|(?:i|we|you)\b|[^\W\d_]+\s*[:=])", cue)
+            re.match(
+                r"(?:serv|feed|enough|makes|yield|sufficient|gives|portion|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:\w+ )?(?:serving|portion|helping))",
+                cue,
+            )
             and stated.count
             and stated.count.kind != "whole"
         ):
@@ -361,7 +376,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     if told := _for_each_eater(sentence):
         return told
     for pattern, trust in (
-        (_CUT_WHOLE, 0.85 if is_late else 0.0),
+        (_CUT_WHOLE, 0.85 if is_late else 0.6 if _ROLLED.search(sentence) else 0.0),
         (_CUT_OUT, 0.85),
         (_SHARED_OUT, 0.4),
         (_SHAPED, 0.4),

@@ -28,9 +28,11 @@ Section = Literal["", "ingredients", "method", "notes"]
 FORCED = 1000.0
 Matrix = np.ndarray[Any, np.dtype[np.float64]]
 
-STEP_NUMBER = re.compile(
+_STEP_NUMBER = re.compile(
     r"^\s*(?:step\s*)?(?:\d{1,2}|[ivx]{1,4})\s*[.):\-–]\s*(?=\D)|^\s*step\s+\w+\s*[:.\-–]?\s*", re.I
 )
+# "2 Butter and flour 8 tins": a number with nothing behind it, before what is to be done.
+_BARE_NUMBER = re.compile(r"^\s*\d{1,2}\s+(?=([A-Z][a-z]+)\b)")
 _DURATION = re.compile(
     r"\b(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|chill(?:ing)?|rest(?:ing)?|active|hands[- ]on|ready|inactive|cooling|freez(?:e|ing)|setting|proving)"
     r"(?:\s+time)?\s*(?:in\b)?\s*[:=\-–]?\s*(?:about\s+|overnight|\d)",
@@ -139,6 +141,19 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     return ""
 
 
+def without_number(raw: str) -> str:
+    """Return a step without the number that it begins with, as it is where it has none."""
+    if numbered := _STEP_NUMBER.match(raw):
+        return raw[numbered.end() :]
+    bare = _BARE_NUMBER.match(raw)
+    is_told = bare is not None and len(raw.split()) >= LEAST_WORDS_TOLD and fold(bare[1]) in word_list("verb")
+    return raw[bare.end() :] if bare is not None and is_told else raw
+
+
+# "2 Crumble toppings" is food; a step says more.
+LEAST_WORDS_TOLD = 6
+
+
 def is_heading_form(raw: str, text: str) -> bool:
     """Return whether a line has the form of a heading: few words, and a colon, capitals or marks around them."""
     words = re.findall(r"[^\W\d_]+", text)
@@ -233,9 +248,11 @@ def _amount_marks(known: Known, words: Sequence[str], *, is_step: bool) -> set[s
 
 def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
     found: set[str] = set()
-    numbered = STEP_NUMBER.match(raw.strip())
-    rest = raw.strip()[numbered.end() :] if numbered else text
-    if numbered and not read_amount(rest):
+    rest = without_number(raw.strip())
+    is_numbered = rest != raw.strip()
+    if not is_numbered:
+        rest = text
+    if is_numbered and not read_amount(rest):
         found.add("numbered")
     first = re.search(r"[^\W\d_]+", rest)
     if first and first[0].lower() in word_list("deed_food") and (len(words) <= 4 or known.is_behind):

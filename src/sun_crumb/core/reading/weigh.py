@@ -303,18 +303,25 @@ def _conflict(
             amount.unit is not None and units()[amount.unit].kind not in ("volume", "piece")
         ):
             continue
-        low, high = possible_grams(amount, ingredient, line.form)
+        low, high = _possible(line, amount, ingredient)
         if high <= 0 or (
             amount.unit is not None
             and amount.unit in ("packet", "can", "handful", "slice", "sprig", "knob", "scoop", "sheet")
         ):
             continue
-        # What is medium to one grower is large to another; eggs are sorted.
-        wider = 1.1 if amount.size and not ingredient.has_role("egg") else 1.0
-        if not _agrees(low / wider, high * wider, stated):
+        if not _agrees(low, high, stated):
             usual = one_amount(amount, ingredient, cup, line.form)
             return _told(amount.text, usual if usual is not None else low, stated, ingredient, cup)
     return None
+
+
+def _possible(line: ParsedLine, amount: Amount, ingredient: Ingredient) -> tuple[float, float]:
+    """Return between what weights an amount beside a stated weight may lie [g]: pieces as growers know them, with their peel or without."""
+    low, high = possible_grams(amount, ingredient, line.form)
+    # What is medium to one grower is large to another; eggs are sorted.
+    wider = 1.1 if amount.size and not ingredient.has_role("egg") else 1.0
+    share = ingredient.edible_share("") if amount.unit is None and not line.gross else 1.0
+    return low / wider, high * wider / share
 
 
 def _masses_conflict(line: ParsedLine) -> Conflict | None:
