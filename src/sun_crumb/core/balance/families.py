@@ -18,7 +18,7 @@ class Family:
     ``bands`` gives, for each metric it minds, how far below and above the original it may go: parts of one, except
     alkali in meq/g. The caps are shares of the batter, the floor a share of the original's crystal sugar: of any kind,
     white only, or what melts to a glass; ``egg_step`` is what eggs may move by, 0 where they stay. ``stand_ins`` may take the sugar's place where it is the structure,
-    ``why_floor`` says what sugar does there, ``instead`` what else one could make, ``stays`` why some of the sugar stays.
+    ``own_floor`` is the share of the recipe's own sugar that stays beside them. ``why_floor`` says what sugar does there, ``instead`` what else one could make, ``stays`` why some of the sugar stays.
 
     A component can be of the family where what it is made of ``fits``: all of these conditions, of each at least one alternative, as shares
     of the mass. ``traits`` are of TRAITS. ``kin`` is the family and those that it is a kind of, the nearest first: what a table says of
@@ -31,6 +31,7 @@ class Family:
     bands: dict[str, tuple[float, float]]
     caps: dict[str, float]
     crystal_floor: float
+    own_floor: float
     crystal_kind: str
     egg_step: float
     stand_ins: tuple[str, ...]
@@ -122,6 +123,7 @@ _INHERITED = (
             "filler_cap",
             "crystal_floor",
             "crystal_kind",
+            "own_floor",
             "egg_step",
             "stand_ins",
         ),
@@ -173,6 +175,7 @@ def _family(row: Mapping[str, str], kin: tuple[str, ...]) -> Family:
         caps={kind: float(row[f"{kind}_cap"]) for kind in ("puree", "paste", "syrup", "filler")},
         crystal_floor=float(row["crystal_floor"]),
         crystal_kind=row["crystal_kind"],
+        own_floor=float(row["own_floor"] or 0),
         egg_step=float(row["egg_step"]),
         stand_ins=tuple(filter(None, _cell(row["stand_ins"]).split(";"))),
         why_floor=_cell(row["why_floor"]),

@@ -15,7 +15,7 @@ from sun_crumb.core.balance.patterns import distances
 from sun_crumb.core.formula.recipe import Formula
 from sun_crumb.core.reference import constant, table
 
-Where = Literal["name", "heading", "portion", "method"]
+Where = Literal["name", "heading", "portion", "method", "texture"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -108,6 +108,7 @@ def nature_of(formula: Formula, component: str) -> Nature:
     titled = _said(_name_of(formula.title), *(("name", "heading") if is_alone and not component else ("name",)))
     title_weight = TITLE_BESIDE_A_HEADING if named and is_main else 1.0 if is_main or not component else TITLE_OF_A_PART
     portion = _said(formula.unit, "portion") if is_main else {}
+    texture = _textured(formula.title) if is_main else {}
     method = _done(formula, component, is_alone=is_alone)
     # Whole fruit and nuts in a crumb are not what tells its kind; in a filling they are.
     crumb = makeup([line for line in lines if not line.is_inclusion])
@@ -116,7 +117,7 @@ def nature_of(formula: Formula, component: str) -> Nature:
         far = min(far, apart.get(key, far))
         score[key] += PATTERN * max(1 - far / FAR, -1.0)
         score[key] += named.get(key, 0.0) + title_weight * titled.get(key, 0.0)
-        score[key] += portion.get(key, 0.0) + method.get(key, 0.0)
+        score[key] += portion.get(key, 0.0) + method.get(key, 0.0) + texture.get(key, 0.0)
     if is_main:
         _by_heat(score, formula)
     possible = {key: value for key, value in score.items() if is_possible(families()[key], shares)} or score
@@ -142,6 +143,12 @@ def _named(component: str, title: str) -> dict[str, float]:
         for key, score in _said(f"{_name_of(title)} {component}", "name", "heading").items():
             found[key] = max(found.get(key, 0.0), BEFORE_A_HEADING * score)
     return found
+
+
+def _textured(title: str) -> dict[str, float]:
+    """Return what a title says of how it is to eat, against the families that it is then none of: a chewy cookie is no snap."""
+    words = set(re.findall(r"[\w-]+", title.lower()))
+    return {family: score for sign in _signs()["texture"] if words & set(sign.words) for family, score in sign.scores}
 
 
 def _name_of(title: str) -> str:

@@ -82,6 +82,7 @@ class Formula:
     oven: Oven | None = None
     bake_minutes: tuple[int, int] | None = None
     method: str = ""
+    is_of_weighed: bool = False
 
     def __post_init__(self) -> None:
         if not 1 <= self.servings <= MOST_SERVINGS:
@@ -120,7 +121,9 @@ class Formula:
 
     @property
     def is_weighed(self) -> bool:
-        """Whether most of its lines are told by weight or in millilitres: such a recipe goes on in grams."""
+        """Whether most of its lines are told by weight or in millilitres, or the whole's that it is a part of: it goes on in grams."""
+        if self.is_of_weighed:
+            return True
         told = [
             line
             for line in self.lines
@@ -141,6 +144,7 @@ class Formula:
             self,
             lines=tuple(line for line in self.lines if line.component == component),
             own_yields=tuple(pair for pair in self.own_yields if pair[0] == component),
+            is_of_weighed=self.is_weighed,
         )
 
 

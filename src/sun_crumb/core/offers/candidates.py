@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Iterator, Set
+from collections.abc import Collection, Iterator, Mapping, Set
 from dataclasses import replace
 from functools import cache
 
@@ -145,7 +145,7 @@ def _adjusters(
         if ingredient.tags & goals.excluded or key in goals.without or key in taken:
             continue
         if key not in present and _is_of_use(row, family, goals, formula, present):
-            found.append(_addition(ingredient, row))
+            found.append(_with_family_share(_addition(ingredient, row), row, family))
     found += _swaps(formula, family, goals, kept, present)
     if any(a.ingredient.key == "milk" for a in found):
         found = [a for a in found if a.ingredient.key != "water"]
@@ -204,6 +204,13 @@ def _addition(
         is_wished,
         is_required,
     )
+
+
+def _with_family_share(addition: Addition, row: Mapping[str, str], family: Family) -> Addition:
+    """Return an adjuster with the most of it that this kind of dessert takes, where the table tells one: a brownie is no cake."""
+    shares = (cell.split("=") for cell in row["most_by_family"].split())
+    share = next((float(share) for key, share in shares if family.is_among([key])), addition.most_share)
+    return replace(addition, most_share=share)
 
 
 def _suits(row: dict[str, str], family: Family, goals: Goals, formula: Formula) -> bool:

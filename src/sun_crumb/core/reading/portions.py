@@ -72,8 +72,7 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
         kind = cue.lastgroup or ""
         start, (counts, end) = cue.start(), _counts_after(text, cue.end())
         if kind == "sure" and not counts and (before := _count_before(text, cue.start(), cue[0])):
-            (count, start), end = before, cue.end()
-            counts = [count]
+            counts, start, end = [before[0]], before[1], cue.end()
         if counts and (stated := _stated(kind, counts, _closed(text[start:end].strip(" ,;([")), base)):
             found.append(stated)
     for named in _NOUN_FIRST.finditer(text):

@@ -25,6 +25,8 @@ PINCH = 0.02
 LEFTOVER = 0.04
 # What a change must gain in texture, as a share of what touching its line costs: of any line, and of what goes by pieces.
 LEAST_GAIN, PIECE_GAIN = 0.25, 1.0
+# A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
+FUSSY, FUSSY_PART, FUSSY_GAIN = 0.10, 0.015, 0.3
 # What rounding may take from the cut before it counts, as a share of the sugar that was there.
 NEAR = 0.01
 # What breaking a rule costs a rounded plan, however little and by how much of it: more than any texture. And a breach that is none.
@@ -137,8 +139,8 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
     # A sugar that is gone stays gone, and what little had to stay stays.
     free = {i: step for i, step in steps.items() if result[i] > 0 and i not in kept}
     true_penalty = TruePenalty(problem)
-    cost = _improve(problem, true_penalty, grams, result, free, snap)
-    return _without_trifles(problem, true_penalty, result, cost)
+    _improve(problem, true_penalty, grams, result, free, snap)
+    return _without_trifles(problem, true_penalty, result)
 
 
 @dataclass(frozen=True, slots=True)
@@ -233,8 +235,8 @@ def _improve(
     result: list[float],
     free: dict[int, float],
     snap: _Snap,
-) -> float:
-    """Move the *free* amounts of *result* by their steps while that costs less; return the cost.
+) -> None:
+    """Move the *free* amounts of *result* by their steps while that costs less.
 
     One at a time, and two sugars that are cut together: one up and the other down leaves the cut as it was.
     """
@@ -258,7 +260,6 @@ def _improve(
                         result[i] = amount
         if not improved:
             break
-    return best
 
 
 def _choices(
@@ -296,12 +297,43 @@ def _within(choice: float, limits: tuple[float, float], step: float) -> bool:
     return limits[0] - 0.25 * step <= choice <= limits[1] + 0.25 * step
 
 
-def _without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[float], cost: float) -> list[float]:
+def _is_fussy(problem: Problem, position: int, by: float, mass: float) -> bool:
+    """Return whether a change *by* so much [g] is so small that a baker would ask what for; leaven and salt are small by nature."""
+    row = problem.rows[position]
+    if row.is_whole or (row.move is not None and row.move.step_g) or row.line.ingredient.has_role("leaven", "salt"):
+        return False
+    return abs(by) < max(FUSSY * row.untouched_g, FUSSY_PART * mass if row.untouched_g and not row.is_cut else 0.0)
+
+
+def _without_fuss(problem: Problem, true_penalty: TruePenalty, grams: list[float], sums: list[float]) -> list[float]:
+    """Put back every small change whose texture hardly gains by it, and a sugar's that the cut doesn't miss; return the sums."""
+
+    def felt(amounts: list[float]) -> float:
+        return true_penalty.of(amounts, is_felt=True)
+
+    for i, row in enumerate(problem.rows):
+        by = row.untouched_g - grams[i]
+        is_free = row.set_g is None and row.addition is None and grams[i] > 0 and (row.move is not None or row.is_cut)
+        if not is_free or abs(by) < LEAST_G or not _is_fussy(problem, i, by, sums[MASS]):
+            continue
+        trial = true_penalty.moved(sums, i, by)
+        gains = felt(trial) - felt(sums)
+        # Sweetness aside: so small a change is no way to be sweet enough.
+        rest = true_penalty.of(trial) - true_penalty.of(sums)
+        if not row.is_cut:
+            rest -= true_penalty.sweetness(trial) - true_penalty.sweetness(sums)
+        if gains < FUSSY_GAIN and rest < FUSSY_GAIN:
+            grams[i], sums = row.untouched_g, trial
+    return sums
+
+
+def _without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[float]) -> list[float]:
     """Put back every touched line, and leave out every adjuster, whose change gains less than it costs.
 
     What gains nothing but a sweeter taste of what is left goes back too: less butter is no way to be sweet enough.
     """
-    sums = true_penalty.sums(grams)
+    sums = _without_fuss(problem, true_penalty, grams, true_penalty.sums(grams))
+    cost = true_penalty.of(sums)
     worths: dict[int, tuple[float, float]] = {}
     for i, row in enumerate(problem.rows):
         addition = row.addition

@@ -50,6 +50,7 @@ def _all(problem: Problem) -> Iterator[Rule | None]:
     yield _sitting(problem)
     yield _dissolved(problem)
     yield _crystal(problem)
+    yield _own(problem)
 
 
 def _there(problem: Problem, weights: Vector) -> float:
@@ -95,6 +96,20 @@ def _dissolved(problem: Problem) -> Rule | None:
     weights = np.array([(c.erythritol_g - MOST_DISSOLVED * c.water_g) / 100 for c in held])
     untouched = np.array([row.untouched_g for row in problem.rows])
     return Rule("dissolved", weights, -inf, max(float(weights @ untouched), 0.0), max(problem.before["mass"], 1.0))
+
+
+def _own(problem: Problem) -> Rule | None:
+    """Keep the part of the recipe's own sugar that nothing else whips or dries like, unless the baker has set less of it."""
+    own = np.array([float(row.addition is None and row.is_cut) for row in problem.rows])
+    weights = own * np.array([row.line.ingredient.per_100g.total_sugars_g / 100 for row in problem.rows])
+    original = float(weights @ np.array([row.original_g for row in problem.rows]))
+    is_set_below = any(
+        row.lock_g is not None and row.lock_g < row.original_g and weight
+        for row, weight in zip(problem.rows, weights, strict=True)
+    )
+    if not problem.family.own_floor or not original or is_set_below:
+        return None
+    return Rule("own", weights, problem.family.own_floor * original, inf, original)
 
 
 def _crystal(problem: Problem) -> Rule | None:
