@@ -1057,5 +1057,76 @@ Mix the sugar and lemon juice for the glaze, and spoon over the cake while it is
         "1<3 2<3 3<4",
         "",
     ),
+    MethodCase(
+        """All-butter shortbread fingers
+Makes about 24
+
+300 g plain flour
+100 g semolina or ground rice
+200 g cold butter
+100 g caster sugar, plus 1 tbsp to sprinkle
+
+Oven 160C / 140C fan. Rub everything together to crumbs then knead to a dough. Press into a 20 x 30 cm tin, prick all over and mark into fingers. Chill 20 min.
+Bake 40–45 min until pale gold. Sprinkle with sugar, cut through the marks while warm and cool in the tin.
+""",
+        (
+            Told("0 1 2 3", "chill 20-20", "160"),
+            Told("4", "bake 40-45", "160"),
+        ),
+        "1<2",
+        "",
+    ),
+    MethodCase(
+        """Lemon Tart
+
+Pastry
+175g plain flour
+100g butter
+25g icing sugar
+1 large egg yolk
+1 tbsp water
+
+Lemon filling
+5 eggs
+225g caster sugar
+150ml double cream
+finely grated rind and juice of 4 lemons (150ml juice)
+
+Serves 8-10
+
+To make the pastry, whizz the flour, butter and icing sugar in a processor, add the yolk and water and pulse until it comes together. Wrap and chill for 30 minutes.
+Roll out and line a 23cm loose-bottomed flan tin. Prick, line with foil and baking beans and bake blind at 200°C/fan 180°C/gas 6 for 12-15 minutes; remove the foil and beans and bake for another 10 minutes.
+Reduce the oven to 160°C/fan 140°C/gas 3. Beat the filling ingredients together and pour into the pastry case. Bake for 35-40 minutes until just set. Leave to cool a little, then dust with icing sugar.
+""",
+        (
+            Told("0 1 2 3 4", "chill 30-30"),
+            Told("", "bake 12-15; bake 10-10", "200"),
+            Told("5 6 7 8 9", "bake 35-40", "160"),
+        ),
+        "1<2 2<3",
+        "",
+    ),
+    MethodCase(
+        """Vanilla ice cream (custard base)
+Makes 1 litre, serves 8
+
+300ml whole milk
+300ml double cream
+1 vanilla pod
+5 egg yolks
+120g caster sugar
+
+Heat milk, cream, scraped seeds and pod to just below boiling. Infuse 30 minutes.
+Whisk yolks and sugar until pale. Pour on the warm cream, whisking. Return to the pan and cook to 82°C, stirring all the time. Strain and cool over ice, then chill overnight.
+Churn, then freeze for at least 4 hours.
+""",
+        (
+            Told("0 1 2", "soak 30-30"),
+            Told("3 4", "chill 480-720", "~82"),
+            Told("", "freeze 240-240"),
+        ),
+        "1<3 2<3",
+        "",
+    ),
 )
 ALL = (*FIRST, *SECOND, *THIRD, *FOURTH)

@@ -29,7 +29,7 @@ _INTO = re.compile(
     r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
 )
 _COUNT_ON_BAKE = re.compile(
-    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|\bonce (?:cool|cold|baked)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|\bonce (?:cool|cold|baked)\b|\bwhile (?:still )?(?:hot|warm)\b",
     re.I,
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
@@ -54,6 +54,12 @@ _FOLDED = re.compile(
 )
 _GOES_ON = frozenset(
     {"cover", "brush", "sprinkle", "scatter", "top", "dust", "spread", "drizzle", "swirl", "arrange", "layer", "pipe"}
+)
+# "combine, don't overmix": all bowls that are open.
+_COMBINES = re.compile(r"\W*(?:combine|mix together|bring together|join)\b\W*(?:$|[.,;]|gently\b|until\b|just\b)", re.I)
+_POURED_IN = re.compile(
+    r"\b(?:pour|spoon|tip|spread|scrape|pile|put|fill)\b[^.;]{0,30}\b(?:into|in|over|onto|on)\s+(?:the|your|each)\b",
+    re.I,
 )
 # "Fill.", "Poke holes, pour the soak", "soak in the syrup", "toss in the crumbs": with what is there.
 _LAID_ON = re.compile(r"\W*(?:fill|poke|prick|sandwich|split|dip|(?:soak|toss|roll|drench)\s+in)\b", re.I)
@@ -173,7 +179,12 @@ class Order:
                 if _FOLDED.search(text)
                 else []
             )
-            return [self._new(step), *spoken, *more]
+            begun = [self._new(step), *spoken]
+            _extend(begun, more)
+            if _POURED_IN.search(text):
+                # "Beat the filling and pour into the pastry case."
+                _extend(begun, (b for b in self.bowls if b.component in step.refs and b.component != step.component))
+            return begun
         own = [b for b in self.bowls if b.component == step.component]
         taken = list(spoken)
         _extend(
@@ -184,7 +195,7 @@ class Order:
         is_whole = step.joins_all or (
             not step.uses and (_is_baked(text, wait) or bool(_TAKES_ALL.search(text) and _INTO.search(text)))
         )
-        if is_whole and (step.joins_all or self.baked is None):
+        if (is_whole and (step.joins_all or self.baked is None)) or (role == "go_on" and _COMBINES.match(text)):
             _extend(taken, own)
         goes_in = role == "go_on" and bool(spoken) and wait is None and bool(_GOES_IN.search(text))
         if (
@@ -196,7 +207,13 @@ class Order:
             # "Fill the cups, top with the streusel": the main batter goes in too.
             _extend(taken, [b for b in self.bowls if b.component == self.bowls[0].component])
         # "Spread over the cold cake": with what was just made.
-        is_over = role == "go_on" and bool(taken) and not spoken and bool(_ENDS_OVER.search(text))
+        first = first_verb(text)
+        is_over = (
+            role == "go_on"
+            and bool(taken)
+            and not spoken
+            and (bool(_ENDS_OVER.search(text)) or (first is not None and first[0] in _GOES_ON))
+        )
         if is_over and all(b.component != step.component for b in taken):
             _extend(taken, own[-1:])
         if role == "join" or goes_in or not taken:

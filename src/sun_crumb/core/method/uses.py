@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterable, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from functools import cached_property
 
 from sun_crumb.core.method.mentions import Said, SaidGroup, said_groups, said_lines, share_of
@@ -59,7 +59,7 @@ _REPEATED = re.compile(
     re.I,
 )
 _DOUGH = re.compile(r"\b(?:dough|pastry)\b", re.I)
-_SYRUP = re.compile(r"\bsyrup\b", re.I)
+_SYRUP = re.compile(r"\b(?:the|with|hot|warm|cold|cooled?|sugar|this|your)\s+syrup\b", re.I)
 
 
 @dataclass(slots=True)
@@ -125,7 +125,28 @@ class Resolver:
             found = self._pass()
         self._by_purpose(found)
         self._beside(found)
+        self._to_the_end(found)
         return found
+
+    def _to_the_end(self, found: list[Resolved]) -> None:
+        """Let the last step that takes a part of a line take what no other does: "adding a little milk" is the milk."""
+        for k, left in enumerate(self.left):
+            if not USED_UP < left < 1 - USED_UP:
+                continue
+            at = next((m for r in reversed(found) for m in r.mentions if any(u.position == k for u in m.uses)), None)
+            step = next((r for r in found if at is not None and at in r.mentions), None)
+            if at is not None and step is not None:
+                uses = tuple(replace(u, share=u.share + left) if u.position == k else u for u in at.uses)
+                step.mentions[step.mentions.index(at)] = replace(at, uses=uses)
+                self.left[k] = 0.0
+
+    def _is_to_finish(self, k: int) -> bool:
+        """Return whether a line's own words keep it for the end; of "100 g sugar, plus 1 tbsp to sprinkle" that is the second."""
+        text = self.lines[k].text
+        if not _TO_FINISH.search(text):
+            return False
+        twins = [n for n, line in enumerate(self.lines) if text and line.text == text]
+        return len(twins) < 2 or k == twins[-1]
 
     def _beside(self, found: list[Resolved]) -> None:
         """Bring in what no step names where the other food of the same line is: "flax mixed with 3 tbsp water"."""
@@ -237,7 +258,7 @@ class Resolver:
         for group in self.groups[n]:
             self._take_group(found, n, group)
         if _SYRUP.search(clause.text) and not any(
-            _SYRUP.search(clause.text[said.start : said.end]) for said in self.said[n]
+            "syrup" in clause.text[said.start : said.end].lower() for said in self.said[n]
         ):
             found.back |= self._boiled(component)
         if many := _FIRST_SO_MANY.search(clause.text):
@@ -343,7 +364,7 @@ class Resolver:
                 for k in wanted
                 if self.left[k] > USED_UP and k not in group.but and not any(at > n for at in self.named_at[k])
             ]
-            free = [k for k in free if not _TO_FINISH.search(self.lines[k].text)] or free
+            free = [k for k in free if not self._is_to_finish(k)] or free
             found.joins_all = not group.part and any(self.left[k] < 1 - USED_UP for k in own)
         if not free:
             found.back |= set(wanted)
@@ -420,7 +441,7 @@ class Resolver:
             return lower, True
         if len(free) == 1:
             return free, True
-        finishing = [k for k in free if _TO_FINISH.search(self.lines[k].text)]
+        finishing = [k for k in free if self._is_to_finish(k)]
         if finishes and finishing:
             return finishing[:1], True
         free = [k for k in free if k not in finishing] or free

@@ -38,6 +38,11 @@ _DEGREES = re.compile(r"(?P<value>\d{2,3})\s*(?:°|º|degrees?)?\s*(?P<unit>[CF]
 _UNTIL = re.compile(r"\b(?:until|till|or until)\s+(?P<what>.+?)(?=[.;]|,\s*(?:then|about|around|\d)|\s*\(|$)", re.I)
 
 
+_COOKED_TO = re.compile(r"\b(?:cook|heat|bring|warm)\w*\b[^.;]{0,20}\b(?:to|at)\s*$", re.I)
+# Below this nothing is a syrup [°C].
+LEAST_BOILED_C = 100.0
+
+
 @cache
 def _wait_words() -> tuple[tuple[str, re.Pattern[str]], ...]:
     return tuple((row["kind"], re.compile(rf"\b(?:{row['words']})\b", re.I)) for row in table("wait_words"))
@@ -125,6 +130,8 @@ def reached_in(text: str) -> Reached | None:
         if re.match(r"[^.;]{0,12}\boven\b|\s*(?:fan|/)", after, re.I):
             continue
         thing = next((name for name, words in _THINGS if re.search(words, text, re.I)), "")
+        if not thing and celsius < LEAST_BOILED_C and _COOKED_TO.search(before):
+            thing = "custard"  # "return to the pan and cook to 82 °C"
         if thing:
             return Reached(thing, round(celsius))
     return None

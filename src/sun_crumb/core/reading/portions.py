@@ -218,6 +218,7 @@ def said_in(aside: str) -> Stated | None:
     said = next(iter(statements(aside)), None) or bare_count(aside)
     if said is None and (match := re.match(r"^\W*for\s+", aside, re.I)) and (c := read_count(aside, match.end())):
         rest = re.sub(r"^\s*with\b.*$", "", aside[c.end :], flags=re.S)  # "for 4-6 with custard"
+        rest = re.sub(r"\(\s*\d+\s*(?:ml|cl|g|oz)\s*(?:each)?\s*\)", "", rest)  # "for 6 ramekins (150 ml)"
         said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", rest.split(",")[0]) else None
     if said is None and (number := _NUMBER_ALONE.fullmatch(aside)) and (c := read_count(number[1])):
         # "Oat biscuits — 24", "Energy bites (approx. 20)"
