@@ -15,7 +15,7 @@ from sun_crumb.core.exploring import Checked
 from sun_crumb.core.exploring import check as check_formula
 from sun_crumb.core.formula import Analysis, Formula, FormulaLine, from_reading
 from sun_crumb.core.formula import analyse as analyse_formula
-from sun_crumb.core.formula.recipe import is_crushed
+from sun_crumb.core.formula.recipe import is_crushed, of_its_size
 from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
@@ -129,7 +129,7 @@ def formula_of(
         title,
         tuple(
             FormulaLine(
-                pantry[line.ingredient],
+                of_its_size(pantry[line.ingredient], line.text, line.grams),
                 line.grams,
                 line.component,
                 is_crushed(line.text) if line.is_crushed is None else line.is_crushed,

@@ -10,6 +10,7 @@ from math import isfinite
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Oven, Reading
+from sun_crumb.core.reading.amounts import read_amount
 
 # What breaks a fruit up, so that its sugars count as free in the UK and its water as the batter's.
 _CRUSHED = re.compile(
@@ -153,6 +154,23 @@ def is_crushed(text: str, preparation: str = "") -> bool:
     return bool(_CRUSHED.search(f"{text} {preparation}"))
 
 
+def of_its_size(ingredient: Ingredient, text: str, grams: float) -> Ingredient:
+    """Return eggs as large as a line counts them: of "2 medium eggs" each weighs what these do; any other food as it is."""
+    each = ingredient.measure("each")
+    amount = read_amount(text) if ingredient.group == "egg" and each is not None else None
+    if each is None or amount is None or amount[0].unit is not None or amount[0].middle <= 0:
+        return ingredient
+    own = grams / amount[0].middle
+    if not LEAST_OF_ITS_SIZE < own / each.grams < MOST_OF_ITS_SIZE or abs(own - each.grams) < 1e-6:
+        return ingredient
+    others = tuple(m for m in ingredient.measures if (m.unit, m.form) != ("each", ""))
+    return replace(ingredient, measures=(*others, replace(each, grams=own)))
+
+
+# Eggs are graded between these parts of the usual one's weight: small to extra large.
+LEAST_OF_ITS_SIZE, MOST_OF_ITS_SIZE = 0.7, 1.4
+
+
 def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
     """Return the formula of a reading, and the positions of its lines that are in no total.
 
@@ -180,7 +198,11 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
             continue
         lines.append(
             FormulaLine(
-                pantry[line.ingredient], line.grams, line.component, is_crushed(line.text, line.preparation), line.text
+                of_its_size(pantry[line.ingredient], line.text, line.grams),
+                line.grams,
+                line.component,
+                is_crushed(line.text, line.preparation),
+                line.text,
             )
         )
     mass = sum(line.grams for line in lines)

@@ -110,8 +110,16 @@ def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
         return False
     shows = "pale" in family.traits and ("dark" in ingredient.traits or ingredient.has_role("paste"))
     is_lumpy = "smooth" in family.traits and ingredient.has_role("paste")
+    if "own_taste" in ingredient.traits and not _hides(formula, family):
+        return False  # with banana a vanilla ice cream is a banana ice cream
     # Coconut sugar makes what is pale brown, date paste an icing or a drizzle lumpy, where nothing dark hides it.
     return not (shows or is_lumpy) or _is_dark(formula)
+
+
+def _hides(formula: Formula, family: Family) -> bool:
+    """Return whether a food with a taste of its own is no stranger: it is there already, or chocolate or spice covers it in a crumb."""
+    is_there = any("own_taste" in line.ingredient.traits for line in formula.lines)
+    return is_there or (_is_dark(formula) and not family.is_among(["frozen", "custard"]))
 
 
 def _asked(ingredient: Ingredient, formula: Formula) -> Addition:

@@ -8,7 +8,7 @@ from math import ceil, floor
 from operator import mul
 from typing import NamedTuple
 
-from sun_crumb.core.balance import QUANTITIES
+from sun_crumb.core.balance import QUANTITIES, Gauge
 from sun_crumb.core.pantry.household import grid_of, household_amount
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, EDGE, Stretches, charged, penalty, stretches
@@ -23,10 +23,11 @@ LEAST_G, UNTOUCHED = 0.02, 0.004
 PINCH = 0.02
 # Less than this share of a sugar that is cut is not worth a spoon: it goes too.
 LEFTOVER = 0.04
-# What a change must gain in texture, as a share of what touching its line costs: of any line, and of what goes by pieces.
-LEAST_GAIN, PIECE_GAIN = 0.25, 1.0
+# What a change must gain in texture, as a share of what touching its line costs: of any line, and of what goes by pieces;
+# and at least so much of any: most of a band's width (judgement).
+LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
-FUSSY, FUSSY_PART, FUSSY_GAIN = 0.10, 0.015, 0.3
+FUSSY, FUSSY_PART, FUSSY_GAIN = 0.10, 0.015, 0.38
 # What rounding may take from the cut before it counts, as a share of the sugar that was there.
 NEAR = 0.01
 # What breaking a rule costs a rounded plan, however little and by how much of it: more than any texture. And a breach that is none.
@@ -98,7 +99,6 @@ class TruePenalty:
 
     def of(self, sums: list[float], *, is_felt: bool = False) -> float:
         """Return the cost of amounts that come to these *sums*; as it *is_felt*, of texture only and no steeper far out."""
-        problem = self.problem
         cost = 0.0 if is_felt else self.sweetness(sums)
         for above, below, wanted, scale, low, high, weight, along, felt in self.terms:
             whole = sums[below]
@@ -106,9 +106,7 @@ class TruePenalty:
             reach = off / high if off > 0 else -off / low
             cost += weight * charged(reach, felt if is_felt else along) + (EDGE if reach > 1.001 else 0.0)
         held = len(QUANTITIES)
-        if problem.counted_before > 0:
-            gap = sums[held] / problem.counted_before - (1 - problem.goals.wanted_cut)
-            cost += CUT_SHORT * max(gap - NEAR, 0.0) + CUT_OVER * max(-gap, 0.0)
+        cost += self.cut(sums)
         for k, most in enumerate(self.most, held + 1):
             cost += CUT_SHORT / 10 * max(sums[k] / max(most, 1e-9) - 1.005, 0.0)
         for k, rule in enumerate(self.rules, held + 1 + len(self.most)):
@@ -116,18 +114,33 @@ class TruePenalty:
                 cost += BREACH + BREACH_SLOPE * breach
         return cost
 
+    def cut(self, sums: list[float]) -> float:
+        """Return what missing the cut, or passing it, costs."""
+        problem = self.problem
+        if problem.counted_before <= 0:
+            return 0.0
+        gap = sums[len(QUANTITIES)] / problem.counted_before - (1 - problem.goals.wanted_cut)
+        return CUT_SHORT * max(gap - NEAR, 0.0) + CUT_OVER * max(-gap, 0.0)
+
     def sweetness(self, sums: list[float]) -> float:
         """Return what the sweetness of these *sums* costs."""
         gauge = self.sweet
         if gauge is None:
             return 0.0
+        off = self._too_little(gauge, sums)
+        edge = EDGE if gauge.reach(off) < -1.001 else 0.0
+        return gauge.metric.weight * penalty(gauge, off) + edge
+
+    def is_sweet(self, sums: list[float]) -> bool:
+        """Return whether these *sums* are as sweet as asked, within the band of it."""
+        return self.sweet is None or self.sweet.reach(self._too_little(self.sweet, sums)) >= -1.001
+
+    def _too_little(self, gauge: Gauge, sums: list[float]) -> float:
         mass, linear, glycosides = sums[MASS], sums[SWEETNESS], sums[GLYCOSIDES]
         whole = linear + intense_equivalent(glycosides, mass)
         # A smaller batch is no way to be sweet enough: the whole batch's sweetness counts too.
         wanted = self.problem.before["sweetness"] * self.problem.goals.wanted_sweetness
-        off = min((whole / mass if mass > 0 else 0.0) / gauge.wanted, whole / wanted) - 1
-        edge = EDGE if gauge.reach(off) < -1.001 else 0.0
-        return gauge.metric.weight * penalty(gauge, off) + edge
+        return min((whole / mass if mass > 0 else 0.0) / gauge.wanted, whole / wanted) - 1
 
 
 def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[float]:
@@ -307,22 +320,22 @@ def _is_fussy(problem: Problem, position: int, by: float, mass: float) -> bool:
 
 def _without_fuss(problem: Problem, true_penalty: TruePenalty, grams: list[float], sums: list[float]) -> list[float]:
     """Put back every small change whose texture hardly gains by it, and a sugar's that the cut doesn't miss; return the sums."""
-
-    def felt(amounts: list[float]) -> float:
-        return true_penalty.of(amounts, is_felt=True)
-
     for i, row in enumerate(problem.rows):
         by = row.untouched_g - grams[i]
         is_free = row.set_g is None and row.addition is None and grams[i] > 0 and (row.move is not None or row.is_cut)
         if not is_free or abs(by) < LEAST_G or not _is_fussy(problem, i, by, sums[MASS]):
             continue
         trial = true_penalty.moved(sums, i, by)
-        gains = felt(trial) - felt(sums)
-        # Sweetness aside: so small a change is no way to be sweet enough.
-        rest = true_penalty.of(trial) - true_penalty.of(sums)
-        if not row.is_cut:
-            rest -= true_penalty.sweetness(trial) - true_penalty.sweetness(sums)
-        if gains < FUSSY_GAIN and rest < FUSSY_GAIN:
+        if true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial):
+            continue
+        aside = true_penalty.sweetness(trial) - true_penalty.sweetness(sums) if not row.is_cut else 0.0
+        if row.is_cut and by * problem.counted[i] <= NEAR * problem.counted_before / max(problem.share, NEAR):
+            aside = true_penalty.cut(trial) - true_penalty.cut(sums)
+        # So small a change is no way to be sweet enough, and so little sugar is what the whole recipe hardly misses.
+        gains = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
+        if row.is_cut:
+            gains -= aside
+        if gains < FUSSY_GAIN and true_penalty.of(trial) - true_penalty.of(sums) - aside < FUSSY_GAIN:
             grams[i], sums = row.untouched_g, trial
     return sums
 
@@ -349,10 +362,12 @@ def _without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[fl
         trial = true_penalty.moved(sums, i, was - grams[i])
         dearer = true_penalty.of(trial)
         move = problem.rows[i].move
-        least = PIECE_GAIN if move is not None and move.step_g else LEAST_GAIN
+        least = (PIECE_GAIN if move is not None and move.step_g else LEAST_GAIN) * worth
+        if true_penalty.is_sweet(trial) or not true_penalty.is_sweet(sums):
+            least = max(least, TOLD_GAIN)
         texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
         # Sweetness aside, putting back never costs more than the change does.
         rest = dearer - cost - true_penalty.sweetness(trial) + true_penalty.sweetness(sums)
-        if dearer - cost < worth or (texture < least * worth and rest < worth):
+        if dearer - cost < worth or (texture < least and rest < max(worth, TOLD_GAIN)):
             grams[i], sums, cost = was, trial, dearer
     return grams
