@@ -127,7 +127,9 @@ def _prepare(arguments: argparse.Namespace) -> Any:
 def _schedule(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services import schedules
 
-    asked = schedules.asked(_text(arguments.file), arguments.serve, arguments.sleep, arguments.now)
+    asked = schedules.asked(
+        _text(arguments.file), arguments.serve, arguments.sleep, arguments.now, ovens=arguments.ovens
+    )
     found = schedules.planned(asked)
     if arguments.format == "ics":
         return schedules.calendar(asked, found)
@@ -432,6 +434,7 @@ def _parser() -> argparse.ArgumentParser:
     planned.add_argument("--serve", required=True, help="when it is to be ready: 2027-01-09T16:00")
     planned.add_argument("--sleep", help="hours of sleep: 22:30-06:30")
     planned.add_argument("--now", help="nothing begins before; the present time by default, 'any' for no such limit")
+    planned.add_argument("--ovens", type=int, default=1, help="how many ovens there are: 1")
     planned.add_argument("--format", choices=("json", "ics"), default="json")
     tin = command("tin", _tin, "from one tin to another")
     tin.add_argument("old", help='the recipe\'s tin: "20 cm round", "23 x 33 cm", "loaf_900"')

@@ -248,7 +248,7 @@ class Tasting(WithApplication):
         for _ in range(3):
             self.taste(scores={"moisture": -2})
             self.bake = self.baked(self.version)
-        self.assertTrue(any("more liquid than told" in word for word in self.get(address)["cautions"]))
+        self.assertTrue(any("more liquid than recipes tell" in word for word in self.get(address)["cautions"]))
         trial = self.post(f"/api/bakes/{self.get('/api/bakes')['bakes'][-1]['id']}/trial", {"cause": "dark_sugar"})
         address = f"/api/recipes/{self.recipe}/versions/{trial['version_id']}/bake-day"
         self.assertTrue(any("This is the trial of −" in note for note in baking()["notes"]), baking()["notes"])

@@ -115,6 +115,16 @@ class Latest(unittest.TestCase):
         found = schedule(bake, SERVE)
         self.assertEqual(found.makespan_min, 65)
 
+    def test_a_second_oven_takes_a_second_bake(self) -> None:
+        cakes = [Task(k, k, 5, 40, "oven", heat, (), True) for k, heat in (("sponge", 180.0), ("meringue", 110.0))]
+        one, two = schedule(cakes, SERVE), schedule(cakes, SERVE, ovens=2)
+        self.assertEqual(SERVE - (one.start or 0), 85)
+        # Hands first, one cake after the other; then both bake.
+        self.assertEqual(SERVE - (two.start or 0), 50)
+        with self.assertRaises(OutOfDomainError) as caught:
+            schedule(cakes, SERVE, ovens=0)
+        self.assertEqual(caught.exception.field, "ovens")
+
     def test_nobody_works_asleep_but_dough_may_chill(self) -> None:
         tasks = [
             Task("mix", "", 20),

@@ -6,7 +6,7 @@ import unittest
 
 from bench.desserts import DESSERTS
 
-from sun_crumb.core.balance import METRICS, QUANTITIES, families, gauges
+from sun_crumb.core.balance import METRICS, QUANTITIES, families, gauges, nature_of
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.offers.moves import is_cuttable, move_of
 from sun_crumb.core.pantry import shipped_pantry
@@ -15,8 +15,8 @@ from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
 from sun_crumb.core.rework import Plan
 from sun_crumb.core.wish import paths
-from tests.support import CAKE, CloseTo
-from tests.support.plans import plan
+from tests.support import CAKE, CloseTo, formula_of
+from tests.support.plans import LOAF, grams_of, plan
 
 PANTRY = shipped_pantry()
 EVEN = dict.fromkeys(QUANTITIES, 1.0)
@@ -185,6 +185,68 @@ For the frosting:
         self.assertEqual({x.component for x in pale.lines if x.ingredient == "date_paste"}, {""})
         asked = plan(icing.format("200 g cream cheese"), path="fruit", cupboard=("date_paste",))
         self.assertIn("frosting", {x.component for x in asked.lines if x.ingredient == "date_paste"})
+
+    def test_nothing_is_touched_for_little(self) -> None:
+        """A few millilitres of milk, or a gram of sugar in the topping, gain no baker anything."""
+        tray = (
+            "Lemon traybake\nMakes 16 squares\n225 g soft butter\n225 g caster sugar\n275 g self-raising flour\n"
+            "4 large eggs\n4 tbsp milk\nFor the glaze:\n175 g granulated sugar\njuice of 2 lemons"
+        )
+        for path in ("blend", "zero"):
+            made = plan(tray, path=path, cut=0.5)
+            moved = {x.ingredient for x in made.lines if x.before_g and x.before_g != x.after_g}
+            with self.subTest(path):
+                self.assertEqual(moved, {"caster_sugar", "white_sugar"})
+        loaf = plan(LOAF, path="blend", cut=0.5)
+        self.assertEqual(grams_of(loaf, "banana"), sum(x.before_g for x in loaf.lines if x.ingredient == "banana"))
+
+    def test_a_vanilla_ice_cream_stays_one(self) -> None:
+        ice = "Vanilla ice cream\nServes 8\n300 ml milk\n300 ml double cream\n5 egg yolks\n120 g caster sugar\n1 vanilla pod\nChurn and freeze."
+        for path in ("blend", "fruit"):
+            made = plan(ice, path=path, cut=0.5)
+            self.assertNotIn("banana", {x.ingredient for x in made.lines})
+        banana = plan(f"{ice}\n200 g ripe banana, mashed", path="fruit", cut=0.5)
+        self.assertGreaterEqual(grams_of(banana, "banana"), 200)
+
+    def test_half_of_a_meringues_sugar_stays_whatever_stands_in(self) -> None:
+        """Common practice, no published source."""
+        made = plan("Meringues\nMakes 12\n4 egg whites\n230 g caster sugar", path="zero", cut=0.9)
+        self.assertGreaterEqual(grams_of(made, "caster_sugar"), 114)
+        self.assertEqual(made.status, "unmet")
+
+    def test_a_part_of_a_recipe_by_weight_goes_on_in_grams(self) -> None:
+        made = plan(
+            "Orange loaf\nCuts into 10 slices\n175 g butter\n150 g caster sugar\n3 eggs\n140 g self-raising flour\n"
+            "For the syrup:\njuice of 1 orange\n50 g caster sugar",
+            path="blend",
+            cut=0.5,
+        )
+        syrup = [x.household for x in made.lines if x.component == "syrup"]
+        self.assertTrue(all(told.endswith(" g") for told in syrup), syrup)
+
+    def test_medium_eggs_are_counted_as_they_are(self) -> None:
+        made = plan(
+            "Fairy cakes\nMakes 12\n120 g butter\n120 g caster sugar\n2 medium eggs\n120 g self-raising flour",
+            path="blend",
+            cut=0.5,
+        )
+        eggs = next(x for x in made.lines if x.ingredient == "egg")
+        self.assertEqual((eggs.household, round(eggs.before_g)), ("2", 88))
+
+    def test_a_thirsty_flour_is_given_what_it_takes(self) -> None:
+        muffins = "Muffins\nMakes 12\n250 g plain flour\n2 tsp baking powder\n130 g caster sugar\n2 eggs\n100 ml oil\n175 ml buttermilk"
+        milk = [grams_of(plan(muffins, path="blend", cut=0.5, thirst=share), "buttermilk") for share in (0.0, 0.1)]
+        self.assertGreater(milk[1], 1.05 * milk[0])
+
+    def test_a_chewy_cookie_is_no_snap(self) -> None:
+        text = (
+            "{} ginger molasses cookies\nMakes 24\n280 g plain flour\n2 tsp baking soda\n2 tsp ground ginger\n170 g butter, melted\n"
+            "200 g dark brown sugar\n85 g molasses\n1 egg\n65 g sugar, for rolling\nRoll the dough into balls. Bake at 190 C for 10 minutes."
+        )
+        self.assertEqual(
+            [nature_of(formula_of(text.format(word)), "").family.key for word in ("Chewy", "Crisp")],
+            ["cookie", "crisp_cookie"],
+        )
 
     def test_a_trace_of_fat_is_none(self) -> None:
         """A drizzle of sugar and lemon holds a tenth of a gram: coconut sugar's half gram more is nothing."""

@@ -78,6 +78,7 @@ def _lines(formula: Formula, component: str) -> list[FormulaLine]:
 
 def _foreign(original: Formula, goals: Goals, plan: Plan) -> Iterator[str]:
     own = frozenset().union(*(line.ingredient.tags for line in original.lines))
+    own |= {"gluten"} if "wheat" in own else set()  # who eats wheat eats gluten
     for component in original.components:
         kin = _kin(plan, component)
         is_dark = any(

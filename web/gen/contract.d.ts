@@ -3563,7 +3563,7 @@ export interface components {
         MethodOut: {
             /** Steps */
             steps: components["schemas"]["StepOut"][];
-            oven: components["schemas"]["OvenOut"] | null;
+            oven: components["schemas"]["sun_crumb__api__schemas__reading__OvenOut"] | null;
             /** Bake Minutes */
             bake_minutes: number[] | null;
             tin: components["schemas"]["TinOut"] | null;
@@ -3764,12 +3764,29 @@ export interface components {
              */
             is_fan?: boolean;
         };
-        /** OvenOut */
-        OvenOut: {
-            /** Temperature C */
-            temperature_c: number;
-            /** Is Fan */
-            is_fan: boolean;
+        /**
+         * OwnOven
+         * @description One of several ovens: what it is called, and what it is like.
+         */
+        OwnOven: {
+            /** Name */
+            name: string;
+            /**
+             * Fan
+             * @default false
+             */
+            fan?: boolean;
+            /**
+             * Offset C
+             * @default 0
+             */
+            offset_c?: number;
+            /**
+             * Hot Side
+             * @default
+             * @enum {string}
+             */
+            hot_side?: "" | "left" | "right" | "back" | "front";
         };
         /**
          * OwnPatternOut
@@ -4594,7 +4611,7 @@ export interface components {
             cup_ml: number;
             /** Cup Reason */
             cup_reason: string;
-            oven: components["schemas"]["OvenOut"] | null;
+            oven: components["schemas"]["sun_crumb__api__schemas__reading__OvenOut"] | null;
             /** Bake Minutes */
             bake_minutes: number[] | null;
             /** Lines */
@@ -4998,6 +5015,34 @@ export interface components {
              */
             oven_hot_side?: "" | "left" | "right" | "back" | "front";
             /**
+             * Ovens
+             * @default null
+             */
+            ovens?: components["schemas"]["OwnOven"][];
+            /**
+             * Oven
+             * @default null
+             */
+            oven?: string;
+            /**
+             * Units
+             * @default null
+             * @enum {string}
+             */
+            units?: "recipe" | "grams" | "spoons";
+            /**
+             * Cup
+             * @default null
+             * @enum {string}
+             */
+            cup?: "" | "us" | "metric" | "australian" | "legal";
+            /**
+             * Temperature
+             * @default null
+             * @enum {string}
+             */
+            temperature?: "c" | "f";
+            /**
              * Currency
              * @default null
              */
@@ -5007,6 +5052,11 @@ export interface components {
              * @default null
              */
             tins?: string[];
+            /**
+             * Scoops
+             * @default null
+             */
+            scoops?: number[];
             /**
              * Planned
              * @default null
@@ -5041,10 +5091,31 @@ export interface components {
              * @enum {string}
              */
             oven_hot_side: "" | "left" | "right" | "back" | "front";
+            /** Ovens */
+            ovens: components["schemas"]["sun_crumb__api__schemas__choices__OvenOut"][];
+            /** Oven */
+            oven: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "recipe" | "grams" | "spoons";
+            /**
+             * Cup
+             * @enum {string}
+             */
+            cup: "" | "us" | "metric" | "australian" | "legal";
+            /**
+             * Temperature
+             * @enum {string}
+             */
+            temperature: "c" | "f";
             /** Currency */
             currency: string;
             /** Tins */
             tins: string[];
+            /** Scoops */
+            scoops: number[];
             /** Planned */
             planned: components["schemas"]["PlannedOut"][];
         };
@@ -6033,6 +6104,30 @@ export interface components {
             caps: {
                 [key: string]: number;
             };
+        };
+        /**
+         * OvenOut
+         * @description One of several ovens.
+         */
+        sun_crumb__api__schemas__choices__OvenOut: {
+            /** Name */
+            name: string;
+            /** Fan */
+            fan: boolean;
+            /** Offset C */
+            offset_c: number;
+            /**
+             * Hot Side
+             * @enum {string}
+             */
+            hot_side: "" | "left" | "right" | "back" | "front";
+        };
+        /** OvenOut */
+        sun_crumb__api__schemas__reading__OvenOut: {
+            /** Temperature C */
+            temperature_c: number;
+            /** Is Fan */
+            is_fan: boolean;
         };
     };
     responses: never;

@@ -41,7 +41,9 @@ onMounted(() => household.load().catch(notices.complain))
       @help="isHelpOpen = true"
       @sign="household.change({ decimal_sign: $event }).catch(notices.complain)"
     />
-    <main id="main" class="main" tabindex="-1"><router-view :key="household.settings.decimal_sign" /></main>
+    <main id="main" class="main" tabindex="-1">
+      <router-view :key="household.settings.decimal_sign + household.settings.temperature" />
+    </main>
     <NoticeBar v-model="notices.isShown" :notice="notices.current" />
     <KeyHelp v-model="isHelpOpen" />
   </v-app>

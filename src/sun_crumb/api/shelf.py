@@ -41,8 +41,8 @@ from sun_crumb.services.figures import ShelfRow
 from sun_crumb.services.kept import KeptRecipe
 from sun_crumb.services.kitchen import TimedPlan
 from sun_crumb.services.methods import given_method
-from sun_crumb.services.own_patterns import keep_as_pattern, patterns_for, with_own_patterns
-from sun_crumb.services.pantry import pantry_in, pantry_of
+from sun_crumb.services.own_patterns import as_households, keep_as_pattern, patterns_for
+from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.preferences import prices_in
 from sun_crumb.services.recipes import NewRecipe
 from sun_crumb.services.wishes import goals_of
@@ -56,11 +56,9 @@ def _portions(kinds: list[PortionKindIn]) -> list[PortionKind]:
 
 def _goals(body: WishIn) -> Goals:
     prices = prices_in(database()) if body.most_cost is not None else None
-    if not body.recasts:
-        return goals_of(body, pantry_of(database()), prices)
     with database().reading() as session:
         pantry = pantry_in(session)
-        return with_own_patterns(session, goals_of(body, pantry, prices), pantry)
+        return as_households(session, goals_of(body, pantry, prices), pantry)
 
 
 @endpoint(

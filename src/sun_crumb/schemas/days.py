@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 
 from pydantic import AfterValidator, Field
 
-from sun_crumb.core.kitchen.tins import read_size
+from sun_crumb.core.kitchen.tins import read_size, scoops
 from sun_crumb.schemas.fields import UNSET, ClientKey, Id, In, Key, Label, Title, Who, whole_characters
 
 
@@ -15,6 +15,12 @@ def a_tin(text: str) -> str:
     """Return the words for a tin if a tin is meant by them; raise OutOfDomainError where none is."""
     read_size(text)
     return text.strip()
+
+
+def a_scoop(size: int) -> int:
+    """Return the number of a scoop; raise OutOfDomainError where none has it."""
+    scoops(1.0, size)
+    return size
 
 
 FIRST_DAY, LAST_DAY = date(1900, 1, 1), date(2999, 12, 31)
@@ -55,6 +61,24 @@ Currency = Annotated[str, Field(max_length=6), AfterValidator(whole_characters)]
 # The tins that a household owns, as the workshop reads them: "20 cm round".
 Tins = Annotated[list[Annotated[str, Field(max_length=40), AfterValidator(a_tin)]], Field(max_length=30)]
 Diets = Annotated[list[Key], Field(max_length=20)]
+# How amounts are told: as the recipe does, always by weight, or always by cups and spoons; and of which cup (the recipe's where it is empty).
+Units = Literal["recipe", "grams", "spoons"]
+OwnCup = Literal["", "us", "metric", "australian", "legal"]
+Temperature = Literal["c", "f"]
+# The size numbers of a household's scoops: so many of them fill a US quart.
+Scoops = Annotated[list[Annotated[int, AfterValidator(a_scoop)]], Field(max_length=12)]
+
+
+class OwnOven(In):
+    """One of several ovens: what it is called, and what it is like."""
+
+    name: Annotated[str, Field(min_length=1, max_length=40), AfterValidator(whole_characters)]
+    fan: bool = False
+    offset_c: OvenOffset = 0.0
+    hot_side: HotSide = ""
+
+
+Ovens = Annotated[list[OwnOven], Field(max_length=6)]
 Cupboard = Annotated[list[Key], Field(max_length=100)] | None
 
 
@@ -88,8 +112,15 @@ class Settings(In):
     oven_fan: bool = False
     oven_offset_c: OvenOffset = 0.0
     oven_hot_side: HotSide = ""
+    ovens: Ovens = []
+    # Which of several ovens is baked in: what is said of the oven above is of this one.
+    oven: Label = ""
+    units: Units = "recipe"
+    cup: OwnCup = ""
+    temperature: Temperature = "c"
     currency: Currency = ""
     tins: Tins = []
+    scoops: Scoops = []
     planned: PlannedBakes = []
     # Tastings before this teach nothing any more; null where all do.
     learned_since: datetime | None = None
@@ -107,6 +138,12 @@ class SettingsIn(In):
     oven_fan: bool = UNSET
     oven_offset_c: OvenOffset = UNSET
     oven_hot_side: HotSide = UNSET
+    ovens: Ovens = UNSET
+    oven: Label = UNSET
+    units: Units = UNSET
+    cup: OwnCup = UNSET
+    temperature: Temperature = UNSET
     currency: Currency = UNSET
     tins: Tins = UNSET
+    scoops: Scoops = UNSET
     planned: PlannedBakes = UNSET

@@ -27,6 +27,7 @@ from sun_crumb.services.kept import KeptRecipe, kept_recipe
 from sun_crumb.services.kitchen import PlainLine, TimedPlan, check, formula_of, plan
 from sun_crumb.services.methods import read_method, stored_method
 from sun_crumb.services.pantry import pantry_in
+from sun_crumb.services.preferences import as_told
 from sun_crumb.services.soundness import (
     checked,
     original_of,
@@ -36,7 +37,7 @@ from sun_crumb.services.soundness import (
 )
 from sun_crumb.services.wishes import filled
 from sun_crumb.store import Database
-from sun_crumb.store.tables import Line, Recipe, Version
+from sun_crumb.store.tables import Line, Recipe, Setting, Version
 
 
 @dataclass(frozen=True, slots=True)
@@ -255,6 +256,8 @@ _ORIGINAL = (
         *(Recipe.title, Recipe.cup, cast(Recipe.method, String), Version.id, Version.servings, Version.unit),
         *(cast(Version.own_yields, String), Line.position, Line.component, Line.ingredient, Line.grams, Line.text),
         Line.is_crushed,
+        # How the household measures: another way, and it is told anew.
+        *(select(cast(Setting.value, String)).where(Setting.key == key).scalar_subquery() for key in ("units", "cup")),
     )
     .join(Version, Version.recipe_id == Recipe.id)
     .join(Line, Line.version_id == Version.id)
@@ -277,7 +280,7 @@ def original_in(session: Session, recipe_id: int, pantry: Pantry) -> tuple[Formu
     if last is not None and last[0] == rows and last[1] is pantry:
         return last[2]
     recipe = _recipe(session, recipe_id)
-    found = _original(recipe, pantry), recipe.cup
+    found = as_told(session, _original(recipe, pantry), recipe.cup)
     if rows:
         if len(known) >= MOST_MADE:
             known.clear()
@@ -345,7 +348,8 @@ def keep_version(
         recipe = _recipe(session, recipe_id)
         pantry = pantry_in(session)
         original = original_of(recipe)
-        made_plan = plan(_original(recipe, pantry), goals, cup_standard(cup or recipe.cup), pantry)
+        formula, own_cup = as_told(session, _original(recipe, pantry), recipe.cup)
+        made_plan = plan(formula, goals, cup_standard(cup or own_cup), pantry)
         number = recipe.versions[-1].number + 1
         version = Version(
             recipe_id=recipe.id,

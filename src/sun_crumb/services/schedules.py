@@ -24,7 +24,7 @@ from sun_crumb.store.clock import Clock, SystemClock
 
 @dataclass(frozen=True, slots=True)
 class Asked:
-    """What is to be planned: its name and tasks, when it is served, the hours of sleep, and before when nothing begins."""
+    """What is to be planned: its name and tasks, when it is served, the hours of sleep, before when nothing begins, and how many ovens there are."""
 
     title: str
     tasks: tuple[Task, ...]
@@ -32,6 +32,7 @@ class Asked:
     sleep: Sleep | None
     now: datetime | None
     pins: Mapping[str, datetime] = field(default_factory=dict)
+    ovens: int = 1
 
     @property
     def midnight(self) -> datetime:
@@ -39,7 +40,14 @@ class Asked:
         return self.serve.replace(hour=0, minute=0, second=0, microsecond=0)
 
 
-def asked(text: str, serve: str, sleep: str | None = None, now: str | None = None, clock: Clock | None = None) -> Asked:
+def asked(
+    text: str,
+    serve: str,
+    sleep: str | None = None,
+    now: str | None = None,
+    clock: Clock | None = None,
+    ovens: int = 1,
+) -> Asked:
     """Return what a recipe's text, or tasks as JSON, ask to be planned.
 
     Raises
@@ -50,7 +58,7 @@ def asked(text: str, serve: str, sleep: str | None = None, now: str | None = Non
     title, tasks = _tasks(text)
     at = time_of(serve, "serve")
     begin = None if now == "any" else time_of(now, "now") if now else (clock or SystemClock()).local()
-    return Asked(title, tasks, at, sleep_of(sleep), begin)
+    return Asked(title, tasks, at, sleep_of(sleep), begin, ovens=ovens)
 
 
 @dataclass(frozen=True, slots=True)
@@ -68,8 +76,9 @@ def asked_of(
     sleep: Sleep | None,
     now: datetime | None,
     pins: Mapping[str, datetime] | None = None,
+    ovens: int = 1,
 ) -> Asked:
-    """Return what the bakes of one day ask to be planned: one cook, one oven, all on the table at one time.
+    """Return what the bakes of one day ask to be planned: one cook, the ovens that there are, all on the table at one time.
 
     Raises
     ------
@@ -82,7 +91,7 @@ def asked_of(
         if len(bakes) > 1:
             tasks = tuple(replace(task, text=f"{bake.title}: {task.text}") for task in tasks)
         found = shared_oven(found, tasks)
-    return Asked(" and ".join(bake.title for bake in bakes), checked(found), serve, sleep, now, dict(pins or {}))
+    return Asked(" and ".join(bake.title for bake in bakes), checked(found), serve, sleep, now, dict(pins or {}), ovens)
 
 
 def _tasks(text: str) -> tuple[str, tuple[Task, ...]]:
@@ -183,7 +192,7 @@ def planned(what: Asked) -> Schedule:
     minutes = _minute(what.serve, what.midnight)
     now = None if what.now is None else _minute(what.now, what.midnight)
     pins = {key: _minute(at, what.midnight) for key, at in what.pins.items()}
-    return schedule(what.tasks, minutes, what.sleep, now, pins)
+    return schedule(what.tasks, minutes, what.sleep, now, pins, what.ovens)
 
 
 def _minute(at: datetime, midnight: datetime) -> int:

@@ -30,7 +30,7 @@ from sun_crumb.core.telling.unmet import ComponentBalance, Status
 from sun_crumb.core.wish import Goals, cost_of
 from sun_crumb.schemas.recipes import PreviewIn
 from sun_crumb.services.kitchen import household_text
-from sun_crumb.services.own_patterns import with_own_patterns
+from sun_crumb.services.own_patterns import as_households
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.preferences import prices_in, settings_in
 from sun_crumb.services.recipes import original_in, stored_formula, stored_versions
@@ -211,7 +211,7 @@ def preview_recipe(database: Database, recipe_id: int, body: PreviewIn) -> Previ
         pantry = pantry_in(session)
         formula, own_cup = original_in(session, recipe_id, pantry)
         prices = settings_in(session).prices if body.most_cost is not None else None
-        goals = with_own_patterns(session, goals_of(body, pantry, prices), pantry)
+        goals = as_households(session, goals_of(body, pantry, prices), pantry)
     standard = cup_standard(body.cup or own_cup)
     support = [(s.component, s.ingredient, s.grams) for s in body.support]
     start = perf_counter()

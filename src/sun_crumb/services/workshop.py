@@ -74,7 +74,9 @@ def work(key: str, given: Mapping[str, str], pantry: Pantry) -> Worked:
     given = {k: v for k, v in given.items() if v.strip()}
     if key in KINDS:
         return _prepared(key, given, pantry)
-    return {"cups": _cups, "tin": _tin, "oven": _oven, "altitude": _height, "candy": _candy}[key](given, pantry)
+    return {"cups": _cups, "tin": _tin, "scoop": _scoop, "oven": _oven, "altitude": _height, "candy": _candy}[key](
+        given, pantry
+    )
 
 
 def _prepared(key: str, given: Mapping[str, str], pantry: Pantry) -> Worked:
@@ -185,6 +187,23 @@ def _height(given: Mapping[str, str], _: Pantry) -> Worked:
             Figure("leavening", f"{100 * found.leaven_share:.0f} %"),
         ),
     )
+
+
+def _scoop(given: Mapping[str, str], _: Pantry) -> Worked:
+    grams = number(given, "grams")
+    if not 0 < grams <= MOST_DOUGH_G:
+        raise OutOfDomainError(f"grams must lie between 0 and {MOST_DOUGH_G:.0f}", field="grams")
+    pieces = number(given, "pieces", 0.0)
+    size = tins.scoop_for(grams, pieces) if pieces else round(number(given, "size", 40.0))
+    count, each = tins.scoops(grams, size)
+    told = f"A no. {size} scoop holds about {grams_text(each)} of dough: {grams_text(grams)} make {count}."
+    return Worked(
+        (told,), (Figure("each", grams_text(each)), Figure("makes", f"{count}"), Figure("scoop", f"no. {size}"))
+    )
+
+
+# More dough than this is a bakery's [g] (judgement).
+MOST_DOUGH_G = 50_000.0
 
 
 def _candy(given: Mapping[str, str], _: Pantry) -> Worked:

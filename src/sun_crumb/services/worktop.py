@@ -16,6 +16,7 @@ from sun_crumb.core.formula import Formula, portion, served
 from sun_crumb.core.kitchen.keeping import Kept, keeping
 from sun_crumb.core.kitchen.made import made_from
 from sun_crumb.core.kitchen.ovens import dial_words, turn_words
+from sun_crumb.core.kitchen.tins import scoops
 from sun_crumb.core.kitchen.weighing import as_weighed
 from sun_crumb.core.method.planned import PlannedLine, RewrittenStep, as_said, named
 from sun_crumb.core.pantry import Pantry
@@ -32,9 +33,9 @@ from sun_crumb.services import schedules
 from sun_crumb.services.bake_day import MethodTold, ToldStep, pair, rewritten, told_plan
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.methods import stored_method
-from sun_crumb.services.own_patterns import with_own_patterns
+from sun_crumb.services.own_patterns import as_households, thirst_in
 from sun_crumb.services.pantry import pantry_in
-from sun_crumb.services.preferences import settings_in
+from sun_crumb.services.preferences import as_told, settings_in
 from sun_crumb.services.soundness import sound_method, sound_recipe
 from sun_crumb.services.wishes import goals_of
 from sun_crumb.store import Database
@@ -118,7 +119,11 @@ def bake_day(
         unit=found.after.unit,
         free_sugars_who_g=one.free_sugars_who_g,
         energy_kcal=one.energy_kcal,
-        method=_in_this_oven(told_plan(found.recipe, found.before, found.planned, found.steps, found.own), own, before),
+        method=_by_own_scoop(
+            _in_this_oven(told_plan(found.recipe, found.before, found.planned, found.steps, found.own), own, before),
+            own,
+            found.after,
+        ),
         to_buy=tuple(_to_buy(found.planned, pantry)),
         allergens=_allergens(found.after),
         cautions=(*thirst, *_cautions(found.steps, found.after)),
@@ -140,16 +145,16 @@ def _with_learned_oven(session: Session, own: Settings) -> Settings:
 
 def _thirst(session: Session) -> tuple[str, ...]:
     """Return what tastings taught of this household's flour, where it is worth a word."""
-    found = session.get(Learned, "liquid")
-    if found is None or found.answers < LEAST_SIGNS or abs(found.mean) < LEAST_THIRST:
-        return ()
-    if found.mean > 0:
-        return (f"Your flour takes about {100 * found.mean:.0f} % more liquid than told: have a spoonful more ready.",)
-    return (f"Your flour takes about {-100 * found.mean:.0f} % less liquid than told: hold a spoonful back.",)
-
-
-# Less is within a spoon's own error [share].
-LEAST_THIRST = 0.02
+    thirst = thirst_in(session)
+    if thirst > 0:
+        return (
+            f"Your flour takes about {100 * thirst:.0f} % more liquid than recipes tell; plans made since you taught it reckon with that. Have a spoonful more ready.",
+        )
+    if thirst:
+        return (
+            f"Your flour takes about {-100 * thirst:.0f} % less liquid than recipes tell; plans made since you taught it reckon with that. Hold a spoonful back.",
+        )
+    return ()
 
 
 def _last_time(session: Session, recipe_id: int, version_id: int) -> tuple[str, ...]:
@@ -177,7 +182,9 @@ def _in_this_oven(method: MethodTold, own: Settings, before: Sequence[str] = ())
     def told(step: ToldStep) -> ToldStep:
         if step.temperature_c is None:
             return step
-        dial = dial_words(step.temperature_c, is_fan=own.oven_fan, offset_c=own.oven_offset_c)
+        dial = dial_words(
+            step.temperature_c, is_fan=own.oven_fan, offset_c=own.oven_offset_c, is_fahrenheit=own.temperature == "f"
+        )
         is_bake = step.wait is not None and step.wait.kind == "bake"
         turn = turn_words((step.wait.low_min, step.wait.high_min), own.oven_hot_side) if is_bake and step.wait else ""
         is_main = is_bake and step.wait is not None and step.wait.high_min == longest
@@ -185,6 +192,27 @@ def _in_this_oven(method: MethodTold, own: Settings, before: Sequence[str] = ())
         return replace(step, dial=dial, notes=(*step.notes, *said))
 
     return replace(method, steps=tuple(told(step) for step in method.steps))
+
+
+_SCOOPED = re.compile(
+    r"\b(?:scoop|drop|dollop|roll\w* (?:\w+ )*?(?:in)?to (?:\w+ )*?balls?|shape (?:\w+ )*?balls?)\b", re.I
+)
+# A scoop this much off the wanted piece is another size [share] (judgement).
+NEAR_A_SCOOP = 0.25
+
+
+def _by_own_scoop(method: MethodTold, own: Settings, after: Formula) -> MethodTold:
+    """Return a method with the household's own scoop where pieces are dropped or rolled, if one of theirs is about as large."""
+    wanted = after.only(after.heaviest()).mass_g / after.servings
+    weights = {size: scoops(wanted, size)[1] for size in own.scoops}
+    size = min(weights, key=lambda s: abs(weights[s] / wanted - 1), default=None) if wanted > 0 else None
+    at = next((n for n, step in enumerate(method.steps) if _SCOOPED.search(step.text)), None)
+    if size is None or at is None or abs(weights[size] / wanted - 1) > NEAR_A_SCOOP:
+        return method
+    note = f"Your no. {size} scoop holds about {grams_text(weights[size])}; a {after.unit} is {grams_text(wanted)} of dough."
+    steps = list(method.steps)
+    steps[at] = replace(steps[at], notes=(*steps[at].notes, note))
+    return replace(method, steps=tuple(steps))
 
 
 def say_step(database: Database, recipe_id: int, version_id: int, key: str, text: str) -> None:
@@ -244,12 +272,13 @@ def plan_day(database: Database, recipe_id: int, version_id: int, body: ServeIn)
         pantry = pantry_in(session)
         places = [(recipe_id, version_id), *((b.recipe_id, b.version_id) for b in body.beside)]
         found = [(version, found_day(session, recipe, version, pantry)) for recipe, version in places]
+        ovens = max(len(settings_in(session).ovens), 1)
     bakes = [
         schedules.Bake(f"{version}." if n else "", one.recipe, [step.step for step in one.steps])
         for n, (version, one) in enumerate(found)
     ]
     now = database.clock.local() if body.from_now else None
-    asked = schedules.asked_of(bakes, body.serve, schedules.sleep_of(body.sleep), now, body.pins)
+    asked = schedules.asked_of(bakes, body.serve, schedules.sleep_of(body.sleep), now, body.pins, ovens)
     return asked, schedules.planned(asked)
 
 
@@ -280,7 +309,11 @@ def found_day(
         bake_minutes=method.bake_minutes,
         method="\n".join(step.text for step in method.steps),
     )
-    after, cup = as_weighed(sound[at].formula, follows or {}), cup_standard(recipe.cup)
+    before, own_cup = as_told(session, before, recipe.cup)
+    after, cup = (
+        replace(as_weighed(sound[at].formula, follows or {}), by_weight=before.is_weighed),
+        cup_standard(own_cup),
+    )
     planned = pair(before, after, cup)
     goals = sound[at].version.goals
     said = goals.families if goals is not None else {}
@@ -312,7 +345,7 @@ def _on_another_base(
     if goals is None or (goals.base is None and not goals.recasts):
         return ()
     try:
-        found = recast(before, with_own_patterns(session, goals_of(goals, pantry), pantry), cup)
+        found = recast(before, as_households(session, goals_of(goals, pantry), pantry), cup)
     except CoreError:
         return ()
     return found.told if found else ()

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { BakeRecord, Schemas } from '../api/types'
 import { plural } from '../logic/format'
+import HeatField from './HeatField.vue'
 import NumberField from './NumberField.vue'
 import TapWords from './TapWords.vue'
 
@@ -89,12 +90,11 @@ function choose(event: Event): void {
       /></span>
       <span
         >at
-        <NumberField
+        <HeatField
           :model-value="bake.oven_c"
           name="What the oven's dial said"
-          unit="°C"
+          :min="0"
           :max="400"
-          :step="5"
           is-inline
           is-optional
           @update:model-value="emit('change', { oven_c: $event })"

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Aspect, BakeRecord, Judged } from '../api/types'
 import { briefDay } from '../logic/days'
-import { grams, number, plural } from '../logic/format'
+import { grams, number, ovenHeat, plural } from '../logic/format'
 
 const props = defineProps<{
   one: Judged
@@ -42,7 +42,7 @@ const rows = computed(() => {
       told: sides.value.map(({ bake }) =>
         [
           bake.minutes !== null && `${number(bake.minutes)} min`,
-          bake.oven_c !== null && `${number(bake.oven_c)} °C`,
+          bake.oven_c !== null && ovenHeat(bake.oven_c),
         ]
           .filter(Boolean)
           .join(' at '),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Why } from '../api/types'
-import { grams, list, number, percent } from '../logic/format'
+import { grams, heat, list, number, percent } from '../logic/format'
 
 const props = defineProps<{ causes: Why[]; busy: string }>()
 defineEmits<{ accept: [cause: string] }>()
@@ -19,7 +19,8 @@ function oven(why: Why): string {
   const trial = why.trial
   if (!trial) return ''
   if (trial.minutes) return `bake ${Math.abs(trial.minutes)} minutes ${trial.minutes > 0 ? 'longer' : 'less'}`
-  if (trial.degrees) return `${Math.abs(trial.degrees)} °C ${trial.degrees > 0 ? 'hotter' : 'cooler'}`
+  if (trial.degrees)
+    return `${heat(Math.abs(trial.degrees), true)} ${trial.degrees > 0 ? 'hotter' : 'cooler'}`
   return ''
 }
 /** "Next trial, less of it: honey 32 → 39 g, date paste 96 → 79 g". */

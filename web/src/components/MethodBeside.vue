@@ -2,6 +2,7 @@
 import { nextTick, ref } from 'vue'
 import type { MethodStep, StepUse } from '../api/types'
 import { minutesText, waitText } from '../logic/clock'
+import { ovenHeat } from '../logic/format'
 
 const props = defineProps<{
   steps: readonly MethodStep[]
@@ -123,7 +124,7 @@ const hands = (step: MethodStep): string => {
       </div>
       <span class="facts quiet small">
         <template v-if="step.wait">{{ waitText(step.wait) }}<br /></template>
-        <template v-if="step.temperature_c">{{ Math.round(step.temperature_c) }} °C<br /></template>
+        <template v-if="step.temperature_c">{{ ovenHeat(step.temperature_c) }}<br /></template>
         <template v-if="step.dial"
           ><b>{{ step.dial }}</b
           ><br

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Method } from '../api/types'
+import { ovenHeat } from '../logic/format'
+import HeatField from './HeatField.vue'
 import NumberField from './NumberField.vue'
 
 const props = defineProps<{ method: Method }>()
@@ -16,7 +18,7 @@ const span = (from: number, to: number): string => (from === to ? `${from}` : `$
 const facts = computed(() =>
   [
     props.method.oven &&
-      `oven ${Math.round(props.method.oven.temperature_c)} °C${props.method.oven.is_fan ? ', fan' : ''}`,
+      `oven ${ovenHeat(props.method.oven.temperature_c)}${props.method.oven.is_fan ? ', fan' : ''}`,
     props.method.bake_minutes &&
       `${span(props.method.bake_minutes[0] ?? 0, props.method.bake_minutes[1] ?? 0)} minutes`,
     props.method.tin?.text,
@@ -66,7 +68,7 @@ function settle(): void {
     <form v-if="isEditing" @submit.prevent="settle">
       <v-textarea v-model="steps" label="Steps, one on each line" variant="underlined" auto-grow rows="4" />
       <p class="facts">
-        <NumberField v-model="oven" label="Oven, °C" :min="40" :max="350" :step="5" is-optional />
+        <HeatField v-model="oven" label="Oven" :min="40" :max="350" is-optional />
         <label><input v-model="isFan" type="checkbox" /> fan</label>
         <NumberField v-model="low" label="Bakes from, minutes" :max="1000" is-optional />
         <NumberField v-model="high" label="to" :max="1000" is-optional />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Settings } from '../api/types'
-import NumberField from './NumberField.vue'
+import HeatField from './HeatField.vue'
 
 defineProps<{ settings: Settings }>()
 const emit = defineEmits<{ change: [changes: Partial<Settings>] }>()
@@ -19,13 +19,12 @@ const sides = ['', 'left', 'right', 'back', 'front'] as const
     >
     <span
       >by a thermometer it is
-      <NumberField
+      <HeatField
         :model-value="settings.oven_offset_c"
-        name="How much hotter the oven is than its dial, in °C"
+        name="How much hotter the oven is than its dial"
         :min="-40"
         :max="40"
-        :step="5"
-        unit="°C"
+        is-difference
         is-inline
         @update:model-value="emit('change', { oven_offset_c: $event ?? 0 })"
       />

@@ -23,6 +23,40 @@ export const signs = (): { decimal: DecimalSign; grouping: DecimalSign } => ({
   grouping: sign === '.' ? ',' : '.',
 })
 
+export type HeatScale = 'c' | 'f'
+let scale: HeatScale = 'c'
+
+/** Tells all heats from now on by the household's scale. */
+export function tellHeatIn(wanted: HeatScale): void {
+  scale = wanted
+}
+
+/** The household's scale, and both ways of one heat or difference between °C and it. */
+export const heatScale = (): {
+  unit: string
+  from: (celsius: number, isDifference?: boolean) => number
+  to: (told: number, isDifference?: boolean) => number
+} =>
+  scale === 'c'
+    ? { unit: '°C', from: (celsius) => celsius, to: (told) => told }
+    : {
+        unit: '°F',
+        from: (celsius, isDifference) => 1.8 * celsius + (isDifference ? 0 : 32),
+        to: (told, isDifference) => (told - (isDifference ? 0 : 32)) / 1.8,
+      }
+
+/** An oven's heat: "180 °C", or "355 °F" to the five degrees of a dial. */
+export function ovenHeat(celsius: number): string {
+  const { unit, from } = heatScale()
+  return `${unit === '°C' ? Math.round(celsius) : 5 * Math.round(from(celsius) / 5)} ${unit}`
+}
+
+/** What a probe tells, or so much of a difference: to the degree. */
+export function heat(celsius: number, isDifference = false): string {
+  const { unit, from } = heatScale()
+  return `${Math.round(from(celsius, isDifference))} ${unit}`
+}
+
 /** A true minus, and no minus before a zero. */
 function signed(text: string): string {
   return text.replace('-', '−').replace(/^−(0([.,]0)?)$/, '$1')

@@ -8,7 +8,7 @@ import PortionKinds from '../components/PortionKinds.vue'
 import RecipeText from '../components/RecipeText.vue'
 import ReadLineRow from '../components/ReadLineRow.vue'
 import { useKeys } from '../composables/useKeys'
-import { grams, kcal, plural } from '../logic/format'
+import { grams, kcal, ovenHeat, plural } from '../logic/format'
 import { useBringIn } from '../stores/bringIn'
 import type { Decision, ShownLine } from '../api/types'
 import { useHousehold } from '../stores/household'
@@ -29,7 +29,7 @@ const method = computed(() => {
   if (!read) return ''
   const span = (low: number, high: number) => (low === high ? `${low}` : `${low}–${high}`)
   return [
-    read.oven && `oven ${Math.round(read.oven.temperature_c)} °C${read.oven.is_fan ? ', fan' : ''}`,
+    read.oven && `oven ${ovenHeat(read.oven.temperature_c)}${read.oven.is_fan ? ', fan' : ''}`,
     read.tin?.text,
     ...read.times.map((time) => `${time.doing} ${span(time.low, time.high)} min`),
   ]

@@ -7,7 +7,7 @@ import WeighPanel from '../components/WeighPanel.vue'
 import { useKeys } from '../composables/useKeys'
 import { waitText } from '../logic/clock'
 import { draft, keepDraft } from '../logic/draft'
-import { number } from '../logic/format'
+import { heat as told, number } from '../logic/format'
 import { ring } from '../logic/tone'
 import { useBowl } from '../stores/bowl'
 import { useDevices } from '../stores/devices'
@@ -50,8 +50,8 @@ const heat = computed(() => {
   const reaches = step.value?.reaches
   if (!probe || probe.celsius === null || !(reaches || step.value?.wait?.kind === 'bake')) return ''
   if (probe.state !== 'live') return 'the probe says nothing'
-  const now = `${Math.round(probe.celsius)} °C by the probe`
-  return reaches ? `${now}, ${Math.round(reaches.temperature_c)} °C wanted` : now
+  const now = `${told(probe.celsius)} by the probe`
+  return reaches ? `${now}, ${told(reaches.temperature_c)} wanted` : now
 })
 const isHot = computed(
   () =>

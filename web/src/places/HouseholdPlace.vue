@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import type { Schemas, Settings } from '../api/types'
+import MeasureFields from '../components/MeasureFields.vue'
 import OvenFields from '../components/OvenFields.vue'
+import OvenList from '../components/OvenList.vue'
 import PersonFields from '../components/PersonFields.vue'
 import { grams } from '../logic/format'
 import { useHousehold } from '../stores/household'
@@ -45,6 +47,9 @@ async function forget(): Promise<void> {
     })
   })
 }
+
+/** Numbers of scoops as typed; what is none is left for the answer to name. */
+const sizes = (typed: string[]): number[] => typed.map((one) => Number(one.replace(/^\D+/, '')))
 
 function change(changes: Partial<Settings>): Promise<void> {
   return act(() => household.change(changes as Schemas['SettingsIn']))
@@ -106,8 +111,16 @@ onMounted(() => {
 
         <section aria-labelledby="kitchen">
           <h2 id="kitchen">The kitchen</h2>
-          <h3>Your oven</h3>
+          <h3>{{ settings.ovens.length > 1 ? 'Your ovens' : 'Your oven' }}</h3>
+          <OvenList :settings="settings" @change="change" />
           <OvenFields :settings="settings" @change="change" />
+          <h3>How you measure</h3>
+          <MeasureFields
+            v-if="household.choices"
+            :settings="settings"
+            :cups="household.choices.cups"
+            @change="change"
+          />
           <h3>Nights and numbers</h3>
           <p class="line">
             <label
@@ -145,7 +158,7 @@ onMounted(() => {
               </select></label
             >
           </p>
-          <h3>Tins and money</h3>
+          <h3>Tins, scoops and money</h3>
           <v-combobox
             :model-value="settings.tins"
             label="Tins that you own, such as 20 cm round"
@@ -154,6 +167,16 @@ onMounted(() => {
             closable-chips
             hide-details
             @update:model-value="change({ tins: $event })"
+          />
+          <v-combobox
+            :model-value="settings.scoops.map(String)"
+            class="scoops"
+            label="Scoops that you own, by their number, such as 40"
+            multiple
+            chips
+            closable-chips
+            hide-details
+            @update:model-value="change({ scoops: sizes($event) })"
           />
           <p class="line money">
             <label
@@ -212,6 +235,9 @@ onMounted(() => {
 h3 {
   font-size: 1rem;
   margin: 14px 0 6px;
+}
+.scoops {
+  margin: 18px 0 12px;
 }
 .line {
   display: flex;

@@ -10,7 +10,7 @@ import ToldApart from '../components/ToldApart.vue'
 import VersionTree from '../components/VersionTree.vue'
 import { briefDay } from '../logic/days'
 import { clientKey } from '../logic/draft'
-import { grams, percent } from '../logic/format'
+import { grams, heat, percent } from '../logic/format'
 import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 import { usePeople } from '../stores/people'
@@ -73,7 +73,7 @@ async function accept(cause: string): Promise<void> {
     const oven = made.minutes
       ? ` ${Math.abs(made.minutes)} minutes ${made.minutes > 0 ? 'longer' : 'less'}.`
       : made.degrees
-        ? ` ${Math.abs(made.degrees)} °C ${made.degrees > 0 ? 'hotter' : 'cooler'}.`
+        ? ` ${heat(Math.abs(made.degrees), true)} ${made.degrees > 0 ? 'hotter' : 'cooler'}.`
         : ''
     notices.say(`Kept as a version of its own.${oven}`, {
       label: 'Bake day',

@@ -41,6 +41,12 @@ function choose(key: string, food: { key: string; name: string }): void {
   names.value = { ...names.value, [key]: food.name }
 }
 
+/** What the household owns, beside a field that asks for one. */
+function ownList(key: string, field: string): string | undefined {
+  if (key === 'tin' && field === 'new') return 'own-tins'
+  return key === 'scoop' && field === 'size' ? 'own-scoops' : undefined
+}
+
 const called = (key: string): string => (names.value[key] ?? given.value[key] ?? '').replaceAll('_', ' ')
 
 watch(sum, (one) => {
@@ -89,7 +95,7 @@ onMounted(async () => {
               >
               <input
                 v-model="given[field.key]"
-                :list="sum.key === 'tin' && field.key === 'new' ? 'own-tins' : undefined"
+                :list="ownList(sum.key, field.key)"
                 :inputmode="field.unit === 'text' ? 'text' : 'decimal'"
                 :aria-invalid="problem?.field === field.key"
               />
@@ -108,6 +114,9 @@ onMounted(async () => {
         </template>
       </div>
     </div>
+    <datalist id="own-scoops">
+      <option v-for="size in household.settings.scoops" :key="size" :value="size" />
+    </datalist>
     <datalist id="own-tins">
       <option v-for="tin in household.settings.tins" :key="tin" :value="tin" />
     </datalist>

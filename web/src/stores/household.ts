@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
 import { api, ask } from '../api/client'
 import type { Choices, Schemas, Settings } from '../api/types'
-import { writeWith } from '../logic/format'
+import { tellHeatIn, writeWith } from '../logic/format'
 
 /** What can be chosen, and what this household has chosen. */
 export const useHousehold = defineStore('household', () => {
@@ -17,13 +17,24 @@ export const useHousehold = defineStore('household', () => {
     oven_fan: false,
     oven_offset_c: 0,
     oven_hot_side: '',
+    ovens: [],
+    oven: '',
+    units: 'recipe',
+    cup: '',
+    temperature: 'c',
     currency: '',
     tins: [],
+    scoops: [],
     planned: [],
   })
   watch(
     () => settings.value.decimal_sign,
     (sign) => writeWith(sign),
+    { flush: 'sync' },
+  )
+  watch(
+    () => settings.value.temperature,
+    (scale) => tellHeatIn(scale),
     { flush: 'sync' },
   )
   let loading: Promise<void> | undefined

@@ -64,6 +64,15 @@ class PlannedOut(Out):
     start: str
 
 
+class OvenOut(Out):
+    """One of several ovens."""
+
+    name: str
+    fan: bool
+    offset_c: float
+    hot_side: Literal["", "left", "right", "back", "front"]
+
+
 class SettingsOut(Out):
     daily_limit_g: float
     diets: list[str]
@@ -74,8 +83,14 @@ class SettingsOut(Out):
     oven_fan: bool
     oven_offset_c: float
     oven_hot_side: Literal["", "left", "right", "back", "front"]
+    ovens: list[OvenOut]
+    oven: str
+    units: Literal["recipe", "grams", "spoons"]
+    cup: Literal["", "us", "metric", "australian", "legal"]
+    temperature: Literal["c", "f"]
     currency: str
     tins: list[str]
+    scoops: list[int]
     planned: list[PlannedOut]
 
 

@@ -97,7 +97,9 @@ class Gauge:
         return percent(off)
 
 
-def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0, sweeter: float = SWEETER) -> list[Gauge]:
+def gauges(
+    family: Family, before: dict[str, float], keep_sweet: float = 1.0, sweeter: float = SWEETER, thirst: float = 0.0
+) -> list[Gauge]:
     """Return a gauge for every metric that *family* minds and the original has.
 
     Parameters
@@ -110,6 +112,8 @@ def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0, sw
         Sweetness wanted, as a share of the original's.
     sweeter
         By which part more of it is no fault.
+    thirst
+        How much more liquid the household's flour takes than the recipe reckons with, as a share: so much moister what holds flour is to be.
 
     References
     ----------
@@ -124,7 +128,7 @@ def gauges(family: Family, before: dict[str, float], keep_sweet: float = 1.0, sw
         dry = key == "liquid" and before["holding"] < 0.08 * before["mass"]
         below = "mass" if dry else metric.denominator
         old = before[metric.numerator] / (before[below] if below else 1.0) if not below or before[below] > 0 else 0.0
-        wanted = old * (keep_sweet if key == "sweetness" else 1.0)
+        wanted = old * (keep_sweet if key == "sweetness" else 1 + thirst if key == "liquid" and not dry else 1.0)
         if key != "alkali" and abs(wanted) < 1e-9:
             continue
         scale = 1.0 if key == "alkali" else max(wanted, metric.floor)

@@ -71,7 +71,8 @@ class Formula:
 
     ``own_yields`` says for how many portions a component is enough, where that is not the whole's number: what is made
     for more is left over, not eaten with these portions. ``oven`` and ``bake_minutes`` are as the recipe's method says, None
-    where it does not; ``method`` is what it says, step by step.
+    where it does not; ``method`` is what it says, step by step. ``by_weight`` is whether its amounts are told by weight, None where its
+    own lines say so.
     """
 
     title: str
@@ -83,7 +84,7 @@ class Formula:
     oven: Oven | None = None
     bake_minutes: tuple[int, int] | None = None
     method: str = ""
-    is_of_weighed: bool = False
+    by_weight: bool | None = None
 
     def __post_init__(self) -> None:
         if not 1 <= self.servings <= MOST_SERVINGS:
@@ -123,8 +124,8 @@ class Formula:
     @property
     def is_weighed(self) -> bool:
         """Whether most of its lines are told by weight or in millilitres, or the whole's that it is a part of: it goes on in grams."""
-        if self.is_of_weighed:
-            return True
+        if self.by_weight is not None:
+            return self.by_weight
         told = [
             line
             for line in self.lines
@@ -145,7 +146,7 @@ class Formula:
             self,
             lines=tuple(line for line in self.lines if line.component == component),
             own_yields=tuple(pair for pair in self.own_yields if pair[0] == component),
-            is_of_weighed=self.is_weighed,
+            by_weight=self.is_weighed or self.by_weight,
         )
 
 

@@ -73,21 +73,30 @@ def setting(temperature: float, unit: str = "C", *, is_fan: bool = False, offset
     )
 
 
-def dial_words(conventional_c: float, *, is_fan: bool = False, offset_c: float = 0.0) -> str:
+def dial_words(
+    conventional_c: float, *, is_fan: bool = False, offset_c: float = 0.0, is_fahrenheit: bool = False
+) -> str:
     """Return what to set on this oven's dial for a heat that a method tells [°C, conventional]; empty where it is the same.
+
+    As it *is_fahrenheit*, the dial has that scale, and is told always.
 
     Examples
     --------
     >>> dial_words(180.0, is_fan=True), dial_words(180.0, offset_c=10.0), dial_words(180.0)
     ('160 °C on your dial (fan)', '170 °C on your dial (it runs 10 °C hot)', '')
+    >>> dial_words(180.0, is_fahrenheit=True)
+    '355 °F on your dial'
     """
-    if not is_fan and not offset_c:
+    if not is_fan and not offset_c and not is_fahrenheit:
         return ""
     dial = conventional_c - (FAN_C if is_fan else 0.0) - offset_c
     why = ["fan"] if is_fan else []
     if offset_c:
-        why.append(f"it runs {abs(offset_c):g} °C {'hot' if offset_c > 0 else 'cool'}")
-    return f"{5 * round(dial / 5)} °C on your dial ({', '.join(why)})"
+        off = f"{abs(offset_c) * 1.8:.0f} °F" if is_fahrenheit else f"{abs(offset_c):g} °C"
+        why.append(f"it runs {off} {'hot' if offset_c > 0 else 'cool'}")
+    set_to = f"{5 * round((dial * 1.8 + 32) / 5)} °F" if is_fahrenheit else f"{5 * round(dial / 5)} °C"
+    said = f" ({', '.join(why)})" if why else ""
+    return f"{set_to} on your dial{said}"
 
 
 def turn_words(minutes: tuple[int, int], hot_side: str) -> str:

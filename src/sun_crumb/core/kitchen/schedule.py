@@ -10,6 +10,8 @@ from sun_crumb.core.kitchen.tasks import Task, checked
 from sun_crumb.core.kitchen.timetable import DAY, Placed, Sleep, Timetable
 
 MOST_DAYS = 4
+# More ovens than this are a bakery (judgement).
+MOST_OVENS = 6
 
 
 @dataclass(frozen=True, slots=True)
@@ -34,10 +36,11 @@ def schedule(
     sleep: Sleep | None = None,
     now: int | None = None,
     pins: Mapping[str, int] | None = None,
+    ovens: int = 1,
 ) -> Schedule:
     """Return the tasks in time so that all is ready at *serve* and the first begins as late as it can.
 
-    One cook, one oven at one heat; nobody works or watches an oven asleep.
+    One cook, each oven at one heat; nobody works or watches an oven asleep.
 
     Parameters
     ----------
@@ -51,15 +54,19 @@ def schedule(
         Nothing can begin before [min]; None where it doesn't matter.
     pins
         When some tasks begin by the cook's own word [min], by id; what is no task any more is passed over.
+    ovens
+        How many ovens there are, 1 to 6.
 
     Raises
     ------
     OutOfDomainError
         The tasks can't be planned at all; names what is wrong.
     """
+    if not 1 <= ovens <= MOST_OVENS:
+        raise OutOfDomainError(f"a kitchen has 1 to {MOST_OVENS} ovens, not {ovens}", field="ovens")
     tasks = checked(tasks)
     known = {task.id for task in tasks}
-    asked = _Asked(tasks, serve, sleep, now, {key: at for key, at in (pins or {}).items() if key in known})
+    asked = _Asked(tasks, serve, sleep, now, {key: at for key, at in (pins or {}).items() if key in known}, ovens)
     found = _latest(asked)
     if found is not None:
         placed, proven = found
@@ -78,6 +85,7 @@ class _Asked:
     sleep: Sleep | None
     now: int | None
     pins: Mapping[str, int]
+    ovens: int = 1
 
 
 def _latest(asked: _Asked) -> tuple[tuple[Placed, ...], bool] | None:
@@ -85,7 +93,11 @@ def _latest(asked: _Asked) -> tuple[tuple[Placed, ...], bool] | None:
     for days in (1, 2, MOST_DAYS):
         early = asked.serve - days * DAY
         begin = early if asked.now is None else max(asked.now, early)
-        table = Timetable(asked.tasks, begin, asked.serve, asked.sleep, asked.pins) if begin < asked.serve else None
+        table = (
+            Timetable(asked.tasks, begin, asked.serve, asked.sleep, asked.pins, asked.ovens)
+            if begin < asked.serve
+            else None
+        )
         if table is not None and (found := table.latest()) is not None:
             return found
         if begin == asked.now:
@@ -96,7 +108,8 @@ def _latest(asked: _Asked) -> tuple[tuple[Placed, ...], bool] | None:
 def _earliest(asked: _Asked) -> int | None:
     """Return the earliest serving that works [min], begun now or a day before it was wished for; None where none does in MOST_DAYS days."""
     begin = asked.serve - DAY if asked.now is None else asked.now
-    found = Timetable(asked.tasks, begin, max(asked.serve, begin) + MOST_DAYS * DAY, asked.sleep, {}).earliest()
+    until = max(asked.serve, begin) + MOST_DAYS * DAY
+    found = Timetable(asked.tasks, begin, until, asked.sleep, {}, asked.ovens).earliest()
     return None if found is None else 5 * -(-found // 5)
 
 

@@ -34,13 +34,19 @@ class Placed:
 
 
 class Timetable:
-    """When each task begins, between *begin* and *serve* [min]: one cook, one oven, one pan at a time, waking hours.
+    """When each task begins, between *begin* and *serve* [min]: one cook, each of the *ovens* for one bake, one pan at a time, waking hours.
 
     The solver's library takes half a second to load: it is loaded when a timetable is first made.
     """
 
     def __init__(
-        self, tasks: Sequence[Task], begin: int, serve: int, sleep: Sleep | None, pins: Mapping[str, int] | None = None
+        self,
+        tasks: Sequence[Task],
+        begin: int,
+        serve: int,
+        sleep: Sleep | None,
+        pins: Mapping[str, int] | None = None,
+        ovens: int = 1,
     ) -> None:
         from ortools.sat.python import cp_model
 
@@ -62,7 +68,11 @@ class Timetable:
                 if gap.most_min is not None:
                     self.model.add(self.start[task.id] <= end + gap.most_min)
         for what in ("cook", "oven", "hob"):
-            self.model.add_no_overlap([i for t in tasks if (i := self._busy(t, what)) is not None])
+            busy = [i for t in tasks if (i := self._busy(t, what)) is not None]
+            if what == "oven" and ovens > 1:
+                self.model.add_cumulative(busy, [1] * len(busy), ovens)
+            else:
+                self.model.add_no_overlap(busy)
         self.hours = None if sleep is None else _waking(begin, serve, sleep)
         if self.hours is not None:
             self._awake(self.hours)

@@ -143,7 +143,23 @@ def with_eggs(factor: float, eggs: float) -> tuple[float, str]:
 
 def scoops(grams: float, size: int) -> tuple[int, float]:
     """Return how many scoops of a size number a dough makes, and what one weighs [g]: a number tells how many fill a US quart (946 ml), dough at 1.1 g/ml (common practice)."""
-    if not 4 <= size <= 100:
-        raise OutOfDomainError(f"scoops have the numbers 4 to 100, not {size}", field="scoop")
+    if not LEAST_SCOOP <= size <= MOST_SCOOP:
+        raise OutOfDomainError(f"scoops have the numbers {LEAST_SCOOP} to {MOST_SCOOP}, not {size}", field="size")
     each = 946.0 / size * 1.1
     return ceil(grams / each), round(each, 1)
+
+
+LEAST_SCOOP, MOST_SCOOP = 4, 100
+
+
+def scoop_for(grams: float, pieces: float) -> int:
+    """Return the number of the scoop that makes so many pieces of a dough [g], the nearest that there is.
+
+    Examples
+    --------
+    >>> scoop_for(624.0, 24)
+    40
+    """
+    if not 1 <= pieces <= 1000:
+        raise OutOfDomainError(f"pieces must lie between 1 and 1000, not {pieces:g}", field="pieces")
+    return min(max(round(946.0 * 1.1 * pieces / grams), LEAST_SCOOP), MOST_SCOOP)

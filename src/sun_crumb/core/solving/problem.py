@@ -124,7 +124,7 @@ class Problem:
     def gauges(self) -> list[Gauge]:
         """What is judged."""
         sweeter = inf if self.is_sweet_as_it_falls else SWEETER
-        return gauges(self.family, self.before, self.goals.wanted_sweetness, sweeter)
+        return gauges(self.family, self.before, self.goals.wanted_sweetness, sweeter, self.goals.thirst)
 
     @cached_property
     def rules(self) -> tuple[Rule, ...]:

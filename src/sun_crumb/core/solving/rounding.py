@@ -313,6 +313,8 @@ def _within(choice: float, limits: tuple[float, float], step: float) -> bool:
 def _is_fussy(problem: Problem, position: int, by: float, mass: float) -> bool:
     """Return whether a change *by* so much [g] is so small that a baker would ask what for; leaven and salt are small by nature."""
     row = problem.rows[position]
+    if problem.goals.thirst and row.line.ingredient.has_role("liquid"):
+        return False  # what the household's own flour asks for
     if row.is_whole or (row.move is not None and row.move.step_g) or row.line.ingredient.has_role("leaven", "salt"):
         return False
     return abs(by) < max(FUSSY * row.untouched_g, FUSSY_PART * mass if row.untouched_g and not row.is_cut else 0.0)
@@ -363,7 +365,9 @@ def _without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[fl
         dearer = true_penalty.of(trial)
         move = problem.rows[i].move
         least = (PIECE_GAIN if move is not None and move.step_g else LEAST_GAIN) * worth
-        if true_penalty.is_sweet(trial) or not true_penalty.is_sweet(sums):
+        # What the household's own flour asks for is no fuss.
+        is_asked = bool(problem.goals.thirst) and problem.rows[i].line.ingredient.has_role("liquid")
+        if not is_asked and (true_penalty.is_sweet(trial) or not true_penalty.is_sweet(sums)):
             least = max(least, TOLD_GAIN)
         texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
         # Sweetness aside, putting back never costs more than the change does.

@@ -92,6 +92,10 @@ def paths() -> dict[str, Path]:
     }
 
 
+# No flour is thirstier than this share (judgement).
+MOST_THIRST = 0.2
+
+
 @dataclass(frozen=True)
 class Goals:
     """A wish for one recipe.
@@ -138,6 +142,8 @@ class Goals:
         How often the wish is to hold with amounts and foods as uncertain as they are, 0.5 to 0.99; None for what the figures say.
     own
         The household's own patterns that *recasts* names, by key.
+    thirst
+        How much more liquid this household's flour takes than recipes reckon with, as a share, -0.2 to 0.2.
     """
 
     path: str = "blend"
@@ -164,12 +170,14 @@ class Goals:
     recasts: dict[str, str] = field(default_factory=dict)
     confidence: float | None = None
     own: Mapping[str, Pattern] = field(default_factory=dict)
+    thirst: float = 0.0
 
     def __post_init__(self) -> None:
         self._check_choices()
         _in_range("cut", self.cut, 0.0, 1.0)
         _in_range("keep_sweet", self.keep_sweet, 0.3, 1.3)
         _in_range("confidence", self.confidence, 0.5, 0.99)
+        _in_range("thirst", self.thirst, -MOST_THIRST, MOST_THIRST)
         _in_range("most_energy_kcal", self.most_energy_kcal, 1.0, 5000.0, "the energy of a portion [kcal]")
         _in_range("most_free_sugar_g", self.most_free_sugar_g, 0.0, 500.0, "the free sugar of a portion [g]")
         _in_range("most_cost", self.most_cost, 0.0, 10_000.0, "the cost of a portion")
