@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Mapping
 from dataclasses import dataclass
-from functools import cache
+from functools import cache, lru_cache
 from math import exp
 from typing import Literal
 
@@ -84,6 +84,7 @@ PATTERN, FAR = 4.5, 0.30
 SPREAD = 1.1
 
 
+@lru_cache(maxsize=256)
 def nature_of(formula: Formula, component: str) -> Nature:
     """Return the family of one component of a recipe.
 
