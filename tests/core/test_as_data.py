@@ -51,6 +51,7 @@ def one_row_more(*added: tuple[str, str, dict[str, str]]) -> Iterator[None]:
         patterns._matrix,
         nature._signs,
         nature._phrases,
+        nature.nature_of,
         norms,
     )
     modules = ("balance.families", "balance.nature", "balance.patterns", "wish.goals")

@@ -89,6 +89,30 @@ class OnAnotherBase(unittest.TestCase):
                     with self.subTest(name=name, base=base, line=line.ingredient.key):
                         self.assertIn((line.component, line.ingredient.key), left)
 
+    def test_ground_nuts_stay_where_only_the_flour_gives_way(self) -> None:
+        """An almond and orange loaf without wheat is one still."""
+        text = (
+            "Almond and orange loaf\nCuts into 10 slices\n175 g butter\n150 g caster sugar\n3 eggs\n140 g self-raising flour\n"
+            "100 g ground almonds\n1 tsp baking powder\n75 ml orange juice\nBake at 180 C for 50 minutes."
+        )
+        formula, _, cup = read_formula(text)
+        for base in ("gluten_free", "oat", "egg_free", "wholemeal"):
+            plan = rework(formula, Goals(base=base, cut=0.5), shipped_pantry(), cup)
+            after = {x.ingredient: x.after_g for x in plan.lines}
+            with self.subTest(base):
+                self.assertEqual((after["almond_flour"], after["self_raising_flour"]), (100, 0))
+
+    def test_a_gluten_free_crust_makes_no_gluten_free_cheesecake(self) -> None:
+        text = (
+            "Cheesecake\nServes 12\nBase:\n200 g digestive biscuits\n90 g butter\nFilling:\n900 g cream cheese\n250 g caster sugar\n"
+            "3 tbsp plain flour\n4 eggs\nCrush the biscuits, mix with the butter, press into the tin. Beat the filling and bake at 160 C for 45 minutes."
+        )
+        formula, _, cup = read_formula(text)
+        plan = rework(formula, Goals(base="gluten_free", cut=0.5), shipped_pantry(), cup)
+        self.assertIn("Filling: plain flour stays in it, so the whole is not gluten-free.", plan.advice)
+        almonds = next(x for x in plan.lines if x.ingredient == "almond_flour")
+        self.assertTrue(almonds.reason.startswith("ground almonds hold"), almonds.reason)
+
     def test_no_fruit_comes_in_that_neither_recipe_nor_base_has(self) -> None:
         for name, base, before, plan in _plans():
             if base in ("fruit", "vegetable", "dates", "beans"):

@@ -8,6 +8,7 @@ from bench.desserts import DESSERTS
 
 from sun_crumb.core.balance import METRICS, QUANTITIES, families, gauges, nature_of
 from sun_crumb.core.formula import FormulaLine
+from sun_crumb.core.formula.recipe import is_crushed
 from sun_crumb.core.offers.moves import is_cuttable, move_of
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.pantry.household import household
@@ -247,6 +248,11 @@ For the frosting:
             [nature_of(formula_of(text.format(word)), "").family.key for word in ("Chewy", "Crisp")],
             ["cookie", "crisp_cookie"],
         )
+
+    def test_a_cooking_apple_is_whole_until_it_is_cooked(self) -> None:
+        """Broken up, its sugars count as free in the UK and its water as the batter's."""
+        told = {"3 cooking apples, diced": False, "3 apples, cooked to a mash": True, "cooking chocolate": False}
+        self.assertEqual({text: is_crushed(text) for text in told}, told)
 
     def test_a_trace_of_fat_is_none(self) -> None:
         """A drizzle of sugar and lemon holds a tenth of a gram: coconut sugar's half gram more is nothing."""

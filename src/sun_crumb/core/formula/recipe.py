@@ -14,7 +14,8 @@ from sun_crumb.core.reading.amounts import read_amount
 
 # What breaks a fruit up, so that its sugars count as free in the UK and its water as the batter's.
 _CRUSHED = re.compile(
-    r"\b(?:mash|pur[eé]e|blend|puree|blitz|crush|grat|melt|liqui|process|stew|cook|ground|shred)", re.I
+    r"\b(?:mash|pur[eé]e|blend|puree|blitz|crush|grat|melt|liqui|process|stew|cook(?!ing[ -](?:apples?|pears?|chocolate|oil|spray|fat))|ground|shred)",
+    re.I,
 )
 # A line that begins with a weight, or a volume as a scale's kitchen tells it; or with a count of pieces.
 _BY_WEIGHT = re.compile(r"^\W*(?:about\s+|approx\.?\s+)?\d[\d.,/]*\s*(?:kg|g|gr|grams?|ml|millilit\w+|l|dl|cl)\b", re.I)

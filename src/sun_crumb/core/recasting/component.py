@@ -28,6 +28,8 @@ LITTLE_SOUR = 0.06
 SCALED = ("body", "fat", "egg", "wet", "sweet", "fruit")
 # A group that the pattern has none of stays where the recipe has less of it than this share: a yolk in a crust (judgement).
 LITTLE = 0.1
+# Beside ground nuts that stay, at least this share of what a dessert stands on is the new flour.
+LEAST_FLOUR = 0.3
 
 
 @dataclass(frozen=True, slots=True)
@@ -101,9 +103,10 @@ class _Beginning:
         )
         self.mine = _grouped((n, line) for n, line in enumerate(lines) if not line.is_inclusion and n not in held)
         self.target, self.keeps_lift = target, False
+        self.ground = self._ground_nuts()
         self._by_practice(family)
         self.whole = [(n, x) for n, x in enumerate(lines) if x.is_inclusion or n in held]
-        self.mass = sum(x.grams for group in self.mine.values() for _, x in group)
+        self.mass = sum(x.grams for group in self.mine.values() for _, x in group) + _grams(self.ground)
         self.egg_step = 0.5 if family.egg_step else 1.0
 
     def _by_practice(self, family: Family) -> None:
@@ -145,6 +148,16 @@ class _Beginning:
         like = dict(self.way.like).get(self.target.key)
         return nearest_of((like, self.target.key) if like else patterns_of(family), self.lines)
 
+    def _ground_nuts(self) -> list[tuple[int | None, FormulaLine]]:
+        """Take ground nuts out of the body where only the flour beside them gives way: an almond and orange loaf stays one."""
+        body = self.mine.get("body", [])
+        ground = [pair for pair in body if is_nutty(pair[1].ingredient)]
+        is_body = any(is_nutty(x.ingredient) for _, x in self.pattern.get("body", ()))
+        if "keeps_nuts" not in traits_of(self.way) or is_body or not ground or len(ground) == len(body):
+            return []
+        self.mine["body"] = [pair for pair in body if pair not in ground]
+        return ground
+
     def _nut_butter_is_a_taste(self) -> None:
         """Take nut butter for a flavour where the new base is none of nuts: peanut butter cookies stay what they are called."""
         if any(is_nutty(x.ingredient) for _, x in self.pattern.get("body", ())):
@@ -175,6 +188,10 @@ class _Beginning:
         goal = {group: _grams(pairs) * self._own(group) for group, pairs in self.pattern.items()}
         scale = room / (sum(goal.values()) or 1.0)
         goal = self._no_sweeter({group: grams * scale for group, grams in goal.items()})
+        if self.ground and "body" in goal:
+            # They are part of what the dessert stands on.
+            goal["body"] = max(goal["body"] - _grams(self.ground), LEAST_FLOUR * goal["body"])
+            kept += self.ground
         found.ideal = [x for _, x in (*kept, *self.whole)]
         for group, grams in goal.items():
             found.ideal += [x for _, x in self._of(group, grams)]
@@ -214,6 +231,7 @@ class _Beginning:
     def _own(self, group: str) -> float:
         """Return how much more of a group the recipe has than the practice that it comes from, as far as that goes with it."""
         mine, practice = _grams(self.mine.get(group, ())), _grams(self.practice.get(group, ()))
+        mine += _grams(self.ground) if group == "body" else 0.0
         if group not in SCALED or (group not in self.way.keeps and group != "body") or not mine or not practice:
             return 1.0
         room = self.way.room

@@ -123,7 +123,7 @@ def recast(formula: Formula, goals: Goals, cup: CupStandard) -> Recast | None:
         _refuse_held_body(one, [(n, formula.lines[n]) for n in places], goals)
         mixed = as_mixed([formula.lines[n] for n in places], families()[one.target.family])
         begun = _begun(one, mixed, places, goals, cup, is_weighed=formula.is_weighed)
-        told = changed_why(mixed, begun, one.base)
+        told = changed_why(mixed, begun, _stands_on(one))
         for k, line in enumerate(begun.lines):
             why[len(lines)] = told[k]
             lines.append(line.line)
@@ -150,6 +150,11 @@ def _refuse_held_body(one: _Chosen, lines: Iterable[tuple[int, FormulaLine]], go
         if is_body and goals.locks.get(place, 0.0) > 0:
             name, words = line.ingredient.name, one.base.words if one.base else f"as {one.target.name}"
             raise OutOfDomainError(f"{name} is set by you: let it go to make it {words}", field="locks", position=place)
+
+
+def _stands_on(one: _Chosen) -> Base | None:
+    """Return the base whose words are true of a pattern: a gluten-free crumb of ground almonds is no flour blend."""
+    return next((base for base in bases().values() if base.name == one.target.base), one.base)
 
 
 def _begun(

@@ -71,10 +71,11 @@ def _water(ratio: float, was: str) -> str:
     >>> _water(0.35, "plain flour"), _water(1.0, "plain flour"), _water(1.6, "plain flour")
     ('a third of the water that plain flour does', 'as much water as plain flour', '1.6 times the water that plain flour does')
     """
+    does = "do" if was.endswith("s") else "does"
     for most, words in _SHARES:
         if ratio <= most:
-            return f"{words} of the water that {was} does"
-    return f"as much water as {was}" if ratio <= _AS_MUCH else f"{ratio:.1f} times the water that {was} does"
+            return f"{words} of the water that {was} {does}"
+    return f"as much water as {was}" if ratio <= _AS_MUCH else f"{ratio:.1f} times the water that {was} {does}"
 
 
 def _wet_why(old: Sequence[FormulaLine], begun: Begin, line: FormulaLine, *, more: bool) -> str:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from dataclasses import replace
 
 from sun_crumb.core.doubt.likely import least_ratio
@@ -12,6 +12,7 @@ from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.recasting import Recast
+from sun_crumb.core.recasting.bases import bases
 from sun_crumb.core.rework.plan_line import PlanLine
 from sun_crumb.core.telling.unmet import ComponentBalance, Unmet
 from sun_crumb.core.wish.goals import DEFINITIONS, Goals
@@ -34,7 +35,23 @@ def batter_words(other: Recast | None) -> list[str]:
     """Return what another base asks of the hands, and what it can't give."""
     if other is None:
         return []
-    return [text for x in other.told for text in (x.batter, x.cannot) if text]
+    return [text for x in other.told for text in (x.batter, x.cannot) if text] + list(_still_there(other))
+
+
+# What tags a food bears that a base may do without.
+_TAGS = {"gluten": frozenset(("gluten", "wheat")), "egg": frozenset(("egg",))}
+
+
+def _still_there(other: Recast) -> Iterator[str]:
+    """Give what the other parts hold still of what the base does without: a gluten-free crust makes no gluten-free cheesecake."""
+    made = {x.component for x in other.told}
+    for base in dict.fromkeys(bases()[x.base] for x in other.told if x.base):
+        tags = _TAGS.get(base.without, frozenset())
+        for component in other.formula.components:
+            held = [x for x in other.formula.lines if x.component == component and tags & x.ingredient.tags]
+            if held and component not in made:
+                name = max(held, key=lambda x: x.grams).ingredient.name.lower()
+                yield f"{(component or 'base').capitalize()}: {name} stays in it, so the whole is not {base.words}."
 
 
 def less_sweet(
