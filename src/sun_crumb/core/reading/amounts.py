@@ -158,7 +158,9 @@ def _unit_and_manner(text: str, at: int, factor: float) -> _Spoken:
         if not spoken.size and (m := _SIZE.match(text, spoken.end)):
             spoken.size, spoken.end = _size(m[1]), m.end()
         elif m := _PACK.match(text, spoken.end):
-            if not _takes_packing(spoken, m[2].lower(), read_unit(text, m.end()) is not None):
+            # "loosely packed" is as it falls into the cup.
+            is_loose = m[2].lower() == "packed" and (m[1] or "").strip().lower() in ("loosely", "lightly")
+            if not is_loose and not _takes_packing(spoken, m[2].lower(), read_unit(text, m.end()) is not None):
                 break
             spoken.end = m.end()
         elif not (spoken.unit is None and _takes_unit(spoken, text)):

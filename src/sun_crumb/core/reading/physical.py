@@ -277,7 +277,7 @@ def _begins_food(text: str) -> bool:
     return bool(
         re.match(
             # "225 g/8 oz digestives": the amount again.
-            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b)[^\W\d_]{2,}",
+            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b|flesh\b|peeled\b|prepared\b|net\b|drained\b|in all\b|in total\b|altogether\b|weight\b)[^\W\d_]{2,}",
             rest,
         )
     ) and not re.match(r"\s*(?:min|hour|cm|inch|°|%|x\b)", rest)

@@ -43,6 +43,10 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         ),
         ", cut up",
     ),
+    # "1 dessert spoon", "2 table spoons"
+    (re.compile(r"\b(dessert|table|tea)[ -]spoon(s|fuls?)?\b", re.I), r"\1spoon\2"),
+    # What lies in syrup is no syrup.
+    (re.compile(r"\b((?:stem|preserved) ginger)\s+in\s+(?:its\s+)?syrup\b", re.I), r"\1"),
     # Ginger that is grated, or comes as a piece, is the fresh root.
     (
         re.compile(r"\b(?:freshly\s+)?(?:grated|minced|finely chopped)\s+(?:root\s+)?ginger\b(?! root)", re.I),

@@ -278,7 +278,7 @@ def _agrees(low: float, high: float, grams: float) -> bool:
 
 
 # Units of as much as is written on them.
-HOLDERS = frozenset({"can", "packet"})
+HOLDERS = frozenset({"can", "packet", "dessertglass"})
 _BY_THE_PACK = re.compile(r"(?:(?:\w+\s+)?swiss rolls?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b", re.I)
 
 
