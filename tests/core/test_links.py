@@ -9,6 +9,9 @@ from sun_crumb.core.method.lines import lines_of_reading
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import method_of, read_recipe
 from sun_crumb.core.reading.records import Link
+from sun_crumb.core.wish import Goals
+from sun_crumb.services import kitchen
+from sun_crumb.services.bake_day import steps_of_plan
 
 TEXT = """Oat slice
 Makes 12 bars
@@ -60,6 +63,16 @@ class Links(unittest.TestCase):
         found = self.read(Link(4, melt), Link(4, press))
         self.assertEqual([share for _, share in self.uses(found)[4]], [0.5, 0.5])
         self.assertNotIn(4, found.unplaced)
+
+    def test_the_step_that_it_left_names_it_no_more(self) -> None:
+        melt = self.step(self.read(), "Melt")
+        formula, reading, cup = kitchen.read_formula(TEXT)
+        planned = kitchen.plan(formula, Goals(path="less", cut=0.2), cup)
+        steps = method_of(reading).steps
+        told = steps_of_plan(formula, steps, planned, cup, links=(Link(3, melt),))
+        texts = [step.text for step in told.steps]
+        self.assertEqual([n for n, text in enumerate(texts) if "walnut" in text], [0], texts)
+        self.assertIn("Stir in the 200 g oats", texts[1])
 
     def test_order_follows_the_link(self) -> None:
         """What is baked after something has it in: the bake still comes after the step it was moved to."""

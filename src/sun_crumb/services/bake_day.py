@@ -161,7 +161,9 @@ def lines_of_formula(formula: Formula) -> tuple[MethodLine, ...]:
     return lines_of_foods((line.text, line.component, line.ingredient, line.grams) for line in formula.lines)
 
 
-def steps_of_plan(formula: Formula, steps: Sequence[Step], plan: Plan, cup: CupStandard) -> MethodTold:
+def steps_of_plan(
+    formula: Formula, steps: Sequence[Step], plan: Plan, cup: CupStandard, links: Sequence[Link] = ()
+) -> MethodTold:
     """Return the method of a plan: the original's steps at the plan's amounts.
 
     Raises
@@ -182,7 +184,7 @@ def steps_of_plan(formula: Formula, steps: Sequence[Step], plan: Plan, cup: CupS
         for x in plan.lines
     ]
     kinds = {b.component: families()[b.family] for b in plan.balance}
-    found = rewritten(formula, plan.after, steps, planned, kinds, cup, pantry, on=plan.recast)
+    found = rewritten(formula, plan.after, steps, planned, kinds, cup, pantry, links, plan.recast)
     return told_plan(formula.title, formula, planned, found)
 
 

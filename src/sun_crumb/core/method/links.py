@@ -30,11 +30,26 @@ def relink(resolved: Sequence[Resolved], links: Sequence[Link], count: int) -> s
             continue
         moved.add(position)
         for step in resolved:
-            step.mentions[:] = [
-                replace(m, uses=tuple(use for use in m.uses if use.position != position)) for m in step.mentions
-            ]
+            step.mentions[:] = [_without(m, position, is_here=step in into) for m in step.mentions]
             step.mentions[:] = [m for m in step.mentions if m.uses or m.end > m.start]
         for step in into:
-            step.mentions.append(Mention(0, 0, (Use(position, 1.0 / len(into), None, True),)))
+            _put(step, Use(position, 1.0 / len(into), None, True))
             step.back.discard(position)
     return moved
+
+
+def _without(mention: Mention, position: int, *, is_here: bool) -> Mention:
+    """Return a mention that takes a line no more; where it took nothing else, and the line goes elsewhere, its words go too."""
+    uses = tuple(use for use in mention.uses if use.position != position)
+    if len(uses) == len(mention.uses):
+        return mention
+    return replace(mention, uses=uses, is_moved=not uses and not mention.is_group and not is_here)
+
+
+def _put(step: Resolved, use: Use) -> None:
+    """Let a step take a line: where its words name it, else by a sentence of its own."""
+    at = next((n for n, m in enumerate(step.mentions) if use.position in m.of and m.end > m.start and not m.uses), None)
+    if at is None:
+        step.mentions.append(Mention(0, 0, (use,)))
+    else:
+        step.mentions[at] = replace(step.mentions[at], uses=(use,))

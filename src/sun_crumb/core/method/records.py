@@ -56,7 +56,8 @@ class Reached:
 class Mention:
     """Where a step's words speak of lines: from and to, by character; what of them it takes there. Without uses it speaks of what is in already.
 
-    ``lead`` is where the words that tell how much begin ("half the"); ``of`` the lines meant; an ``is_group`` speaks of several at once, what ``greases`` a tin of what it is greased with.
+    ``lead`` is where the words that tell how much begin ("half the"); ``of`` the lines meant; an ``is_group`` speaks of several at once, what ``greases`` a tin of what it is greased with;
+    what ``is_moved`` goes in elsewhere by the baker's own word.
     """
 
     start: int
@@ -67,6 +68,7 @@ class Mention:
     is_group: bool = False
     is_part: bool = False
     greases: bool = False
+    is_moved: bool = False
 
 
 @dataclass(frozen=True, slots=True)

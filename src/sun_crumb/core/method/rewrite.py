@@ -123,6 +123,9 @@ def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[Plan
     """Put the plan's amounts where a mention stood, or take it out."""
     if not mention.end:
         return
+    if mention.is_moved:
+        draft.edits.append((mention.lead, mention.end, ""))
+        return
     if not mention.uses:
         _edit_back(draft, mention, placing, plan)
         return
