@@ -8,7 +8,7 @@ from datetime import datetime, timedelta
 
 from playwright.sync_api import Page, expect
 
-from sun_crumb.services import challenges, diary, learning, progress
+from sun_crumb.services import challenges, diary, learning, preferences, progress
 from tests.api.test_tastings import jpeg
 from tests.web.browser import AXE, Screens
 
@@ -192,6 +192,34 @@ class Days(Lived):
         expect(page.get_by_role("heading", name="Ines")).to_be_hidden()
         page.get_by_role("button", name="Undo").click()
         expect(page.get_by_role("heading", name="Ines")).to_be_visible()
+
+    def test_ovens_scale_and_scoops_are_kept_in_one_place(self) -> None:
+        page = self.open("/household")
+        page.get_by_label("it has a fan").check()
+        for name in ("the big oven", "the small one"):
+            page.get_by_label("The name of an oven").fill(name)
+            page.get_by_role("button", name="Add the oven").click()
+            expect(page.get_by_label("you bake in")).to_have_value(name)
+        expect(page.get_by_label("it has a fan")).not_to_be_checked()
+        page.get_by_label("you bake in").select_option("the big oven")
+        expect(page.get_by_label("it has a fan")).to_be_checked()
+        page.get_by_label("heat in").select_option("f")
+        hotter = page.get_by_label("How much hotter the oven is than its dial, in °F")
+        hotter.fill("18")
+        hotter.press("Enter")
+        expect(hotter).to_have_value("18")
+        page.get_by_label("Scoops that you own").fill("40")
+        page.get_by_label("Scoops that you own").press("Enter")
+        expect(page.get_by_text("40", exact=True)).to_be_visible()
+        own = preferences.get_settings(self.database)
+        self.assertEqual(
+            (own.oven_offset_c, own.scoops, [one.name for one in own.ovens]),
+            (10.0, [40], ["the big oven", "the small one"]),
+        )
+        page.get_by_label("Scoops that you own").fill("400")
+        page.get_by_label("Scoops that you own").press("Enter")
+        expect(page.get_by_text("scoops have the numbers 4 to 100, not 400", exact=False)).to_be_visible()
+        self.problems.clear()
 
     def test_what_was_learned_is_forgotten_and_learned_again(self) -> None:
         page = self.open("/household")

@@ -41,7 +41,7 @@ function remove(): void {
       >{{ settings.ovens.length ? 'another' : 'more than one? name this one' }}
       <input v-model="name" maxlength="40" aria-label="The name of an oven" placeholder="the big oven" />
     </label>
-    <button type="submit" class="add" :disabled="!canAdd">Add</button>
+    <button type="submit" class="add" aria-label="Add the oven" :disabled="!canAdd">Add</button>
   </form>
 </template>
 

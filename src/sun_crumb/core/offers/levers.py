@@ -17,8 +17,12 @@ LEAST_G = 10.0
 
 
 @cache
-def _levers() -> dict[str, dict[str, str]]:
-    return {food: row for row in table("levers") for food in row["foods"].split()}
+def _levers() -> dict[str, list[dict[str, str]]]:
+    found: dict[str, list[dict[str, str]]] = {}
+    for row in table("levers"):
+        for food in row["foods"].split():
+            found.setdefault(food, []).append(row)
+    return found
 
 
 def lever_of(
@@ -28,9 +32,15 @@ def lever_of(
 
     Nothing that is *present* already, only what holds much less of the sugar that is cut, and what nobody at the table rules out.
     """
-    row = _levers().get(line.ingredient.key)
-    if row is None or "swaps" not in goals.preset.traits or line.grams <= 0:
+    if "swaps" not in goals.preset.traits or line.grams <= 0:
         return None
+    rows = _levers().get(line.ingredient.key, ())
+    return next((lever for row in rows if (lever := _lever(row, line, goals, family, present))), None)
+
+
+def _lever(
+    row: dict[str, str], line: FormulaLine, goals: Goals, family: Family, present: Collection[str]
+) -> tuple[Ingredient, dict[str, str]] | None:
     if row["families"] and not family.is_among(row["families"].split()):
         return None
     if line.ingredient.has_role("flour") and not row["families"]:

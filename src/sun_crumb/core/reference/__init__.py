@@ -12,6 +12,7 @@ KEYS: dict[str, tuple[str, ...]] = {
     "cautions": ("key", "tag"),
     "family_signs": ("sign", "where"),
     "fights": ("comes_in", "against"),
+    "levers": ("foods", "instead"),
     "line_order": ("before", "after"),
     "preparation_names": ("key", "means"),
     "preparations": ("kind", "key"),

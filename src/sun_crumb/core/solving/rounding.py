@@ -11,7 +11,7 @@ from typing import NamedTuple
 from sun_crumb.core.balance import QUANTITIES, Gauge
 from sun_crumb.core.pantry.household import grid_of, household_amount
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, EDGE, Stretches, charged, penalty, stretches
+from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, EDGE, INSIDE, Stretches, charged, penalty, stretches
 from sun_crumb.core.solving.problem import LIMITS, Problem, bounds
 from sun_crumb.core.sugars.sweetness import intense_equivalent
 
@@ -27,7 +27,7 @@ LEFTOVER = 0.04
 # and at least so much of any: most of a band's width (judgement).
 LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
-FUSSY, FUSSY_PART, FUSSY_GAIN = 0.10, 0.015, 0.38
+FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.38
 # What rounding may take from the cut before it counts, as a share of the sugar that was there.
 NEAR = 0.01
 # What breaking a rule costs a rounded plan, however little and by how much of it: more than any texture. And a breach that is none.
@@ -99,14 +99,31 @@ class TruePenalty:
 
     def of(self, sums: list[float], *, is_felt: bool = False) -> float:
         """Return the cost of amounts that come to these *sums*; as it *is_felt*, of texture only and no steeper far out."""
-        cost = 0.0 if is_felt else self.sweetness(sums)
-        for above, below, wanted, scale, low, high, weight, along, felt in self.terms:
+        cost = self.limits(sums) + (0.0 if is_felt else self.sweetness(sums))
+        for term, reach in zip(self.terms, self._reaches(sums), strict=True):
+            cost += term.weight * charged(reach, term.felt if is_felt else term.along)
+            cost += EDGE if reach > 1.001 else 0.0
+        return cost
+
+    def told(self, sums: list[float]) -> tuple[int, float]:
+        """Return how many levels texture is off, and what it costs within the bands: as it is told."""
+        reaches = self._reaches(sums)
+        near = sum(term.weight * INSIDE * min(r, 1.0) for term, r in zip(self.terms, reaches, strict=True))
+        return sum((r > 1.001) + (r > 2.001) for r in reaches), near
+
+    def _reaches(self, sums: list[float]) -> list[float]:
+        """Return how far off each metric but sweetness is, in bands."""
+        found = []
+        for above, below, wanted, scale, low, high, *_ in self.terms:
             whole = sums[below]
             off = ((sums[above] / whole if whole > 0 else 0.0) - wanted) / scale
-            reach = off / high if off > 0 else -off / low
-            cost += weight * charged(reach, felt if is_felt else along) + (EDGE if reach > 1.001 else 0.0)
+            found.append(off / high if off > 0 else -off / low)
+        return found
+
+    def limits(self, sums: list[float]) -> float:
+        """Return what a missed cut, a passed limit or a broken rule costs."""
         held = len(QUANTITIES)
-        cost += self.cut(sums)
+        cost = self.cut(sums)
         for k, most in enumerate(self.most, held + 1):
             cost += CUT_SHORT / 10 * max(sums[k] / max(most, 1e-9) - 1.005, 0.0)
         for k, rule in enumerate(self.rules, held + 1 + len(self.most)):
@@ -330,14 +347,13 @@ def _without_fuss(problem: Problem, true_penalty: TruePenalty, grams: list[float
         trial = true_penalty.moved(sums, i, by)
         if true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial):
             continue
-        aside = true_penalty.sweetness(trial) - true_penalty.sweetness(sums) if not row.is_cut else 0.0
-        if row.is_cut and by * problem.counted[i] <= NEAR * problem.counted_before / max(problem.share, NEAR):
-            aside = true_penalty.cut(trial) - true_penalty.cut(sums)
         # So small a change is no way to be sweet enough, and so little sugar is what the whole recipe hardly misses.
-        gains = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
-        if row.is_cut:
-            gains -= aside
-        if gains < FUSSY_GAIN and true_penalty.of(trial) - true_penalty.of(sums) - aside < FUSSY_GAIN:
+        breaks = true_penalty.limits(trial) - true_penalty.limits(sums)
+        if row.is_cut and by * problem.counted[i] <= NEAR * problem.counted_before / max(problem.share, NEAR):
+            breaks -= true_penalty.cut(trial) - true_penalty.cut(sums)
+        (worse, far), (level, near) = true_penalty.told(trial), true_penalty.told(sums)
+        # What is off by a level stays so: a little less flour mends no snap.
+        if worse <= level and far - near + max(breaks, 0.0) < FUSSY_GAIN:
             grams[i], sums = row.untouched_g, trial
     return sums
 
