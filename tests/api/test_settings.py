@@ -34,6 +34,8 @@ class Settings(WithApplication):
         self.assertEqual(self._told(recipe)["plain_flour"], "2 cups")
         self.change(units="grams")
         self.assertEqual(self._told(recipe)["plain_flour"], "250 g")
+        seen = self.post(f"/api/recipes/{recipe}/preview", {"path": "blend", "cut": 0.3, "support": []})
+        self.assertFalse(any("cup" in line["household"] for line in seen["lines"]))
         kept = self.post(f"/api/recipes/{recipe}/versions", {"path": "blend", "cut": 0.3})["versions"][-1]["id"]
         day = self.get(f"/api/recipes/{recipe}/versions/{kept}/bake-day")
         self.assertIn("250 g", " ".join(step["text"] for step in day["method"]["steps"]))

@@ -22,6 +22,7 @@ from sun_crumb.core.exploring import (
 )
 from sun_crumb.core.formula import Formula, Totals, portion, served, total
 from sun_crumb.core.pantry import Ingredient, Pantry
+from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.rework import Drag, frame_of
@@ -223,7 +224,7 @@ def preview_recipe(database: Database, recipe_id: int, body: PreviewIn) -> Previ
                 component,
                 key,
                 grams,
-                household_text(pantry[key], grams, standard.key) if grams > 0 else "none",
+                household(pantry[key], grams, standard, is_weighed=formula.is_weighed) if grams > 0 else "none",
             )
             for position, component, key, grams in found.lines
         ),

@@ -101,25 +101,21 @@ def _dissolved(problem: Problem) -> Rule | None:
 def _own(problem: Problem) -> Rule | None:
     """Keep the part of the recipe's own sugar that nothing else whips or dries like, unless the baker has set less of it."""
     own = np.array([float(row.addition is None and row.is_cut) for row in problem.rows])
-    weights = own * np.array([row.line.ingredient.per_100g.total_sugars_g / 100 for row in problem.rows])
-    original = float(weights @ np.array([row.original_g for row in problem.rows]))
-    is_set_below = any(
-        row.lock_g is not None and row.lock_g < row.original_g and weight
-        for row, weight in zip(problem.rows, weights, strict=True)
-    )
-    if not problem.family.own_floor or not original or is_set_below:
-        return None
-    return Rule("own", weights, problem.family.own_floor * original, inf, original)
+    sugars = np.array([row.line.ingredient.per_100g.total_sugars_g / 100 for row in problem.rows])
+    return _floor(problem, "own", own * sugars, problem.family.own_floor)
 
 
 def _crystal(problem: Problem) -> Rule | None:
     """Keep the crystal sugar that is the structure, unless the baker has set less of it."""
     weights = np.array([problem.crystal_per_gram(row.line.ingredient) for row in problem.rows])
+    return _floor(problem, "crystal", weights, problem.family.crystal_floor)
+
+
+def _floor(problem: Problem, key: str, weights: Vector, share: float) -> Rule | None:
+    """Hold a sum above its share of the original's; none where there is none of it, or the baker has set less."""
     original = float(weights @ np.array([row.original_g for row in problem.rows]))
     is_set_below = any(
         row.lock_g is not None and row.lock_g < row.original_g and weight
         for row, weight in zip(problem.rows, weights, strict=True)
     )
-    if not problem.family.crystal_floor or not original or is_set_below:
-        return None
-    return Rule("crystal", weights, problem.family.crystal_floor * original, inf, original)
+    return None if not share or not original or is_set_below else Rule(key, weights, share * original, inf, original)
