@@ -214,6 +214,8 @@ For the frosting:
         made = plan("Meringues\nMakes 12\n4 egg whites\n230 g caster sugar", path="zero", cut=0.9)
         self.assertGreaterEqual(grams_of(made, "caster_sugar"), 114)
         self.assertEqual(made.status, "unmet")
+        bulk = {x.ingredient for x in made.lines if x.position is None} - {"stevia_extract"}
+        self.assertEqual(bulk, {"maltitol"})
 
     def test_a_part_of_a_recipe_by_weight_goes_on_in_grams(self) -> None:
         made = plan(

@@ -29,7 +29,7 @@ _INTO = re.compile(
     r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
 )
 _COUNT_ON_BAKE = re.compile(
-    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|\bonce (?:cool|cold|baked)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\bonce (?:cool|cold|baked)\b|\bwhile (?:still )?(?:hot|warm)\b",
     re.I,
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
@@ -61,6 +61,8 @@ _POURED_IN = re.compile(
     r"\b(?:pour|spoon|tip|spread|scrape|pile|put|fill)\b[^.;]{0,30}\b(?:into|in|over|onto|on)\s+(?:the|your|each)\b",
     re.I,
 )
+# "bake each 5 minutes at 180 C" tells an oven's heat, and bakes.
+_BAKES_FIRST = re.compile(r"\W*(?:then\s+)?bake\b(?!\s*[:=])", re.I)
 # "Fill.", "Poke holes, pour the soak", "soak in the syrup", "toss in the crumbs": with what is there.
 _LAID_ON = re.compile(r"\W*(?:fill|poke|prick|sandwich|split|dip|(?:soak|toss|roll|drench)\s+in)\b", re.I)
 # "Serve warm, dusted with cinnamon": with all that is done.
@@ -145,7 +147,7 @@ class Order:
 
     def _role(self, text: str, step: Resolved, wait: Wait | None, *, has_oven: bool) -> Role:
         if not step.uses and not step.back and wait is None:
-            if has_oven or _HEATS.search(text):
+            if (has_oven or _HEATS.search(text)) and not _BAKES_FIRST.match(text):
                 return "heat"
             if _TIN_ONLY.search(text) and not step.refs:
                 return "tin"

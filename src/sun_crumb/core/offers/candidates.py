@@ -108,6 +108,8 @@ def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
     if row and row["families"] and not family.is_among(row["families"].split()):
         # Ground dates stay grainy where nothing is baked into a crumb; banana is no part of a custard.
         return False
+    if family.own_floor and family.stand_ins and ingredient.key not in family.stand_ins and not ingredient.is_strong:
+        return False  # what does not whip and dry like sugar weakens the foam
     shows = "pale" in family.traits and ("dark" in ingredient.traits or ingredient.has_role("paste"))
     is_lumpy = "smooth" in family.traits and ingredient.has_role("paste")
     if "own_taste" in ingredient.traits and not _hides(formula, family):
