@@ -161,6 +161,18 @@ class Rewritten(CloseTo):
             else:
                 self.assertTrue(any(t.startswith("Dust with") and "cut into fingers" in t for t in texts), texts)
 
+    def test_each_amount_stands_where_its_own_word_is(self) -> None:
+        told = rewritten(
+            "Biscotti\nMakes 30\n250 g plain flour\n150 g caster sugar\n2 eggs\n100 g pistachios\n50 g dried cranberries\nzest of 1 orange\n"
+            "flaky salt to finish\nMix the dry crumb ingredients. Add the eggs, then the nuts, fruit and zest. Sprinkle with flaky salt and bake at 180 C for 25 minutes.",
+            path="less",
+            cut=0.2,
+        )
+        text = " ".join(step.text for step in told.steps)
+        self.assertIn("dry crumb ingredients (250 g plain flour", text)
+        self.assertIn("100 g nuts, 50 g fruit and 1 tbsp zest.", text)
+        self.assertIn("a pinch of flaky salt", text)
+
     def test_divided_sugar_stays_divided(self) -> None:
         told = rewritten(FIRST[11].text, path="fruit", cut=0.4)
         parts = [u.share for s in told.steps for u in s.uses if u.ingredient == "caster_sugar"]

@@ -46,6 +46,8 @@ def lines_of_foods(foods: Iterable[tuple[str, str, Ingredient, float]]) -> tuple
 
 def _name(text: str, texts: Sequence[str], food: Ingredient) -> str:
     """Return what a line's own words call its food; the food's name where a text tells several foods, or none."""
-    if not text.strip() or texts.count(text) > 1 or len(split_line(text)) > 1:
+    if not text.strip() or texts.count(text) > 1:
         return food.name
-    return parse_line(text).name or food.name
+    # "zest of 1 orange" is orange zest in plain words.
+    plain = split_line(text)
+    return food.name if len(plain) > 1 else parse_line(plain[0]).name or food.name

@@ -170,7 +170,7 @@ def _taken_up(
 
 
 _ADJECTIVES = re.compile(
-    r"(?:(?:boiling|hot|warm|cold|soft|lukewarm|chilled|fresh|whole|large|small|ripe|dry|finely|roughly|coarsely|strong|light|dark|cool|plain|[a-z]+ed)\s+)+$",
+    r"(?:(?:boiling|hot|warm|cold|soft|flaky|flaked|sea|lukewarm|chilled|fresh|whole|large|small|ripe|dry|finely|roughly|coarsely|strong|light|dark|cool|plain|[a-z]+ed)\s+)+$",
     re.I,
 )
 

@@ -390,6 +390,11 @@ class Resolver:
 
     def _take(self, found: Resolved, n: int, said: Said, *, finishes: bool) -> None:
         pool = self._pool(said, found.component)
+        # "the nuts, fruit and zest": the zest is not of the fruit.
+        nearer = {
+            k for other in self.said[n] if other is not said for k, how in other.lines.items() if how > pool.get(k, how)
+        }
+        pool = {k: how for k, how in pool.items() if k not in nearer} or pool
         if said.part == "tin":
             greasing = [k for k in said.lines if _TO_GREASE.search(self.lines[k].text) and self.left[k] > USED_UP]
             found.mentions.append(
