@@ -344,8 +344,8 @@ class Resolver:
         wanted = own
         if group.kind in ("dry", "wet"):
             wanted = [k for k in own if self._stage(k, own) == group.kind]
-        elif group.part in ("dry", "wet"):
-            wanted = [k for k in own if self._stage(k, own) == group.part]
+        elif group.part.partition(" ")[0] in ("dry", "wet"):
+            wanted = [k for k in own if self._stage(k, own) == group.part.partition(" ")[0]]
         elif (
             group.part
             and component == found.component
