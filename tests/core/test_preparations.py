@@ -97,6 +97,9 @@ class Tins(CloseTo):
         self.assertClose(tins.read_size("9 in square").area_cm2, (9 * 2.54) ** 2, absolute=1e-6)
         self.assertClose(tins.read_size("23 x 33 cm").area_cm2, 23 * 33, absolute=1e-6)
         self.assertClose(tins.read_size("2 x 20 cm round").whole_ml, 2 * math.pi * 100 * 5, absolute=1e-6)
+        # A number of cups is no tin so many centimetres wide.
+        told = {"12 muffin cups": 960, "12 cups": 960, "6 ramekins": 900, "muffin_12": 960, "12 cupcakes": 960}
+        self.assertEqual({text: round(tins.read_size(text).whole_ml) for text in told}, told)
 
     def test_the_same_depth_bakes_as_long_and_a_deeper_one_longer(self) -> None:
         small, large = tins.read_size("20 cm round"), tins.read_size("25 cm round")

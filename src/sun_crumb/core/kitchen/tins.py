@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import ceil, pi
 
 from sun_crumb.core.errors import OutOfDomainError
+from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reference import table
 
 # How the baking time goes with the depth of the batter: between its root and itself (common practice).
@@ -57,8 +58,25 @@ _SIZE = re.compile(
 )
 
 
+# "12 muffin cups", "6 ramekins"
+_SO_MANY = re.compile(r"(?P<count>[1-9]\d?)\s*[x×-]?\s*(?P<what>[a-z][a-z ]*)", re.I)
+
+
+def _known(said: str) -> TinSize | None:
+    for row in table("tins"):
+        if said == row["key"] or said in row["words"].lower().split("|"):
+            volume, depth = float(row["volume_ml"]), float(row["depth_cm"])
+            return TinSize(row["shape"], volume / depth, depth, volume)
+    return None
+
+
+def _piece(words: str) -> TinSize | None:
+    """Return one of what is counted by its plural: of "ramekins" one."""
+    return _known(words) or _known(singular(words))
+
+
 def read_size(text: str, depth_cm: float | None = None) -> TinSize:
-    """Return a tin by its words: "20 cm round", "2 x 20 cm round", "23x33 cm", "9 in square", "900 g loaf tin", "muffin_12".
+    """Return a tin by its words: "20 cm round", "2 x 20 cm round", "23x33 cm", "9 in square", "900 g loaf tin", "muffin_12", "6 ramekins".
 
     Raises
     ------
@@ -66,10 +84,10 @@ def read_size(text: str, depth_cm: float | None = None) -> TinSize:
         No tin is meant, or it has no room.
     """
     said = text.strip().lower()
-    for row in table("tins"):
-        if said == row["key"] or said in row["words"].lower().split("|"):
-            volume, depth = float(row["volume_ml"]), float(row["depth_cm"])
-            return TinSize(row["shape"], volume / depth, depth, volume)
+    if whole := _known(said):
+        return whole
+    if (many := _SO_MANY.fullmatch(said)) and (one := _piece(many["what"])):
+        return replace(one, count=int(many["count"]))
     found = _SIZE.match(said)
     if not found:
         raise OutOfDomainError(
