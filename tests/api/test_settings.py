@@ -108,6 +108,7 @@ class Settings(WithApplication):
             ({"cup": "mug"}, "cup"),
             ({"temperature": "k"}, "temperature"),
             ({"ovens": [{"name": ""}]}, "ovens.0.name"),
+            ({"ovens": [{"name": "big"}, {"name": "big"}]}, "ovens"),
         ):
             error = self.client.patch("/api/settings", json=wrong)
             with self.subTest(field):

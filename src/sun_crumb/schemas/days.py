@@ -7,6 +7,8 @@ from typing import Annotated, Literal
 
 from pydantic import AfterValidator, Field
 
+from sun_crumb.core.errors import OutOfDomainError
+from sun_crumb.core.kitchen.schedule import MOST_OVENS
 from sun_crumb.core.kitchen.tins import read_size, scoops
 from sun_crumb.schemas.fields import UNSET, ClientKey, Id, In, Key, Label, Title, Who, whole_characters
 
@@ -78,7 +80,14 @@ class OwnOven(In):
     hot_side: HotSide = ""
 
 
-Ovens = Annotated[list[OwnOven], Field(max_length=6)]
+def of_different_names(ovens: list[OwnOven]) -> list[OwnOven]:
+    """Return ovens that can be told apart; raise OutOfDomainError where two have one name."""
+    if len({one.name for one in ovens}) < len(ovens):
+        raise OutOfDomainError("two ovens have one name", field="ovens")
+    return ovens
+
+
+Ovens = Annotated[list[OwnOven], Field(max_length=MOST_OVENS), AfterValidator(of_different_names)]
 Cupboard = Annotated[list[Key], Field(max_length=100)] | None
 
 

@@ -151,64 +151,35 @@ def learned(database: Database) -> tuple[Lesson, ...]:
 
 
 def _lesson(key: str, one: Belief, pantry: Pantry) -> Lesson:
-    low, high = one.interval
+    span = (one.mean, *one.interval)
     if key == OVEN:
-        told = (
-            f"runs {abs(one.mean):.0f} °C {'hotter' if one.mean > 0 else 'cooler'} than its dial"
-            if abs(one.mean) >= 1
-            else "is at its dial's number"
-        )
-        return Lesson(
-            key,
-            "Your oven",
-            "oven",
-            one.mean,
-            low,
-            high,
-            one.answers,
-            f"Your oven {told} ({low:+.0f} to {high:+.0f} °C).".replace("-", "−"),
-        )
-    if key == LIQUID:
-        told = (
-            f"{100 * abs(one.mean):.0f} % {'more' if one.mean > 0 else 'less'} liquid"
-            if abs(one.mean) >= 0.005
-            else "the liquid told"
-        )
-        return Lesson(
-            key,
-            "Your flour",
-            "liquid",
-            one.mean,
-            low,
-            high,
-            one.answers,
-            f"Your flour takes {told} ({100 * low:+.0f} to {100 * high:+.0f} %).".replace("-", "−"),
-        )
-    factor = (Belief(x, 0.0, 1).factor for x in (one.mean, low, high))
-    value, least, most = factor
-    between = f"{least:.2f} to {most:.2f}"
-    if key == PREFERENCE:
-        return Lesson(
-            key,
-            "How sweet you like it",
-            "preference",
-            value,
-            least,
-            most,
-            one.answers,
-            f"You like things {100 * value:.0f} % as sweet as the originals ({between}).",
-        )
-    name = pantry[key].name if key in pantry else key
-    return Lesson(
-        key,
-        name,
-        "food",
-        value,
-        least,
-        most,
-        one.answers,
-        f"{name[:1].upper()}{name[1:]} is {100 * value:.0f} % as sweet here as the model says ({between}).",
+        name, kind, words = "Your oven", "oven", _of_the_oven(*span)
+    elif key == LIQUID:
+        name, kind, words = "Your flour", "liquid", _of_the_flour(*span)
+    else:
+        value, least, most = (Belief(x, 0.0, 1).factor for x in span)
+        span = value, least, most
+        between = f"{100 * least:.0f} to {100 * most:.0f} %"
+        if key == PREFERENCE:
+            name, kind = "How sweet you like it", "preference"
+            words = f"You like things {100 * value:.0f} % as sweet as the originals ({between})."
+        else:
+            name, kind = pantry[key].name if key in pantry else key, "food"
+            words = f"{name[:1].upper()}{name[1:]} is {100 * value:.0f} % as sweet here as the model says ({between})."
+    return Lesson(key, name, kind, *span, one.answers, words)
+
+
+def _of_the_oven(mean: float, low: float, high: float) -> str:
+    told = f"runs {abs(mean):.0f} °C {'hotter' if mean > 0 else 'cooler'} than its dial"
+    told = told if abs(mean) >= 1 else "is at its dial's number"
+    return f"Your oven {told} ({low:+.0f} to {high:+.0f} °C).".replace("-", "−")
+
+
+def _of_the_flour(mean: float, low: float, high: float) -> str:
+    told = (
+        f"{100 * abs(mean):.0f} % {'more' if mean > 0 else 'less'} liquid" if abs(mean) >= 0.005 else "the liquid told"
     )
+    return f"Your flour takes {told} ({100 * low:+.0f} to {100 * high:+.0f} %).".replace("-", "−")
 
 
 def forget(database: Database) -> None:

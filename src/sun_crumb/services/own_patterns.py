@@ -15,13 +15,13 @@ from sun_crumb.core.formula import Formula
 from sun_crumb.core.pantry import Pantry, shipped_pantry
 from sun_crumb.core.recasting import fits
 from sun_crumb.core.wish import Goals
-from sun_crumb.core.wish.goals import MOST_THIRST
 from sun_crumb.schemas.recipes import GoalsIn
 from sun_crumb.services.errors import DamagedError, NotFoundError
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.soundness import original_of, sound_version
+from sun_crumb.services.taught import thirst_in
 from sun_crumb.store import Database
-from sun_crumb.store.tables import Learned, Recipe, Version
+from sun_crumb.store.tables import Recipe, Version
 
 # What a pattern's grams are told for: so much of the whole.
 WHOLE_G = 100.0
@@ -73,18 +73,6 @@ def as_households(session: Session, goals: Goals, pantry: Pantry) -> Goals:
     goals = replace(goals, own=own_patterns_in(session, pantry, named)) if named else goals
     thirst = thirst_in(session)
     return replace(goals, thirst=thirst) if thirst else goals
-
-
-# Fewer signs of a thirst tell nothing, and less is within a spoon's own error [share] (judgement).
-LEAST_SIGNS, LEAST_THIRST = 3, 0.02
-
-
-def thirst_in(session: Session) -> float:
-    """Return how much more liquid this household's flour takes, as its tastings taught [share]; 0 where they taught nothing worth a word."""
-    found = session.get(Learned, "liquid")
-    if found is None or found.answers < LEAST_SIGNS or abs(found.mean) < LEAST_THIRST:
-        return 0.0
-    return min(max(found.mean, -MOST_THIRST), MOST_THIRST)
 
 
 def patterns_for(database: Database, recipe_id: int) -> tuple[OwnPattern, ...]:

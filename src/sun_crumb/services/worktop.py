@@ -33,13 +33,14 @@ from sun_crumb.services import schedules
 from sun_crumb.services.bake_day import MethodTold, ToldStep, pair, rewritten, told_plan
 from sun_crumb.services.errors import NotFoundError
 from sun_crumb.services.methods import stored_method
-from sun_crumb.services.own_patterns import as_households, thirst_in
+from sun_crumb.services.own_patterns import as_households
 from sun_crumb.services.pantry import pantry_in
 from sun_crumb.services.preferences import as_told, settings_in
 from sun_crumb.services.soundness import sound_method, sound_recipe
+from sun_crumb.services.taught import thirst_in, with_learned_oven
 from sun_crumb.services.wishes import goals_of
 from sun_crumb.store import Database
-from sun_crumb.store.tables import Bake, Learned, Recipe, Version
+from sun_crumb.store.tables import Bake, Recipe, Version
 
 MOST_STEP_WORDS = 60
 
@@ -106,7 +107,7 @@ def bake_day(
     with database.reading() as session:
         pantry = pantry_in(session)
         found = found_day(session, recipe_id, version_id, pantry, follows)
-        own = _with_learned_oven(session, settings_in(session))
+        own = with_learned_oven(session, settings_in(session))
         before = _last_time(session, recipe_id, version_id)
         thirst = _thirst(session)
     one = portion(served(found.after), found.after.servings)
@@ -129,18 +130,6 @@ def bake_day(
         cautions=(*thirst, *_cautions(found.steps, found.after)),
         keeping=keeping(found.kinds),
     )
-
-
-# Fewer signs of an oven than this, or less than so many degrees, are told to nobody (judgement).
-LEAST_SIGNS, LEAST_OFF_C = 3, 3
-
-
-def _with_learned_oven(session: Session, own: Settings) -> Settings:
-    """Return preferences with the oven's offset as tastings have moved it from what the household says."""
-    found = session.get(Learned, "oven")
-    if found is None or found.answers < LEAST_SIGNS or abs(found.mean - own.oven_offset_c) < LEAST_OFF_C:
-        return own
-    return own.model_copy(update={"oven_offset_c": float(round(found.mean))})
 
 
 def _thirst(session: Session) -> tuple[str, ...]:

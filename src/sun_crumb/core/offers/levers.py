@@ -3,26 +3,16 @@
 from __future__ import annotations
 
 from collections.abc import Collection, Iterator
-from functools import cache
 
 from sun_crumb.core.balance import Family
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.offers.moves import counted_per_gram
 from sun_crumb.core.pantry import Ingredient, shipped_pantry
-from sun_crumb.core.reference import table
+from sun_crumb.core.reference import rows_by
 from sun_crumb.core.wish.goals import Goals
 
 # What a swap must take out of 100 g to be worth it [g of sugar].
 LEAST_G = 10.0
-
-
-@cache
-def _levers() -> dict[str, list[dict[str, str]]]:
-    found: dict[str, list[dict[str, str]]] = {}
-    for row in table("levers"):
-        for food in row["foods"].split():
-            found.setdefault(food, []).append(row)
-    return found
 
 
 def lever_of(
@@ -34,7 +24,7 @@ def lever_of(
     """
     if "swaps" not in goals.preset.traits or line.grams <= 0:
         return None
-    rows = _levers().get(line.ingredient.key, ())
+    rows = rows_by("levers", "foods").get(line.ingredient.key, ())
     return next((lever for row in rows if (lever := _lever(row, line, goals, family, present))), None)
 
 

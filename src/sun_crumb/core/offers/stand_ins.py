@@ -4,14 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Collection
 from dataclasses import replace
-from functools import cache
 
 from sun_crumb.core.balance import Family
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.offers.addition import Addition
 from sun_crumb.core.offers.moves import is_cuttable, move_of
 from sun_crumb.core.pantry import Pantry, shipped_pantry
-from sun_crumb.core.reference import table
+from sun_crumb.core.reference import rows_by
 from sun_crumb.core.wish.goals import Goals
 
 
@@ -28,21 +27,12 @@ def must_go(line: FormulaLine, goals: Goals, family: Family) -> bool:
     )
 
 
-@cache
-def _stand_ins() -> dict[str, list[dict[str, str]]]:
-    found: dict[str, list[dict[str, str]]] = {}
-    for row in table("stand_ins"):
-        for key in row["foods"].split():
-            found.setdefault(key, []).append(row)
-    return found
-
-
 def stand_in_for(line: FormulaLine, goals: Goals, family: Family) -> tuple[str, dict[str, str]] | None:
     """Return what takes the place of a line that a diet or an allergy rules out, and its row of stand_ins.csv.
 
     None where nothing does, or where there is too much of it for that.
     """
-    for row in _stand_ins().get(line.ingredient.key, ()):
+    for row in rows_by("stand_ins", "foods").get(line.ingredient.key, ()):
         if row["families"] and not family.is_among(row["families"].split()):
             continue
         if row["most_g"] and line.grams > float(row["most_g"]):
@@ -55,7 +45,7 @@ def stand_in_for(line: FormulaLine, goals: Goals, family: Family) -> tuple[str, 
 
 def no_stand_in(line: FormulaLine) -> str:
     """Return why nothing takes the place of a line that a diet rules out."""
-    for row in _stand_ins().get(line.ingredient.key, ()):
+    for row in rows_by("stand_ins", "foods").get(line.ingredient.key, ()):
         if row["most_g"] and line.grams > float(row["most_g"]):
             names = " or ".join(shipped_pantry()[key].name for key in row["stand_ins"].split())
             return f"{names} stands in for {float(row['most_g']):.0f} g at most"

@@ -305,15 +305,19 @@ def _onto(formula: Formula, goals: Goals, base: Base, kinds: Mapping[str, Family
 def _is_there(base: Base, lines: Iterable[FormulaLine], target: Pattern) -> bool:
     """Return whether a component is on a base already: it holds nothing of what the base does without, or stands on it."""
     lines = list(lines)
+    return not any(is_ruled_out(base, x) for x in lines) if base.without else stands_on(lines, target)
+
+
+def is_ruled_out(base: Base, line: FormulaLine) -> bool:
+    """Return whether a line is of what a base does without: an egg, a food with gluten, a sugar that is cut."""
     match base.without:
         case "egg":
-            return not any(group_of(x.ingredient) == "egg" for x in lines)
+            return group_of(line.ingredient) == "egg"
         case "gluten":
-            return not any({"gluten", "wheat"} & x.ingredient.tags for x in lines)
+            return bool({"gluten", "wheat"} & line.ingredient.tags)
         case "sugar":
-            return not any(is_cuttable(x, "free_sugars_who_g") for x in lines)
-        case _:
-            return stands_on(lines, target)
+            return is_cuttable(line, "free_sugars_who_g")
+    return False
 
 
 def _ruled_out(one: _Chosen, formula: Formula, goals: Goals) -> str:

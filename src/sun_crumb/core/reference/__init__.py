@@ -45,6 +45,16 @@ def table(name: str) -> tuple[dict[str, str], ...]:
     return rows_of(name, text)
 
 
+@cache
+def rows_by(name: str, column: str) -> dict[str, tuple[dict[str, str], ...]]:
+    """Return the rows of a table by each word of a *column* that holds several, in their order."""
+    found: dict[str, list[dict[str, str]]] = {}
+    for row in table(name):
+        for word in row[column].split():
+            found.setdefault(word, []).append(row)
+    return {word: tuple(rows) for word, rows in found.items()}
+
+
 def rows_of(name: str, text: str) -> tuple[dict[str, str], ...]:
     """Return the rows of a table from its *text*; raise DuplicateKeyError where two have the same key."""
     reader = csv.DictReader(text.splitlines())

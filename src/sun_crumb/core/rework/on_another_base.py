@@ -13,6 +13,7 @@ from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.recasting import Recast
 from sun_crumb.core.recasting.bases import bases
+from sun_crumb.core.recasting.recast import is_ruled_out
 from sun_crumb.core.rework.plan_line import PlanLine
 from sun_crumb.core.telling.unmet import ComponentBalance, Unmet
 from sun_crumb.core.wish.goals import DEFINITIONS, Goals
@@ -38,17 +39,14 @@ def batter_words(other: Recast | None) -> list[str]:
     return [text for x in other.told for text in (x.batter, x.cannot) if text] + list(_still_there(other))
 
 
-# What tags a food bears that a base may do without.
-_TAGS = {"gluten": frozenset(("gluten", "wheat")), "egg": frozenset(("egg",))}
-
-
 def _still_there(other: Recast) -> Iterator[str]:
     """Give what the other parts hold still of what the base does without: a gluten-free crust makes no gluten-free cheesecake."""
     made = {x.component for x in other.told}
     for base in dict.fromkeys(bases()[x.base] for x in other.told if x.base):
-        tags = _TAGS.get(base.without, frozenset())
+        if base.without not in ("gluten", "egg"):
+            continue  # of sugar the plan itself tells
         for component in other.formula.components:
-            held = [x for x in other.formula.lines if x.component == component and tags & x.ingredient.tags]
+            held = [x for x in other.formula.lines if x.component == component and is_ruled_out(base, x)]
             if held and component not in made:
                 name = max(held, key=lambda x: x.grams).ingredient.name.lower()
                 yield f"{(component or 'base').capitalize()}: {name} stays in it, so the whole is not {base.words}."
