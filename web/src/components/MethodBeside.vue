@@ -124,7 +124,7 @@ const hands = (step: MethodStep): string => {
       </div>
       <span class="facts quiet small">
         <template v-if="step.wait">{{ waitText(step.wait) }}<br /></template>
-        <template v-if="step.temperature_c && !step.dial.startsWith(ovenHeat(step.temperature_c))"
+        <template v-if="step.temperature_c && !step.dial?.startsWith(ovenHeat(step.temperature_c))"
           >{{ ovenHeat(step.temperature_c) }}<br
         /></template>
         <template v-if="step.dial"
