@@ -19,4 +19,5 @@ class Documented(unittest.TestCase):
         for name in TABLES:
             for row in table(name):
                 with self.subTest(name, row=next(iter(row.values()))):
-                    self.assertIn(f"| {' | '.join(cell.replace('|', '/') for cell in row.values())} |", written)
+                    line = f"| {' | '.join(cell.replace('|', '/') for cell in row.values())} |"
+                    self.assertTrue(line in written, f"{DOCUMENT.name} lacks: {line}")

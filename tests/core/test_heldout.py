@@ -16,6 +16,7 @@ from tests.core.heldout_lines import (
     NO_FOOD,
     NONSENSE,
     SECOND,
+    SEVENTH,
     SIXTH,
     THIRD,
 )
@@ -39,6 +40,7 @@ class HeldOut(unittest.TestCase):
             ("fourth", FOURTH),
             ("fifth", FIFTH),
             ("sixth", SIXTH),
+            ("seventh", SEVENTH),
         ):
             right = 0
             for text, keys, low, high in lines:
@@ -48,7 +50,7 @@ class HeldOut(unittest.TestCase):
                 self.assertGreaterEqual(right / len(lines), 0.97)
 
     def test_no_line_is_taken_for_another_food_in_silence(self) -> None:
-        for text, keys, _, _ in (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH):
+        for text, keys, _, _ in (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH):
             with self.subTest(text):
                 line = read(text)
                 self.assertTrue(line.status != "ok" or line.ingredient in keys.split("|"), line)

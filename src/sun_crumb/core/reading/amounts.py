@@ -15,7 +15,9 @@ from sun_crumb.core.reading.words import FORMS, HEAPS
 from sun_crumb.core.reference import table
 
 _ABOUT = re.compile(
-    r"(?:about|approx(?:\.|imately)?|around|roughly|circa|ca\.?|c\.|~|≈|up to|at least|a good|a)\s+(?=[\d½⅓⅔¼¾⅛])", re.I
+    r"(?:about|approx(?:\.|imately)?|around|roughly|circa|ca\.?|c\.|~|≈|up to|at least|(?:just |a little )?(?:under|over)|nearly|almost"
+    r"|a (?:good|full|bare)|a)\s+(?=[\d½⅓⅔¼¾⅛])",
+    re.I,
 )
 _WORD = re.compile(r"\s*-?\s*(fl\.?\s?oz\.?|fluid\s+ounces?|[A-Za-zé]+)\.?", re.I)
 _TIMES = re.compile(r"\s*[x×*]\s*(?=[\d½])", re.I)
@@ -31,7 +33,9 @@ _PACK = re.compile(
 _FORM = re.compile(r"\b(" + "|".join(FORMS) + r")\b", re.I)
 
 
-_HEAP_FIRST = re.compile(r"\b(" + "|".join(HEAPS) + r")\s+(?=[\d½⅓⅔¼¾⅛]|[A-Za-z]+)", re.I)
+_HEAP_FIRST = re.compile(
+    r"(?:\ban?\s+(?=\w+\s+[\d½⅓⅔¼¾⅛]))?\b(" + "|".join(HEAPS) + r")\s+(?=[\d½⅓⅔¼¾⅛]|[A-Za-z]+)", re.I
+)
 _AND_A_HALF = re.compile(r"\s+and\s+(?:a\s+(half|quarter|third)|three\s+(quarters))\b(?:\s+of\b)?", re.I)
 _HALVES = {"half": 0.5, "quarter": 0.25, "third": 1 / 3, "quarters": 0.75}
 _OF_A = re.compile(r"\s+(?:of\s+)?an?\s+", re.I)
@@ -196,7 +200,7 @@ def _takes_unit(spoken: _Spoken, text: str) -> bool:
 def _unit_alone(text: str, at: int) -> tuple[Amount, int] | None:
     """Read "handful of walnuts" or "pinch salt" as one of the unit."""
     match = re.match(
-        r"(?:(?:good|big|small|generous)\s+)?(pinch|dash|splash|handful|knob|drizzle|squeeze|sprig|drop)\b"
+        r"(?:(?:good|big|small|generous)\s+)?(pinch|dash|splash|handful|bunch|knob|drizzle|squeeze|sprig|drop)\b"
         r"(?!\s+(?:the|an?|by|over|onto?|in|into|with|from|it|them|out|\w*spoons?(?:ful)?s?|heaped|rounded|dough|batter|mixture)\b)",
         text[at:],
         re.I,

@@ -24,7 +24,7 @@ _OF_EGGS = re.compile(
     re.I,
 )
 _INSIDE_OF = re.compile(
-    r"^(?:the\s+)?(?:scraped\s+)?(?:seeds|flesh|pulp|insides|leaves)\s+(?:of|from)\s+(?P<rest>(?:\d|[½¼]|an?\s|one\s|two\s).+)$",
+    r"^(?:the\s+)?(?:(?:scraped|grated|mashed|chopped|puréed)\s+)?(?:seeds|flesh|pulp|insides|leaves)\s+(?:of|from)\s+(?P<rest>(?:\d|[½¼]|half\s|an?\s|one\s|two\s|three\s).+)$",
     re.I,
 )
 _AFTER_PART = re.compile(
@@ -33,7 +33,7 @@ _AFTER_PART = re.compile(
     re.I,
 )
 _OPTIONAL = re.compile(
-    r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted)|or to taste)\b\s*\)?",
+    r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted|needed|necessary|required|stiff|dry|too (?:stiff|dry|thick))|or to taste)\b\s*\)?",
     re.I,
 )
 _PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
@@ -79,7 +79,7 @@ _GROSS = (
 )
 _FOR_USE = re.compile(r"\s*(?:(?:extra|more)?\s*(?:for|to)\b|(?:extra|more)\s*$)", re.I)
 _SPLIT = re.compile(
-    r"\s+(?:plus|and|\+|&|mixed with|dissolved in|in(?=\s+[\d½¼][^,]*\b(?:water|milk|juice|coffee)\b))\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))",
+    r"\s*,?\s+(?:plus|and|\+|&|(?:(?:then |well )?(?:mixed|blended|beaten|whisked|slaked|stirred|combined|dissolved|made up|soured)) (?:with|in|into)|in(?=\s+[\d½¼][^,]*\b(?:water|milk|juice|coffee)\b))\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))",
     re.I,
 )
 
@@ -101,7 +101,7 @@ def split_line(text: str) -> list[str]:
         _from_a_tin(text)
         or made_up(text)
         or _of_eggs(text)
-        or _parts_of_a_fruit(text)
+        or _of_a_fruit_and_more(text)
         or each_of_several(text)
         or _summed(text)
         or _both_to_serve(text)
@@ -147,6 +147,19 @@ def _of_eggs(text: str) -> list[str] | None:
     if inside := _INSIDE_OF.match(text):
         return [inside["rest"]]
     return None
+
+
+def _of_a_fruit_and_more(text: str) -> list[str] | None:
+    """Read the parts of a fruit, with the food that may stand behind them: "juice 2 limes + 85 g sugar"."""
+    if (
+        (cut := _SPLIT.search(text))
+        and _PART_OF.match(text[: cut.start()])
+        and (more := read_amount(text[cut.end() :]))
+        and more[0].unit
+        and not re.match(r"\s*(?:of\s+)?(?:the\s+)?(?:juice|zest|rind)\b", text[cut.end() :][more[1] :], re.I)
+    ):
+        return [*(_parts_of_a_fruit(text[: cut.start()]) or [text[: cut.start()]]), text[cut.end() :]]
+    return _parts_of_a_fruit(text)
 
 
 def _parts_of_a_fruit(text: str) -> list[str] | None:
@@ -392,7 +405,9 @@ _RESTATES = re.compile(
     r"^(?:(?:or|~|≈|about|approx\.?|that'?s|total|weighing|each|=|flesh|peeled(?: weight)?|prepared(?: weight)?|net)\s*[:,]?\s*)+",
     re.I,
 )
-_SAID_AGAIN = re.compile(r"(?:\babout|\bapprox\.?|\bapproximately|\baround|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", re.I)
+_SAID_AGAIN = re.compile(
+    r"(?:\babout|\bapprox\.?|\bapproximately|\baround|\broughly|\bweighing|~|≈|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", re.I
+)
 _SIZE_BEHIND = re.compile(r"\b(small|medium|large|extra[- ]large)\b", re.I)
 
 

@@ -18,6 +18,9 @@ from sun_crumb.core.reference import table
 
 SURE = 0.88
 MOST_CANDIDATES = 12
+# A grain or pulse as it is stored [g in 100 g]; cooked, it holds several times the water.
+DRY_STARCH_G, DRY_WATER_G = 40.0, 16.0
+COOKED_PRICE = 0.3
 _JOINERS = frozenset({"of", "the", "and", "or", "a", "an", "&", "with", "in", "for", "to"})
 _TELLING = frozenset(
     {
@@ -62,6 +65,10 @@ class NameIndex:
             for word in entry.wordset:
                 self.by_word.setdefault(word, []).append(len(self.names))
             self.names.append(entry)
+        # What is weighed dry: where it is said to be cooked it is another food.
+        self.dry = frozenset(
+            i.key for i in pantry if i.per_100g.starch_g >= DRY_STARCH_G and i.per_100g.water_g <= DRY_WATER_G
+        )
         self.exact = frozenset(entry.wordset for entry in self.names)
         self.vocabulary = sorted(set(self.by_word) | {w for w in word_list("neutral") if len(w) > 3})
         self.known = frozenset(self.vocabulary) | word_list("neutral") | word_list("changing")
@@ -192,6 +199,7 @@ class NameIndex:
         for position, word in enumerate(words):
             if word not in entry.wordset:
                 cost += prices[position][position > last]
+                cost += COOKED_PRICE if word in word_list("cooked") and entry.key in self.dry else 0.0
         # Of two names that fit equally, the longer says more, and the one at the end names the food.
         cost += 0.012 * max(4 - len(held), 0) + 0.02 * (len(words) - 1 - last)
         return 1.0 - cost - (0.0 if entry.is_shown else 0.005)

@@ -172,9 +172,10 @@ def _headed(prefix: str, rest: str) -> list[str]:
         return [f"{prefix}:", *re.split(r"\s+(?:and|&)\s+|,\s*", rest)]
     if _FOR_THE_END.fullmatch(prefix) and _begins_food(rest):
         return [f"{prefix}:", *_split(rest)]  # "To coat: 400 g desiccated coconut"
-    if bare := _bare_foods(rest):
+    if bare := _bare_foods(rest) or _amounts_behind(rest):
         return [f"{prefix}:", *bare]
-    if len(_split(rest)) < 2 and not (prefix.lower() in word_list("component") and _begins_food(rest)):
+    is_part = prefix.lower() in word_list("component") | {"fruit"}
+    if len(_split(rest)) < 2 and not (is_part and _begins_food(rest)):
         return []
     return [f"{prefix}:", *_split(rest)]
 
@@ -182,7 +183,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
 # "Egg wash: 1 egg + 1 tbsp milk": brushed on, and no part of its own.
 _WASH = re.compile(r"(?:egg[- ]?)?wash\s*:\s+(?=\d|an?\b|one\b)", re.I)
 # "Top: 1 cup cream": a part, and no "Top with cream".
-_HEADED = re.compile(r"[^\W\d_]+:\s+[\d½¼¾⅓⅔]|[A-Z]{3,}\s+[\d½¼¾⅓⅔]")
+_HEADED = re.compile(r"[^\W\d_]+:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+[\d½¼¾⅓⅔]")
 # "To decorate: writing icing": what the part is for, and its one food.
 _FOR_THE_END = re.compile(
     r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl)(?:e|ing)?", re.I
@@ -198,6 +199,20 @@ def _bare_foods(rest: str) -> list[str]:
     words = [set(re.findall(r"[^\W\d_]+", part.lower())) for part in parts[1:]]
     is_food = all(1 <= len(w) <= 3 and not w & (word_list("neutral") | word_list("verb")) for w in words)
     return parts if is_food and not any(re.search(r"\d", part) for part in parts[1:]) else []
+
+
+def _amounts_behind(rest: str) -> list[str]:
+    """Return the foods of a list whose amounts stand behind them ("flour 250 g; sugar 50 g; salt, pinch"); none where it is no such list."""
+    parts = [part.strip() for part in rest.rstrip(".").split(";" if rest.count(";") > 1 else ",") if part.strip()]
+    told = [part for part in parts if _AMOUNT_BEHIND.search(part) and len(part.split()) <= LONGEST_FOOD]
+    return parts if len(parts) >= LEAST_FOODS and len(told) == len(parts) else []
+
+
+LONGEST_FOOD = 7
+_AMOUNT_BEHIND = re.compile(
+    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?)?\b\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:,\s*[^\d;]+)?$",
+    re.I,
+)
 
 
 def _named_then_told(raw: str) -> tuple[str, str] | None:
@@ -253,7 +268,7 @@ def _begins_food(text: str) -> bool:
     """Return whether *text* begins with an amount that has a unit or a count, and a food behind it."""
     text = clean(text[:LOOK_AHEAD])
     if re.match(
-        r"(?:finely )?(?:grated )?(?:zest|juice|rind)(?: (?:and|&|\+) (?:zest|juice))? (?:of|from) (?:\d|½|an?\b|one|two|half)",
+        r"(?:finely )?(?:grated )?(?:zest|juice|rind)(?: (?:and|&|\+) (?:zest|juice))? (?:(?:of|from) )?(?:\d|½|an?\b|one|two|half)(?!\W*$|\s*,|\s+(?:and|of (?:it|them))\b)",
         text,
         re.I,
     ):

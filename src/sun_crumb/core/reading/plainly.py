@@ -12,6 +12,19 @@ _CITRUS = r"(?P<food>lemon|lime|orange|clementine|mandarin|grapefruit)s?"
 _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
     # "300ml pot double cream": what it is sold in says nothing more.
     (re.compile(rf"^(\d+(?:[.,]\d+)?\s*(?:g|kg|ml|cl|l|oz)\.?)\s+{_HOLDERS}\s+(?:of\s+)?(?=[a-z])", re.I), r"\1 "),
+    # "3 v. ripe bananas", "5% Greek yoghurt"
+    (re.compile(r"\bv\.?\s+(?=(?:ripe|soft|hot|cold|strong|fresh|large|small|finely)\b)", re.I), "very "),
+    (re.compile(r"(?<!\d)(?:[1-3](?:[.,]\d)?)\s*%\s*(?:fat\s+)?(?=greek(?:[ -]style)? yogh?urt)", re.I), "low-fat "),
+    (re.compile(r"(?<!\d)(?:[4-9]|10)\s*%\s*(?:fat\s+)?(?=greek(?:[ -]style)? yogh?urt)", re.I), ""),
+    # "juice, not from concentrate", "neutral oil such as canola": which one it is not, and one it may be.
+    (re.compile(r",?\s*\(?\bnot (?:from )?concentrated?\b\)?", re.I), ""),
+    (re.compile(r"(?<=[a-z]{3}),?\s*\(?(?:such as|e\.g\.?|for example)\s+[^()]*\)?$", re.I), ""),
+    # "mixed w/ 1 tbsp vinegar"
+    (re.compile(r"(?<=\s)w/\s*(?=\S)", re.I), "with "),
+    # "Eggs (3, medium, beaten)": how many stands first in the bracket.
+    (re.compile(r"^([a-z][a-z ]+?)\s*\((\d{1,2}),\s*([^()]+)\)$", re.I), r"\2 \1, \3"),
+    # "walnut-sized piece of butter"
+    (re.compile(r"^(?:an?\s+)?walnut[- ]sized?\s+(?:piece|knob|lump)\s+(?:of\s+)?", re.I), "15 g "),
     # "3x eggs", "Eggs x 3"
     (re.compile(r"^(\d{1,2})\s*[x×]\s+(?=[a-z])", re.I), r"\1 "),
     (re.compile(r"^([A-Za-z][A-Za-z ]+?)\s*[x×]\s*(\d{1,2})$"), r"\2 \1"),
@@ -79,11 +92,22 @@ _ZEST_OF_TWO = re.compile(
     re.I,
 )
 _ZEST_AND_MEASURED = re.compile(
-    rf"^(?P<count>\d+|one|an?)\s+{_CITRUS},?\s*\(?(?:finely\s+)?(?:grated\s+)?zest\s*(?:and|&|\+|plus)\s*(?P<much>\d[^()]*?(?:\b|(?<=\d))(?:tbsps?|tablespoons?|tsps?|teaspoons?|ml|cups?)\b)\.?\s+juice\)?$",
+    rf"^(?:(?:finely\s+)?(?:grated\s+)?zest\s+(?:of\s+)?)?(?P<count>\d+|one|an?)\s+(?:unwaxed\s+|large\s+|small\s+)?{_CITRUS}[,:]?\s*\(?(?:(?:finely\s+)?(?:grated\s+)?zest)?\s*(?:and|&|\+|plus)\s*(?P<much>\d[^()]*?(?:\b|(?<=\d))(?:tbsps?|tablespoons?|tsps?|teaspoons?|ml|cups?)\b)\.?\s+juice\)?$",
+    re.I,
+)
+_OF_SO_MANY = re.compile(
+    rf"^(?:(?P<count>\d|two|three|four)\s+(?:\w+\s+)?{_CITRUS}|(?P<named>lemon|lime|orange|grapefruit)s?,?\s+(?P<behind>\d))\s*[,:(–-]+\s*"
+    r"(?:(?:finely\s+)?grated\s+)?(?:the\s+)?(?P<one>zest|juice)\s+of\s+(?P<of_one>\d|one|two|three|half|both|all|them all|all of them)\s*(?:[,;]|and|&|\+)+\s*(?:the\s+)?"
+    r"(?P<two>zest|juice)\s+of\s+(?P<of_two>\d|one|two|three|half|both|all|them all|all of them)(?:\s+(?:of them|lemons?|limes?|oranges?))?\)?$",
     re.I,
 )
 _HALF = {"half": "1/2", "a half": "1/2", "a quarter": "1/4"}
 _SPICES = re.compile(r"\b(?:cinnamon|nutmeg|cloves?|allspice|mace|cardamom|mixed spice)\b", re.I)
+# "Butter & sugar, 100g each"
+_EACH_BEHIND = re.compile(
+    r"^(?P<one>[a-z]+(?: [a-z]+)?)\s*(?:&|and|\+)\s*(?P<two>[a-z]+(?: [a-z]+)?)\s*[,:–-]?\s*\(?(?P<amount>\d+(?:[.,]\d+)?\s*[a-z]+)\s+(?:of\s+)?each\)?$",
+    re.I,
+)
 _EACH = re.compile(
     r"^(?P<amount>.{1,24}?)\s+(?:each|of each)\s*(?:of\s+|:\s*)?(?:ground\s+)?(?P<foods>[a-z][a-z ,&-]+)$", re.I
 )
@@ -124,6 +148,10 @@ def zest_and_part_juice(text: str) -> list[str] | None:
     """Read "zest 1 lemon + juice of half": two statements, or None."""
     if two := _ZEST_OF_TWO.match(text):
         return [f"{two['a']} {two['first']} zest", f"{two['b']} {two['second']} zest"]
+    if shared := _OF_SO_MANY.match(text):
+        food, count = shared["food"] or shared["named"], shared["count"] or shared["behind"]
+        told = ((shared["of_one"], shared["one"]), (shared["of_two"], shared["two"]))
+        return [f"{count if re.match('both|all|them', of, re.I) else of} {food} {part}" for of, part in told]
     if beside := _ZEST_AND_MEASURED.match(text):
         return [f"{beside['count']} {beside['food']} zest", f"{beside['much']} {beside['food']} juice"]
     if not (found := _ZEST_AND_PART.match(text)):
@@ -150,6 +178,8 @@ _MADE_UP = re.compile(
 
 def each_of_several(text: str) -> list[str] | None:
     """Read "1/2 tsp each: cinnamon, nutmeg, cloves": a statement for each, or None."""
+    if behind := _EACH_BEHIND.match(text):
+        return [f"{behind['amount']} {behind[food]}" for food in ("one", "two")]
     if not (found := _EACH.match(text)):
         return None
     foods = [part.strip() for part in re.split(r"\s*(?:,|&|\band\b)\s*", found["foods"]) if part.strip()]

@@ -38,7 +38,7 @@ _CUES = (
     ),
     (
         "cut",
-        r"\b(?:cuts?|cutting|slices?|slicing|portions?|divides?|divided|dividing)\s+(?:it\s+|them\s+|up\s+|this\s+|nicely\s+|neatly\s+|easily\s+|out\s+)*(?:into|in)\b",
+        r"\b(?:cuts?|cutting|slices?|slicing|portions?|divides?|divided|dividing|snap(?:ped)?|break|broken)\s+(?:it\s+|them\s+|mine\s+|up\s+|this\s+|nicely\s+|neatly\s+|easily\s+|out\s+)*(?:into|in)\b",
     ),
 )
 _CUE = re.compile("|".join(f"(?P<{name}>{pattern})" for name, pattern in _CUES), re.I)
@@ -220,12 +220,19 @@ def said_in(aside: str) -> Stated | None:
         rest = re.sub(r"^\s*with\b.*$", "", aside[c.end :], flags=re.S)  # "for 4-6 with custard"
         rest = re.sub(r"\(\s*\d+\s*(?:ml|cl|g|oz)\s*(?:each)?\s*\)", "", rest)  # "for 6 ramekins (150 ml)"
         said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", rest.split(",")[0]) else None
+    if either := _BIG_OR_LITTLE.fullmatch(aside):
+        return Stated(Count(int(either[1]), int(either[2]), "", "", 0), "", 0.9, aside.strip())
     if said is None and (number := _NUMBER_ALONE.fullmatch(aside)) and (c := read_count(number[1])):
         # "Oat biscuits — 24", "Energy bites (approx. 20)"
         said = Stated(c, "", 0.9, aside.strip())
     return said
 
 
+# "2 big or 4 little"
+_BIG_OR_LITTLE = re.compile(
+    r"\W*(\d{1,2})\s+(?:big|large|generous|hearty)\s*(?:or|/)\s*(\d{1,2})\s+(?:little|small|smaller|modest|tiny)(?:\s+ones)?\W*",
+    re.I,
+)
 _NUMBER_ALONE = re.compile(
     r"\W*(?:(?:approx(?:imately)?|about|around|circa|ca|roughly)\b\.?)?\W*([4-9]|[1-9]\d)\W*", re.I
 )
@@ -276,7 +283,7 @@ _SHARED_OUT = re.compile(
     re.I,
 )
 _CUT_WHOLE = re.compile(
-    r"\b(?:cuts?|slices?|divides?|portion|mark|score)\s+(?:nicely\s+|neatly\s+|easily\s+|cleanly\s+)?(?:it|them|the\s+(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread)\s+)?\s*"
+    r"\b(?:cuts?|slices?|divides?|portion|mark|score|snap|break)\s+(?:nicely\s+|neatly\s+|easily\s+|cleanly\s+)?(?:it|them|the\s+(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread)\s+)?\s*"
     r"(?:up\s+)?(?:into|in)\s+(?P<rest>.{1,60})",
     re.I,
 )
@@ -306,6 +313,8 @@ _SO_MANY = re.compile(
     r"\b(?:scoop|shape|roll|form|drop|pipe|cut|makes?)\s+(?:out\s+)?(?:about\s+|around\s+)?(\d{1,2})\s*(?:[.;,]|$)",
     re.I,
 )
+# "Slice when cold (12)."
+_SO_MANY_ASIDE = re.compile(r"\b(?:cut|slice|portion|mark)s?\b[^.;()\d]{0,40}\((?:about\s+)?(\d{1,2})\)", re.I)
 # A tin with so many holes makes so many, if all is filled.
 _HOLES = re.compile(
     r"\b(?P<rest>\d{1,2})[- ](?:hole|cup|cavity|case)s?\s+(?:\w+[- ])?(?:muffin|cupcake|bun|fairy|madeleine|mince pie|tartlet|doughnut|donut|friand)",
@@ -328,6 +337,8 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
     ):
         many = int(grid[1]) * int(grid[2])
         return Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.85, grid[0].strip())
+    if (asided := _SO_MANY_ASIDE.search(sentence)) and is_late:
+        return Stated(read_count(asided[1]), "", 0.85, asided[0].strip(" ,;"))
     if (many_of := _SO_MANY.search(sentence)) and (count := read_count(many_of[1])) and count.low >= 4:
         return Stated(count, "", 0.7, many_of[0].strip(" ,;"))
     if holes := _HOLES.search(sentence):

@@ -186,8 +186,9 @@ def _drafts(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[_Draft
             # "1 tin pears in juice": the tinned food, where the fresh one comes in no tin.
             tinned = index.match(f"tinned {parsed.name}", parsed.preparation)
             candidates = tinned if is_sure(tinned) else candidates
-        if len(candidates) == 0 and parsed.sums and not parsed.name and parsed.sums[0].unit:
-            # "a stick" of nothing: the unit word may be the food's own name ("2 cloves").
+        is_nameless = set(words_of(parsed.name)) <= word_list("neutral")
+        if parsed.sums and parsed.sums[0].unit and is_nameless and not is_sure(candidates):
+            # "a stick" of nothing: the unit word may be the food's own name ("2 cloves", "5 cloves, ground").
             candidates = index.match(parsed.sums[0].text)
         if candidates and parsed.sums and not is_sure(candidates):
             # Of two that the name may mean, an inch or a leaf may fit only one.

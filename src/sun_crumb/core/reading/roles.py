@@ -178,6 +178,13 @@ def is_heading_form(raw: str, text: str) -> bool:
     return text.isupper() and len(words) <= 5 and not re.search(r"\d", text)
 
 
+# "1 tin loquats in syrup": what comes in a tin is food, also where nobody knows it.
+_TIN_OF = re.compile(
+    r"[\s\w.,x×½()]*?\d[\s\w.,x×½()]*?\b(?:tins?|cans?|jars?)\)?\s+(?:of\s+)?(?!(?:lined?|liners?|greased|opener|foil|paper|base|lid|for|with|about|or)\b)[a-z]{3,}",
+    re.I,
+)
+
+
 def marks_of(statement: Statement, known: Known) -> set[str]:
     """Return the marks of a statement by itself."""
     raw, text = statement.raw, statement.text
@@ -196,6 +203,8 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
     found |= _kinds_of_words(raw, text, words)
     if known.has_food and (known.has_amount or not found & {"tool"}):
         found -= {"tool", "personal", "junk_word", "works"}
+    if known.has_unit and _TIN_OF.match(text):
+        found.discard("tool")
     is_heading = bool(found & {"heading_form", "heading_ingredients"})
     if "heading_form" in found:
         found.discard("personal")  # "What you'll need for the base"
@@ -256,7 +265,8 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
         found.add("numbered")
     first = re.search(r"[^\W\d_]+", rest)
     if first and first[0].lower() in word_list("deed_food") and (len(words) <= 4 or known.is_behind):
-        first = None
+        # "Butter the slices, layer in a 1.5 litre dish" is done; "Butter for the dish, 20 g" is bought.
+        first = first if _DONE_TO.match(rest) and len(words) > 4 else None
     begins_amount = known.has_amount and known.has_unit and not known.is_behind
     is_pair = len(words) == 2 and (
         all(fold(word) in word_list("verb") for word in words) or bool(_DURATION.search(text))
@@ -271,6 +281,7 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     return found
 
 
+_DONE_TO = re.compile(r"\w+\s+(?:the|a|an|each|both|your)\b", re.I)
 _MADE_IN_MEASURE = re.compile(
     r"(?:makes?|yields?)\s*:?\s*(?:about\s+|approx(?:\.|imately)?\s+|~\s*)?[\d½⅓⅔¼¾.,/ ]+\s*(?:-\s*\d+\s*)?(?:cups?|ml|l|litres?|liters?|pints?|quarts?|oz|g|kg|lbs?)\b[^\d]{0,20}$",
     re.I,
@@ -294,7 +305,9 @@ def _portion_marks(text: str, words: Sequence[str], *, is_heading: bool, has_foo
 
 def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
     kinds = (("junk_word", "junk"), ("keeping", "keeping"), ("works", "works"), ("personal", "personal"))
-    found = {mark for mark, kind in kinds if _page(kind).search(text)}
+    # "Carrot traybake (about 200 kcal a square)": what a bracket adds makes no name a label.
+    outside = re.sub(r"\([^()]*\)", " ", text)
+    found = {mark for mark, kind in kinds if _page(kind).search(outside if len(outside.split()) > 1 else text)}
     if _page("tool").search(re.split(r"[,(]|\bfor\b", text)[0]):
         found.add("tool")
     if _TIME_ONLY.match(text) or (_DURATION.search(text) and len(words) <= 14):

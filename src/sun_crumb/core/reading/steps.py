@@ -16,6 +16,9 @@ _BARE = re.compile(r"\b(?:oven|preheat|bakes?)\b[^\n]{0,40}?\b(\d{3})\s*(?:°|º
 _BARE_BEFORE = re.compile(r"\b(\d{3})\s*(?:°|º|degrees?)?\s*oven\b", re.I)
 _DEGREES = re.compile(r"\b(\d{3})\s*(?:°|º|degrees)(?!\s*[CF]\b)", re.I)
 _FAN_FIRST = re.compile(r"^\W*fan(?:\s+oven)?\s*:?\s*(1[1-9]\d|2[0-4]\d)\b", re.I)
+_FAN_BEHIND = re.compile(
+    r"(?<![\d.,/(])(?<!\d{3} [/(])(?<!/ )(1[1-9]\d|2[0-4]\d)\s*(?:°|º)?\s*fan\b(?!\s*:?\s*\d)", re.I
+)  # "loaf tin, 170 fan, 45 min"
 _BARE_FAN = re.compile(r"\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b", re.I)
 _GAS = re.compile(
     r"\b(?:gas(?:\s*mark)?|regulo|gm)\s*(\d{1,2}|¼|½)|\bmark\s*([1-9]|¼|½)(?=\s*(?:[,.;:)]|for\b|$))", re.I
@@ -165,6 +168,8 @@ def _setting(text: str, *, is_oven: bool) -> Oven | None:
         plain, fan = _fahrenheit(text)
     if plain is None and fan is None and is_oven:
         plain, fan = _gas_or_bare(text)
+    if plain is None and fan is None and not is_oven and (behind := _FAN_BEHIND.search(text)):
+        return Oven(float(behind[1]), True)
     if plain is None and fan is None:
         return None
     if not is_oven and (_NO_OVEN.search(_of_the_heat(text)) or not 120 <= (plain or fan or 0) <= 260):
@@ -254,12 +259,15 @@ def _bake_beside_the_heat(text: str) -> tuple[int, int] | None:
 
 
 _OVEN_HEAT = re.compile(
-    r"\b(?:1[4-9]\d|2[0-4]\d|[34][0-9]\d)\s*(?:°|º|degrees\b|deg\b\.?|['’]?\s*[CF]\b)|\b(?:gas(?:\s*mark)?)\s*[1-9]\b",
+    r"\b(?:1[4-9]\d|2[0-4]\d|[34][0-9]\d)\s*(?:°|º|degrees\b|deg\b\.?|['’]?\s*[CF]\b)|\b(?:gas(?:\s*mark)?)\s*[1-9]\b|\b(?:1[4-9]\d|2[0-4]\d)\s*fan\b",
     re.I,
 )
 _SHORT_SENTENCES = re.compile(rf"{_SENTENCES.pattern}|(?<=[a-z)]\.)\s+(?=\d{{2,3}}\b)")
 _TURNED_DOWN = re.compile(r"\b(?:turn|turned|turning|reduce|lower|drop)\w*\b.{0,24}\b(?:down|to)\b", re.I)
-_TIME_ALONE = re.compile(r"(?:about |for )?\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?\s*min(?:ute)?s?\.?", re.I)
+_TIME_ALONE = re.compile(
+    r"(?:about |for )?[\d½¼¾]{1,3}(?:\s*(?:-|–|to)\s*[\d½¼¾]{1,3})?\s*(?:min(?:ute)?s?|hours?|hrs?)\.?(?:,\s*(?:stirring|turning|rotating|until|till)\b.*)?",
+    re.I,
+)
 
 
 _DONE = "bake|mix|beat|stir|fold|chill|rise|whisk|pour|cool|roll|spread|melt|boil|simmer|freeze"

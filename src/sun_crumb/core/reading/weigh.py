@@ -21,6 +21,8 @@ IMPERIAL = {"pint": 568.261 / 473.176, "quart": 568.261 / 473.176, "fl oz": 28.4
 METRIC_CUP_ML = 250.0
 # Another food, not another way to fill the cup: only where the line says so.
 NO_PACKING = frozenset({"mashed", "puréed", "crushed", "ground", "grated"})
+# A small and a large fruit beside a medium one [1]: the medians of those fruits whose sizes the pantry holds.
+SIZED = {"small": 0.77, "large": 1.26, "extra large": 1.5}
 SPREAD = {"mass": 0.0, "liquid": 0.04, "volume": 0.12, "piece": 0.18, "pinch": 0.4}
 
 
@@ -77,7 +79,11 @@ def _by_word(amount: Amount, ingredient: Ingredient) -> float | None:
 def _pieces(amount: Amount, ingredient: Ingredient, form: str) -> float | None:
     of_form = (m for m in ingredient.forms("each") if form and m.form == form and not amount.size)
     measure = next(of_form, None) or ingredient.measure("each", amount.size)
-    return amount.middle * measure.grams * amount.factor if measure else None
+    if measure is None:
+        return None
+    # Fruit whose sizes the pantry does not hold one by one.
+    usual = 1.0 if measure.form or not ingredient.has_role("fruit") else SIZED.get(amount.size, 1.0)
+    return amount.middle * measure.grams * amount.factor * usual
 
 
 def _volume(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: str) -> float | None:
@@ -158,7 +164,10 @@ class Factor:
         return not self.needs_tin or bool(_TINNED.search(line.text))
 
 
-_TINNED = re.compile(r"\b(?:tins?|cans?|jars?|tinned|canned)\b", re.I)
+# "200 g beans, tinned, drained" are 200 g of them; a tin, or as much as tins weigh, is not yet drained.
+_TINNED = re.compile(
+    r"\b(?:tins?|cans?|jars?)\b|\b(?:227|39[05]|4[0-3]\d|540|567|79\d|8[02-5]\d)\s*g\b.*\b(?:tinned|canned)\b", re.I
+)
 
 
 @cache
