@@ -31,6 +31,7 @@ TABLES = {
     "technique": "What less sugar does to how a step is done",
     "tins": "Tins by name and what they hold",
     "candy_stages": "Stages of boiled sugar",
+    "browning": "From what heat a sugar browns [°C]",
     "norm_words": "What a recipe is judged by itself by, and the least room that bakers differ by",
     "fights": "Changes that undo each other",
     "levers": "Bought sweet things and what they may make way for",

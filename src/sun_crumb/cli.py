@@ -169,13 +169,18 @@ def _candy(arguments: argparse.Namespace) -> Any:
     from dataclasses import asdict
 
     from sun_crumb.core.kitchen import candy
-    from sun_crumb.services.workshop import number
+    from sun_crumb.core.pantry import shipped_pantry
+    from sun_crumb.services.workshop import number, pot_of
 
     given = pairs(arguments.given)
     temperature = number(given, "temperature") if "temperature" in given else None
     return asdict(
         candy.boiled(
-            given.get("stage"), temperature, number(given, "altitude", 0.0), number(given, "molar_factor", 1.0)
+            given.get("stage"),
+            temperature,
+            number(given, "altitude", 0.0),
+            number(given, "molar_factor") if "molar_factor" in given else None,
+            pot_of(given.get("sugar", ""), shipped_pantry()),
         )
     )
 
@@ -446,7 +451,7 @@ def _parser() -> argparse.ArgumentParser:
     oven.add_argument("given", nargs="*", help="offset=10 altitude=1600")
     oven.add_argument("--fan", action="store_true", help="it is a fan oven's dial")
     candy = command("candy", _candy, "a stage of boiled sugar")
-    candy.add_argument("given", nargs="*", help="stage=soft_ball or temperature=118, altitude=1600 molar_factor=1.2")
+    candy.add_argument("given", nargs="*", help="stage=soft_ball or temperature=118, altitude=1600 sugar=white_sugar:200,honey:50 (or molar_factor=1.2)")
     out = command("export", _export, "give a recipe of your shelf as the content of a file")
     out.add_argument("recipe", type=int, nargs="?", help="the recipe's number, as in its address")
     out.add_argument("--all", action="store_true", help="everything you keep, as one open file")

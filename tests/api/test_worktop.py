@@ -115,6 +115,19 @@ class Timers(WithApplication):
         self.assertEqual(self.post(f"/api/timers/{made['id']}/go-on")["id"], made["id"])
         self.assertEqual(len(self.get("/api/timers")["timers"]), 1)
 
+    def test_one_to_stir_by_rings_again_and_again(self) -> None:
+        made = self.post("/api/timers", {"name": "Stir", "seconds": 300, "repeats": True})
+        self.assertEqual((round(made["left_s"]), made["rung"]), (300, 0))
+        with self.database.transaction() as session:
+            row = session.get(Timer, made["id"])
+            assert row is not None
+            row.ends_at -= timedelta(minutes=12)
+        (now,) = self.get("/api/timers")["timers"]
+        self.assertEqual((now["rung"], now["repeats"]), (2, True))
+        self.assertLessEqual(abs(now["left_s"] - 180), 5)
+        self.delete(f"/api/timers/{made['id']}")
+        self.assertEqual(self.get("/api/timers")["timers"], [])
+
     def test_one_that_rang_long_ago_is_forgotten(self) -> None:
         made = self.post("/api/timers", {"name": "Bake", "seconds": 60})
         with self.database.transaction() as session:

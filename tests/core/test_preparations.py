@@ -148,6 +148,35 @@ class Heat(CloseTo):
         self.assertEqual(candy.boiled(temperature_c=150).stage.key, "hard_crack")
         self.assertIn(candy.CAUTION, candy.boiled("caramel").words)
 
+    def test_what_browns_sooner_is_said_to_and_never_boiled_past_it(self) -> None:
+        """Common practice, no published source: honey browns and burns before white sugar, erythritol makes no caramel.
+        Fructose caramelises from 110 °C, sucrose from 160 (handbook values, from memory)."""
+        pantry = shipped_pantry()
+        heat = {
+            key: candy.browns_from_c([(pantry[key], 100.0)])
+            for key in ("white_sugar", "maple_syrup", "honey", "agave_syrup", "erythritol")
+        }
+        self.assertEqual((heat["white_sugar"], heat["erythritol"]), (160.0, None))
+        self.assertEqual(
+            sorted((k for k in heat if heat[k]), key=lambda k: heat[k] or 0),
+            ["agave_syrup", "honey", "maple_syrup", "white_sugar"],
+        )
+        honey = candy.boiled("hard crack", pot=[(pantry["honey"], 100.0)])
+        self.assertTrue(any("burns on the way" in words for words in honey.words))
+        self.assertGreater(honey.stage.low_c, candy.boiled("hard crack").stage.low_c + 20)
+        self.assertEqual(
+            candy.boiled("caramel", altitude_m=1600).stage.low_c, 160, "molten sugar is as hot at any height"
+        )
+        with self.assertRaises(OutOfDomainError):
+            candy.boiled("caramel", pot=[(pantry["butter"], 100.0)])
+
+    def test_a_syrups_molecules_are_those_of_its_sugars(self) -> None:
+        """Molar masses: sucrose 342.3, glucose and fructose 180.16 g/mol (standard atomic weights)."""
+        pantry = shipped_pantry()
+        self.assertAlmostEqual(candy.molar_factor_of([(pantry["white_sugar"], 50.0)]), 1.0, places=3)
+        half = candy.molar_factor_of([(pantry["white_sugar"], 100.0), (pantry["allulose"], 100.0)])
+        self.assertAlmostEqual(half, (1 + 342.297 / 180.156) / 2, delta=0.02)
+
 
 if __name__ == "__main__":
     unittest.main()

@@ -3632,6 +3632,11 @@ export interface components {
              * @default
              */
             dial?: string;
+            /**
+             * Stirred Every Min
+             * @default null
+             */
+            stirred_every_min?: number | null;
         };
         /**
          * MethodTextOut
@@ -5582,13 +5587,18 @@ export interface components {
         };
         /**
          * TimerIn
-         * @description A timer: its name, how long [s], and the step that it is for.
+         * @description A timer: its name, how long [s], whether it rings every so long, and the step that it is for.
          */
         TimerIn: {
             /** Name */
             name: string;
             /** Seconds */
             seconds: number;
+            /**
+             * Repeats
+             * @default false
+             */
+            repeats?: boolean;
             /**
              * Recipe Id
              * @default null
@@ -5618,6 +5628,10 @@ export interface components {
             name: string;
             /** Seconds */
             seconds: number;
+            /** Repeats */
+            repeats: boolean;
+            /** Rung */
+            rung: number;
             /** Left S */
             left_s: number;
             /** Recipe Id */

@@ -56,10 +56,11 @@ class GoesInIn(In):
 
 
 class TimerIn(In):
-    """A timer: its name, how long [s], and the step that it is for."""
+    """A timer: its name, how long [s], whether it rings every so long, and the step that it is for."""
 
     name: Annotated[str, Field(min_length=1, max_length=120)]
     seconds: Annotated[int, Field(ge=1, le=7 * 86_400)]
+    repeats: bool = False
     recipe_id: Id | None = None
     version_id: Id | None = None
     step: Annotated[int, Field(ge=1, le=400)] | None = None

@@ -16,6 +16,7 @@ from sun_crumb.core.method.lines import lines_of_foods, lines_of_reading
 from sun_crumb.core.method.oven import Baking
 from sun_crumb.core.method.planned import PlannedLine, RewrittenStep
 from sun_crumb.core.method.rewrite import rewrite
+from sun_crumb.core.method.stirring import stirred_every
 from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import CupStandard
@@ -68,6 +69,7 @@ class ToldStep:
     key: str = ""
     ours: str = ""
     dial: str = ""
+    stirred_every_min: int | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,9 +94,16 @@ def read_steps(text: str, cup: str | None = None) -> MethodTold:
     read = _read(method_of(reading).steps, lines)
     return MethodTold(
         reading.title,
-        tuple(_told(step, _uses_of(step, lines)) for step in read.steps),
+        tuple(
+            replace(_told(step, _uses_of(step, lines)), stirred_every_min=_stirred(step, _foods_of(step, lines)))
+            for step in read.steps
+        ),
         tuple(lines[n].text for n in read.unplaced),
     )
+
+
+def _foods_of(step: MethodStep, lines: Sequence[MethodLine]) -> list[Ingredient]:
+    return [food for use in step.uses if (food := lines[use.position].ingredient)]
 
 
 def _uses_of(step: MethodStep, lines: Sequence[MethodLine]) -> tuple[ToldUse, ...]:
@@ -142,11 +151,18 @@ def told_plan(
         )  # fmt: skip
 
     def told(one: RewrittenStep) -> ToldStep:
-        step = replace(_told(one.step, uses(one), one), key=one.key)
+        foods = [planned[a.line].ingredient for a in one.amounts]
+        step = replace(_told(one.step, uses(one), one), key=one.key, stirred_every_min=_stirred(one.step, foods))
         words = (own or {}).get(one.key)
         return replace(step, text=words, ours=step.text) if words else step
 
     return MethodTold(title, tuple(told(one) for one in steps))
+
+
+def _stirred(step: MethodStep, foods: Sequence[Ingredient]) -> int | None:
+    """Return after how many minutes a step is stirred again, where it lasts longer than that."""
+    every = stirred_every(step.text, foods if step.temperature_c is None else ())
+    return every if every and not (step.wait and step.wait.high_min <= every) else None
 
 
 def _read(steps: Sequence[Step], lines: Sequence[MethodLine], links: Sequence[Link] = ()) -> MethodRead:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from datetime import timedelta
+from datetime import datetime, timedelta
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session
@@ -21,11 +21,13 @@ KEPT = timedelta(hours=12)
 
 @dataclass(frozen=True, slots=True)
 class Running:
-    """A timer and what is left of it [s], negative once it rang."""
+    """A timer and what is left of it [s], negative once it rang; one that repeats has rung so often and is never over."""
 
     id: int
     name: str
     seconds: int
+    repeats: bool
+    rung: int
     left_s: float
     recipe_id: int | None
     version_id: int | None
@@ -39,7 +41,7 @@ def running(database: Database) -> list[Running]:
         rows = session.scalars(
             select(Timer).where(Timer.stopped_at.is_(None), Timer.ends_at > at - KEPT).order_by(Timer.ends_at, Timer.id)
         )
-        return [_told(row, (row.ends_at - at).total_seconds()) for row in rows]
+        return sorted((_told(row, at) for row in rows), key=lambda one: (one.left_s, one.id))
 
 
 def start(database: Database, body: TimerIn) -> Running:
@@ -51,19 +53,21 @@ def start(database: Database, body: TimerIn) -> Running:
         Its recipe or version is not there.
     """
     content = [body.name, body.seconds, body.recipe_id, body.version_id, body.step]
+    content += [True] if body.repeats else []
     with database.transaction() as session:
         at = now(session)
         if made := made_before(session, body.client_key, "timer", content):
             row = session.get(Timer, made[0])
             if row is None:
                 raise taken_away("timer")
-            return _told(row, (row.ends_at - at).total_seconds())
+            return _told(row, at)
         for kind, key in ((Recipe, body.recipe_id), (Version, body.version_id)):
             if key is not None and session.get(kind, key) is None:
                 raise NotFoundError(f"there is no such {kind.__name__.lower()}", field=f"{kind.__name__.lower()}_id")
         row = Timer(
             name=body.name,
             seconds=body.seconds,
+            repeats=body.repeats,
             recipe_id=body.recipe_id,
             version_id=body.version_id,
             step=body.step,
@@ -73,7 +77,7 @@ def start(database: Database, body: TimerIn) -> Running:
         session.add(row)
         session.flush()
         note(session, body.client_key, "timer", content, [row.id])
-        return _told(row, float(body.seconds))
+        return _told(row, at)
 
 
 def stop(database: Database, timer_id: int) -> None:
@@ -87,7 +91,7 @@ def go_on(database: Database, timer_id: int) -> Running:
     with database.transaction() as session:
         row = _timer(session, timer_id)
         row.stopped_at = None
-        return _told(row, (row.ends_at - now(session)).total_seconds())
+        return _told(row, now(session))
 
 
 def _timer(session: Session, timer_id: int) -> Timer:
@@ -97,5 +101,9 @@ def _timer(session: Session, timer_id: int) -> Timer:
     return row
 
 
-def _told(row: Timer, left_s: float) -> Running:
-    return Running(row.id, row.name, row.seconds, left_s, row.recipe_id, row.version_id, row.step)
+def _told(row: Timer, at: datetime) -> Running:
+    left_s, rung = (row.ends_at - at).total_seconds(), 0
+    if row.repeats and left_s <= 0:
+        rung = int(-left_s // row.seconds) + 1
+        left_s += rung * row.seconds
+    return Running(row.id, row.name, row.seconds, row.repeats, rung, left_s, row.recipe_id, row.version_id, row.step)

@@ -9,7 +9,7 @@ from functools import cache
 from sun_crumb.core.errors import OutOfDomainError, require_choice
 from sun_crumb.core.kitchen import candy, ovens, tins
 from sun_crumb.core.kitchen.preparations import KINDS, prepare
-from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
@@ -206,14 +206,34 @@ def _scoop(given: Mapping[str, str], _: Pantry) -> Worked:
 MOST_DOUGH_G = 50_000.0
 
 
-def _candy(given: Mapping[str, str], _: Pantry) -> Worked:
-    found = candy.boiled(given.get("stage"), None, number(given, "altitude", 0.0), number(given, "molar_factor", 1.0))
+def pot_of(text: str, pantry: Pantry) -> list[tuple[Ingredient, float]]:
+    """Return the sugars of a pot as told: a food's key, or several with their weights [g]: "white_sugar:200,honey:50".
+
+    Raises
+    ------
+    UnknownIngredientError, OutOfDomainError
+        No such food, or no weight; names the field.
+    """
+    pot = []
+    for part in filter(None, (p.strip() for p in text.split(","))):
+        key, _, grams = part.partition(":")
+        pot.append((pantry[key.strip()], number({"sugar": grams}, "sugar") if grams else 100.0))
+    if any(not 0 < grams <= MOST_DOUGH_G for _, grams in pot):
+        raise OutOfDomainError(f"sugar: each weighs more than nothing and at most {MOST_DOUGH_G:.0f} g", field="sugar")
+    return pot
+
+
+def _candy(given: Mapping[str, str], pantry: Pantry) -> Worked:
+    pot = pot_of(given.get("sugar", ""), pantry)
+    found = candy.boiled(given.get("stage"), None, number(given, "altitude", 0.0), None, pot)
     stage = found.stage
+    browns = (Figure("browns from", f"{found.browns_from_c:.0f} °C"),) if found.browns_from_c is not None else ()
     return Worked(
         tuple(f"{w[0].upper()}{w[1:]}" for w in found.words),
         (
             Figure("from", f"{stage.low_c:.0f} °C, {found.low_f} °F"),
             Figure("to", f"{stage.high_c:.0f} °C, {found.high_f} °F"),
             Figure("water boils at", f"{found.boiling_c:.1f} °C"),
+            *browns,
         ),
     )

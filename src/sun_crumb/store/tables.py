@@ -319,6 +319,8 @@ class Timer(Base):
     step: Mapped[int | None]
     name: Mapped[str]
     seconds: Mapped[int]
+    # Whether it rings every so many seconds, until it is stopped.
+    repeats: Mapped[bool] = mapped_column(default=False, server_default="0")
     ends_at: Mapped[datetime] = mapped_column(index=True)
     created_at: Mapped[datetime]
     stopped_at: Mapped[datetime | None]

@@ -43,6 +43,7 @@ const groups = [
       ['Space', 'Next step'],
       ['←', 'Back a step'],
       ['i', 'Start the step’s timer'],
+      ['s', 'Ring to stir, every few minutes'],
       ['Enter', 'Take what the scale shows'],
       ['t', 'Tare the scale'],
       ['↑ ↓', 'Move a food to another step, where foods are moved'],

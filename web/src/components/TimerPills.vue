@@ -9,7 +9,7 @@ defineEmits<{ stop: [timer: Timer] }>()
 <template>
   <ul class="timers" :class="{ large: isLarge }" aria-label="Timers">
     <li v-for="timer in timers" :key="timer.id" :class="{ rings: timer.left_s <= 0 }">
-      <span class="name">{{ timer.name }}</span>
+      <span class="name">{{ timer.name }}<template v-if="timer.repeats">, again in</template></span>
       <b role="timer" :aria-label="`${timer.name}: ${countdown(timer.left_s)} left`">{{
         countdown(timer.left_s)
       }}</b>
@@ -45,7 +45,7 @@ b {
   font-feature-settings: 'tnum';
 }
 .name {
-  max-width: 15ch;
+  max-width: 22ch;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

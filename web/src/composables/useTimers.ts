@@ -8,7 +8,8 @@ export function useTimers(): void {
   const worktop = useWorktop()
   const notices = useNotices()
   let beat = 0
-  const rung = new Set<number>()
+  const rung = new Set<string>()
+  const known = new Set<number>()
 
   function refresh(): void {
     if (document.visibilityState === 'visible') worktop.loadTimers().catch(notices.complain)
@@ -24,15 +25,25 @@ export function useTimers(): void {
     document.removeEventListener('visibilitychange', refresh)
   })
   watch(
-    () => worktop.timers.filter((timer) => timer.left_s <= 0).map((timer) => timer.id),
-    (ids) => {
-      for (const id of ids.filter((id) => !rung.has(id))) {
-        rung.add(id)
-        const timer = worktop.timers.find((one) => one.id === id)
+    () =>
+      worktop.timers.flatMap((timer) =>
+        (timer.repeats ? timer.rung : timer.left_s <= 0) ? [`${timer.id} ${timer.rung}`] : [],
+      ),
+    (keys) => {
+      for (const key of keys.filter((one) => !rung.has(one))) {
+        rung.add(key)
+        const timer = worktop.timers.find((one) => `${one.id} ${one.rung}` === key)
+        // A round that was over before this page was opened rings no more.
+        if (timer?.repeats && !known.has(timer.id)) continue
         ring()
         if (timer && 'Notification' in window && Notification.permission === 'granted')
-          new Notification(`${timer.name} is done`)
+          new Notification(timer.repeats ? timer.name : `${timer.name} is done`)
       }
     },
+  )
+  watch(
+    () => worktop.timers.map((timer) => timer.id),
+    (ids) => ids.forEach((id) => known.add(id)),
+    { flush: 'post' },
   )
 }

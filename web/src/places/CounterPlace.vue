@@ -23,9 +23,11 @@ const router = useRouter()
 const at = ref(draft(`counter.${props.version}`, 0))
 const steps = computed(() => (worktop.day?.version_id === props.version ? worktop.day.method.steps : []))
 const step = computed(() => steps.value[Math.min(at.value, steps.value.length - 1)])
-const mine = computed(() =>
-  worktop.timers.find((timer) => timer.step === step.value?.n && timer.version_id === props.version),
+const ofThis = computed(() =>
+  worktop.timers.filter((timer) => timer.step === step.value?.n && timer.version_id === props.version),
 )
+const mine = computed(() => ofThis.value.find((timer) => !timer.repeats))
+const isStirring = computed(() => ofThis.value.some((timer) => timer.repeats))
 /** What goes in at this step, as it is weighed. */
 const toWeigh = computed(() =>
   bowl.bowl?.version_id === props.version
@@ -94,6 +96,13 @@ async function start(): Promise<void> {
   await worktop.start(name, wait.low_min * 60, step.value.n).catch(notices.complain)
 }
 
+/** Rings every few minutes, to stir or turn what goes on by itself. */
+async function startStirring(): Promise<void> {
+  const every = step.value?.stirred_every_min
+  if (!every || !step.value) return
+  await worktop.start(`Stir, step ${step.value.n}`, every * 60, step.value.n, true).catch(notices.complain)
+}
+
 async function stop(timer: Timer): Promise<void> {
   await worktop.stop(timer.id).catch(notices.complain)
 }
@@ -117,6 +126,7 @@ useKeys({
   ArrowLeft: () => go(-1),
   Backspace: () => go(-1),
   i: () => void start(),
+  s: () => void startStirring(),
   Enter: () => panel.value?.take(),
   t: tare,
   Escape: () => void router.push(`/recipes/${props.id}/bake-day/${props.version}`),
@@ -172,6 +182,14 @@ function sound(): void {
         <button type="button" :disabled="at === 0" @click="go(-1)">Back</button>
         <button v-if="step?.wait && !mine" type="button" class="timer" @click="start">
           Start {{ waitText(step.wait) }}
+        </button>
+        <button
+          v-if="step?.stirred_every_min && !isStirring"
+          type="button"
+          class="timer"
+          @click="startStirring"
+        >
+          Stir every {{ step.stirred_every_min }} min
         </button>
         <button type="button" class="quiet-button" @click="sound">Try the bell</button>
         <button v-if="at < steps.length - 1" type="button" class="on" @click="go(1)">Next</button>

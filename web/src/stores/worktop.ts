@@ -17,7 +17,12 @@ export const useWorktop = defineStore('worktop', () => {
   const latestPlan = useLatest<Schedule>()
 
   const timers = computed(() =>
-    told.value.map((timer) => ({ ...timer, left_s: timer.left_s - (beat.value - toldAt.value) / 1000 })),
+    told.value.map((timer) => {
+      const left = timer.left_s - (beat.value - toldAt.value) / 1000
+      if (!timer.repeats || left > 0) return { ...timer, left_s: left }
+      const rounds = Math.floor(-left / timer.seconds) + 1
+      return { ...timer, left_s: left + rounds * timer.seconds, rung: timer.rung + rounds }
+    }),
   )
 
   async function load(recipe: number, version: number): Promise<void> {
@@ -81,13 +86,19 @@ export const useWorktop = defineStore('worktop', () => {
     toldAt.value = beat.value = performance.now()
   }
 
-  async function start(name: string, seconds: number, step: number | null = null): Promise<void> {
+  async function start(
+    name: string,
+    seconds: number,
+    step: number | null = null,
+    repeats = false,
+  ): Promise<void> {
     await ask(
       api.POST('/api/timers', {
         body: {
           name,
           seconds,
           step,
+          repeats,
           recipe_id: day.value?.recipe_id ?? null,
           version_id: day.value?.version_id ?? null,
           client_key: clientKey(),

@@ -54,6 +54,7 @@ class MethodStepOut(Out):
     key: str = ""
     ours: str = ""
     dial: str = ""
+    stirred_every_min: int | None = None
 
 
 class MethodTextOut(Out):

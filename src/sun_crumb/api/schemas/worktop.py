@@ -111,6 +111,8 @@ class TimerOut(Out):
     id: int
     name: str
     seconds: int
+    repeats: bool
+    rung: int
     left_s: To1
     recipe_id: int | None
     version_id: int | None
