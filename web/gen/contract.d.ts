@@ -1490,8 +1490,25 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Tell what a sum comes to. */
+        /** Tell what a sum comes to, and what of it a recipe may take in. */
         post: operations["work"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workshop/{key}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a version of a recipe with what a sum made. */
+        post: operations["use_in_a_recipe"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1678,7 +1695,7 @@ export interface components {
             /** By Part */
             by_part: components["schemas"]["InPartOut"][];
             /** Makes */
-            makes: components["schemas"]["MakesOut"][];
+            makes: components["schemas"]["sun_crumb__api__schemas__compare__MakesOut"][];
             /** Words */
             words: string;
             first_lasts: components["schemas"]["LastsOut"];
@@ -3467,21 +3484,6 @@ export interface components {
             /** Step */
             step: string;
         };
-        /** MakesOut */
-        MakesOut: {
-            /** Part */
-            part: string;
-            /** Kind */
-            kind: string;
-            /** Name */
-            name: string;
-            /** Grams */
-            grams: number;
-            /** First */
-            first: string;
-            /** Second */
-            second: string;
-        };
         /** MeasureOut */
         MeasureOut: {
             /** Unit */
@@ -3847,6 +3849,15 @@ export interface components {
             /** Claims */
             claims: components["schemas"]["ClaimOut"][];
         };
+        /** PartOut */
+        PartOut: {
+            /** Name */
+            name: string;
+            /** Amounts */
+            amounts: number[];
+            /** Is Chosen */
+            is_chosen: boolean;
+        };
         /** PathOut */
         PathOut: {
             /** Key */
@@ -4059,6 +4070,16 @@ export interface components {
         PhotoOut: {
             /** Id */
             id: number;
+        };
+        /** PictureOut */
+        PictureOut: {
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "masses" | "tins" | "heats";
+            /** Parts */
+            parts: components["schemas"]["PartOut"][];
         };
         /**
          * PlacedTaskOut
@@ -5786,6 +5807,40 @@ export interface components {
             bakes: components["schemas"]["ToTasteOut"][];
         };
         /**
+         * UseIn
+         * @description A sum, and where what it makes goes: a version of a recipe, a line's place there (none for a line of its own), how much of it [g].
+         */
+        UseIn: {
+            /** Given */
+            given: {
+                [key: string]: string;
+            };
+            /** Recipe Id */
+            recipe_id: number;
+            /** Version Id */
+            version_id: number;
+            /**
+             * Position
+             * @default null
+             */
+            position?: number | null;
+            /**
+             * Component
+             * @default null
+             */
+            component?: string | null;
+            /**
+             * Grams
+             * @default null
+             */
+            grams?: number | null;
+            /**
+             * Client Key
+             * @default null
+             */
+            client_key?: string | null;
+        };
+        /**
          * UseOut
          * @description What a step uses: the line's own text, its food by pantry key, how much of it.
          */
@@ -6090,6 +6145,8 @@ export interface components {
             words: string[];
             /** Figures */
             figures: components["schemas"]["FigureOut"][];
+            picture: components["schemas"]["PictureOut"] | null;
+            makes: components["schemas"]["sun_crumb__api__schemas__worktop__MakesOut"] | null;
         };
         /** YieldOut */
         YieldOut: {
@@ -6136,12 +6193,37 @@ export interface components {
              */
             hot_side: "" | "left" | "right" | "back" | "front";
         };
+        /** MakesOut */
+        sun_crumb__api__schemas__compare__MakesOut: {
+            /** Part */
+            part: string;
+            /** Kind */
+            kind: string;
+            /** Name */
+            name: string;
+            /** Grams */
+            grams: number;
+            /** First */
+            first: string;
+            /** Second */
+            second: string;
+        };
         /** OvenOut */
         sun_crumb__api__schemas__reading__OvenOut: {
             /** Temperature C */
             temperature_c: number;
             /** Is Fan */
             is_fan: boolean;
+        };
+        /**
+         * MakesOut
+         * @description What a recipe may take in: a food and how much of it [g]; a whole recipe's size has no weight.
+         */
+        sun_crumb__api__schemas__worktop__MakesOut: {
+            /** Name */
+            name: string;
+            /** Grams */
+            grams: number | null;
         };
     };
     responses: never;
@@ -9464,6 +9546,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WorkedOut"];
+                };
+            };
+            /** @description What is wrong */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErrorOut"];
+                };
+            };
+        };
+    };
+    use_in_a_recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UseIn"];
+            };
+        };
+        responses: {
+            /** @description Done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecipeOut"];
                 };
             };
             /** @description What is wrong */

@@ -9,9 +9,11 @@ from flask import Blueprint, Response, request
 from sun_crumb.api.contract import endpoint, in_query
 from sun_crumb.api.current import database
 from sun_crumb.api.schemas.base import DoneOut
+from sun_crumb.api.schemas.recipes import RecipeOut
 from sun_crumb.api.schemas.worktop import BakeDayOut, ScheduleOut, SumsOut, TimerOut, TimersOut, WeighedInOut, WorkedOut
-from sun_crumb.schemas.worktop import ChoiceIn, GivenIn, GoesInIn, ServeIn, StepWordsIn, TimerIn, WeighIn
-from sun_crumb.services import schedules, timers, weigh_in, workshop, worktop
+from sun_crumb.schemas.worktop import ChoiceIn, GivenIn, GoesInIn, ServeIn, StepWordsIn, TimerIn, UseIn, WeighIn
+from sun_crumb.services import put_in, schedules, timers, weigh_in, workshop, worktop
+from sun_crumb.services.kept import KeptRecipe
 from sun_crumb.services.pantry import pantry_of
 
 blueprint = Blueprint("worktop", __name__)
@@ -132,6 +134,12 @@ def list_sums() -> dict[str, Any]:
 
 
 @endpoint(blueprint, "POST", "/workshop/<key>", body=GivenIn, returns=WorkedOut)
-def work(key: str, body: GivenIn) -> workshop.Worked:
-    """Tell what a sum comes to."""
-    return workshop.work(key, body.given, pantry_of(database()))
+def work(key: str, body: GivenIn) -> put_in.WorkedOut:
+    """Tell what a sum comes to, and what of it a recipe may take in."""
+    return put_in.worked(key, body.given, pantry_of(database()))
+
+
+@endpoint(blueprint, "POST", "/workshop/<key>/use", body=UseIn, returns=RecipeOut)
+def use_in_a_recipe(key: str, body: UseIn) -> KeptRecipe:
+    """Keep a version of a recipe with what a sum made."""
+    return put_in.put_in(database(), key, body.given, put_in.Use(**body.model_dump(exclude={"given"})))

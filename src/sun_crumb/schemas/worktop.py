@@ -87,3 +87,14 @@ class GivenIn(In):
     given: Annotated[
         dict[Annotated[str, Field(max_length=30)], Annotated[str, Field(max_length=60)]], Field(max_length=20)
     ]
+
+
+class UseIn(GivenIn):
+    """A sum, and where what it makes goes: a version of a recipe, a line's place there (none for a line of its own), how much of it [g]."""
+
+    recipe_id: Id
+    version_id: Id
+    position: Annotated[int, Field(ge=0, le=2000)] | None = None
+    component: Annotated[str, Field(max_length=80)] | None = None
+    grams: Annotated[float, Field(gt=0, le=50_000)] | None = None
+    client_key: ClientKey = None

@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, as_mixed, families, gauges, measure, nature_of, verdicts
 from sun_crumb.core.errors import CoreError
-from sun_crumb.core.formula import Formula
+from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.kitchen.made import preparations_for
 from sun_crumb.core.kitchen.on_another_base import baked_on, unpoured, with_batter
 from sun_crumb.core.kitchen.technique import notes_for
@@ -266,18 +266,25 @@ def _cuts(before: Formula, after: Formula) -> dict[str, float]:
 
 
 def pair(before: Formula, after: Formula, cup: CupStandard) -> list[PlannedLine]:
-    """Return a version's lines beside the original's: each by its food and component, what is gone at 0 g, what came in without a position."""
+    """Return a version's lines beside the original's: each by its food and component, or by the line's own words where the worktop made
+    another food of it; what is gone at 0 g, what came in without a position."""
     free = list(range(len(before.lines)))
+    taken: dict[int, int] = {}
+
+    def take(is_same: Callable[[FormulaLine, FormulaLine], bool]) -> None:
+        for n, line in enumerate(after.lines):
+            if n in taken:
+                continue
+            same = (k for k in free if before.lines[k].component == line.component and is_same(before.lines[k], line))
+            if (at := next(same, None)) is not None:
+                free.remove(at)
+                taken[n] = at
+
+    take(lambda old, new: old.ingredient.key == new.ingredient.key)
+    take(lambda old, new: bool(old.text) and old.text == new.text)
     found: list[PlannedLine] = []
-    for line in after.lines:
-        same = (
-            k
-            for k in free
-            if before.lines[k].ingredient.key == line.ingredient.key and before.lines[k].component == line.component
-        )
-        at = next(same, None)
-        if at is not None:
-            free.remove(at)
+    for n, line in enumerate(after.lines):
+        at = taken.get(n)
         told = household(line.ingredient, line.grams, cup, is_weighed=before.is_weighed)
         found.append(
             PlannedLine(

@@ -5,10 +5,12 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass
 from functools import cache
+from math import pi, sqrt
+from typing import Literal
 
 from sun_crumb.core.errors import OutOfDomainError, require_choice
 from sun_crumb.core.kitchen import candy, ovens, tins
-from sun_crumb.core.kitchen.preparations import KINDS, prepare
+from sun_crumb.core.kitchen.preparations import KINDS, Prepared, prepare
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import cup_standard
@@ -44,11 +46,29 @@ class Figure:
 
 
 @dataclass(frozen=True, slots=True)
+class Part:
+    """One part of a picture: its name, how much of it there is, whether it is what is asked for."""
+
+    name: str
+    amounts: tuple[float, ...]
+    is_chosen: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Picture:
+    """A sum as a picture: *masses* (water, sugars and the rest [g] of what goes in and comes out), *tins* (length, width and depth [cm], how many; a width of 0 is round) or *heats* (from and to [°C])."""
+
+    kind: Literal["masses", "tins", "heats"]
+    parts: tuple[Part, ...]
+
+
+@dataclass(frozen=True, slots=True)
 class Worked:
     """What a sum comes to: in words, and its figures."""
 
     words: tuple[str, ...]
     figures: tuple[Figure, ...]
+    picture: Picture | None = None
 
 
 @cache
@@ -93,7 +113,20 @@ def _prepared(key: str, given: Mapping[str, str], pantry: Pantry) -> Worked:
         )
     if found.drawn.mass_g > 0.05:
         figures.append(Figure("steams off", grams_text(found.drawn.mass_g)))
-    return Worked((found.words,), tuple(figures))
+    return Worked((found.words,), tuple(figures), _masses(found))
+
+
+def _masses(found: Prepared) -> Picture:
+    whole = found.made + found.left + found.drawn
+    told = (("goes in", whole), ("is made", found.made), ("is left", found.left), ("steams off", found.drawn))
+    return Picture(
+        "masses",
+        tuple(
+            Part(name, (m.water_g, m.total_sugars_g, max(m.mass_g - m.water_g - m.total_sugars_g, 0.0)), m is found.made)
+            for name, m in told
+            if m.mass_g > 0.05
+        ),
+    )
 
 
 def number(given: Mapping[str, str], key: str, usual: float | None = None) -> float:
@@ -130,6 +163,12 @@ def _cups(given: Mapping[str, str], pantry: Pantry) -> Worked:
     )
 
 
+def food_of(key: str, given: Mapping[str, str], pantry: Pantry) -> Ingredient:
+    """Return the food that a sum is asked about, its usual one where none is told."""
+    usual = next((field.usual for one in sums() if one.key == key for field in one.fields if field.key == "food"), "milk")
+    return pantry[given.get("food", usual)]
+
+
 def minutes_of(text: str) -> tuple[int, int] | None:
     """Return minutes told as 40-45, None for nothing.
 
@@ -158,7 +197,17 @@ def _tin(given: Mapping[str, str], _: Pantry) -> Worked:
     if found.minutes:
         figures.append(Figure("bakes", f"{found.minutes[0]} to {found.minutes[1]} min"))
     words = [f"{told[0].upper()}{told[1:]}." for told in found.words[1:]]
-    return Worked(tuple(words) or ("Filled as high as before: the same time.",), tuple(figures))
+    return Worked(
+        tuple(words) or ("Filled as high as before: the same time.",),
+        tuple(figures),
+        Picture("tins", (_drawn("the recipe's", old), _drawn("at hand", new, is_chosen=True))),
+    )
+
+
+def _drawn(name: str, tin: tins.TinSize, *, is_chosen: bool = False) -> Part:
+    """Return a tin to be drawn: by its sides, or a round one by its diameter."""
+    across = 2 * sqrt(tin.area_cm2 / tin.holes / pi)
+    return Part(name, (*(tin.sides_cm or (across, 0.0)), tin.depth_cm, float(tin.count * tin.holes)), is_chosen)
 
 
 def _oven(given: Mapping[str, str], _: Pantry) -> Worked:
@@ -235,5 +284,12 @@ def _candy(given: Mapping[str, str], pantry: Pantry) -> Worked:
             Figure("to", f"{stage.high_c:.0f} °C, {found.high_f} °F"),
             Figure("water boils at", f"{found.boiling_c:.1f} °C"),
             *browns,
+        ),
+        Picture(
+            "heats",
+            tuple(
+                Part(one.name, (one.low_c, one.high_c), one.key == stage.key)
+                for one in sorted(found.all_stages, key=lambda one: one.low_c)
+            ),
         ),
     )

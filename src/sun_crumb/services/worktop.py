@@ -152,6 +152,8 @@ def _last_time(session: Session, recipe_id: int, version_id: int) -> tuple[str, 
     version = session.get(Version, version_id)
     if version is not None and re.fullmatch(r"[+-]\d+ (?:minutes|°C)", version.changed):
         told.append(f"This is the trial of {version.changed.replace('-', '−')}.")
+    if version is not None and version.changed.startswith("in "):
+        told.append(f"This is made {version.changed}.")
     row = session.scalar(
         select(Bake)
         .join(Version)

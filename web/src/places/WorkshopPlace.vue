@@ -2,8 +2,11 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { ApiError, api, ask } from '../api/client'
-import type { Schemas } from '../api/types'
+import type { Recipe, Schemas, ShelfRow } from '../api/types'
 import IngredientPicker from '../components/IngredientPicker.vue'
+import PutIn from '../components/PutIn.vue'
+import SumPicture from '../components/SumPicture.vue'
+import { clientKey } from '../logic/draft'
 import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 
@@ -18,6 +21,9 @@ const given = ref<Record<string, string>>({})
 const names = ref<Record<string, string>>({})
 const worked = ref<Schemas['WorkedOut']>()
 const problem = ref<{ field: string | null; words: string }>()
+const shelf = ref<ShelfRow[]>([])
+const recipe = ref<Recipe>()
+const isBusy = ref(false)
 const sum = computed(() => sums.value.find((one) => one.key === route.query.sum) ?? sums.value[0])
 
 async function work(): Promise<void> {
@@ -39,6 +45,55 @@ async function work(): Promise<void> {
 function choose(key: string, food: { key: string; name: string }): void {
   given.value = { ...given.value, [key]: food.key }
   names.value = { ...names.value, [key]: food.name }
+}
+
+async function loadShelf(): Promise<void> {
+  try {
+    shelf.value = (await ask(api.GET('/api/recipes', { params: { query: { count: '500' } } }))).recipes
+    const first = shelf.value[0]
+    if (first && !recipe.value) await chooseRecipe(first.id)
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
+async function chooseRecipe(id: number): Promise<void> {
+  try {
+    recipe.value = await ask(api.GET('/api/recipes/{recipe_id}', { params: { path: { recipe_id: id } } }))
+  } catch (error) {
+    notices.complain(error)
+  }
+}
+
+/** Keeps a version of the recipe with what the sum made. */
+async function keep(version: number, position: number | null, grams: number | null): Promise<void> {
+  if (!recipe.value || !sum.value || isBusy.value) return
+  isBusy.value = true
+  try {
+    const kept = await ask(
+      api.POST('/api/workshop/{key}/use', {
+        params: { path: { key: sum.value.key } },
+        body: {
+          given: given.value,
+          recipe_id: recipe.value.id,
+          version_id: version,
+          position,
+          grams,
+          client_key: clientKey(),
+        },
+      }),
+    )
+    recipe.value = kept
+    const made = kept.versions.at(-1)
+    notices.say(`Kept as “${made?.label}” of ${kept.title}.`, {
+      label: 'Bake day',
+      run: () => router.push(`/recipes/${kept.id}/bake-day/${made?.id}`),
+    })
+  } catch (error) {
+    notices.complain(error)
+  } finally {
+    isBusy.value = false
+  }
 }
 
 /** What the household owns, beside a field that asks for one. */
@@ -110,7 +165,21 @@ onMounted(async () => {
               <dd class="display">{{ figure.told }}</dd>
             </div>
           </dl>
+          <SumPicture v-if="worked.picture" :picture="worked.picture" />
           <p v-for="words in worked.words" :key="words" class="words">{{ words }}</p>
+          <PutIn
+            v-if="worked.makes"
+            :key="sum.key"
+            class="put-in"
+            :makes="worked.makes"
+            :food="given.food"
+            :shelf="shelf"
+            :recipe="recipe"
+            :is-busy="isBusy"
+            @open="loadShelf"
+            @choose="chooseRecipe"
+            @keep="keep"
+          />
         </template>
       </div>
     </div>
@@ -182,6 +251,9 @@ dd {
 .words {
   max-width: 62ch;
   margin: 4px 0;
+}
+.put-in {
+  margin-top: 18px;
 }
 @media (max-width: 700px) {
   .sides {

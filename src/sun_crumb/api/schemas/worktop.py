@@ -146,6 +146,26 @@ class FigureOut(Out):
     told: str
 
 
+class PartOut(Out):
+    name: str
+    amounts: list[To1]
+    is_chosen: bool
+
+
+class PictureOut(Out):
+    kind: Literal["masses", "tins", "heats"]
+    parts: list[PartOut]
+
+
+class MakesOut(Out):
+    """What a recipe may take in: a food and how much of it [g]; a whole recipe's size has no weight."""
+
+    name: str
+    grams: To1 | None
+
+
 class WorkedOut(Out):
     words: list[str]
     figures: list[FigureOut]
+    picture: PictureOut | None
+    makes: MakesOut | None

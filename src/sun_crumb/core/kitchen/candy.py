@@ -43,6 +43,7 @@ class Boiled:
     high_f: int
     words: tuple[str, ...]
     browns_from_c: float | None = None
+    all_stages: tuple[Stage, ...] = ()
 
 
 # Several sugars boiled together, each with its weight [g].
@@ -86,7 +87,7 @@ def browns_from_c(pot: Pot) -> float | None:
     if browned <= 0 or browned < LEAST_BROWNING * sum(held.values()):
         return None
     scorching = sum(weight for food, weight in pot if "scorches" in food.traits) / sum(weight for _, weight in pot)
-    return round(sum(held[n] * at for n, at in browning.items()) / browned - SOONER_C * scorching, 1)
+    return float(round(sum(held[n] * at for n, at in browning.items()) / browned - SOONER_C * scorching, 1))
 
 
 def stages(altitude_m: float = 0.0, molar_factor: float = 1.0) -> tuple[Stage, ...]:
@@ -148,7 +149,7 @@ def boiled(
     if pot:
         words.append(_scorch_words(one, browns, [food.name for food, _ in pot]))
     words.append("off at the first smell of burning, whatever the thermometer says")
-    return Boiled(one, round(water, 1), round(one.low_c * 1.8 + 32), round(one.high_c * 1.8 + 32), (*words, CAUTION), browns)
+    return Boiled(one, round(water, 1), round(one.low_c * 1.8 + 32), round(one.high_c * 1.8 + 32), (*words, CAUTION), browns, tuple(found.values()))
 
 
 def _scorch_words(stage: Stage, browns: float | None, names: Sequence[str]) -> str:

@@ -22,13 +22,15 @@ INCH = 2.54
 
 @dataclass(frozen=True, slots=True)
 class TinSize:
-    """A tin: its shape, its area [cm²], depth [cm] and volume [ml], and how many of it."""
+    """A tin: its shape, its area [cm²], depth [cm] and volume [ml], how many of it, its sides [cm] where it has some, and its holes."""
 
     shape: str
     area_cm2: float
     depth_cm: float
     volume_ml: float
     count: int = 1
+    sides_cm: tuple[float, float] | None = None
+    holes: int = 1
 
     @property
     def whole_ml(self) -> float:
@@ -66,7 +68,9 @@ def _known(said: str) -> TinSize | None:
     for row in table("tins"):
         if said == row["key"] or said in row["words"].lower().split("|"):
             volume, depth = float(row["volume_ml"]), float(row["depth_cm"])
-            return TinSize(row["shape"], volume / depth, depth, volume)
+            sides = (float(row["a_cm"]), float(row["b_cm"])) if row["b_cm"] else None
+            holes = int(row["key"].split("_")[1]) if row["shape"] == "cups" else 1
+            return TinSize(row["shape"], volume / depth, depth, volume, sides_cm=sides, holes=holes)
     return None
 
 
@@ -106,8 +110,10 @@ def read_size(text: str, depth_cm: float | None = None) -> TinSize:
         raise OutOfDomainError(f"{text}: a tin measures 2 to 80 cm", field="tin")
     if not 0.5 <= depth <= 20:
         raise OutOfDomainError(f"a tin {depth:g} cm deep holds nothing that could be baked", field="depth_cm")
-    area = pi * a * a / 4 if shape in ("round", "ring") and b is None else a * (b if b is not None else a)
-    return TinSize(shape, area, depth, area * depth, int(found["count"] or 1))
+    is_round = shape in ("round", "ring") and b is None
+    sides = None if is_round else (a, b if b is not None else a)
+    area = sides[0] * sides[1] if sides else pi * a * a / 4
+    return TinSize(shape, area, depth, area * depth, int(found["count"] or 1), sides)
 
 
 def refit(old: TinSize, new: TinSize, minutes: tuple[int, int] | None = None, *, keep_amount: bool = False) -> Refitted:

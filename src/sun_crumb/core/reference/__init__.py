@@ -15,6 +15,7 @@ KEYS: dict[str, tuple[str, ...]] = {
     "levers": ("foods", "instead"),
     "line_order": ("before", "after"),
     "preparation_names": ("key", "means"),
+    "prepared_as": ("kind", "food"),
     "preparations": ("kind", "key"),
     "workshop_fields": ("sum", "key"),
     "name_words": ("kind", "words"),
