@@ -451,7 +451,11 @@ def _parser() -> argparse.ArgumentParser:
     oven.add_argument("given", nargs="*", help="offset=10 altitude=1600")
     oven.add_argument("--fan", action="store_true", help="it is a fan oven's dial")
     candy = command("candy", _candy, "a stage of boiled sugar")
-    candy.add_argument("given", nargs="*", help="stage=soft_ball or temperature=118, altitude=1600 sugar=white_sugar:200,honey:50 (or molar_factor=1.2)")
+    candy.add_argument(
+        "given",
+        nargs="*",
+        help="stage=soft_ball or temperature=118, altitude=1600 sugar=white_sugar:200,honey:50 (or molar_factor=1.2)",
+    )
     out = command("export", _export, "give a recipe of your shelf as the content of a file")
     out.add_argument("recipe", type=int, nargs="?", help="the recipe's number, as in its address")
     out.add_argument("--all", action="store_true", help="everything you keep, as one open file")

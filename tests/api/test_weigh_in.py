@@ -78,6 +78,21 @@ class WeighIn(WithApplication):
         for one in moved:
             self.assertAlmostEqual(used[one["ingredient"]], one["target_g"], delta=0.1)
 
+    def test_as_much_as_it_takes_is_never_too_much_and_its_sugar_is_told(self) -> None:
+        recipe = self.keep_cake(
+            "Drizzle biscuits\nMakes 10\n\n200 g plain flour\n100 g butter\n40 ml maple syrup, as needed\n\n"
+            "1. Rub the butter into the flour.\n2. Add the maple syrup until the dough comes together.\n3. Bake at 180 C for 15 minutes."
+        )
+        version = recipe["versions"][0]["id"]
+        self.address = f"/api/recipes/{recipe['id']}/versions/{version}/weigh-in"
+        before = self.get(self.address)
+        syrup, flour = self.line(before, "maple_syrup"), self.line(before, "plain_flour")
+        self.assertTrue(syrup["by_little"])
+        self.assertFalse(flour["by_little"])
+        bowl = self.weigh(syrup, syrup["target_g"] * 1.5)
+        self.assertIsNone(bowl["question"])
+        self.assertAlmostEqual(bowl["free_sugars_who_g"] / before["planned_free_sugars_who_g"], 1.5, delta=0.02)
+
     def test_an_original_is_scaled(self) -> None:
         self.address = f"/api/recipes/{self.recipe}/versions/{self.original}/weigh-in"
         bowl = self.get(self.address)

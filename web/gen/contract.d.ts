@@ -1811,6 +1811,7 @@ export interface components {
             cautions: string[];
             /** Keeping */
             keeping: components["schemas"]["KeptOut"][];
+            cut: components["schemas"]["CutUpOut"] | null;
         };
         /**
          * BakeIn
@@ -2414,6 +2415,19 @@ export interface components {
             teaspoon_ml: number;
             /** Source */
             source: string;
+        };
+        /** CutUpOut */
+        CutUpOut: {
+            /** Tin */
+            tin: string;
+            /** Pieces */
+            pieces: number;
+            /** Words */
+            words: string;
+            /** Grams */
+            grams: number;
+            /** Free Sugars Who G */
+            free_sugars_who_g: number;
         };
         /** DayLimitOut */
         DayLimitOut: {
@@ -4077,7 +4091,7 @@ export interface components {
              * Kind
              * @enum {string}
              */
-            kind: "masses" | "tins" | "heats";
+            kind: "masses" | "tins" | "heats" | "cuts";
             /** Parts */
             parts: components["schemas"]["PartOut"][];
         };
@@ -5069,6 +5083,12 @@ export interface components {
              */
             temperature?: "c" | "f";
             /**
+             * Paper
+             * @default null
+             * @enum {string}
+             */
+            paper?: "a4" | "letter";
+            /**
              * Currency
              * @default null
              */
@@ -5136,6 +5156,11 @@ export interface components {
              * @enum {string}
              */
             temperature: "c" | "f";
+            /**
+             * Paper
+             * @enum {string}
+             */
+            paper: "a4" | "letter";
             /** Currency */
             currency: string;
             /** Tins */
@@ -5743,6 +5768,8 @@ export interface components {
             told: string;
             /** Weighed G */
             weighed_g: number | null;
+            /** By Little */
+            by_little: boolean;
         };
         /** TotalsOut */
         TotalsOut: {

@@ -66,6 +66,7 @@ Diets = Annotated[list[Key], Field(max_length=20)]
 # How amounts are told: as the recipe does, always by weight, or always by cups and spoons; and of which cup (the recipe's where it is empty).
 Units = Literal["recipe", "grams", "spoons"]
 OwnCup = Literal["", "us", "metric", "australian", "legal"]
+Paper = Literal["a4", "letter"]
 Temperature = Literal["c", "f"]
 # The size numbers of a household's scoops: so many of them fill a US quart.
 Scoops = Annotated[list[Annotated[int, AfterValidator(a_scoop)]], Field(max_length=12)]
@@ -127,6 +128,8 @@ class Settings(In):
     units: Units = "recipe"
     cup: OwnCup = ""
     temperature: Temperature = "c"
+    # What the bake card is printed on.
+    paper: Paper = "a4"
     currency: Currency = ""
     tins: Tins = []
     scoops: Scoops = []
@@ -152,6 +155,7 @@ class SettingsIn(In):
     units: Units = UNSET
     cup: OwnCup = UNSET
     temperature: Temperature = UNSET
+    paper: Paper = UNSET
     currency: Currency = UNSET
     tins: Tins = UNSET
     scoops: Scoops = UNSET

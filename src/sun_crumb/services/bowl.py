@@ -10,6 +10,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.formula import Formula, portion, served
+from sun_crumb.core.kitchen.by_little import goes_in_by_little
 from sun_crumb.core.kitchen.weighing import Changed, Target, as_weighed
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.household import household
@@ -42,6 +43,13 @@ class Bowl:
 
     def name(self, position: int) -> str:
         return self.found.planned[position].ingredient.name
+
+    def goes_in_by_little(self, position: int, step: int) -> bool:
+        """Return whether a food goes in at a step as much as it takes, by the recipe's own words."""
+        planned = self.found.planned[position]
+        line = self.found.before.lines[planned.position].text if planned.position is not None else ""
+        told = next((one for one in self.found.steps if one.step.n == step), None)
+        return goes_in_by_little(line, told.was or told.step.text if told else "", planned.ingredient.name)
 
     def told(self, position: int, grams: float) -> str:
         food = self.found.planned[position].ingredient

@@ -80,7 +80,9 @@ def worked(key: str, given: Mapping[str, str], pantry: Pantry) -> WorkedOut:
     """Return what a sum comes to, as ``workshop.work`` does, and what of it a recipe may take in."""
     found = work(key, given, pantry)
     made = made_of(key, given, pantry)
-    makes = Makes(made.name, made.grams) if made else Makes(given.get("new", "").strip(), None) if key in SIZES else None
+    makes = (
+        Makes(made.name, made.grams) if made else Makes(given.get("new", "").strip(), None) if key in SIZES else None
+    )
     return WorkedOut(found.words, found.figures, found.picture, makes)
 
 

@@ -22,7 +22,7 @@ class NothingAskedError(CoreError):
 
 @dataclass(frozen=True, slots=True)
 class ToWeigh:
-    """One food of one step: what goes in [g] and how that is told, what the plan said, and what was weighed."""
+    """One food of one step: what goes in [g] and how that is told, what the plan said, what was weighed, and whether it goes in a little at a time."""
 
     position: int
     step: int
@@ -34,6 +34,7 @@ class ToWeigh:
     tolerance_g: float
     told: str
     weighed_g: float | None
+    by_little: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -103,7 +104,8 @@ def weigh(database: Database, recipe_id: int, version_id: int, body: WeighIn) ->
             bowl.asked = "" if bowl.asked == key_of(*key) else bowl.asked
         else:
             bowl.weighed[key] = checked(target.grams, body.grams)
-            off = is_off(target.grams, body.grams)
+            # As much as it takes is never too much or too little.
+            off = is_off(target.grams, body.grams) and not bowl.goes_in_by_little(*key)
             bowl.asked = key_of(*key) if off else "" if bowl.asked == key_of(*key) else bowl.asked
         keep(session, row, version_id, bowl)
         return _told(bowl, recipe_id, version_id)
@@ -160,6 +162,7 @@ def _told(bowl: Bowl, recipe_id: int, version_id: int) -> WeighedIn:
             tolerance_g=tolerance_g(t.grams),
             told=bowl.told(t.position, t.grams),
             weighed_g=bowl.weighed.get((t.position, t.step)),
+            by_little=bowl.goes_in_by_little(t.position, t.step),
         )
         for t in bowl.now()
     )

@@ -2,14 +2,14 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from functools import cache
 from math import pi, sqrt
 from typing import Literal
 
 from sun_crumb.core.errors import OutOfDomainError, require_choice
-from sun_crumb.core.kitchen import candy, ovens, tins
+from sun_crumb.core.kitchen import candy, cutting, ovens, tins
 from sun_crumb.core.kitchen.preparations import KINDS, Prepared, prepare
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.household import grams_text
@@ -56,9 +56,9 @@ class Part:
 
 @dataclass(frozen=True, slots=True)
 class Picture:
-    """A sum as a picture: *masses* (water, sugars and the rest [g] of what goes in and comes out), *tins* (length, width and depth [cm], how many; a width of 0 is round) or *heats* (from and to [°C])."""
+    """A sum as a picture: *masses* (water, sugars and the rest [g] of what goes in and comes out), *tins* (length, width and depth [cm], how many; a width of 0 is round), *heats* (from and to [°C]) or *cuts* (sides, rows, columns, which part of the whole)."""
 
-    kind: Literal["masses", "tins", "heats"]
+    kind: Literal["masses", "tins", "heats", "cuts"]
     parts: tuple[Part, ...]
 
 
@@ -94,9 +94,7 @@ def work(key: str, given: Mapping[str, str], pantry: Pantry) -> Worked:
     given = {k: v for k, v in given.items() if v.strip()}
     if key in KINDS:
         return _prepared(key, given, pantry)
-    return {"cups": _cups, "tin": _tin, "scoop": _scoop, "oven": _oven, "altitude": _height, "candy": _candy}[key](
-        given, pantry
-    )
+    return _SUMS[key](given, pantry)
 
 
 def _prepared(key: str, given: Mapping[str, str], pantry: Pantry) -> Worked:
@@ -122,7 +120,9 @@ def _masses(found: Prepared) -> Picture:
     return Picture(
         "masses",
         tuple(
-            Part(name, (m.water_g, m.total_sugars_g, max(m.mass_g - m.water_g - m.total_sugars_g, 0.0)), m is found.made)
+            Part(
+                name, (m.water_g, m.total_sugars_g, max(m.mass_g - m.water_g - m.total_sugars_g, 0.0)), m is found.made
+            )
             for name, m in told
             if m.mass_g > 0.05
         ),
@@ -165,7 +165,9 @@ def _cups(given: Mapping[str, str], pantry: Pantry) -> Worked:
 
 def food_of(key: str, given: Mapping[str, str], pantry: Pantry) -> Ingredient:
     """Return the food that a sum is asked about, its usual one where none is told."""
-    usual = next((field.usual for one in sums() if one.key == key for field in one.fields if field.key == "food"), "milk")
+    usual = next(
+        (field.usual for one in sums() if one.key == key for field in one.fields if field.key == "food"), "milk"
+    )
     return pantry[given.get("food", usual)]
 
 
@@ -251,6 +253,24 @@ def _scoop(given: Mapping[str, str], _: Pantry) -> Worked:
     )
 
 
+def _cut(given: Mapping[str, str], _: Pantry) -> Worked:
+    tin = tins.read_size(given.get("tin", ""))
+    cuts = cutting.cut(tin, cutting.read_pieces(given.get("pieces", "")))
+    figures = []
+    for key, name, unit in (("grams", "weighs", "g"), ("sugar", "holds", "g of free sugar")):
+        whole = number(given, key, 0.0)
+        if not 0 <= whole <= MOST_DOUGH_G:
+            raise OutOfDomainError(f"{key} must lie between 0 and {MOST_DOUGH_G:.0f}", field=key)
+        if whole:
+            told = " or ".join(dict.fromkeys(f"{whole * one.share_each:.3g}" for one in cuts))
+            figures.append(Figure(f"each {name}", f"{told} {unit}"))
+    parts = tuple(
+        Part("", (one.long_cm, one.wide_cm, float(one.rows), float(one.columns), 0.5 if one.is_half else 1.0))
+        for one in cuts
+    )
+    return Worked((cutting.rows_told(cuts),), tuple(figures), Picture("cuts", parts))
+
+
 # More dough than this is a bakery's [g] (judgement).
 MOST_DOUGH_G = 50_000.0
 
@@ -293,3 +313,14 @@ def _candy(given: Mapping[str, str], pantry: Pantry) -> Worked:
             ),
         ),
     )
+
+
+_SUMS: dict[str, Callable[[Mapping[str, str], Pantry], Worked]] = {
+    "cups": _cups,
+    "tin": _tin,
+    "cut": _cut,
+    "scoop": _scoop,
+    "oven": _oven,
+    "altitude": _height,
+    "candy": _candy,
+}

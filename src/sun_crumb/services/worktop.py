@@ -11,19 +11,20 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.balance import Family, families, nature_of
-from sun_crumb.core.errors import CoreError
+from sun_crumb.core.errors import CoreError, OutOfDomainError
 from sun_crumb.core.formula import Formula, portion, served
+from sun_crumb.core.kitchen import cutting
 from sun_crumb.core.kitchen.keeping import Kept, keeping
 from sun_crumb.core.kitchen.made import made_from
 from sun_crumb.core.kitchen.ovens import dial_words, turn_words
-from sun_crumb.core.kitchen.tins import scoops
+from sun_crumb.core.kitchen.tins import read_size, scoops
 from sun_crumb.core.kitchen.weighing import as_weighed
 from sun_crumb.core.method.planned import PlannedLine, RewrittenStep, as_said, named
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.reading.records import Link, Step
+from sun_crumb.core.reading.records import Link, Step, Tin
 from sun_crumb.core.recasting import Recasted, recast
 from sun_crumb.core.reference import table
 from sun_crumb.schemas.days import Settings
@@ -73,6 +74,18 @@ class BakeDay:
     allergens: tuple[str, ...]
     cautions: tuple[str, ...]
     keeping: tuple[Kept, ...]
+    cut: CutUp | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class CutUp:
+    """How all of it is cut: the tin, the number of pieces, the words; what all weighs and holds of free sugar [g]."""
+
+    tin: str
+    pieces: int
+    words: str
+    grams: float
+    free_sugars_who_g: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -90,6 +103,7 @@ class DayFound:
     own: dict[str, str]
     goals: GoalsIn | None
     cup: CupStandard
+    tin: Tin | None
 
 
 def bake_day(
@@ -129,6 +143,27 @@ def bake_day(
         allergens=_allergens(found.after),
         cautions=(*thirst, *_cautions(found.steps, found.after)),
         keeping=keeping(found.kinds),
+        cut=_cut_up(found),
+    )
+
+
+def _cut_up(found: DayFound) -> CutUp | None:
+    """Return how what is baked is cut; None where it is none that is, or its tin isn't told."""
+    after = found.after
+    if found.tin is None or after.unit not in cutting.CUT_UNITS or after.servings < 2:
+        return None
+    told = cutting.tin_words(found.tin.shape, found.tin.sizes_cm, found.tin.text)
+    try:
+        cuts = cutting.cut(read_size(told), (after.servings,))
+    except OutOfDomainError:
+        return None
+    one = portion(served(after), after.servings)
+    return CutUp(
+        told,
+        after.servings,
+        cutting.rows_told(cuts),
+        served(after).mass_g,
+        one.free_sugars_who_g * after.servings,
     )
 
 
@@ -326,6 +361,7 @@ def found_day(
         own=rows[at].own_words or {},
         goals=goals,
         cup=cup,
+        tin=method.tin,
     )
 
 

@@ -6,6 +6,7 @@ defineProps<{ settings: Settings; cups: Choices['cups'] }>()
 const emit = defineEmits<{ change: [changes: Partial<Settings>] }>()
 const units = { recipe: 'as the recipe tells', grams: 'always by weight', spoons: 'by cups and spoons' }
 const scales = { c: '°C', f: '°F' }
+const papers = { a4: 'A4', letter: 'Letter' }
 const value = (event: Event): string => (event.target as HTMLSelectElement).value
 </script>
 
@@ -33,6 +34,12 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
         @change="emit('change', { temperature: value($event) as Settings['temperature'] })"
       >
         <option v-for="(words, key) in scales" :key="key" :value="key">{{ words }}</option>
+      </select></label
+    >
+    <label
+      >printed on
+      <select :value="settings.paper" @change="emit('change', { paper: value($event) as Settings['paper'] })">
+        <option v-for="(words, key) in papers" :key="key" :value="key">{{ words }}</option>
       </select></label
     >
   </p>

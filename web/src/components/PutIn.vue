@@ -63,6 +63,7 @@ watch(
       <label
         ><span>recipe</span>
         <select
+          aria-label="recipe"
           :value="recipe?.id"
           @change="emit('choose', Number(($event.target as HTMLSelectElement).value))"
         >
@@ -71,13 +72,13 @@ watch(
       >
       <label
         ><span>version</span>
-        <select v-model="versionId" @change="place">
+        <select v-model="versionId" aria-label="version" @change="place">
           <option v-for="one in recipe?.versions" :key="one.id" :value="one.id">{{ one.label }}</option>
         </select></label
       >
       <label v-if="makes.grams !== null"
         ><span>in place of</span>
-        <select v-model="position">
+        <select v-model="position" aria-label="in place of">
           <option :value="-1">nothing: a line of its own</option>
           <option v-for="(line, n) in version?.lines" :key="n" :value="n">
             {{ grams(line.grams) }} {{ line.name }}
@@ -120,6 +121,9 @@ label span,
 .much > span:first-child {
   color: var(--quiet);
   font-size: 0.88rem;
+}
+.much :deep(input) {
+  min-width: 84px;
 }
 select {
   font: inherit;

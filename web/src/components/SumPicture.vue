@@ -43,6 +43,39 @@ function box(part: Picture['parts'][number]): { width: number; height: number } 
   }
 }
 
+/** How large a tin that is cut is drawn: its longest side as wide as there is room. */
+const cutScale = computed(() => 300 / Math.max(...props.picture.parts.map((part) => part.amounts[0] ?? 1), 1))
+const cutHeight = (part: Picture['parts'][number]): number =>
+  ((part.amounts[1] || (part.amounts[0] ?? 0) * (part.amounts[4] ?? 1)) as number) * cutScale.value
+
+/** The rim and every cut, as one path in centimetres. */
+function cutLines(part: Picture['parts'][number]): string {
+  const [long = 0, wide = 0, rows = 0, columns = 1, share = 1] = part.amounts
+  if (wide) {
+    const across = Array.from({ length: rows + 1 }, (_, n) => `M0 ${(wide * n) / rows}H${long}`)
+    const down = Array.from({ length: columns + 1 }, (_, n) => `M${(long * n) / columns} 0V${wide}`)
+    return [...across, ...down].join('')
+  }
+  const rim = long / 2
+  const inner = rows ? rim * Math.sqrt(rows / (rows + columns)) : 0
+  const at = (radius: number, turn: number): string =>
+    `${rim - radius * Math.cos(Math.PI * 2 * share * turn)} ${rim - radius * Math.sin(Math.PI * 2 * share * turn)}`
+  const arc = (radius: number): string =>
+    share < 1
+      ? `M${at(radius, 0)}A${radius} ${radius} 0 0 1 ${at(radius, 1)}`
+      : `M${at(radius, 0)}A${radius} ${radius} 0 1 1 ${at(radius, 0.5)}A${radius} ${radius} 0 1 1 ${at(radius, 0)}`
+  const cuts = (from: number, to: number, count: number): string[] =>
+    Array.from(
+      { length: count + (share < 1 ? 1 : 0) },
+      (_, n) => `M${at(from, n / count)}L${at(to, n / count)}`,
+    )
+  return [
+    arc(rim),
+    ...(inner ? [arc(inner), ...cuts(0, inner, rows)] : []),
+    ...cuts(inner, rim, columns),
+  ].join('')
+}
+
 const coolest = computed(() => Math.min(...props.picture.parts.map((part) => part.amounts[0] ?? 0)))
 const hottest = computed(() => Math.max(...props.picture.parts.map((part) => part.amounts[1] ?? 0)))
 const along = (celsius: number): number =>
@@ -99,6 +132,19 @@ const along = (celsius: number): number =>
         >{{ part.name }}, {{ Math.round((part.amounts[2] ?? 0) * 10) / 10 }} cm deep</span
       >
     </div>
+  </figure>
+  <figure v-else-if="picture.kind === 'cuts'" class="tins" aria-label="Where to cut">
+    <svg
+      v-for="(part, n) in picture.parts"
+      :key="n"
+      class="cut"
+      :width="(part.amounts[0] ?? 0) * cutScale"
+      :height="cutHeight(part)"
+      :viewBox="`0 0 ${part.amounts[0] ?? 0} ${cutHeight(part) / cutScale}`"
+      aria-hidden="true"
+    >
+      <path :d="cutLines(part)" />
+    </svg>
   </figure>
   <figure v-else class="heats" aria-label="The stages of boiled sugar, cooler to hotter">
     <div v-for="part in picture.parts" :key="part.name" :class="{ chosen: part.is_chosen }">
@@ -208,5 +254,14 @@ rect.chosen {
 }
 svg {
   max-width: 100%;
+}
+.cut {
+  overflow: visible;
+}
+.cut path {
+  fill: none;
+  stroke: var(--sun);
+  stroke-width: 2;
+  vector-effect: non-scaling-stroke;
 }
 </style>

@@ -117,7 +117,12 @@ defineExpose({ take })
         <b v-if="live !== null" :class="{ there: isThere, over: isOver }">{{ amount(live) }}</b>
         <span>{{ live !== null ? 'of' : '' }} {{ amount(line.target_g) }} g</span>
       </p>
-      <p v-if="line.weighed_g !== null" class="was">
+      <p v-if="line.by_little" class="was">
+        a little at a time, as much as it takes<template v-if="line.weighed_g !== null"
+          >: {{ amount(isIn) }} g are in</template
+        >
+      </p>
+      <p v-else-if="line.weighed_g !== null" class="was">
         {{ amount(isIn) }} g are in: a little more, or weigh again
       </p>
       <p v-else-if="line.target_g !== line.planned_g" class="was">

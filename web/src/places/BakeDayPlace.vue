@@ -8,6 +8,7 @@ import DayClock from '../components/DayClock.vue'
 import MethodBeside from '../components/MethodBeside.vue'
 import TimerPills from '../components/TimerPills.vue'
 import { useKeys } from '../composables/useKeys'
+import { usePaper } from '../composables/usePaper'
 import { minutesText } from '../logic/clock'
 import { draft, keepDraft } from '../logic/draft'
 import { grams, kcal, plural } from '../logic/format'
@@ -201,6 +202,17 @@ async function stop(timer: Timer): Promise<void> {
   })
 }
 
+/** The workshop's sum, with this cake in it. */
+const cutOtherwise = computed(() => ({
+  path: '/workshop',
+  query: {
+    sum: 'cut',
+    tin: day.value?.cut?.tin,
+    pieces: String(day.value?.cut?.pieces),
+    sugar: String(day.value?.cut?.free_sugars_who_g),
+  },
+}))
+usePaper(() => household.settings)
 const counter = computed(() => `/recipes/${props.id}/counter/${props.version}`)
 useKeys({ c: () => void router.push(counter.value) })
 onMounted(async () => {
@@ -274,6 +286,10 @@ function print(): void {
           @say="say"
           @move="move"
         />
+        <p v-if="day.cut" class="cut">
+          {{ day.cut.words }}
+          <router-link :to="cutOtherwise" class="plain small no-print">cut otherwise</router-link>
+        </p>
         <dl v-if="day.keeping.length" class="keeping">
           <template v-for="kept in day.keeping" :key="kept.words">
             <dt>
@@ -437,6 +453,13 @@ input[type='time'] {
   padding-top: 12px;
   border-top: 1px solid var(--hair);
   max-width: 66ch;
+}
+.cut {
+  margin: 18px 0 0;
+  max-width: 66ch;
+}
+.cut a {
+  margin-left: 8px;
 }
 .keeping dt {
   color: var(--quiet);

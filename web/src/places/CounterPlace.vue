@@ -41,7 +41,10 @@ const question = computed(() => {
 /** What a portion holds of free sugar as it is weighed, where that is another amount than was planned. */
 const sugar = computed(() => {
   const now = bowl.bowl
-  if (!now || Math.abs(now.free_sugars_who_g - now.planned_free_sugars_who_g) < 0.1) return ''
+  // Of what goes in a little at a time it is told as it goes.
+  const isByLittle = toWeigh.value.some((line) => line.by_little && line.weighed_g !== null)
+  if (!now || (!isByLittle && Math.abs(now.free_sugars_who_g - now.planned_free_sugars_who_g) < 0.1))
+    return ''
   return `${number(now.free_sugars_who_g)} g free sugar a portion, ${number(now.planned_free_sugars_who_g)} g planned`
 })
 const isBusy = ref(false)

@@ -107,7 +107,12 @@ const called = (key: string): string => (names.value[key] ?? given.value[key] ??
 watch(sum, (one) => {
   names.value = {}
   worked.value = undefined
-  given.value = Object.fromEntries((one?.fields ?? []).map((field) => [field.key, field.usual]))
+  // What a link brings along stands in place of the usual.
+  const brought = (key: string): string =>
+    typeof route.query[key] === 'string' ? String(route.query[key]) : ''
+  given.value = Object.fromEntries(
+    (one?.fields ?? []).map((field) => [field.key, brought(field.key) || field.usual]),
+  )
 })
 watch(given, work, { deep: true })
 onMounted(async () => {

@@ -25,6 +25,7 @@ export const useHousehold = defineStore('household', () => {
     currency: '',
     tins: [],
     scoops: [],
+    paper: 'a4',
     planned: [],
   })
   watch(

@@ -88,6 +88,7 @@ class SettingsOut(Out):
     units: Literal["recipe", "grams", "spoons"]
     cup: Literal["", "us", "metric", "australian", "legal"]
     temperature: Literal["c", "f"]
+    paper: Literal["a4", "letter"]
     currency: str
     tins: list[str]
     scoops: list[int]

@@ -22,6 +22,14 @@ class KeptOut(Out):
     words: str
 
 
+class CutUpOut(Out):
+    tin: str
+    pieces: int
+    words: str
+    grams: To1
+    free_sugars_who_g: To1
+
+
 class BakeDayOut(Out):
     recipe_id: int
     version_id: int
@@ -36,6 +44,7 @@ class BakeDayOut(Out):
     allergens: list[str]
     cautions: list[str]
     keeping: list[KeptOut]
+    cut: CutUpOut | None
 
 
 class PlacedTaskOut(Out):
@@ -72,6 +81,7 @@ class ToWeighOut(Out):
     tolerance_g: To1
     told: str
     weighed_g: To1 | None
+    by_little: bool
 
 
 class FollowedOut(Out):
@@ -153,7 +163,7 @@ class PartOut(Out):
 
 
 class PictureOut(Out):
-    kind: Literal["masses", "tins", "heats"]
+    kind: Literal["masses", "tins", "heats", "cuts"]
     parts: list[PartOut]
 
 

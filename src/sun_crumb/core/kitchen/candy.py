@@ -149,7 +149,15 @@ def boiled(
     if pot:
         words.append(_scorch_words(one, browns, [food.name for food, _ in pot]))
     words.append("off at the first smell of burning, whatever the thermometer says")
-    return Boiled(one, round(water, 1), round(one.low_c * 1.8 + 32), round(one.high_c * 1.8 + 32), (*words, CAUTION), browns, tuple(found.values()))
+    return Boiled(
+        one,
+        round(water, 1),
+        round(one.low_c * 1.8 + 32),
+        round(one.high_c * 1.8 + 32),
+        (*words, CAUTION),
+        browns,
+        tuple(found.values()),
+    )
 
 
 def _scorch_words(stage: Stage, browns: float | None, names: Sequence[str]) -> str:

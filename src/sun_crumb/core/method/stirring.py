@@ -41,10 +41,14 @@ def stirred_every(text: str, boiled: Iterable[Ingredient] = ()) -> int | None:
             return whole if found["once"].lower() == "once" else max(whole // 2, 1)
         if found["number"]:
             number = int(found["number"]) if found["number"].isdigit() else int(WORDS[found["number"].lower()])
-            return number * 60 if (found["unit"] or "").lower().startswith("hour") else number if found["unit"] else None
+            return (
+                number * 60 if (found["unit"] or "").lower().startswith("hour") else number if found["unit"] else None
+            )
         if found["unit"]:
             unit = found["unit"].lower()
-            return 30 if unit.startswith("half") else 60 if unit.startswith("hour") else EVERY_FEW if found["few"] else 1
+            return (
+                30 if unit.startswith("half") else 60 if unit.startswith("hour") else EVERY_FEW if found["few"] else 1
+            )
         return EVERY_FEW if found["few"] else None
     if _ALL_THE_TIME.search(text) or not _BOILS.search(text):
         return None
