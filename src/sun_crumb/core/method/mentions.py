@@ -9,7 +9,7 @@ from typing import Literal
 
 from sun_crumb.core.method.names import LONGEST, Names, Phrase
 from sun_crumb.core.method.sentences import verb_of
-from sun_crumb.core.pantry.names import fold, singular
+from sun_crumb.core.pantry.names import fold, singular, words_of
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.quantities.numbers import FRACTIONS
 from sun_crumb.core.reading.amounts import read_amount
@@ -129,6 +129,13 @@ class Said:
     is_many: bool = False
     lead: int = -1
 
+    def closest(self, names: Names) -> list[int]:
+        """Return the lines that the phrase means most closely: "the coconut" is desiccated coconut before it is coconut oil."""
+        best = max(self.lines.values(), default=0)
+        close = [n for n, how in self.lines.items() if how == best]
+        ending = [n for n in close if tuple(words_of(names.lines[n].name))[-len(self.phrase) :] == self.phrase]
+        return ending or close
+
 
 @dataclass(frozen=True, slots=True)
 class SaidGroup:
@@ -161,6 +168,15 @@ def said_lines(text: str, names: Names) -> list[Said]:
     return found
 
 
+# Words for all foods of a kind.
+_OF_A_KIND = frozenset({("fruit",)})
+# The beans that weigh down a pastry case.
+_BLIND = re.compile(
+    r"\bblind\b|\b(?:baking|ceramic|with(?:out)?|out|remove the|rice (?:and|or)) beans\b|\bbeans (?:and paper|out)\b",
+    re.I,
+)
+
+
 def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names) -> tuple[Said | None, int] | None:
     if words[at][2] == "baking" and at + 1 < len(words) and words[at + 1][2] in _BAKING_THINGS:
         return None, 2  # baking paper is no baking powder
@@ -174,8 +190,11 @@ def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names
             continue
         phrase = tuple(w for _, _, w in words[at : at + size])
         lines = names.meant(phrase)
-        if not lines:
+        if not lines or (phrase == ("bean",) and _BLIND.search(text)):
             continue
+        if phrase in _OF_A_KIND:
+            # "the fruit" is the strawberries as much as the passion fruit.
+            lines = dict.fromkeys(lines, max(lines.values()))
         if size == 1 and _is_verb(text, start, end, phrase[0]):
             return (Said(start, end, phrase, lines, "tin"), 1) if _FOR_THE_TIN.match(text[end:]) else (None, 1)
         if phrase[-1] in _GREASES and _is_for_the_tin(text, start, end):
@@ -300,7 +319,7 @@ def said_groups(text: str, names: Names) -> Iterator[SaidGroup]:
                 continue
             taken.append(found.span())
             but = _EXCEPT.match(text[found.end() :])
-            out = tuple({n for said in said_lines(but["foods"], names) for n in said.lines}) if but else ()
+            out = tuple({n for said in said_lines(but["foods"], names) for n in said.closest(names)}) if but else ()
             part = (found.groupdict().get("part") or "").strip().lower()
             end = found.end() + (but.end() if but and out else 0)
             yield SaidGroup(found.start(), end, kind, "" if part in ("the", "of", "all", "other") else part, out)

@@ -44,10 +44,19 @@ def _phrases(line: MethodLine) -> dict[Phrase, int]:
     for phrase, how_close in (
         *_of_name(_plain(words_of(line.name))),
         *(_of_food(line.ingredient) if line.ingredient else ()),
+        *(((word,), 1) for word, pattern in _AS_IT_IS if pattern.search(line.text)),
     ):
         if phrase and len(phrase) <= LONGEST and how_close > found.get(phrase, 0):
             found[phrase] = how_close
     return found
+
+
+# What a line's food is by the time the method speaks of it: "the slices" of bread, the purée of berries.
+_AS_IT_IS = (
+    ("slice", re.compile(r"\bslices\b", re.I)),
+    ("puree", re.compile(r"\bpur[ée]ed\b", re.I)),
+    ("crumb", re.compile(r"\b(?:crushed|(?:in)?to crumbs|crumbled)\b", re.I)),
+)
 
 
 def _of_name(name: Phrase) -> Iterator[tuple[Phrase, int]]:

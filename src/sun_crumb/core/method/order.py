@@ -29,7 +29,7 @@ _INTO = re.compile(
     r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
 )
 _COUNT_ON_BAKE = re.compile(
-    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\bonce (?:cool|cold|baked)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
     re.I,
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
@@ -66,16 +66,22 @@ _BAKES_FIRST = re.compile(r"\W*(?:then\s+)?bake\b(?!\s*[:=])", re.I)
 # "Fill.", "Poke holes, pour the soak", "soak in the syrup", "toss in the crumbs": with what is there.
 _LAID_ON = re.compile(r"\W*(?:fill|poke|prick|sandwich|split|dip|(?:soak|toss|roll|drench)\s+in)\b", re.I)
 # "Serve warm, dusted with cinnamon": with all that is done.
+_FILLS = re.compile(r"\W*(?:then\s+)?(?:pour|spoon|scrape|tip|ladle|pipe|transfer|turn|fill)\w*\b", re.I)
 _SERVES = re.compile(r"\W*(?:to\s+)?serve\b", re.I)
 # "Roll to 30 x 40 cm": what was kneaded and has risen.
 _SHAPES = re.compile(
-    r"\W*(?:knock back|roll|pat|press|flatten|stretch)\b(?:\s+it)?(?:\s+out)?\s+(?:in)?to\s+(?:an?\s+)?(?:\w+\s+)?(?:\d|rectangle|square|oblong|circle)",
+    r"\W*(?:knock back|roll|pat|press|flatten|stretch)\b(?:\s+it)?(?:\s+out)?\s+(?:in)?to\s+(?:an?\s+)?(?:\w+\s+)?(?:\d|rectangle|square|oblong|circle)"
+    r"|\W*(?:knock back|roll|pat|press|flatten|stretch)\b(?:\s+(?:it|the \w+))?(?:\s+out)?\s+(?:onto|on|in|into|over)\b",
     re.I,
 )
 _NOUN_AFTER = re.compile(r"\b(?:the|a|an|off|from|your|of|low|medium|high|gentle|moderate|into|well)\s+$", re.I)
 _TAKES_ALL = re.compile(
     r"\b(?:spoon|pour|scrape|tip|spread|divide|transfer|turn|put|press|fill|assemble|pile|layer|cover|lay)\w*\b", re.I
 )
+
+
+# So long in the cold a thing is set, and done [min] (judgement).
+SET_MIN = 150
 
 
 @dataclass(slots=True)
@@ -97,6 +103,8 @@ class Order:
     baked: int | None = None
     baked_bowl: Bowl | None = None
     current: Bowl | None = None
+    # What has been chilled until it is eaten: nothing goes into it any more.
+    set_aside: list[Bowl] = field(default_factory=list)
 
     def after(self, n: int, step: Resolved, wait: Wait | None, *, has_oven: bool) -> tuple[int, ...]:
         """Return the steps, from 1, that step *n* comes right after.
@@ -126,6 +134,8 @@ class Order:
             after.add(self.tin)
         after |= self._leant_on(text, role)
         self._poured(n, step, taken)
+        if wait is not None and wait.kind in ("chill", "freeze") and wait.low_min >= SET_MIN and self.current:
+            self.set_aside.append(self.current)
         if is_bake:
             self.baked_bowl = self.current
         return tuple(sorted(after - {n}))
@@ -135,8 +145,6 @@ class Order:
         after: set[int] = set()
         if _COUNT_ON_BAKE.search(text) and self.baked_bowl is not None:
             after.add(self.baked_bowl.last)
-        if _SHAPES.match(text) and self.current is not None:
-            after.add(self.current.last)
         first = first_verb(text)
         is_laid_on = bool(_ENDS_OVER.search(text) or _LAID_ON.match(text)) or (
             first is not None and first[0] in _GOES_ON
@@ -181,8 +189,10 @@ class Order:
                 if _FOLDED.search(text)
                 else []
             )
+            shaped = [self.current] if _SHAPES.match(text) and self.current is not None else []
             begun = [self._new(step), *spoken]
             _extend(begun, more)
+            _extend(begun, shaped)
             if _POURED_IN.search(text):
                 # "Beat the filling and pour into the pastry case."
                 _extend(begun, (b for b in self.bowls if b.component in step.refs and b.component != step.component))
@@ -205,6 +215,7 @@ class Order:
             and self.baked is None
             and self.bowls
             and all(b.component != self.bowls[0].component for b in taken)
+            and self.bowls[0] not in self.set_aside
         ):
             # "Fill the cups, top with the streusel": the main batter goes in too.
             _extend(taken, [b for b in self.bowls if b.component == self.bowls[0].component])
@@ -214,7 +225,12 @@ class Order:
             role == "go_on"
             and bool(taken)
             and not spoken
-            and (bool(_ENDS_OVER.search(text)) or (first is not None and first[0] in _GOES_ON))
+            and (
+                bool(_ENDS_OVER.search(text))
+                or (first is not None and first[0] in _GOES_ON)
+                # "Pour into the crust": what was just made goes into it.
+                or (is_whole and not step.uses and bool(_FILLS.match(text)))
+            )
         )
         if is_over and all(b.component != step.component for b in taken):
             _extend(taken, own[-1:])

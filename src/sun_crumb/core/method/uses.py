@@ -58,6 +58,8 @@ _REPEATED = re.compile(
     r"\brepeat\b|\band so on\b|\buntil (?:all|everything|it|both)\b[^.;]{0,12}\b(?:used|gone|in|incorporated)\b|\balternat\w+\b",
     re.I,
 )
+# "200 g berries + 1 tbsp sugar"
+_AND_SO_MUCH = re.compile(r"(?:\+|&|\b(?:plus|and|with))\s*[\d½¼¾⅓⅔]")
 _DOUGH = re.compile(r"\b(?:dough|pastry)\b", re.I)
 _SYRUP = re.compile(r"\b(?:the|with|hot|warm|cold|cooled?|sugar|this|your)\s+syrup\b", re.I)
 
@@ -147,6 +149,12 @@ class Resolver:
             return False
         twins = [n for n, line in enumerate(self.lines) if text and line.text == text]
         return len(twins) < 2 or k == twins[-1]
+
+    def _is_beside_another(self, k: int) -> bool:
+        """Return whether a line's food stands second in a line that tells another first: "200 g berries + 1 tbsp sugar"."""
+        text = self.lines[k].text
+        twins = [n for n, line in enumerate(self.lines) if text and line.text == text]
+        return len(twins) > 1 and k != twins[0] and bool(_AND_SO_MUCH.search(text))
 
     def _beside(self, found: list[Resolved]) -> None:
         """Bring in what no step names where the other food of the same line is: "flax mixed with 3 tbsp water"."""
@@ -292,7 +300,7 @@ class Resolver:
         if re.match(r"\W*cream\s*(?:[,.;]|until\b|well\b|together\b|for\b|$)", text, re.I):
             return [k for k in own if (food := self.lines[k].ingredient) is not None and food.has_role("fat", "sugar")]
         alone = re.match(
-            r"\W*(?P<verb>[a-z]+)\s*(?:up\s+|well\s+|all\s+)?(?:[,.;]|until\b|till\b|for\b|in (?:a|the)\b|$)",
+            r"\W*(?:(?:mash|crush|chop|grate|measure)\s*(?:,|and\b|&)\s*(?:then\s+)?)?(?P<verb>[a-z]+)\s*(?:up\s+|well\s+|all\s+)?(?:[,.;]|until\b|till\b|for\b|in (?:a|the)\b|$)",
             text,
             re.I,
         )
@@ -450,6 +458,8 @@ class Resolver:
         if finishes and finishing:
             return finishing[:1], True
         free = [k for k in free if k not in finishing] or free
+        # Icing sugar that goes into the fruit of its own line is not the sugar of the yolks.
+        free = [k for k in free if not self._is_beside_another(k)] or free
         later = [k for k in free if any(at != n for at in self.named_at[k])]
         kept = [k for k in free if k not in later] or free
         if said.is_many or len(kept) == 1:

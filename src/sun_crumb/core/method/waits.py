@@ -16,6 +16,10 @@ from sun_crumb.core.reference import table
 # A fan oven's dial stands so much lower for the same bake [°C] (common practice).
 FAN_C = 20.0
 _COOLS = re.compile(r"\b(?:tins?|pans?|trays?|rack|oven|door|sheet|mould)\b", re.I)
+_KEPT = re.compile(
+    r"\W*(?:(?:it|they|these|this|the \w+)\s+)?(?:stores?|keeps?|will keep|can be (?:stored|kept|frozen)|freezes? well)\b(?!\s+(?:stirring|whisking|beating|warm|going|an eye|in a warm))",
+    re.I,
+)
 _OUT = re.compile(
     r"\b(?:take|remove|bring|lift|transfer|move)\w*\b.{0,50}\b(?:freezer|fridge)\b|^\W*take (?:it |them )?out\b",
     re.I,
@@ -59,6 +63,8 @@ def wait_of(text: str, before: Wait | None, *, uses: bool, is_hot: bool) -> tupl
     *uses* when the step takes something of the list, *is_hot* when an oven is on and nothing has been baked since.
     """
     hands = None
+    if _KEPT.match(text):
+        return None, None  # "Store in the fridge up to 4 days": nobody waits for that
     for span in durations(text):
         kind = _kind(text, span, before, uses=uses, is_hot=is_hot)
         if kind == "hands":
@@ -75,6 +81,8 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
         return "rest"
     # "in boiling water" says how hot it is, and nothing to do.
     text = _OF_A_LIQUID.sub(lambda m: " " * len(m[0]), text)
+    if is_hot and re.fullmatch(r"\W*(?:(?:for|about|around|approx\.?|roughly)\W*)*", text[: span.start], re.I):
+        return "bake"  # "2 hours, stirring after 30 minutes", where the oven is hot
     said = [(m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[: span.start])]
     nearest = max(said, default=(0, ""))[1]
     if not nearest and re.search(
@@ -132,6 +140,8 @@ def reached_in(text: str) -> Reached | None:
         thing = next((name for name, words in _THINGS if re.search(words, text, re.I)), "")
         if not thing and celsius < LEAST_BOILED_C and _COOKED_TO.search(before):
             thing = "custard"  # "return to the pan and cook to 82 °C"
+        if thing == "water" and celsius > LEAST_BOILED_C:
+            continue  # "water bath, 150 °C": the oven's
         if thing:
             return Reached(thing, round(celsius))
     return None

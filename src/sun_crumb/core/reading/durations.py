@@ -25,7 +25,7 @@ _OVERNIGHT = re.compile(r"\bover\s?night\b", re.I)
 NIGHT = (480, 720)
 # How often something is done, or when within a time, is no time to wait.
 _NOT_BEFORE = re.compile(
-    r"\b(?:every|each|after|for the (?:last|final|first)|halfway|at|within|up to the last|keeps?(?: for)?)\s*(?:about\s+)?$",
+    r"\b(?:every|(?<!bake )(?<!cook )(?<!fry )each|after|for the (?:last|final|first)|halfway|at|within|up to the last|keeps?(?: for)?)\s*(?:about\s+)?$",
     re.I,
 )
 _NOT_AFTER = re.compile(r"^\s*(?:before the end|a side|per side|on each side|each side|old\b|ahead)", re.I)

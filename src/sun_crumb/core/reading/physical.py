@@ -18,7 +18,8 @@ _GAP = re.compile(r"\s{3,}")
 _RULE = re.compile(r"[-=_*~+·•.\s|:]{3,}$")
 _EMOJI = re.compile("[\U0001f000-\U0001faff\u2600-\u27bf\u2b00-\u2bff\ufe0f\u200d\u2190-\u21ff\u25a0-\u25ff\u20e3]+")
 _RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=\d)|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?")
-MOST_CELLS = 6
+# So many cells a row may have; a recipe in one row holds all its foods [1].
+MOST_CELLS = 60
 _TITLED = re.compile(
     r"^([^\W\d_][^.:,;\d]{2,60})\.\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
     re.I,
