@@ -18,9 +18,14 @@ _CRUSHED = re.compile(
     re.I,
 )
 # A line that begins with a weight, or a volume as a scale's kitchen tells it; or with a count of pieces.
-_BY_WEIGHT = re.compile(r"^\W*(?:about\s+|approx\.?\s+)?\d[\d.,/]*\s*(?:kg|g|gr|grams?|ml|millilit\w+|l|dl|cl)\b", re.I)
+_WEIGHT = r"(?:kg|g|gr|grm?s?|grammes?|grams?|ml|millilit\w+|l|dl|cl|oz|ounces?|lbs?|pounds?)\b"
+_BY_WEIGHT = re.compile(
+    rf"^\W*(?:about\s+|approx\.?\s+)?[\d½¼¾⅓⅔][\d.,/ ½¼¾⅓⅔]*\s*-?\s*{_WEIGHT}|^[^\W\d][^\d]{{1,40}}?[\s:–-]\s*\d[\d.,/]*\s*{_WEIGHT}|.*[+&]\s*\d[\d.,/]*\s*{_WEIGHT}",
+    re.I,
+)
 # A spoonful is a spoonful in every kitchen, a scale's too.
 _BY_SPOON = re.compile(r"^\W*\S{1,8}\s*(?:level |heaped )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|spoons?)\b", re.I)
+_OF_A_FRUIT = re.compile(r"^\W*(?:(?:the|finely|grated)\s+)*(?:juice|zest|rind)\b", re.I)
 PORTION_GUESS_G = 80.0
 MOST_SERVINGS = 1000
 
@@ -132,9 +137,11 @@ class Formula:
             for line in self.lines
             if re.search(r"\d", line.text)
             and not _BY_SPOON.match(line.text)
-            and not line.ingredient.has_role("leaven", "flavour", "salt", "egg")
+            and not line.ingredient.has_role("flavour", "salt", "egg")
+            and (line.ingredient.has_role("flour") or not line.ingredient.has_role("leaven"))
+            and not (line.ingredient.has_role("acid") and _OF_A_FRUIT.match(line.text))
         ]
-        return bool(told) and sum(bool(_BY_WEIGHT.match(line.text)) for line in told) > 0.6 * len(told)
+        return bool(told) and sum(bool(_BY_WEIGHT.match(line.text)) for line in told) > 0.5 * len(told)
 
     @property
     def mass_g(self) -> float:

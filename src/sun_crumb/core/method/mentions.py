@@ -77,14 +77,14 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "dry",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\bthe dries\b|\b(?:mix|add|whisk|combine|in|stir|then)\s+(?:the\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\bthe dries\b|\b(?:mix|add|whisk|combine|in|into|with|stir|then)\s+(?:the\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b",
             re.I,
         ),
     ),
     (
         "wet",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?(?:wet|liquid)\s+(?:ingredients?|mix(?:ture)?|stuff|things|bowl)|\bthe wets\b|\b(?:mix|add|whisk|combine|stir|then)\s+(?:the\s+)?wet\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|bowl))|\b(?:everything|all)\s+(?:that is\s+)?wet\b",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?(?:wet|liquid)\s+(?:ingredients?|mix(?:ture)?|stuff|things|bowl)|\bthe wets\b|\b(?:mix|add|whisk|combine|into|with|stir|then)\s+(?:the\s+)?wet\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|bowl))|\b(?:everything|all)\s+(?:that is\s+)?wet\b",
             re.I,
         ),
     ),

@@ -34,7 +34,8 @@ _COUNT_ON_BAKE = re.compile(
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
 _ENDS_OVER = re.compile(
-    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|fan|arrange|lay)\w*\b[^.]{0,25}\b(?:over|on top)\b", re.I
+    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|fan|arrange|lay)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$",
+    re.I,
 )
 _IN_IT = re.compile(
     r"\s*(?:well\s+|gently\s+|quickly\s+)?(?:in\b(?!\s+(?:a|an|another|the)\s+(?:\w+\s+){0,2}(?:bowl|pan|saucepan|pot|jug|blender|processor|mixer|tin|dish|microwave|oven|heatproof))|to (?:a|the)\b|until\b|into\b|through\b|over\b|with\b)",
@@ -66,6 +67,11 @@ _BAKES_FIRST = re.compile(r"\W*(?:then\s+)?bake\b(?!\s*[:=])", re.I)
 # "Fill.", "Poke holes, pour the soak", "soak in the syrup", "toss in the crumbs": with what is there.
 _LAID_ON = re.compile(r"\W*(?:fill|poke|prick|sandwich|split|dip|(?:soak|toss|roll|drench)\s+in)\b", re.I)
 # "Serve warm, dusted with cinnamon": with all that is done.
+# "Stir into the creamed mixture": what was just mixed goes into what was mixed before.
+_INTO_THE_MIX = re.compile(
+    r"\b(?:in)?to\s+(?:the|your)\s+(?:creamed|butter|egg|banana|sugar|wet|other|first|yolk|cheese)(?:\s+(?:and\s+)?\w+)?\s+(?:mixture|mix|bowl|batter)\b",
+    re.I,
+)
 _FILLS = re.compile(r"\W*(?:then\s+)?(?:pour|spoon|scrape|tip|ladle|pipe|transfer|turn|fill)\w*\b", re.I)
 _SERVES = re.compile(r"\W*(?:to\s+)?serve\b", re.I)
 # "Roll to 30 x 40 cm": what was kneaded and has risen.
@@ -209,6 +215,8 @@ class Order:
         )
         if (is_whole and (step.joins_all or self.baked is None)) or (role == "go_on" and _COMBINES.match(text)):
             _extend(taken, own)
+        if role == "go_on" and _INTO_THE_MIX.search(text):
+            _extend(taken, own[-2:])
         goes_in = role == "go_on" and bool(spoken) and wait is None and bool(_GOES_IN.search(text))
         if (
             is_whole

@@ -101,7 +101,12 @@ def clauses(steps: Sequence[Step]) -> list[Clause]:
     return found[:MOST_STEPS]
 
 
+# "1 c. sugar": no sentence ends there.
+_SHORT_UNIT = re.compile(r"(?<=[\d½¼¾⅓⅔]\s)(c|t|T|tsps?|tbsps?|Tbs|oz|lbs?)\.\s+(?=[a-z])")
+
+
 def _sentences(text: str) -> Iterator[str]:
+    text = _SHORT_UNIT.sub(r"\1 ", text)
     text = _AFTER_MINUTES.sub(lambda m: f"{m[1]}\n" if verb_of(m[2]) else m[0], text)
     for sentence in _END.split(text):
         if sentence and sentence.strip():

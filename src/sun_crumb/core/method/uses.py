@@ -217,14 +217,7 @@ class Resolver:
         if (named := self._said_part(n)) is not None:
             return named
         prefix = _PREFIX.match(self.clauses[n].text)
-        votes = dict.fromkeys(self.components, 0.0)
-        for said in self.said[n]:
-            for component in {self.lines[k].component for k in said.lines if self.left[k] > USED_UP}:
-                best = max(said.lines[k] for k in said.lines if self.lines[k].component == component)
-                votes[component] += 1 + 0.1 * best
-        for group in self.groups[n]:
-            if group.part and (named := self.component_named(group.part)) is not None:
-                votes[named] += 5
+        votes = self._votes(n, current)
         most = max(votes, key=lambda c: (votes[c], c == current, -self.components.index(c)))
         if votes[most] > votes[current]:
             return most
@@ -235,6 +228,20 @@ class Resolver:
         return (
             self.components[0] if prefix and prefix["b"] and "" in self.components and not votes[current] else current
         )
+
+    def _votes(self, n: int, current: str) -> dict[str, float]:
+        """Return how strongly a step's words speak of each component."""
+        votes = dict.fromkeys(self.components, 0.0)
+        for said in self.said[n]:
+            for component in {self.lines[k].component for k in said.lines if self.left[k] > USED_UP}:
+                best = max(said.lines[k] for k in said.lines if self.lines[k].component == component)
+                votes[component] += 1 + 0.1 * best
+        for group in self.groups[n]:
+            if group.part and (named := self.component_named(group.part)) is not None:
+                votes[named] += 5
+            elif group.kind in ("dry", "wet"):
+                votes[self._staged(current, group.kind)] += 2
+        return votes
 
     def _dough(self, current: str) -> str:
         """Return the component that is called the dough where it has no such name: the current one if it holds flour, else the first that does."""
@@ -343,25 +350,19 @@ class Resolver:
 
     def _take_group(self, found: Resolved, n: int, group: SaidGroup) -> None:
         component = found.component
-        if group.part and (named := self.component_named(group.part)) is not None:
+        named = self.component_named(group.part) if group.part else None
+        if named is not None:
             component = named
+        elif group.kind in ("dry", "wet"):
+            component = self._staged(component, group.kind)
         own = [k for k, line in enumerate(self.lines) if line.component == component]
         if group.kind == "both":
             found.joins_all = True
             return
-        wanted = own
-        if group.kind in ("dry", "wet"):
-            wanted = [k for k in own if self._stage(k, own) == group.kind]
-        elif group.part.partition(" ")[0] in ("dry", "wet"):
-            wanted = [k for k in own if self._stage(k, own) == group.part.partition(" ")[0]]
-        elif (
-            group.part
-            and component == found.component
-            and self.component_named(group.part) is None
-            and group.kind == "all"
-        ):
-            wanted = [k for k in own if set(words_of(group.part)) & set(words_of(self.lines[k].name))] or own
+        wanted = self._wanted(group, component, own, is_here=component == found.component)
         elsewhere = [k for k in wanted if any(at != n for at in self.named_at[k])]
+        if group.kind == "dry":
+            elsewhere += [k for k in wanted if self._is_creamed(k, n)]
         if group.kind == "all" and group.part.endswith("ed") and self.component_named(group.part) is None:
             found.back |= {k for k in own if self._stage(k, own) == "dry"}
             return  # "the sifted ingredients": what is in already
@@ -372,11 +373,40 @@ class Resolver:
                 for k in wanted
                 if self.left[k] > USED_UP and k not in group.but and not any(at > n for at in self.named_at[k])
             ]
+            if named is not None and group.kind == "all":
+                # "Knead the dough ingredients": all of them, though sugar is spoken of again with the filling.
+                free = [k for k in own if self.left[k] > USED_UP and k not in group.but]
             free = [k for k in free if not self._is_to_finish(k)] or free
             found.joins_all = not group.part and any(self.left[k] < 1 - USED_UP for k in own)
         if not free:
             found.back |= set(wanted)
         found.mentions.append(Mention(group.start, group.end, self._used(free, 1.0), group.start, tuple(wanted), True))
+
+    def _wanted(self, group: SaidGroup, component: str, own: list[int], *, is_here: bool) -> list[int]:
+        """Return the lines of a component that a word for several may mean."""
+        stage = group.kind if group.kind in ("dry", "wet") else group.part.partition(" ")[0]
+        if stage in ("dry", "wet"):
+            return [k for k in own if self._stage(k, own) == stage]
+        if group.part and is_here and self.component_named(group.part) is None and group.kind == "all":
+            return [k for k in own if set(words_of(group.part)) & set(words_of(self.lines[k].name))] or own
+        return own
+
+    def _staged(self, component: str, kind: str) -> str:
+        """Return the component whose lines are listed as dry or wet ones, where the step's own has none of them."""
+        of = {line.component for line in self.lines if line.stage == kind}
+        return component if component in of or not of else next(c for c in self.components if c in of)
+
+    def _is_creamed(self, k: int, n: int) -> bool:
+        """Return whether a sugar among the dry things is what another step creams or rolls in: "cream butter and 1 c. sugar"."""
+        food = self.lines[k].ingredient
+        if food is None or not food.has_role("sugar"):
+            return False
+        return any(
+            k in said.lines and said.phrase[-1] == "sugar"
+            for at in range(len(self.said))
+            if at != n
+            for said in self.said[at]
+        )
 
     def _stage(self, k: int, own: Sequence[int]) -> str:
         """Return whether a line is of the dry or the wet ones: by the stage it is listed under, else by what it is."""

@@ -19,6 +19,10 @@ from sun_crumb.core.wish.goals import Goals
 ASKED_SHARE = 0.03
 # From this share of the mass on something brown makes the whole brown (judgement).
 DARK_SHARE = 0.04
+# So much cereal is what a mix crackles by [share], and what holds so much water softens it [g in 100 g] (judgement).
+CRISP_SHARE, WET_G = 0.12, 40.0
+# What sets by its fat: so much of it and so little water [share]; what holds more water than this makes it part [g in 100 g] (judgement).
+FAT_SET, DRY_SET, SEIZES_G = 0.3, 0.15, 60.0
 
 
 def additions(
@@ -56,7 +60,14 @@ def additions(
         found = _with_amount(found, pantry[key], grams)
     taken = {a.ingredient.key for a in found} | set(set_to)
     own = frozenset(around).union(*(line.ingredient.tags for line in formula.lines))
-    return found + [a for a in _adjusters(formula, family, goals, pantry, kept, taken) if _belongs(a, family, own)]
+    adjusters = _adjusters(formula, family, goals, pantry, kept, taken)
+    return found + [
+        a
+        for a in adjusters
+        if _belongs(a, family, own)
+        and not _goes_soft(a.ingredient, family, formula)
+        and not _parts(a.ingredient, family, formula)
+    ]
 
 
 def _belongs(addition: Addition, family: Family, own: Set[str]) -> bool:
@@ -110,6 +121,8 @@ def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
         return False
     if family.own_floor and family.stand_ins and ingredient.key not in family.stand_ins and not ingredient.is_strong:
         return False  # what does not whip and dry like sugar weakens the foam
+    if _goes_soft(ingredient, family, formula) or _parts(ingredient, family, formula):
+        return False
     shows = "pale" in family.traits and ("dark" in ingredient.traits or ingredient.has_role("paste"))
     is_lumpy = "smooth" in family.traits and ingredient.has_role("paste")
     if "own_taste" in ingredient.traits and not _hides(formula, family):
@@ -118,10 +131,27 @@ def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
     return not (shows or is_lumpy) or _is_dark(formula)
 
 
+def _goes_soft(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
+    """Return whether a wet food would soften what crackles, puffed or flaked cereal; what is boiled first brings no water."""
+    is_crisp = any("crisp" in x.ingredient.traits and x.grams > CRISP_SHARE * formula.mass_g for x in formula.lines)
+    return is_crisp and "boiled" not in family.traits and ingredient.per_100g.water_g > WET_G
+
+
+def _parts(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
+    """Return whether a wet food would part or seize what sets by its fat alone: chocolate, nut butter, coconut oil."""
+    if "no_oven" not in family.traits or ingredient.per_100g.water_g <= SEIZES_G or formula.mass_g <= 0:
+        return False
+    fat, water = (
+        sum(getattr(x.ingredient.per_100g, of) / 100 * x.grams for x in formula.lines) / formula.mass_g
+        for of in ("fat_g", "water_g")
+    )
+    return bool(fat >= FAT_SET and water <= DRY_SET)
+
+
 def _hides(formula: Formula, family: Family) -> bool:
     """Return whether a food with a taste of its own is no stranger: it is there already, or chocolate or spice covers it in a crumb."""
     is_there = any("own_taste" in line.ingredient.traits for line in formula.lines)
-    return is_there or (_is_dark(formula) and not family.is_among(["frozen", "custard"]))
+    return is_there or (_is_dark(formula) and not family.is_among(["frozen", "custard", "no_bake", "ganache"]))
 
 
 def _asked(ingredient: Ingredient, formula: Formula) -> Addition:

@@ -98,7 +98,7 @@ def _egg_move(line: FormulaLine, family: Family) -> Move | None:
 
 
 def _stays(line: FormulaLine) -> bool:
-    """Return whether a line is as much as it is: whole tins, inclusions, seasoning, ready-made sweet things."""
+    """Return whether a line is as much as it is: whole tins, inclusions, seasoning, what others baked, ready-made sweet things."""
     ingredient = line.ingredient
     is_seasoning = ingredient.has_role("egg", "chocolate", "salt", "flavour")
     is_ready_made = ingredient.has_role("sugar") and ingredient.has_role("flour", "liquid", "fat", "nut", "dairy")
@@ -106,6 +106,7 @@ def _stays(line: FormulaLine) -> bool:
     is_filling = ingredient.has_role("syrup") and ingredient.group not in SWEETENER_GROUPS
     return (
         is_packed(line.text)
+        or "made" in ingredient.traits
         or (ingredient.group == "chocolate" and ingredient.has_role("flour"))
         or (ingredient.has_role("acid") and line.grams < LITTLE_ACID_G)
         or line.is_inclusion
@@ -132,5 +133,7 @@ def move_of(line: FormulaLine, definition: str, family: Family) -> Move | None:
                 continue
             if role == "fat" and ingredient.has_role("nut"):
                 return None
-            return _moves()[role]
+            # What is boiled down may have more or less of its cream; elsewhere cream is the thing itself.
+            is_cream = role == "liquid" and ingredient.has_role("fat") and "boiled" not in family.traits
+            return _moves()["cream" if is_cream else role]
     return None

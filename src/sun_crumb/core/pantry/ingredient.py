@@ -88,7 +88,7 @@ class Ingredient:
 
     ``traits`` say what else a kitchen knows of it: *dark* to look at, *scorches* before white sugar does, *thirsty* so that a batter
     rests, *lifts*, *thick*, a liquid there for its taste (*tasty*), *chips* that keep their shape in
-    what melts, what lies *whole* in a mix, what has a taste of its own (*own_taste*) that makes another dessert of it. ``becomes`` is what it is made into before it sweetens a batter, ``effort`` what making it at home asks
+    what melts, what lies *whole* in a mix, what others *made* and nobody takes a tenth of, what is *crisp* until it is wet, what has a taste of its own (*own_taste*) that makes another dessert of it. ``becomes`` is what it is made into before it sweetens a batter, ``effort`` what making it at home asks
     for, in changed lines' worth.
     """
 

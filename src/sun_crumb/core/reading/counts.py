@@ -138,6 +138,9 @@ def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False
         if kind in ("piece", "whole") and (holder := _HOLDER_AFTER.match(text, match.end())):
             # "a square pan", "a loaf tin": what it is baked in, not what is eaten.
             word, kind, match = holder[1].lower(), "whole", holder
+        if kind == "piece" and sized and (shaped := _SHAPED_WHOLE.match(text, match.end())):
+            # "one 9-inch square cake": its shape, and no piece.
+            word, kind, match = shaped[1].lower(), "whole", shaped
         if kind in ("piece", "person", "whole"):
             one = singular(word)
             kind = "piece" if kind == "whole" and _is_eaten_whole(one, low, is_small=is_small) else kind
@@ -160,6 +163,9 @@ def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False
     return Count(low, high, "", "", start)
 
 
+_SHAPED_WHOLE = re.compile(
+    r"[\s-]+(?:layer[\s-]+)?(cakes?|tarts?|pies?|loaf|loaves|tortes?|cheesecakes?|flans?|galettes?)\b", re.I
+)
 _HOLDER_AFTER = re.compile(r"[\s-]+(pans?|tins?|trays?|dish(?:es)?|moulds?|molds?|sheets?)\b", re.I)
 # How large the thing is that is counted: "one 10-inch cake", "a 2-lb loaf".
 _SIZE = re.compile(

@@ -85,8 +85,8 @@ def _bare(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
     text = _EMOJI.sub(" ", _SAID_BESIDE.sub("", raw))
     if whole := re.match(r"^\s*(\*{1,2}|_{1,2})([^\s*_][^*_]{1,50})\1\s*:?\s*$", text):
-        # A line that is all emphasis is a heading.
-        return f"# {whole[2].strip()}"
+        # A line that is all emphasis is a heading, if it tells no number of portions.
+        return f"# {whole[2].strip()}" if not statements(whole[2]) else whole[2].strip()
     text = re.sub(r"(?<!\w)(\*\*|__|`)(.+?)\1(?!\w)", r"\2", text)
     return text.strip()
 

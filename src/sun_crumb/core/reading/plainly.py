@@ -56,6 +56,14 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         ),
         ", cut up",
     ),
+    # Ginger by the teaspoon is the ground one.
+    (
+        re.compile(
+            r"^((?:[\d½¼¾⅓⅔⅛./ ]+|an?\s+|half\s+an?\s+)(?:heaped\s+|level\s+)?(?:tsps?|teaspoons?|t)\b\.?)\s+(?:of\s+)?ginger$",
+            re.I,
+        ),
+        r"\1 ground ginger",
+    ),
     # "1 dessert spoon", "2 table spoons"
     (re.compile(r"\b(dessert|table|tea)[ -]spoon(s|fuls?)?\b", re.I), r"\1spoon\2"),
     # What lies in syrup is no syrup.

@@ -380,8 +380,8 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         and (said.count.kind or _FOR_ALONE.fullmatch(sentence))
     ):
         return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
-    if (alone := bare_count(sentence)) and alone.count and alone.count.kind == "piece":
-        return Stated(alone.count, alone.whole, 0.9, alone.text)  # "10 bars."
+    if (alone := bare_count(sentence)) and alone.count and alone.count.kind in ("piece", "person"):
+        return Stated(alone.count, alone.whole, 0.9, alone.text)  # "10 bars.", "8 people"
     if told := _shaped_in_so_many(sentence, is_late=is_late):
         return told
     if told := _for_each_eater(sentence):
