@@ -27,6 +27,7 @@ TABLES = {
     "keeping": "How each kind of dessert cools, is cut and keeps",
     "preparation_names": "By which words preparations and their figures go",
     "preparations": "What is made before a bake: what clings, swells, runs off",
+    "prepared_as": "What a preparation is as an ingredient: the food itself, another of the pantry, or one of its own like it",
     "made_of": "What a plan's foods are made from at home",
     "technique": "What less sugar does to how a step is done",
     "tins": "Tins by name and what they hold",

@@ -13,7 +13,15 @@ DAY = "2026-03-09"
 
 
 def _key(path: str) -> str:
-    return "own_1" if "products" in path else "oven" if "workshop" in path else "honey"
+    return (
+        "own_1"
+        if "products" in path
+        else "mash"
+        if path.endswith("/use")
+        else "oven"
+        if "workshop" in path
+        else "honey"
+    )
 
 
 def _first_step(case: WithApplication) -> str:
@@ -117,6 +125,11 @@ class Contract(WithApplication):
             "plan_day": {"serve": "2031-03-09T16:00"},
             "start_timer": {"name": "Bake", "seconds": 60},
             "work": {"given": {"temperature": "180"}},
+            "use_in_a_recipe": {
+                "given": {"weighed": "200"},
+                "recipe_id": recipe["id"],
+                "version_id": recipe["versions"][0]["id"],
+            },
             "compare": {"first": {"recipe_id": 1}, "second": {"food": "honey"}},
             "other_ways": {"path": "blend", "cut": 0.5},
             "keep_pattern": {"is_pattern": True},

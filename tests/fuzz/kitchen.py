@@ -184,6 +184,15 @@ def bodies() -> dict[str, Any]:
         "choose": {"kind": "keep"},
         "start_timer": {"name": "Bake", "seconds": 60, "step": 1, "client_key": "t"},
         "work": {"given": {"grams": "200", "water": "100", "temperature": "180"}},
+        "use_in_a_recipe": {
+            "given": {"grams": "200", "water": "100", "old": "20 cm round", "new": "23 cm square", "weighed": "90"},
+            "recipe_id": 1,
+            "version_id": 1,
+            "position": 0,
+            "component": "loaf",
+            "grams": 50.0,
+            "client_key": "u",
+        },
         "change_settings": {"daily_limit_g": 30.0, "diets": ["vegan"], "cupboard": ["honey"], "prices": {"honey": 12.5, "butter": None}},
         "read_label": LABEL,
         "keep_product": LABEL | {"client_key": "p"},
@@ -220,7 +229,7 @@ def attack_endpoints(kitchen: Attacked, requests: int) -> None:
         for e in ENDPOINTS:
             number = random.choice((1, 1, 1, 1, 2, 9, 0, 2**63 - 1, 2**63, 10**30))
             key = random.choice(
-                ("honey", "own_1", "paste", "tin", "oven", "candy", "own_²", "own_" + "9" * 20, "%", "x" * 300)
+                ("honey", "own_1", "paste", "mash", "tin", "oven", "candy", "own_²", "own_" + "9" * 20, "%", "x" * 300)
             )
             path = e.path.format_map(defaultdict(repeat(number).__next__, key=key))
             if e.query:

@@ -39,7 +39,7 @@ class Story(Screens):
         page.keyboard.press("Escape")
         row = page.get_by_role("row", name=re.compile("^Honey|^honey"))
         expect(row).to_contain_text("as sweet as")
-        expect(page.get_by_role("row", name=re.compile("date paste", re.I))).to_contain_text("tbsp")
+        expect(page.get_by_role("row", name=re.compile("date paste", re.I))).to_contain_text(re.compile(r"\d g"))
         expect(page.get_by_role("img", name=re.compile("Free sugar in one slice"))).to_be_visible()
         page.get_by_role("button", name="Keep this version").click()
         page.get_by_role("button", name="I baked it").click()

@@ -3306,6 +3306,11 @@ export interface components {
              */
             salt_g?: number | null;
             /**
+             * Water G
+             * @default null
+             */
+            water_g?: number | null;
+            /**
              * Cup G
              * @default null
              */
@@ -4509,6 +4514,11 @@ export interface components {
              * @default null
              */
             salt_g?: number | null;
+            /**
+             * Water G
+             * @default null
+             */
+            water_g?: number | null;
             /**
              * Cup G
              * @default null

@@ -27,6 +27,7 @@ class PackIn(In):
     fibre_g: LabelGrams = None
     protein_g: LabelGrams = None
     salt_g: LabelGrams = None
+    water_g: LabelGrams = None
     cup_g: LabelGrams = None
     is_cup_like_sugar: bool = False
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 
@@ -20,7 +21,9 @@ from sun_crumb.core.method.stirring import stirred_every
 from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import CupStandard
+from sun_crumb.core.quantities.numbers import FRACTIONS
 from sun_crumb.core.reading import method_of, read_recipe
+from sun_crumb.core.reading.line import clean, parse_line
 from sun_crumb.core.reading.records import Link, Step
 from sun_crumb.core.recasting import Recasted
 from sun_crumb.core.rework import Plan
@@ -194,7 +197,7 @@ def steps_of_plan(
             x.component,
             pantry[x.ingredient] if x.ingredient in pantry else _food(plan, x.ingredient),
             x.after_g,
-            x.household,
+            _own_amount(formula, x.position, x.ingredient, x.after_g) or x.household,
             x.before_g,
         )
         for x in plan.lines
@@ -265,6 +268,40 @@ def _cuts(before: Formula, after: Formula) -> dict[str, float]:
     return found
 
 
+def _own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
+    """Return the recipe's own words for an amount that is as it was: "2 tbsp" stay 2 tbsp where all else is weighed; else nothing."""
+    if at is None or before.by_weight is not None:
+        return ""
+    was = before.lines[at]
+    if was.ingredient.key != food or abs(was.grams - grams) > SAME_SHARE * max(was.grams, 1e-9):
+        return ""
+    parsed = parse_line(clean(was.text))
+    one = parsed.sums[0] if len(parsed.sums) == 1 and not parsed.also else None
+    is_spoon = one is not None and one.unit in ("tsp", "tbsp", "cup") and not one.size
+    return _in_glyphs(one.text) if one is not None and is_spoon and len(one.text) <= LONGEST_AMOUNT else ""
+
+
+def _in_glyphs(amount: str) -> str:
+    """Return an amount with its fraction as one sign: "1 1/2 cups" as "1½ cups"."""
+    found = _SLASHED.search(amount)
+    glyph = next((sign for sign, value in FRACTIONS.items() if found and _is_half_of(found, value)), None)
+    if found is None or glyph is None:
+        return amount
+    return f"{amount[: found.start()].rstrip()}{glyph}{amount[found.end() :]}"
+
+
+def _is_half_of(found: re.Match[str], value: float) -> bool:
+    return abs(int(found[1]) / int(found[2]) - value) < 0.001
+
+
+_SLASHED = re.compile(r"(?<![\d/])([1-9])/([2-8])(?![\d/])")
+
+
+# Nearer to its old weight than this an amount is as it was [share].
+SAME_SHARE = 0.004
+LONGEST_AMOUNT = 18
+
+
 def pair(before: Formula, after: Formula, cup: CupStandard) -> list[PlannedLine]:
     """Return a version's lines beside the original's: each by its food and component, or by the line's own words where the worktop made
     another food of it; what is gone at 0 g, what came in without a position."""
@@ -285,7 +322,8 @@ def pair(before: Formula, after: Formula, cup: CupStandard) -> list[PlannedLine]
     found: list[PlannedLine] = []
     for n, line in enumerate(after.lines):
         at = taken.get(n)
-        told = household(line.ingredient, line.grams, cup, is_weighed=before.is_weighed)
+        own = _own_amount(before, at, line.ingredient.key, line.grams)
+        told = own or household(line.ingredient, line.grams, cup, is_weighed=before.is_weighed)
         found.append(
             PlannedLine(
                 at, line.component, line.ingredient, line.grams, told, before.lines[at].grams if at is not None else 0.0

@@ -256,7 +256,7 @@ def _scoop(given: Mapping[str, str], _: Pantry) -> Worked:
 def _cut(given: Mapping[str, str], _: Pantry) -> Worked:
     tin = tins.read_size(given.get("tin", ""))
     cuts = cutting.cut(tin, cutting.read_pieces(given.get("pieces", "")))
-    figures = []
+    figures = [Figure("pieces", f"{sum(one.pieces for one in cuts)}")]
     for key, name, unit in (("grams", "weighs", "g"), ("sugar", "holds", "g of free sugar")):
         whole = number(given, key, 0.0)
         if not 0 <= whole <= MOST_DOUGH_G:

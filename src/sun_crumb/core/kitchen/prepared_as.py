@@ -68,4 +68,5 @@ def _label(name: str, mass: Mass) -> Label:
         fibre_g=of("fibre_g"),
         protein_g=of("protein_g"),
         salt_g=of("ash_g"),
+        water_g=round(mass.water_g * k, 3),
     )

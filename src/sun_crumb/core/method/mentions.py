@@ -13,6 +13,7 @@ from sun_crumb.core.pantry.names import fold, singular, words_of
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.quantities.numbers import FRACTIONS
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.line import clean, parse_line
 from sun_crumb.core.reading.records import Amount
 from sun_crumb.core.reading.weigh import one_amount
 
@@ -292,7 +293,10 @@ def _fraction(before: str) -> float:
 
 def _amount(before: str) -> Amount | None:
     found = _AMOUNT.search(before)
-    read = read_amount(found["amount"]) if found else None
+    # The unit may stand where the pattern takes a word for the food's: "2 tbsp sugar".
+    read = (read_amount(before[found.start("amount") :]) or read_amount(found["amount"])) if found else None
+    if found and read and read[0].unit is not None:
+        return read[0]
     if not found or read is None or (read[0].unit is None and found["amount"][read[1] :].strip()):
         return None
     return read[0]
@@ -300,14 +304,26 @@ def _amount(before: str) -> Amount | None:
 
 def share_of(said: Said, names: Names, position: int) -> float | None:
     """Return the share of a line that an amount said of it is, or None where its weight or the amount's is not known."""
+    share = _times(said, names, position)
+    return 1.0 if share is not None and share > 0.88 else share
+
+
+def is_all_of(said: Said, names: Names, position: int) -> bool:
+    """Return whether an amount said is just the line's: of two sugars the "2 tbsp sugar" is the one of 2 tbsp."""
+    share = _times(said, names, position)
+    return share is not None and 0.88 < share < 1 / 0.88
+
+
+def _times(said: Said, names: Names, position: int) -> float | None:
     line = names.lines[position]
     if said.amount is None or line.ingredient is None or not line.grams:
         return None
+    own = parse_line(clean(line.text)).sums if line.text else ()
+    if len(own) == 1 and own[0].unit == said.amount.unit and own[0].unit is not None and own[0].middle > 0:
+        # "¾ cup" of a cup is three quarters, whatever a cup of it weighs.
+        return said.amount.middle / own[0].middle
     grams = one_amount(said.amount, line.ingredient, cup_standard("us"))
-    if grams is None:
-        return None
-    share = grams / line.grams
-    return 1.0 if share > 0.88 else share
+    return None if grams is None else grams / line.grams
 
 
 def said_groups(text: str, names: Names) -> Iterator[SaidGroup]:

@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from typing import Protocol
 
 from sun_crumb.core.method.records import MethodLine, MethodRead, MethodStep, Use
+from sun_crumb.core.method.uses import TO_FINISH
 from sun_crumb.core.pantry import Ingredient
 
 # An amount below this is gone [g].
@@ -109,6 +110,8 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
     own = [
         p for p in plan if p.position is not None and p.component == line.component and placing.steps_using(p.position)
     ]
+    # What glazes, coats or serves is no batter that something could be stirred into.
+    own = [p for p in own if not TO_FINISH.search(placing.lines[p.position or 0].text)] or own
     food = line.ingredient
     gone = [p for p in own if p.grams <= GONE_G < p.before_g and _is_like(p.ingredient, food)]
     if gone:
@@ -126,7 +129,8 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
     elif food.has_role("intense"):
         order = [wet, sugars, dry, own]
     elif food.has_role("syrup", "paste", "puree", "liquid", "egg", "dairy", "acid", "fat") and not _is_dry(food):
-        order = [[p for p in own if p.grams > GONE_G and _is_like(p.ingredient, food)], wet, sugars, own]
+        like = [p for p in own if p.grams > GONE_G and _is_like(p.ingredient, food) and not _is_pieces(p.ingredient)]
+        order = [like, wet, sugars, own]
     elif food.has_role("sugar", "bulk"):
         order = [sugars, wet, dry, own]
     elif _is_dry(food):
@@ -135,7 +139,8 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
         order = [[p for p in own if p.grams > GONE_G and _is_like(p.ingredient, food)], dry, wet, own]
     for group in order:
         if group:
-            return max(group, key=lambda p: abs(p.before_g - p.grams) if group is sugars else p.grams).position
+            # Of several sugars it goes where most of one is gone; of the rest, where most is.
+            return max(group, key=lambda p: abs(p.before_g - p.grams) if p in sugars else p.grams).position
     return None
 
 
@@ -144,6 +149,11 @@ def _is_wet(food: Ingredient) -> bool:
     if food.has_role("fat", "acid") or food.group in ("fruit", "morefruit", "driedfruit"):
         return False
     return food.has_role("liquid", "egg", "dairy") or food.group in ("dairy", "plantmilk", "egg")
+
+
+def _is_pieces(food: Ingredient) -> bool:
+    """Return whether a fruit lies in it in pieces: no paste is stirred into berries."""
+    return food.group in ("fruit", "morefruit") and not food.has_role("puree")
 
 
 def is_crystals(food: Ingredient) -> bool:

@@ -139,15 +139,23 @@ def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[Plan
     elif not here:
         draft.edits.append((mention.lead, mention.end, ""))
     elif len(mention.uses) == 1 and len(here) == 1 and plan[here[0].line].position == mention.uses[0].position:
-        if re.search(r"\b(?:an?|one)\s+$", text[: mention.start], re.I):
-            draft.edits.append((mention.end, mention.end, f" ({here[0].told} in all)"))
-        elif mention.is_part:
-            draft.edits.append((mention.end, mention.end, f" ({here[0].told})"))
-        else:
-            at = _before_adjectives(text, mention.start)
-            draft.edits.append((at, at, f"{as_said(here[0].told)} "))
+        draft.edits.append(_as_amount(text, mention, here[0].told))
     else:
         draft.edits.append(_as_list(text, mention, here))
+
+
+def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
+    """Return the edit that says how much of one food goes in, where its name stands."""
+    if re.search(r"\b(?:an?|one)\s+$", text[: mention.start], re.I):
+        return mention.end, mention.end, f" ({told} in all)"
+    if _ENOUGH.search(text[: mention.start]):
+        return mention.end, mention.end, f" (about {told})"
+    if mention.is_part and _SO_MUCH.match(text[mention.lead : mention.start]):
+        return mention.lead, mention.start, f"{as_said(told)} "
+    if mention.is_part:
+        return mention.end, mention.end, f" ({told})"
+    at = _before_adjectives(text, mention.start)
+    return at, at, f"{as_said(told)} "
 
 
 def _taken_up(
@@ -169,6 +177,10 @@ def _taken_up(
     return here
 
 
+# "add enough iced water to bind"
+_ENOUGH = re.compile(r"\benough\s+(?:[a-z]+\s+)?$", re.I)
+# "¼ cup sugar", "the 2 T. sugar": an amount that the plan's takes the place of.
+_SO_MUCH = re.compile(r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛]")
 _ADJECTIVES = re.compile(
     r"(?:(?:boiling|hot|warm|cold|soft|flaky|flaked|sea|lukewarm|chilled|fresh|whole|large|small|ripe|dry|finely|roughly|coarsely|strong|light|dark|cool|plain|[a-z]+ed)\s+)+$",
     re.I,

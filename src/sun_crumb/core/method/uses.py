@@ -7,7 +7,7 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field, replace
 from functools import cached_property
 
-from sun_crumb.core.method.mentions import Said, SaidGroup, said_groups, said_lines, share_of
+from sun_crumb.core.method.mentions import Said, SaidGroup, is_all_of, said_groups, said_lines, share_of
 from sun_crumb.core.method.names import Names
 from sun_crumb.core.method.records import Mention, MethodLine, Use
 from sun_crumb.core.method.sentences import Clause, verb_of
@@ -17,7 +17,7 @@ from sun_crumb.core.pantry.names import words_of
 USED_UP = 0.03
 # By common practice: a yolk's and a white's part of an egg without its shell.
 YOLK, WHITE = 0.34, 0.66
-_TO_FINISH = re.compile(
+TO_FINISH = re.compile(
     r"\b(?:to|for)\s+(?:dust|dusting|sprinkl\w+|serve|serving|decorat\w+|finish\w*|garnish\w*|glaz\w+|roll\w*|coat\w*|brush\w*|drizzl\w+|top\w*|the top|fry\w*)\b",
     re.I,
 )
@@ -145,7 +145,7 @@ class Resolver:
     def _is_to_finish(self, k: int) -> bool:
         """Return whether a line's own words keep it for the end; of "100 g sugar, plus 1 tbsp to sprinkle" that is the second."""
         text = self.lines[k].text
-        if not _TO_FINISH.search(text):
+        if not TO_FINISH.search(text):
             return False
         twins = [n for n, line in enumerate(self.lines) if text and line.text == text]
         return len(twins) < 2 or k == twins[-1]
@@ -154,7 +154,8 @@ class Resolver:
         """Return whether a line's food stands second in a line that tells another first: "200 g berries + 1 tbsp sugar"."""
         text = self.lines[k].text
         twins = [n for n, line in enumerate(self.lines) if text and line.text == text]
-        return len(twins) > 1 and k != twins[0] and bool(_AND_SO_MUCH.search(text))
+        is_other = len(twins) > 1 and self.lines[twins[0]].ingredient != self.lines[k].ingredient
+        return is_other and k != twins[0] and bool(_AND_SO_MUCH.search(text))
 
     def _beside(self, found: list[Resolved]) -> None:
         """Bring in what no step names where the other food of the same line is: "flax mixed with 3 tbsp water"."""
@@ -394,6 +395,12 @@ class Resolver:
     def _staged(self, component: str, kind: str) -> str:
         """Return the component whose lines are listed as dry or wet ones, where the step's own has none of them."""
         of = {line.component for line in self.lines if line.stage == kind}
+        if not of:
+            # A shelf's recipe tells no stages: where such foods are still to come.
+            whole = range(len(self.lines))
+            of = {
+                self.lines[k].component for k in whole if self.left[k] > 1 - USED_UP and self._stage(k, whole) == kind
+            }
         return component if component in of or not of else next(c for c in self.components if c in of)
 
     def _is_creamed(self, k: int, n: int) -> bool:
@@ -484,6 +491,8 @@ class Resolver:
             return lower, True
         if len(free) == 1:
             return free, True
+        if exact := [k for k in free if is_all_of(said, self.names, k)]:
+            return exact[:1], True
         finishing = [k for k in free if self._is_to_finish(k)]
         if finishes and finishing:
             return finishing[:1], True

@@ -20,7 +20,7 @@ class Label:
     """What a pack says, per *basis_g* grams (100 on an EU pack, the serving on a US one).
 
     On an EU label carbohydrate leaves the fibre out, on a US one it holds it. None means that the pack does not say.
-    ``cup_g`` is what a cup weighs; ``is_cup_like_sugar`` that a cup of it sweetens like a cup of sugar.
+    ``water_g`` is what no pack says and the worktop knows of what it made; ``cup_g`` is what a cup weighs; ``is_cup_like_sugar`` that a cup of it sweetens like a cup of sugar.
     """
 
     name: str
@@ -36,6 +36,7 @@ class Label:
     fibre_g: float | None = None
     protein_g: float | None = None
     salt_g: float | None = None
+    water_g: float | None = None
     cup_g: float | None = None
     is_cup_like_sugar: bool = False
 
@@ -129,6 +130,7 @@ def _stated(label: Label, old: Composition) -> dict[str, float]:
     for field, name in (
         ("fat_g", "fat_g"),
         ("protein_g", "protein_g"),
+        ("water_g", "water_g"),
         ("fibre_g", "fibre_g"),
         ("sugars_g", "total_sugars_g"),
     ):
