@@ -92,20 +92,9 @@ def sweeteners(page: Page) -> None:
     page.get_by_role("row", name=re.compile("honey")).wait_for()
 
 
-def label(page: Page) -> None:
-    page.get_by_label("Name of the product").fill("Vanilla oat yoghurt")
-    page.get_by_label("It is something like").fill("fruit yoghurt")
-    page.get_by_role("option", name=re.compile("^fruit yoghurt")).click()
-    figures = {
-        "Energy, kcal": "92",
-        "Fat, g": "3.1",
-        "Carbohydrate, g": "12.4",
-        "of which sugars, g": "13.8",
-        "Protein, g": "2.2",
-    }
-    for name, value in figures.items():
-        page.get_by_label(name, exact=True).first.fill(value)
-    page.get_by_text("are more than the carbohydrate").wait_for()
+def workshop(page: Page) -> None:
+    page.get_by_role("button", name="Use in a recipe").click()
+    page.get_by_role("button", name="Keep as a version").wait_for()
 
 
 def bake_day(page: Page) -> None:
@@ -192,7 +181,7 @@ SHOTS = {
     "household": ("/household", household),
     "pantry": ("/pantry?food=honey", pantry),
     "sweeteners": ("/pantry?tab=sweeteners", sweeteners),
-    "label": ("/pantry?tab=label", label),
+    "workshop": ("/workshop?sum=squeeze", workshop),
 }
 
 
