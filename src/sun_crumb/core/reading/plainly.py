@@ -5,13 +5,15 @@ from __future__ import annotations
 import re
 
 _AMOUNT = r"(?:\d+(?:[.,/]\d+)?|[½⅓⅔¼¾]|an?|one|two|three|four)"
-_HOLDERS = r"(?:pots?|tubs?|cartons?|bottles?|punnets?|jars?|packs?|packets?|pouch(?:es)?|bags?|bars?|blocks?|boxes|box|bricks?)"
+_HOLDERS = r"(?:pots?|tubs?|cartons?|bottles?|punnets?|packs?|packets?|pouch(?:es)?|bags?|bars?|blocks?|boxes|box|bricks?)"
 _CITRUS = r"(?P<food>lemon|lime|orange|clementine|mandarin|grapefruit)s?"
 
 # Each is a pattern and what stands in its place, in this order.
 _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
     # "300ml pot double cream": what it is sold in says nothing more.
     (re.compile(rf"^(\d+(?:[.,]\d+)?\s*(?:g|kg|ml|cl|l|oz)\.?)\s+{_HOLDERS}\s+(?:of\s+)?(?=[a-z])", re.I), r"\1 "),
+    # "30 g cocoa (+ 1 tbsp for rolling)"
+    (re.compile(r"\(\s*(?:\+|plus)\s*(?=[\d½¼¾⅓⅔])(?![^()]*\bif\b)([^()]*)\)"), r"plus \1"),
     # "3 v. ripe bananas", "5% Greek yoghurt"
     (re.compile(r"\bv\.?\s+(?=(?:ripe|soft|hot|cold|strong|fresh|large|small|finely)\b)", re.I), "very "),
     (re.compile(r"(?<!\d)(?:[1-3](?:[.,]\d)?)\s*%\s*(?:fat\s+)?(?=greek(?:[ -]style)? yogh?urt)", re.I), "low-fat "),
