@@ -105,7 +105,7 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "all",
         re.compile(
-            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|everything(?!\s+else)|\betc\b|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
+            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|everything(?!\s+else)|\betc\b|(?:(?<=\bmix )|(?<=\bstir )|(?<=\bcombine )|(?<=\bblend ))all\b(?=\s*(?:[,.;]|$))|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
             re.I,
         ),
     ),
@@ -169,6 +169,12 @@ def said_lines(text: str, names: Names) -> list[Said]:
     return found
 
 
+# "Over barely simmering water": it warms the bowl, and goes into nothing.
+_BATH = re.compile(
+    r"\bover\s+(?:an?\s+(?:sauce)?pan\s+of\s+)?(?:(?:barely|gently|just|hot|simmering|boiling|steaming)\s+)+$", re.I
+)
+# "b.p."
+_INITIALS = re.compile(r"\w\.\s?\w")
 # Words for all foods of a kind.
 _OF_A_KIND = frozenset({("fruit",)})
 # The beans that weigh down a pastry case.
@@ -178,20 +184,32 @@ _BLIND = re.compile(
 )
 
 
+def _no_food(text: str, words: list[tuple[int, int, str]], at: int, names: Names) -> int:
+    """Return how many words at *at* sound like a food and are none: baking paper, icing sugar that the list has none of, a water bath."""
+    word, after = words[at][2], words[at + 1][2] if at + 1 < len(words) else ""
+    if word == "baking" and after in _BAKING_THINGS:
+        return 2  # baking paper is no baking powder
+    if word in _ICING and after == "sugar" and not names.meant((word, "sugar")) and not names.meant(("icing", "sugar")):
+        return 2  # icing sugar that the list has none of is no other sugar
+    if word == "bean" and _BLIND.search(text):
+        return 1
+    return 1 if word == "water" and _BATH.search(text[: words[at][0]]) else 0
+
+
 def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names) -> tuple[Said | None, int] | None:
-    if words[at][2] == "baking" and at + 1 < len(words) and words[at + 1][2] in _BAKING_THINGS:
-        return None, 2  # baking paper is no baking powder
-    if words[at][2] in _ICING and at + 1 < len(words) and words[at + 1][2] == "sugar":
-        both = (words[at][2], "sugar")
-        if not names.meant(both) and not names.meant(("icing", "sugar")):
-            return None, 2  # icing sugar that the list has none of is no other sugar
+    if skipped := _no_food(text, words, at, names):
+        return None, skipped
     for size in range(min(LONGEST, len(words) - at), 0, -1):
         start, end = words[at][0], words[at + size - 1][1]
-        if size > 1 and re.search(r"[^\s'’-]", re.sub(r"\w", "", text[start:end])):
+        if (
+            size > 1
+            and re.search(r"[^\s'’-]", re.sub(r"\w", "", text[start:end]))
+            and not _INITIALS.fullmatch(text[start:end])
+        ):
             continue
         phrase = tuple(w for _, _, w in words[at : at + size])
         lines = names.meant(phrase)
-        if not lines or (phrase == ("bean",) and _BLIND.search(text)):
+        if not lines:
             continue
         if phrase in _OF_A_KIND:
             # "the fruit" is the strawberries as much as the passion fruit.

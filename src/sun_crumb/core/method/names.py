@@ -51,6 +51,8 @@ def _phrases(line: MethodLine) -> dict[Phrase, int]:
     return found
 
 
+# Short for a food.
+_SHORT = {"baking_powder": (("b", "p"), ("bp",)), "baking_soda": (("b", "s"), ("bicarb",))}
 # What a line's food is by the time the method speaks of it: "the slices" of bread, the purée of berries.
 _AS_IT_IS = (
     ("slice", re.compile(r"\bslices\b", re.I)),
@@ -78,6 +80,8 @@ def _of_food(food: Ingredient) -> Iterator[tuple[Phrase, int]]:
         yield _plain(words_of(text)), 2
     for word in _called(food):
         yield (word,), 1
+    for phrase in _SHORT.get(food.key, ()):
+        yield phrase, 2
     if food.key == "egg":
         for part in ("yolk", "white"):
             yield (part,), 1

@@ -47,7 +47,7 @@ _GOES_IN = re.compile(
 )
 # "Mash and stir in the vanilla", "sift the sugar over and fold in": more for what is there.
 _MORE_FOR_IT = re.compile(
-    r"^\W*[a-z]+\s+(?:and|then)\s+(?:(?:stir|fold|mix|beat|whisk)\s+in|add)\b|\bsift\w*\b[^.;]*?(?:\bover\b|\bfold\w*\s+(?:it\s+|them\s+)?in\b|\binto\s+(?:the|this|it)\b)",
+    r"^\W*[a-z]+\s+(?:and|then)\s+(?:(?:stir|fold|mix|beat|whisk)\s+in|add)\b|\bsift\w*\b[^.;]*?(?:\bover\b|\bfold\w*\s+(?:it\s+|them\s+)?in\b|\binto\s+(?:the|this|it)\b|\band\s+add\b)",
     re.I,
 )
 _FOLDED = re.compile(
@@ -72,6 +72,7 @@ _INTO_THE_MIX = re.compile(
     r"\b(?:in)?to\s+(?:the|your)\s+(?:creamed|butter|egg|banana|sugar|wet|other|first|yolk|cheese)(?:\s+(?:and\s+)?\w+)?\s+(?:mixture|mix|bowl|batter)\b",
     re.I,
 )
+_OVER_IT = re.compile(r"\b(?:spoon|pour|drizzle|spread|pile|scatter)\s+over\W*$|^\W*(?:fill|dip)\b", re.I)
 _FILLS = re.compile(r"\W*(?:then\s+)?(?:pour|spoon|scrape|tip|ladle|pipe|transfer|turn|fill)\w*\b", re.I)
 _SERVES = re.compile(r"\W*(?:to\s+)?serve\b", re.I)
 # "Roll to 30 x 40 cm": what was kneaded and has risen.
@@ -151,6 +152,9 @@ class Order:
         after: set[int] = set()
         if _COUNT_ON_BAKE.search(text) and self.baked_bowl is not None:
             after.add(self.baked_bowl.last)
+        if role == "go_on" and _OVER_IT.search(text):
+            # "Cool, then spoon over": over what the rest has become.
+            after |= {max((b.last for b in self.bowls if b is not self.current), default=0)} - {0}
         first = first_verb(text)
         is_laid_on = bool(_ENDS_OVER.search(text) or _LAID_ON.match(text)) or (
             first is not None and first[0] in _GOES_ON

@@ -60,6 +60,8 @@ _REPEATED = re.compile(
 )
 # "200 g berries + 1 tbsp sugar"
 _AND_SO_MUCH = re.compile(r"(?:\+|&|\b(?:plus|and|with))\s*[\d½¼¾⅓⅔]")
+# "until soft, then add", "till thick, gradually add": what is done after it.
+_GOES_ON_AFTER = re.compile(r"[.;,]\s*(?:then|add|stir|and)|\bthen\b|\bgradually\b|\badd(?:ing)?\b", re.I)
 _DOUGH = re.compile(r"\b(?:dough|pastry)\b", re.I)
 _SYRUP = re.compile(r"\b(?:the|with|hot|warm|cold|cooled?|sugar|this|your)\s+syrup\b", re.I)
 
@@ -149,6 +151,10 @@ class Resolver:
             return False
         twins = [n for n, line in enumerate(self.lines) if text and line.text == text]
         return len(twins) < 2 or k == twins[-1]
+
+    def _is_salt(self, k: int) -> bool:
+        food = self.lines[k].ingredient
+        return food is not None and food.has_role("salt")
 
     def _is_beside_another(self, k: int) -> bool:
         """Return whether a line's food stands second in a line that tells another first: "200 g berries + 1 tbsp sugar"."""
@@ -264,7 +270,7 @@ class Resolver:
             if (
                 until
                 and said.start > until.start()
-                and not re.search(r"[.;,]\s*(?:then|add|stir|and)", clause.text[until.start() : said.start])
+                and not _GOES_ON_AFTER.search(clause.text[until.start() : said.start])
             ):
                 spoken = {k for k in said.lines if self.left[k] < 1 - USED_UP and self.lines[k].component == component}
                 found.back |= spoken
@@ -455,7 +461,8 @@ class Resolver:
             return
         chosen, is_sure = self._chosen(pool, n, said, finishes=finishes)
         if not chosen:
-            found.back |= set(pool)
+            # Another part's pinch of salt is no reason to wait for it.
+            found.back |= {k for k in pool if self.lines[k].component == found.component or not self._is_salt(k)}
             found.mentions.append(Mention(said.start, said.end, (), said.lead, tuple(pool)))
             return
         uses: tuple[Use, ...] = ()
@@ -478,6 +485,9 @@ class Resolver:
         return others or own or dict(said.lines)
 
     def _chosen(self, pool: dict[int, int], n: int, said: Said, *, finishes: bool) -> tuple[list[int], bool]:
+        if not finishes and (others := {k: how for k, how in pool.items() if not self._is_to_finish(k)}):
+            # "Mix butter, currants and sugar": not the one for sprinkling.
+            pool = others if any(self.left[k] > USED_UP for k in others) else pool
         best = max(pool.values())
         # "the sugars": the brown one with the white, though that is called sugar alone.
         is_sugars = said.is_many and said.phrase[-1] == "sugar"

@@ -39,7 +39,10 @@ _OF_A_LIQUID = re.compile(
     re.I,
 )
 _DEGREES = re.compile(r"(?P<value>\d{2,3})\s*(?:°|º|degrees?)?\s*(?P<unit>[CF])\b", re.I)
-_UNTIL = re.compile(r"\b(?:until|till|or until)\s+(?P<what>.+?)(?=[.;]|,\s*(?:then|about|around|\d)|\s*\(|$)", re.I)
+_UNTIL = re.compile(
+    r"\b(?:until|till|or until)\s+(?P<what>.+?)(?=[.;]|,?\s+then\b|,\s*(?:then|about|around|gradually|add|stir|\d)|\s*\(|$)",
+    re.I,
+)
 
 
 _COOKED_TO = re.compile(r"\b(?:cook|heat|bring|warm)\w*\b[^.;]{0,20}\b(?:to|at)\s*$", re.I)

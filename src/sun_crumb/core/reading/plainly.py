@@ -5,7 +5,9 @@ from __future__ import annotations
 import re
 
 _AMOUNT = r"(?:\d+(?:[.,/]\d+)?|[½⅓⅔¼¾]|an?|one|two|three|four)"
-_HOLDERS = r"(?:pots?|tubs?|cartons?|bottles?|punnets?|packs?|packets?|pouch(?:es)?|bags?|bars?|blocks?|boxes|box|bricks?)"
+_HOLDERS = (
+    r"(?:pots?|tubs?|cartons?|bottles?|punnets?|packs?|packets?|pouch(?:es)?|bags?|bars?|blocks?|boxes|box|bricks?)"
+)
 _CITRUS = r"(?P<food>lemon|lime|orange|clementine|mandarin|grapefruit)s?"
 
 # Each is a pattern and what stands in its place, in this order.
