@@ -108,7 +108,19 @@ class AsData(unittest.TestCase):
     def test_traits_are_known_ones(self) -> None:
         for family in families().values():
             self.assertLessEqual(family.traits, set(TRAITS), family.key)
-        known = {"dark", "scorches", "thirsty", "lifts", "thick", "tasty", "own_taste", "chips", "whole", "made", "crisp"}
+        known = {
+            "dark",
+            "scorches",
+            "thirsty",
+            "lifts",
+            "thick",
+            "tasty",
+            "own_taste",
+            "chips",
+            "whole",
+            "made",
+            "crisp",
+        }
         for row in reference.table("pantry_traits"):
             with self.subTest(row["key"]):
                 self.assertIn(row["key"], shipped_pantry())
