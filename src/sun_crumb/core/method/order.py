@@ -72,6 +72,11 @@ _INTO_THE_MIX = re.compile(
     r"\b(?:in)?to\s+(?:the|your)\s+(?:creamed|butter|egg|banana|sugar|wet|other|first|yolk|cheese)(?:\s+(?:and\s+)?\w+)?\s+(?:mixture|mix|bowl|batter)\b",
     re.I,
 )
+_ONTO_BASE = re.compile(
+    r"\b(?:pour|spoon|spread|tip|scrape|pile|smooth)\w*\b[^.;]{0,24}\b(?:on|onto|over|into|in|on top of)\s+(?:the|your)\s+(?:\w+\s+)?(?:base|crust|case|shell)\b"
+    r"|^\W*(?:top|layer|finish)\s+with\b",
+    re.I,
+)
 _OVER_IT = re.compile(r"\b(?:spoon|pour|drizzle|spread|pile|scatter)\s+over\W*$|^\W*(?:fill|dip)\b", re.I)
 _FILLS = re.compile(r"\W*(?:then\s+)?(?:pour|spoon|scrape|tip|ladle|pipe|transfer|turn|fill)\w*\b", re.I)
 _SERVES = re.compile(r"\W*(?:to\s+)?serve\b", re.I)
@@ -152,7 +157,7 @@ class Order:
         after: set[int] = set()
         if _COUNT_ON_BAKE.search(text) and self.baked_bowl is not None:
             after.add(self.baked_bowl.last)
-        if role == "go_on" and _OVER_IT.search(text):
+        if role == "go_on" and (_OVER_IT.search(text) or _ONTO_BASE.search(text)):
             # "Cool, then spoon over": over what the rest has become.
             after |= {max((b.last for b in self.bowls if b is not self.current), default=0)} - {0}
         first = first_verb(text)
@@ -222,15 +227,9 @@ class Order:
         if role == "go_on" and _INTO_THE_MIX.search(text):
             _extend(taken, own[-2:])
         goes_in = role == "go_on" and bool(spoken) and wait is None and bool(_GOES_IN.search(text))
-        if (
-            is_whole
-            and self.baked is None
-            and self.bowls
-            and all(b.component != self.bowls[0].component for b in taken)
-            and self.bowls[0] not in self.set_aside
-        ):
+        if is_whole and self.baked is None and self.bowls and all(b.component != self._main() for b in taken):
             # "Fill the cups, top with the streusel": the main batter goes in too.
-            _extend(taken, [b for b in self.bowls if b.component == self.bowls[0].component])
+            _extend(taken, [b for b in self.bowls if b.component == self._main() and b not in self.set_aside])
         # "Spread over the cold cake": with what was just made.
         first = first_verb(text)
         is_over = (
@@ -246,9 +245,16 @@ class Order:
         )
         if is_over and all(b.component != step.component for b in taken):
             _extend(taken, own[-1:])
+        elif is_over and self.current is not None and _FILLS.match(text):
+            # "Pour into the pastry case": what was just made, whatever part names the case.
+            _extend(taken, [self.current])
         if role == "join" or goes_in or not taken:
             _extend(taken, self._at_hand(taken, own))
         return taken or [self._new(step)]
+
+    def _main(self) -> str:
+        """Return the component of the main batter: the one without a name, else what was begun first."""
+        return "" if any(not b.component for b in self.bowls) else self.bowls[0].component
 
     def _at_hand(self, taken: list[Bowl], own: list[Bowl]) -> list[Bowl]:
         """Return the bowl that more goes into: the one last worked on, or the one before where that is what goes in."""

@@ -159,7 +159,8 @@ class Resolver:
     def _is_beside_another(self, k: int) -> bool:
         """Return whether a line's food stands second in a line that tells another first: "200 g berries + 1 tbsp sugar"."""
         text = self.lines[k].text
-        twins = [n for n, line in enumerate(self.lines) if text and line.text == text]
+        own = self.lines[k].component
+        twins = [n for n, line in enumerate(self.lines) if text and line.text == text and line.component == own]
         is_other = len(twins) > 1 and self.lines[twins[0]].ingredient != self.lines[k].ingredient
         return is_other and k != twins[0] and bool(_AND_SO_MUCH.search(text))
 
@@ -168,7 +169,11 @@ class Resolver:
         for k, line in enumerate(self.lines):
             if self.left[k] < 1 - USED_UP or not line.text:
                 continue
-            twins = {n for n, other in enumerate(self.lines) if n != k and other.text == line.text}
+            twins = {
+                n
+                for n, other in enumerate(self.lines)
+                if n != k and other.text == line.text and other.component == line.component
+            }
             step = next((r for r in found if any(use.position in twins for use in r.uses)), None)
             if step is not None:
                 step.mentions.append(Mention(0, 0, self._used([k], 1.0, is_sure=False)))
@@ -380,6 +385,8 @@ class Resolver:
                 for k in wanted
                 if self.left[k] > USED_UP and k not in group.but and not any(at > n for at in self.named_at[k])
             ]
+            # "Spread the rest on top": the water that coffee is dissolved in goes with its coffee.
+            free = [k for k in free if not self._is_beside_another(k)] or free[:0]
             if named is not None and group.kind == "all":
                 # "Knead the dough ingredients": all of them, though sugar is spoken of again with the filling.
                 free = [k for k in own if self.left[k] > USED_UP and k not in group.but]
