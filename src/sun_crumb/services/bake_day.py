@@ -277,12 +277,13 @@ def _own_amount(before: Formula, at: int | None, food: str, grams: float) -> str
         return ""
     parsed = parse_line(clean(was.text))
     one = parsed.sums[0] if len(parsed.sums) == 1 and not parsed.also else None
-    is_spoon = one is not None and one.unit in ("tsp", "tbsp", "cup") and not one.size
+    is_spoon = one is not None and one.unit in _AS_TOLD and not one.size
     return _in_glyphs(one.text) if one is not None and is_spoon and len(one.text) <= LONGEST_AMOUNT else ""
 
 
 def _in_glyphs(amount: str) -> str:
-    """Return an amount with its fraction as one sign: "1 1/2 cups" as "1½ cups"."""
+    """Return an amount with its fraction as one sign, and its unit apart: "1 1/2 cups" as "1½ cups"."""
+    amount = re.sub(r"(?<=\d)(?=[a-zA-Z])", " ", amount)
     found = _SLASHED.search(amount)
     glyph = next((sign for sign, value in FRACTIONS.items() if found and _is_half_of(found, value)), None)
     if found is None or glyph is None:
@@ -297,6 +298,8 @@ def _is_half_of(found: re.Match[str], value: float) -> bool:
 _SLASHED = re.compile(r"(?<![\d/])([1-9])/([2-8])(?![\d/])")
 
 
+# What a kitchen measures as it is told, whatever it weighs else.
+_AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l")
 # Nearer to its old weight than this an amount is as it was [share].
 SAME_SHARE = 0.004
 LONGEST_AMOUNT = 18

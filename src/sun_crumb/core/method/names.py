@@ -51,6 +51,8 @@ def _phrases(line: MethodLine) -> dict[Phrase, int]:
     return found
 
 
+# Walnut halves are walnuts; "half of the icing" is none of them.
+_NO_NAMES = frozenset({("half",), ("piece",), ("chunk",), ("quarter",)})
 # Short for a food.
 _SHORT = {"baking_powder": (("b", "p"), ("bp",)), "baking_soda": (("b", "s"), ("bicarb",))}
 # What a line's food is by the time the method speaks of it: "the slices" of bread, the purée of berries.
@@ -64,13 +66,16 @@ _AS_IT_IS = (
 def _of_name(name: Phrase) -> Iterator[tuple[Phrase, int]]:
     """Give the phrases of a line's own name: "light brown sugar", "brown sugar", "sugar"."""
     for start in range(len(name)):
-        yield name[start:], 3 if start == 0 else 2
+        if name[start:] not in _NO_NAMES:
+            yield name[start:], 3 if start == 0 else 2
+    if len(name) > 1 and name[-1:] in _NO_NAMES:
+        yield name[:-1], 2
     if len(name) > 1 and name[-1] in _holders():
         # "cocoa powder", "lemon juice", "gelatine leaves": the food without what it comes as.
         yield name[:-1], 2
         yield name[-2:-1], 2
     for word in name:
-        if word not in _too_common() and len(word) > 3:
+        if word not in _too_common() and len(word) > 3 and (word,) not in _NO_NAMES:
             yield (word,), 1
 
 

@@ -5,6 +5,8 @@ from __future__ import annotations
 import re
 from collections.abc import Iterable
 
+from sun_crumb.core.method.sentences import verb_of
+
 
 def listed(parts: Iterable[str]) -> str:
     """Return parts as a list in words.
@@ -40,6 +42,13 @@ def without(text: str, gap: str) -> str:
     text = re.sub(
         rf"(?:(,)\s*|\b)(?:stir|fold|beat|whisk|mix|work)\s+in\s+{_ARTICLE}{g}\s*(?:,\s*(?:and\s+)?(?:then\s+)?|and\s+(?:then\s+)?)(?=[a-z])",
         lambda m: " and " if m[1] else "",
+        text,
+        flags=re.I,
+    )
+    # "whip the cream with _ and spoon it over": what is done next stays.
+    text = re.sub(
+        rf"\s+with\s+{_ARTICLE}{g}\s*,?\s*and\s+(?=([a-z]+))",
+        lambda m: " and " if verb_of(m[1]) else m[0],
         text,
         flags=re.I,
     )
