@@ -20,6 +20,7 @@ ALL_OF_IT = (
         "Rub butter into the flour until it looks like crumbs, then add enough water to bind.",
         "plain flour",
     ),
+    ("150 g almonds", "Stir in the almonds and enough water to loosen it.", "almonds"),
     ("4 egg whites", "Whisk the egg whites until they hold peaks.", "egg white"),
     ("100 g sugar", "Add the sugar and whisk until it holds stiff peaks.", "sugar"),
 )

@@ -33,6 +33,7 @@ li {
   display: flex;
   align-items: center;
   gap: 10px;
+  max-width: 100%;
   padding: 4px 6px 4px 14px;
   border: 1px solid var(--hair);
   border-radius: 999px;
@@ -45,6 +46,7 @@ b {
   font-feature-settings: 'tnum';
 }
 .name {
+  min-width: 0;
   max-width: 22ch;
   overflow: hidden;
   text-overflow: ellipsis;

@@ -43,7 +43,7 @@ const sugar = computed(() => {
   const now = bowl.bowl
   // Of what goes in a little at a time it is told as it goes.
   const isByLittle = toWeigh.value.some((line) => line.by_little && line.weighed_g !== null)
-  if (!now || (!isByLittle && Math.abs(now.free_sugars_who_g - now.planned_free_sugars_who_g) < 0.1))
+  if (!now || Math.abs(now.free_sugars_who_g - now.planned_free_sugars_who_g) < (isByLittle ? 0.05 : 0.1))
     return ''
   return `${number(now.free_sugars_who_g)} g free sugar a portion, ${number(now.planned_free_sugars_who_g)} g planned`
 })
@@ -275,6 +275,7 @@ article {
 }
 footer {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
 }
 .buttons {

@@ -14,10 +14,12 @@ _ON_THE_LINE = re.compile(
 )
 # In the sentence that speaks of it: "enough water to bind", "add milk until it comes together".
 _IN_THE_STEP = re.compile(
-    r"\b(?:(?:just |only )?enough\b|as much .{0,24}\bas\b|to taste\b|(?:as|if) (?:needed|necessary|required)\b"
+    r"\b(?:as much .{0,24}\bas\b|to taste\b|(?:as|if) (?:needed|necessary|required)\b"
     r"|(?:until|till) (?:it|you have|the \w+) (?:just |only )?(?:comes? together|clumps?|binds?|drops?|runs?|flows?|spreads?|reaches|is (?:just )?(?:thick|thin|loose|spreadable|pourable|the right)))",
     re.I,
 )
+# "almonds and enough water": what stands behind it.
+_ENOUGH = re.compile(r"\benough\s+(?:of\s+)?(?:the\s+)?(?P<what>(?:[\w()½¼¾-]+\s*){1,4})", re.I)
 _SENTENCE = re.compile(r"(?<=[.;!?])\s+|,\s+then\s+", re.I)
 
 
@@ -43,6 +45,8 @@ def goes_in_by_little(line: str, step: str, name: str) -> bool:
     known = {word for word in (*words_of(line), *words_of(name)) if word not in word_list("neutral") and len(word) > 2}
     for sentence in _SENTENCE.split(step):
         words = words_of(sentence)
+        if (so_much := _ENOUGH.search(sentence)) and known & set(words_of(so_much["what"])):
+            return True
         if known & set(words) and (told := _IN_THE_STEP.search(sentence)):
             # The words must stand near the food: "whisk the milk in, beat until it holds peaks" speaks of another thing.
             near = words_of(sentence[max(told.start() - NEAR, 0) : told.end() + NEAR])
