@@ -111,7 +111,10 @@ defineExpose({ take })
     </div>
     <template v-else-if="line">
       <p class="name">
-        {{ line.name }} <small>{{ /^[\d½¼¾⅓⅔]+$/.test(line.told) ? `× ${line.told}` : line.told }}</small>
+        {{ line.name }}
+        <small v-if="line.told !== `${amount(line.target_g)} g`">{{
+          /^[\d½¼¾⅓⅔]+$/.test(line.told) ? `× ${line.told}` : line.told
+        }}</small>
       </p>
       <p class="figures" aria-live="off">
         <b v-if="live !== null" :class="{ there: isThere, over: isOver }">{{ amount(live) }}</b>
