@@ -1222,5 +1222,77 @@ Contains raw egg.
         "1<2 2<5 3<5 4<5 5<7 7<8 8<9",
         "1|3 3|4",
     ),
+    MethodCase(
+        """Oat and raisin cookies
+Makes about 20
+
+115 g butter
+100 g light brown sugar
+50 g white sugar
+1 egg
+1 tsp vanilla
+90 g plain flour
+1/2 tsp bicarbonate of soda
+1/2 tsp cinnamon
+1/4 tsp salt
+140 g rolled oats
+100 g raisins
+
+1) Cream butter and both sugars until fluffy. Beat in egg and vanilla.
+2) Combine dry ingredients except the oats and stir in. Add oats and raisins.
+3) Chill the dough 30 min.
+4) Preheat oven to 180 C. Drop spoonfuls on lined baking sheets.
+5) Bake 10-12 min. Let stand on the sheets 5 min before moving to a rack.
+""",
+        (
+            Told("0 1 2 3 4"),
+            Told("5 6 7 8 9 10"),
+            Told("", "chill 30-30"),
+            Told("", "", "180"),
+            Told("", "bake 10-12; cool 5-5", "180"),
+        ),
+        "1<2 2<3 3<5 4<5",
+    ),
+    MethodCase(
+        """Orchard crumble, its custard beside it
+Serves 6
+
+Fruit
+900 g cooking apples, peeled, cored and sliced
+75 g demerara sugar
+1 tbsp lemon juice
+
+Crumble
+175 g plain flour
+100 g cold butter, cubed
+75 g demerara sugar
+50 g porridge oats
+
+Custard
+300 ml whole milk
+150 ml double cream
+4 egg yolks
+50 g caster sugar
+2 tsp cornflour
+1 vanilla pod, split
+
+Heat the oven to 190C/170C fan.
+Toss the apples with the sugar and lemon juice and tip into a 2 litre baking dish.
+Rub the butter into the flour until it looks like breadcrumbs. Stir in the sugar and oats, and scatter over the fruit.
+Bake for 40 minutes until golden and bubbling.
+While it bakes, make the custard. Heat the milk, cream and vanilla pod until steaming. Whisk the yolks, sugar and cornflour in a bowl. Pour over the hot milk, whisking, return to the pan and stir over a low heat for 5 minutes until it coats a spoon (82C).
+Rest the crumble for 10 minutes and serve with the custard.
+""",
+        (
+            Told("", "", "190"),
+            Told("0 1 2"),
+            Told("3 4 5 6"),
+            Told("", "bake 40-40", "190"),
+            Told("7 8 9 10 11 12", "", "~82"),
+            Told("", "rest 10-10"),
+        ),
+        "2<3 3<4 4<6 5<6",
+        "4|5 2|5",
+    ),
 )
 ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH)

@@ -277,8 +277,24 @@ def _own_amount(before: Formula, at: int | None, food: str, grams: float) -> str
         return ""
     parsed = parse_line(clean(was.text))
     one = parsed.sums[0] if len(parsed.sums) == 1 and not parsed.also else None
-    is_spoon = one is not None and one.unit in _AS_TOLD and not one.size
-    return _in_glyphs(one.text) if one is not None and is_spoon and len(one.text) <= LONGEST_AMOUNT else ""
+    if one is None or one.size or len(one.text) > LONGEST_AMOUNT:
+        return ""
+    is_told = one.unit in _AS_TOLD or (one.unit == "g" and _GRAMS.fullmatch(one.text))
+    return _in_glyphs(one.text) if is_told or _is_counted(was, one.unit, one.text) else ""
+
+
+def _is_counted(line: FormulaLine, unit: str | None, amount: str) -> bool:
+    """Return whether a line counts whole foods, "3 firm pears", which its food is: no juice or zest of them."""
+    each = line.ingredient.measure("each")
+    if unit is not None or each is None or not amount.isdigit() or _PART_OF_IT.search(line.text):
+        return False
+    return abs(line.grams / (int(amount) * each.grams) - 1) < NEAR_ITS_COUNT
+
+
+_GRAMS = re.compile(r"\d+(?:\.\d+)?\s*g")
+_PART_OF_IT = re.compile(r"\b(?:juice|zest|rind|peel|seeds|yolks?|whites?)\b", re.I)
+# How far a weight may lie from the count's own, by what was said of their size [share].
+NEAR_ITS_COUNT = 0.5
 
 
 def _in_glyphs(amount: str) -> str:

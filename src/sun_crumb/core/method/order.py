@@ -29,7 +29,7 @@ _INTO = re.compile(
     r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
 )
 _COUNT_ON_BAKE = re.compile(
-    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
     re.I,
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
@@ -51,7 +51,14 @@ _MORE_FOR_IT = re.compile(
     re.I,
 )
 _FOLDED = re.compile(
-    r"\b(?:fold|stir|beat|mix|whisk|add)\b[^.;]{0,14}\b(?:it|them|this|these)\s+(?:in|into|through)\b", re.I
+    r"\b(?:fold|stir|beat|mix|whisk|add)\b[^.;]{0,14}\b(?:it|them|this|these)\s+(?:in|into|through)\b"
+    r"|\b(?:and|then)\s+(?:fold|stir|beat|mix|whisk)\s+in\W*$",
+    re.I,
+)
+# "While it bakes, make the custard.": says what comes, and is nothing to wait for.
+_ANNOUNCES = re.compile(
+    r"^\W*(?:(?:meanwhile|in the meantime|now|next|first|then|while [^,]{3,40}),?\s+)?(?:make|prepare)\s+(?:the|your)\s+[\w' -]{2,30}\W*$",
+    re.I,
 )
 _GOES_ON = frozenset(
     {"cover", "brush", "sprinkle", "scatter", "top", "dust", "spread", "drizzle", "swirl", "arrange", "layer", "pipe"}
@@ -125,6 +132,8 @@ class Order:
         """
         text = step.clause.text
         role = self._role(text, step, wait, has_oven=has_oven)
+        if role == "go_on" and not step.back and wait is None and _ANNOUNCES.match(text):
+            return ()
         if role == "heat":
             before = {self.baked} if self.baked is not None else set()
             self.oven = n

@@ -152,8 +152,8 @@ def _is_wet(food: Ingredient) -> bool:
 
 
 def _is_pieces(food: Ingredient) -> bool:
-    """Return whether a fruit lies in it in pieces: no paste is stirred into berries."""
-    return food.group in ("fruit", "morefruit") and not food.has_role("puree")
+    """Return whether a fruit lies in it in pieces: no paste is stirred into berries or raisins."""
+    return food.group in ("fruit", "morefruit", "driedfruit") and not food.has_role("puree", "paste")
 
 
 def is_crystals(food: Ingredient) -> bool:

@@ -253,7 +253,12 @@ def _after(draft: _Draft) -> None:
     for at, amounts in draft.after.items():
         stop = re.compile(r"[.!;](?=\s|$)").search(text, at)
         end = stop.end() if stop else len(text)
-        words = f" Stir in {listed(_phrase(a) for a in amounts)}."
+        told = listed(_phrase(a) for a in amounts)
+        if kneaded := _KNEADED.search(text, at, end):
+            # A paste goes in before the dough is worked.
+            draft.edits.append((kneaded.start(), kneaded.start(), f", stir in {told}"))
+            continue
+        words = f" Stir in {told}."
         draft.edits.append((end, end, words if stop else f".{words}"))
 
 
@@ -279,5 +284,6 @@ def _finished(
     )
 
 
+_KNEADED = re.compile(r",?\s+(?:and\s+(?:then\s+)?|then\s+)knead\b", re.I)
 # What stands for words that go, until the sentence is closed over them.
 GONE = "\x00"

@@ -88,7 +88,7 @@ def clauses(steps: Sequence[Step]) -> list[Clause]:
     for number, step in enumerate(steps, start=1):
         for sentence in _sentences(step.text):
             for part in _waits_apart(sentence):
-                text = _TOLD_AS_METHOD.sub("", part.strip(" ,;–-"))
+                text = _TOLD_AS_METHOD.sub("", part.strip(" ,;–-*•●○▪·>"))
                 if not re.search(r"[^\W\d_]", text) and not durations(text):
                     continue
                 if _TIMES_TOLD.match(text) or _YIELD.match(text) or (_SAID.match(text) and not _does(text)):
