@@ -255,6 +255,20 @@ class Recipes(unittest.TestCase):
         )
         self.assertEqual(reading.steps, ("Mix.",))
 
+    def test_a_part_that_begins_within_a_line_keeps_its_food(self) -> None:
+        text = "Gateau\nServes 8\n6 egg whites; 300 g caster sugar; 150 g walnuts, ground. Filling: 300 ml double cream; 250 g strawberries.\n\nWhisk."
+        found = [(x.ingredient, x.component) for x in read_recipe(text, shipped_pantry()).lines if x.ingredient]
+        self.assertEqual(
+            found,
+            [
+                ("egg_white", ""),
+                ("caster_sugar", ""),
+                ("walnuts", ""),
+                ("double_cream", "filling"),
+                ("strawberry", "filling"),
+            ],
+        )
+
     def test_the_cup_is_inferred_and_said(self) -> None:
         cases = {
             "Cake\n1 cup (250 ml) milk\n200 g flour": ("metric", "250 ml"),

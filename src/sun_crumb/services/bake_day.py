@@ -284,17 +284,12 @@ def _own_amount(before: Formula, at: int | None, food: str, grams: float) -> str
 
 
 def _is_counted(line: FormulaLine, unit: str | None, amount: str) -> bool:
-    """Return whether a line counts whole foods, "3 firm pears", which its food is: no juice or zest of them."""
-    each = line.ingredient.measure("each")
-    if unit is not None or each is None or not amount.isdigit() or _PART_OF_IT.search(line.text):
-        return False
-    return abs(line.grams / (int(amount) * each.grams) - 1) < NEAR_ITS_COUNT
+    """Return whether a line counts pods and sticks: "1 vanilla pod" is no 3 g of it."""
+    return unit is None and amount.isdigit() and bool(_WHOLE_SPICE.search(line.text))
 
 
 _GRAMS = re.compile(r"\d+(?:\.\d+)?\s*g")
-_PART_OF_IT = re.compile(r"\b(?:juice|zest|rind|peel|seeds|yolks?|whites?)\b", re.I)
-# How far a weight may lie from the count's own, by what was said of their size [share].
-NEAR_ITS_COUNT = 0.5
+_WHOLE_SPICE = re.compile(r"\b(?:vanilla (?:pods?|beans?)|cinnamon sticks?|star anise)\b", re.I)
 
 
 def _in_glyphs(amount: str) -> str:

@@ -262,7 +262,19 @@ def _split(text: str) -> list[str]:
     is_titled = len(parts) >= 3 and bool(re.match(r"[;•·●▪]", text[len(parts[0]) :].strip()))
     if len(parts) < 2 or not (is_titled or _begins_food(parts[0])):
         return [text]
-    return [p.strip() for p in parts if p.strip()]
+    return [p.strip() for part in parts for p in _part_within(part) if p.strip()]
+
+
+def _part_within(text: str) -> list[str]:
+    """Return a food of a line apart from the part of the dessert that begins behind it ("150 g nuts, ground. Filling: 300 ml cream")."""
+    found = _PART_BEGINS.search(text)
+    if found is None or not _begins_food(text[found.end() :]):
+        return [text]
+    return [text[: found.start()], f"{found['part']}:", text[found.end() :]]
+
+
+# A name and a colon behind a full stop, and an amount behind that.
+_PART_BEGINS = re.compile(r"[.!]\s+(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s*:\s*(?=[\d½¼¾⅓⅔])")
 
 
 def _begins_food(text: str) -> bool:
