@@ -95,8 +95,8 @@ def _spans(text: str) -> Iterator[Duration]:
         at = span.end()
         if span["high"] is None and span["low_unit"]:
             # "4 hrs min": at least so long.
-            low = round(_value(span["low"]) * _minutes(span["low_unit"]))
-            yield Duration(span.start(), span.end(), low, low)
+            least = round(_value(span["low"]) * _minutes(span["low_unit"]))
+            yield Duration(span.start(), span.end(), least, least)
             continue
         unit = _minutes(span["unit"])
         low_unit = _minutes(span["low_unit"]) if span["low_unit"] else unit
