@@ -2,13 +2,13 @@
 
 from __future__ import annotations
 
-import re
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, as_mixed, families, gauges, measure, nature_of, verdicts
 from sun_crumb.core.errors import CoreError
 from sun_crumb.core.formula import Formula, FormulaLine
+from sun_crumb.core.kitchen.as_told import own_amount
 from sun_crumb.core.kitchen.made import preparations_for
 from sun_crumb.core.kitchen.on_another_base import baked_on, unpoured, with_batter
 from sun_crumb.core.kitchen.technique import notes_for
@@ -21,9 +21,7 @@ from sun_crumb.core.method.stirring import stirred_every
 from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.quantities.numbers import FRACTIONS
 from sun_crumb.core.reading import method_of, read_recipe
-from sun_crumb.core.reading.line import clean, parse_line
 from sun_crumb.core.reading.records import Link, Step
 from sun_crumb.core.recasting import Recasted
 from sun_crumb.core.rework import Plan
@@ -197,7 +195,7 @@ def steps_of_plan(
             x.component,
             pantry[x.ingredient] if x.ingredient in pantry else _food(plan, x.ingredient),
             x.after_g,
-            _own_amount(formula, x.position, x.ingredient, x.after_g) or x.household,
+            own_amount(formula, x.position, x.ingredient, x.after_g) or x.household,
             x.before_g,
         )
         for x in plan.lines
@@ -268,54 +266,6 @@ def _cuts(before: Formula, after: Formula) -> dict[str, float]:
     return found
 
 
-def _own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
-    """Return the recipe's own words for an amount that is as it was: "2 tbsp" stay 2 tbsp where all else is weighed; else nothing."""
-    if at is None or before.by_weight is not None:
-        return ""
-    was = before.lines[at]
-    if was.ingredient.key != food or abs(was.grams - grams) > SAME_SHARE * max(was.grams, 1e-9):
-        return ""
-    parsed = parse_line(clean(was.text))
-    one = parsed.sums[0] if len(parsed.sums) == 1 and not parsed.also else None
-    if one is None or one.size or len(one.text) > LONGEST_AMOUNT:
-        return ""
-    is_told = one.unit in _AS_TOLD or (one.unit == "g" and _GRAMS.fullmatch(one.text))
-    return _in_glyphs(one.text) if is_told or _is_counted(was, one.unit, one.text) else ""
-
-
-def _is_counted(line: FormulaLine, unit: str | None, amount: str) -> bool:
-    """Return whether a line counts pods and sticks: "1 vanilla pod" is no 3 g of it."""
-    return unit is None and amount.isdigit() and bool(_WHOLE_SPICE.search(line.text))
-
-
-_GRAMS = re.compile(r"\d+(?:\.\d+)?\s*g")
-_WHOLE_SPICE = re.compile(r"\b(?:vanilla (?:pods?|beans?)|cinnamon sticks?|star anise)\b", re.I)
-
-
-def _in_glyphs(amount: str) -> str:
-    """Return an amount with its fraction as one sign, and its unit apart: "1 1/2 cups" as "1½ cups"."""
-    amount = re.sub(r"(?<=\d)(?=[a-zA-Z])", " ", amount)
-    found = _SLASHED.search(amount)
-    glyph = next((sign for sign, value in FRACTIONS.items() if found and _is_half_of(found, value)), None)
-    if found is None or glyph is None:
-        return amount
-    return f"{amount[: found.start()].rstrip()}{glyph}{amount[found.end() :]}"
-
-
-def _is_half_of(found: re.Match[str], value: float) -> bool:
-    return abs(int(found[1]) / int(found[2]) - value) < 0.001
-
-
-_SLASHED = re.compile(r"(?<![\d/])([1-9])/([2-8])(?![\d/])")
-
-
-# What a kitchen measures as it is told, whatever it weighs else.
-_AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l")
-# Nearer to its old weight than this an amount is as it was [share].
-SAME_SHARE = 0.004
-LONGEST_AMOUNT = 18
-
-
 def pair(before: Formula, after: Formula, cup: CupStandard) -> list[PlannedLine]:
     """Return a version's lines beside the original's: each by its food and component, or by the line's own words where the worktop made
     another food of it; what is gone at 0 g, what came in without a position."""
@@ -336,7 +286,7 @@ def pair(before: Formula, after: Formula, cup: CupStandard) -> list[PlannedLine]
     found: list[PlannedLine] = []
     for n, line in enumerate(after.lines):
         at = taken.get(n)
-        own = _own_amount(before, at, line.ingredient.key, line.grams)
+        own = own_amount(before, at, line.ingredient.key, line.grams)
         told = own or household(line.ingredient, line.grams, cup, is_weighed=before.is_weighed)
         found.append(
             PlannedLine(

@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from functools import cache
-from math import pi, sqrt
 from typing import Literal
 
 from sun_crumb.core.errors import OutOfDomainError, require_choice
@@ -208,8 +207,7 @@ def _tin(given: Mapping[str, str], _: Pantry) -> Worked:
 
 def _drawn(name: str, tin: tins.TinSize, *, is_chosen: bool = False) -> Part:
     """Return a tin to be drawn: by its sides, or a round one by its diameter."""
-    across = 2 * sqrt(tin.area_cm2 / tin.holes / pi)
-    return Part(name, (*(tin.sides_cm or (across, 0.0)), tin.depth_cm, float(tin.count * tin.holes)), is_chosen)
+    return Part(name, (*(tin.sides_cm or (tin.across_cm, 0.0)), tin.depth_cm, float(tin.count * tin.holes)), is_chosen)
 
 
 def _oven(given: Mapping[str, str], _: Pantry) -> Worked:

@@ -65,8 +65,7 @@ def cut(tin: TinSize, pieces: tuple[int, ...]) -> tuple[Cut, ...]:
     """
     share = 1 / len(pieces)
     if tin.sides_cm is None:
-        across = 2 * sqrt(tin.area_cm2 / tin.holes / pi)
-        return tuple(_wedges(across, n, share) for n in pieces)
+        return tuple(_wedges(tin.across_cm, n, share) for n in pieces)
     long, wide = sorted(tin.sides_cm, reverse=True)
     if tin.shape == "loaf":
         return tuple(_slices(long * share, wide, n, share) for n in pieces)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from dataclasses import dataclass, replace
-from math import ceil, pi
+from math import ceil, pi, sqrt
 
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.quantities.nouns import singular
@@ -31,6 +31,11 @@ class TinSize:
     count: int = 1
     sides_cm: tuple[float, float] | None = None
     holes: int = 1
+
+    @property
+    def across_cm(self) -> float:
+        """What a round one, or one of its holes, measures across [cm]."""
+        return 2 * sqrt(self.area_cm2 / self.holes / pi)
 
     @property
     def whole_ml(self) -> float:

@@ -1,0 +1,58 @@
+"""The recipe's own words for an amount that is as it was: "2 tbsp" stay 2 tbsp where all else is weighed."""
+
+from __future__ import annotations
+
+import re
+
+from sun_crumb.core.formula import Formula, FormulaLine
+from sun_crumb.core.quantities.household import fraction_text
+from sun_crumb.core.quantities.numbers import FRACTIONS
+from sun_crumb.core.reading.line import clean, parse_line
+
+# What a kitchen measures as it is told, whatever it weighs else.
+_AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l")
+# Nearer to its old weight than this an amount is as it was [share] (judgement).
+SAME_SHARE = 0.004
+# Longer words than this are more than an amount [characters] (judgement).
+LONGEST_AMOUNT = 18
+_GRAMS = re.compile(r"\d+(?:\.\d+)?\s*g")
+_WHOLE_SPICE = re.compile(r"\b(?:vanilla (?:pods?|beans?)|cinnamon sticks?|star anise)\b", re.I)
+_SLASHED = re.compile(r"(?<![\d/])([1-9])/([2-8])(?![\d/])")
+
+
+def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
+    """Return the recipe's own words for an amount that is as it was, or an empty string.
+
+    Parameters
+    ----------
+    before, at
+        The original, and the place of the line in its list; None for what is new.
+    food, grams
+        The pantry key and the weight [g] that the line has now.
+    """
+    if at is None or before.by_weight is not None:
+        return ""
+    was = before.lines[at]
+    if was.ingredient.key != food or abs(was.grams - grams) > SAME_SHARE * max(was.grams, 1e-9):
+        return ""
+    parsed = parse_line(clean(was.text))
+    one = parsed.sums[0] if len(parsed.sums) == 1 and not parsed.also else None
+    if one is None or one.size or len(one.text) > LONGEST_AMOUNT:
+        return ""
+    is_told = one.unit in _AS_TOLD or (one.unit == "g" and _GRAMS.fullmatch(one.text))
+    return _in_glyphs(one.text) if is_told or _is_counted(was, one.unit, one.text) else ""
+
+
+def _is_counted(line: FormulaLine, unit: str | None, amount: str) -> bool:
+    """Return whether a line counts pods and sticks: "1 vanilla pod" is no 3 g of it."""
+    return unit is None and amount.isdigit() and bool(_WHOLE_SPICE.search(line.text))
+
+
+def _in_glyphs(amount: str) -> str:
+    """Return an amount with its fraction as one sign, and its unit apart: "1 1/2 cups" as "1½ cups"."""
+    amount = re.sub(r"(?<=\d)(?=[a-zA-Z])", " ", amount)
+    found = _SLASHED.search(amount)
+    glyph = fraction_text(int(found[1]) / int(found[2])) if found else ""
+    if found is None or glyph not in FRACTIONS:
+        return amount
+    return f"{amount[: found.start()].rstrip()}{glyph}{amount[found.end() :]}"
