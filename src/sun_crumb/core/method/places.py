@@ -6,8 +6,8 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field
 from typing import Protocol
 
+from sun_crumb.core.method.listed import TO_FINISH
 from sun_crumb.core.method.records import MethodLine, MethodRead, MethodStep, Use
-from sun_crumb.core.method.uses import TO_FINISH
 from sun_crumb.core.pantry import Ingredient
 
 # An amount below this is gone [g].

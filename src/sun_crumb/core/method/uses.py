@@ -7,8 +7,10 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field, replace
 from functools import cached_property
 
+from sun_crumb.core.method.listed import Listed
 from sun_crumb.core.method.mentions import Said, SaidGroup, is_all_of, said_groups, said_lines, share_of
 from sun_crumb.core.method.names import Names
+from sun_crumb.core.method.parts import Parts
 from sun_crumb.core.method.records import Mention, MethodLine, Use
 from sun_crumb.core.method.sentences import Clause, verb_of
 from sun_crumb.core.pantry.names import words_of
@@ -17,36 +19,18 @@ from sun_crumb.core.pantry.names import words_of
 USED_UP = 0.03
 # By common practice: a yolk's and a white's part of an egg without its shell.
 YOLK, WHITE = 0.34, 0.66
-TO_FINISH = re.compile(
-    r"\b(?:to|for)\s+(?:dust|dusting|sprinkl\w+|serve|serving|decorat\w+|finish\w*|garnish\w*|glaz\w+|roll\w*|coat\w*|brush\w*|drizzl\w+|top\w*|the top|fry\w*)\b",
-    re.I,
-)
-_TO_GREASE = re.compile(
-    r"\b(?:for|to)\s+(?:the\s+)?(?:greas\w*|brush\w*|tins?|pans?|dish|tray|moulds?|oil\w*|lin\w+)\b", re.I
-)
 _PURPOSE = re.compile(r"\b(?:for|to)\s+(?:the\s+)?(?P<verb>[a-z]{3,}?)(?:ing|e)?\s*(?:the\b.*|on top.*)?$", re.I)
 _FINISHES = re.compile(
     r"\b(?:dust|sprinkl|scatter|decorat|garnish|top\b|finish|serve|roll\w* (?:in|each)|coat|brush|drizzl|glaz|swirl)\w*",
     re.I,
 )
 _UNTIL = re.compile(r"\b(?:until|till)\b", re.I)
-_PREFIX = re.compile(
-    r"^\W*(?:(?:meanwhile|now|next|first|then|while [^,]{3,40}),?\s+)?(?:(?:for|to make|make|making|prepare|to prepare|start with)\s+(?:the\s+|your\s+)?(?P<a>[\w&' -]{2,40}?)\s*(?:[,:–]|(?=\b(?:by|first)\b)|(?<=\w)\s+(?=(?:stir|mix|beat|whisk|put|place|melt|combine|heat|cream|rub|boil|cook|blend|sift|crush)\b))|(?P<b>[A-Za-z&' -]{2,30}):)",
-    re.I,
-)
 _FIRST_SO_MANY = re.compile(
     r"\bfirst\s+(?P<count>two|three|four|five|six|seven|eight|nine|ten|\d)\s+ingredients\b", re.I
 )
 _COUNTS = {
     w: n for n, w in enumerate(["zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"])
 }
-# "Top.", "Fill and roll": the part by what is done with it.
-_VERBS_OF_PART = {
-    "topping": ("top", "frost"), "top": ("frost",), "filling": ("fill",), "frosting": ("frost", "ice"), "icing": ("ice", "frost"),
-    "glaze": ("glaze",), "coating": ("coat",), "decoration": ("decorate",),
-}  # fmt: skip
-DRY_ROLES = ("flour", "starch", "leaven", "salt", "flavour", "fibre")
-WET_ROLES = ("liquid", "egg", "syrup", "puree", "fat", "dairy", "acid")
 # As closely as a line's own last word is a word for several meant.
 MANY = 2
 # So much of a component must go unnamed before a word for the whole of it brings it in [share of its lines].
@@ -58,11 +42,8 @@ _REPEATED = re.compile(
     r"\brepeat\b|\band so on\b|\buntil (?:all|everything|it|both)\b[^.;]{0,12}\b(?:used|gone|in|incorporated)\b|\balternat\w+\b",
     re.I,
 )
-# "200 g berries + 1 tbsp sugar"
-_AND_SO_MUCH = re.compile(r"(?:\+|&|\b(?:plus|and|with))\s*[\d½¼¾⅓⅔]")
 # "until soft, then add", "till thick, gradually add": what is done after it.
 _GOES_ON_AFTER = re.compile(r"[.;,]\s*(?:then|add|stir|and)|\bthen\b|\bgradually\b|\badd(?:ing)?\b", re.I)
-_DOUGH = re.compile(r"\b(?:dough|pastry)\b", re.I)
 _SYRUP = re.compile(r"\b(?:the|with|hot|warm|cold|cooled?|sugar|this|your)\s+syrup\b", re.I)
 
 
@@ -96,6 +77,8 @@ class Resolver:
         self.lines, self.clauses = tuple(lines), list(clauses)
         self.names = Names.of(lines)
         self.components = list(dict.fromkeys(line.component for line in lines))
+        self.listed = Listed(self.lines)
+        self.parts = Parts(self.listed, tuple(self.components))
         self.said = [said_lines(c.text, self.names) for c in clauses]
         self.groups = [list(said_groups(c.text, self.names)) for c in clauses]
         self.left = [1.0] * len(self.lines)
@@ -117,11 +100,18 @@ class Resolver:
         """Return every small step resolved; what is named only by its component's name comes in where that stands first."""
         found = self._pass()
         for component in self.components:
-            own = [n for n, line in enumerate(self.lines) if line.component == component]
+            own = self.listed.of(component)
             unused = [n for n in own if self.left[n] > 1 - USED_UP]
             if not component or len(unused) < MOSTLY_UNNAMED * len(own):
                 continue
-            at = next((n for n, r in enumerate(found) if component in r.refs or self._said_part(n) == component), None)
+            at = next(
+                (
+                    n
+                    for n, r in enumerate(found)
+                    if component in r.refs or self.parts.begun(self.clauses[n]) == component
+                ),
+                None,
+            )
             if at is not None:
                 self.whole_at.setdefault(at, set()).add(component)
         if self.whole_at:
@@ -144,36 +134,12 @@ class Resolver:
                 step.mentions[step.mentions.index(at)] = replace(at, uses=uses)
                 self.left[k] = 0.0
 
-    def _is_to_finish(self, k: int) -> bool:
-        """Return whether a line's own words keep it for the end; of "100 g sugar, plus 1 tbsp to sprinkle" that is the second."""
-        text = self.lines[k].text
-        if not TO_FINISH.search(text):
-            return False
-        twins = [n for n, line in enumerate(self.lines) if text and line.text == text]
-        return len(twins) < 2 or k == twins[-1]
-
-    def _is_salt(self, k: int) -> bool:
-        food = self.lines[k].ingredient
-        return food is not None and food.has_role("salt")
-
-    def _is_beside_another(self, k: int) -> bool:
-        """Return whether a line's food stands second in a line that tells another first: "200 g berries + 1 tbsp sugar"."""
-        text = self.lines[k].text
-        own = self.lines[k].component
-        twins = [n for n, line in enumerate(self.lines) if text and line.text == text and line.component == own]
-        is_other = len(twins) > 1 and self.lines[twins[0]].ingredient != self.lines[k].ingredient
-        return is_other and k != twins[0] and bool(_AND_SO_MUCH.search(text))
-
     def _beside(self, found: list[Resolved]) -> None:
         """Bring in what no step names where the other food of the same line is: "flax mixed with 3 tbsp water"."""
         for k, line in enumerate(self.lines):
             if self.left[k] < 1 - USED_UP or not line.text:
                 continue
-            twins = {
-                n
-                for n, other in enumerate(self.lines)
-                if n != k and other.text == line.text and other.component == line.component
-            }
+            twins = set(self.listed.twins(k, line.component)) - {k}
             step = next((r for r in found if any(use.position in twins for use in r.uses)), None)
             if step is not None:
                 step.mentions.append(Mention(0, 0, self._used([k], 1.0, is_sure=False)))
@@ -204,42 +170,19 @@ class Resolver:
             found.append(self._resolved(n, clause, current))
         return found
 
-    def _said_part(self, n: int) -> str | None:
-        """Return the component that the words before a step's own, or its heading, name."""
-        clause = self.clauses[n]
-        prefix = _PREFIX.match(clause.text)
-        for words in ((prefix["a"] or prefix["b"]) if prefix else "", clause.part):
-            if words and (named := self.component_named(words)) is not None:
-                return named
-        return None
-
-    def component_named(self, words: str) -> str | None:
-        """Return the component that some words name, None where they name none."""
-        said = set(words_of(words))
-        best, most = None, 0
-        for component in self.components:
-            own = set(words_of(component)) - {"the", "for", "and", "ingredient"}
-            if own and (shared := len(own & said)) > most:
-                best, most = component, shared
-        return best
-
     def _component(self, n: int, current: str) -> str:
         if len(self.components) < 2:
             return current
-        if (named := self._said_part(n)) is not None:
+        if (named := self.parts.begun(self.clauses[n])) is not None:
             return named
-        prefix = _PREFIX.match(self.clauses[n].text)
         votes = self._votes(n, current)
         most = max(votes, key=lambda c: (votes[c], c == current, -self.components.index(c)))
         if votes[most] > votes[current]:
             return most
-        if not votes[most] and len(whole := self.whole_at.get(n, set())) == 1:
-            return next(iter(whole))
-        if not votes[most] and _DOUGH.search(self.clauses[n].text):
-            return self._dough(current)
-        return (
-            self.components[0] if prefix and prefix["b"] and "" in self.components and not votes[current] else current
-        )
+        if votes[most]:
+            return current
+        whole = self.whole_at.get(n, set())
+        return next(iter(whole)) if len(whole) == 1 else self.parts.unvoted(self.clauses[n], current)
 
     def _votes(self, n: int, current: str) -> dict[str, float]:
         """Return how strongly a step's words speak of each component."""
@@ -249,21 +192,14 @@ class Resolver:
                 best = max(said.lines[k] for k in said.lines if self.lines[k].component == component)
                 votes[component] += 1 + 0.1 * best
         for group in self.groups[n]:
-            if group.part and (named := self.component_named(group.part)) is not None:
+            if group.part and (named := self.parts.named(group.part)) is not None:
                 votes[named] += 5
             elif group.kind in ("dry", "wet"):
                 votes[self._staged(current, group.kind)] += 2
         return votes
 
-    def _dough(self, current: str) -> str:
-        """Return the component that is called the dough where it has no such name: the current one if it holds flour, else the first that does."""
-        floury = {
-            line.component for line in self.lines if line.ingredient is not None and line.ingredient.has_role("flour")
-        }
-        return current if current in floury else next((c for c in self.components if c in floury), current)
-
     def _resolved(self, n: int, clause: Clause, component: str) -> Resolved:
-        found = Resolved(clause, component, refs=self._refs(n, component))
+        found = Resolved(clause, component, refs=self.parts.spoken_of(clause))
         until = _UNTIL.search(clause.text)
         finishes = bool(_FINISHES.search(clause.text))
         if taken := self._unsaid(n, component):
@@ -291,7 +227,7 @@ class Resolver:
         if many := _FIRST_SO_MANY.search(clause.text):
             word = many["count"].lower()
             count = _COUNTS.get(word) or int(word)
-            own = [k for k, line in enumerate(self.lines) if line.component == component][:count]
+            own = self.listed.of(component)[:count]
             found.mentions = [Mention(many.start(), many.end(), self._used(own, 1.0), many.start(), tuple(own), True)]
         for whole in sorted(self.whole_at.get(n, ())):
             own = [k for k, line in enumerate(self.lines) if line.component == whole and self.left[k] > USED_UP]
@@ -306,10 +242,7 @@ class Resolver:
         return {
             k
             for k, line in enumerate(self.lines)
-            if line.component == component
-            and self.left[k] < 1 - USED_UP
-            and line.ingredient is not None
-            and line.ingredient.has_role("sugar")
+            if line.component == component and self.left[k] < 1 - USED_UP and self.listed.has_role(k, "sugar")
         }
 
     def _unsaid(self, n: int, component: str) -> list[int]:
@@ -317,7 +250,7 @@ class Resolver:
         text = self.clauses[n].text
         own = [k for k, line in enumerate(self.lines) if line.component == component and self.left[k] > 1 - USED_UP]
         if re.match(r"\W*cream\s*(?:[,.;]|until\b|well\b|together\b|for\b|$)", text, re.I):
-            return [k for k in own if (food := self.lines[k].ingredient) is not None and food.has_role("fat", "sugar")]
+            return [k for k in own if self.listed.has_role(k, "fat", "sugar")]
         alone = re.match(
             r"\W*(?:(?:mash|crush|chop|grate|measure)\s*(?:,|and\b|&)\s*(?:then\s+)?)?(?P<verb>[a-z]+)\s*(?:up\s+|well\s+|all\s+)?(?:[,.;]|until\b|till\b|for\b|in (?:a|the)\b|$)",
             text,
@@ -337,17 +270,6 @@ class Resolver:
             return [k for k in own if not any(at > n for at in self.named_at[k])]
         return []
 
-    def _refs(self, n: int, component: str) -> set[str]:
-        """Return the components that a step's words name."""
-        text = " ".join(words_of(self.clauses[n].text))
-        found = set()
-        for other in self.components:
-            words = [w for w in words_of(other) if w not in ("the", "for", "and", "ingredient", "to")]
-            said = {form for w in (words if len(words) < 3 else words[-1:]) for form in (w, *_VERBS_OF_PART.get(w, ()))}
-            if any(re.search(rf"\b{re.escape(w)}\b", text) for w in said):
-                found.add(other)
-        return found
-
     def _used(self, positions: Iterable[int], share: float, *, is_sure: bool = True) -> tuple[Use, ...]:
         """Take a share of each line, at most what is left of it."""
         uses = []
@@ -362,12 +284,12 @@ class Resolver:
 
     def _take_group(self, found: Resolved, n: int, group: SaidGroup) -> None:
         component = found.component
-        named = self.component_named(group.part) if group.part else None
+        named = self.parts.named(group.part) if group.part else None
         if named is not None:
             component = named
         elif group.kind in ("dry", "wet"):
             component = self._staged(component, group.kind)
-        own = [k for k, line in enumerate(self.lines) if line.component == component]
+        own = self.listed.of(component)
         if group.kind == "both":
             found.joins_all = True
             return
@@ -375,8 +297,8 @@ class Resolver:
         elsewhere = [k for k in wanted if any(at != n for at in self.named_at[k])]
         if group.kind == "dry":
             elsewhere += [k for k in wanted if self._is_creamed(k, n)]
-        if group.kind == "all" and group.part.endswith("ed") and self.component_named(group.part) is None:
-            found.back |= {k for k in own if self._stage(k, own) == "dry"}
+        if group.kind == "all" and group.part.endswith("ed") and self.parts.named(group.part) is None:
+            found.back |= {k for k in own if self.listed.stage(k, own) == "dry"}
             return  # "the sifted ingredients": what is in already
         free = [k for k in wanted if self.left[k] > 1 - USED_UP and k not in group.but and k not in elsewhere]
         if group.kind in ("others", "all"):
@@ -386,11 +308,11 @@ class Resolver:
                 if self.left[k] > USED_UP and k not in group.but and not any(at > n for at in self.named_at[k])
             ]
             # "Spread the rest on top": the water that coffee is dissolved in goes with its coffee.
-            free = [k for k in free if not self._is_beside_another(k)] or free[:0]
+            free = [k for k in free if not self.listed.is_beside_another(k)]
             if named is not None and group.kind == "all":
                 # "Knead the dough ingredients": all of them, though sugar is spoken of again with the filling.
                 free = [k for k in own if self.left[k] > USED_UP and k not in group.but]
-            free = [k for k in free if not self._is_to_finish(k)] or free
+            free = [k for k in free if not self.listed.is_to_finish(k)] or free
             found.joins_all = not group.part and any(self.left[k] < 1 - USED_UP for k in own)
         if not free:
             found.back |= set(wanted)
@@ -400,8 +322,8 @@ class Resolver:
         """Return the lines of a component that a word for several may mean."""
         stage = group.kind if group.kind in ("dry", "wet") else group.part.partition(" ")[0]
         if stage in ("dry", "wet"):
-            return [k for k in own if self._stage(k, own) == stage]
-        if group.part and is_here and self.component_named(group.part) is None and group.kind == "all":
+            return [k for k in own if self.listed.stage(k, own) == stage]
+        if group.part and is_here and self.parts.named(group.part) is None and group.kind == "all":
             return [k for k in own if set(words_of(group.part)) & set(words_of(self.lines[k].name))] or own
         return own
 
@@ -412,14 +334,15 @@ class Resolver:
             # A shelf's recipe tells no stages: where such foods are still to come.
             whole = range(len(self.lines))
             of = {
-                self.lines[k].component for k in whole if self.left[k] > 1 - USED_UP and self._stage(k, whole) == kind
+                self.lines[k].component
+                for k in whole
+                if self.left[k] > 1 - USED_UP and self.listed.stage(k, whole) == kind
             }
         return component if component in of or not of else next(c for c in self.components if c in of)
 
     def _is_creamed(self, k: int, n: int) -> bool:
         """Return whether a sugar among the dry things is what another step creams or rolls in: "cream butter and 1 c. sugar"."""
-        food = self.lines[k].ingredient
-        if food is None or not food.has_role("sugar"):
+        if not self.listed.has_role(k, "sugar"):
             return False
         return any(
             k in said.lines and said.phrase[-1] == "sugar"
@@ -427,24 +350,6 @@ class Resolver:
             if at != n
             for said in self.said[at]
         )
-
-    def _stage(self, k: int, own: Sequence[int]) -> str:
-        """Return whether a line is of the dry or the wet ones: by the stage it is listed under, else by what it is."""
-        stages = {self.lines[n].stage for n in own}
-        if {"dry", "wet"} & stages:
-            return self.lines[k].stage
-        food = self.lines[k].ingredient
-        if food is None:
-            return ""
-        if food.has_role("leaven") and not food.has_role("liquid", "acid"):
-            return "dry"
-        if food.has_role("flavour") and (food.per_100g.water_g > 40 or food.per_100g.alcohol_g > 5):
-            return "wet"
-        if food.has_role(*WET_ROLES) and not food.has_role("flour", "chocolate"):
-            return "wet"
-        if food.has_role(*DRY_ROLES) or (food.has_role("sugar") and not food.has_role("syrup")):
-            return "dry"
-        return ""
 
     def _take(self, found: Resolved, n: int, said: Said, *, finishes: bool) -> None:
         pool = self._pool(said, found.component)
@@ -454,7 +359,7 @@ class Resolver:
         }
         pool = {k: how for k, how in pool.items() if k not in nearer} or pool
         if said.part == "tin":
-            greasing = [k for k in said.lines if _TO_GREASE.search(self.lines[k].text) and self.left[k] > USED_UP]
+            greasing = [k for k in said.lines if self.listed.is_to_grease(k) and self.left[k] > USED_UP]
             found.mentions.append(
                 Mention(
                     said.start, said.end, self._used(greasing[:1], 1.0), said.start, tuple(said.lines), greases=True
@@ -469,7 +374,9 @@ class Resolver:
         chosen, is_sure = self._chosen(pool, n, said, finishes=finishes)
         if not chosen:
             # Another part's pinch of salt is no reason to wait for it.
-            found.back |= {k for k in pool if self.lines[k].component == found.component or not self._is_salt(k)}
+            found.back |= {
+                k for k in pool if self.lines[k].component == found.component or not self.listed.has_role(k, "salt")
+            }
             found.mentions.append(Mention(said.start, said.end, (), said.lead, tuple(pool)))
             return
         uses: tuple[Use, ...] = ()
@@ -492,7 +399,7 @@ class Resolver:
         return others or own or dict(said.lines)
 
     def _chosen(self, pool: dict[int, int], n: int, said: Said, *, finishes: bool) -> tuple[list[int], bool]:
-        if not finishes and (others := {k: how for k, how in pool.items() if not self._is_to_finish(k)}):
+        if not finishes and (others := {k: how for k, how in pool.items() if not self.listed.is_to_finish(k)}):
             # "Mix butter, currants and sugar": not the one for sprinkling.
             pool = others if any(self.left[k] > USED_UP for k in others) else pool
         best = max(pool.values())
@@ -504,18 +411,17 @@ class Resolver:
             begun = [k for k in pool if USED_UP < self.left[k] < 1 - USED_UP]
             return begun or [k for k in pool if self.left[k] > USED_UP], bool(begun)
         if not free:
-            lower = [k for k in pool if self.left[k] > USED_UP and pool[k] >= 2 and pool[k] == best]
-            return lower, True
+            return [], True
         if len(free) == 1:
             return free, True
         if exact := [k for k in free if is_all_of(said, self.names, k)]:
             return exact[:1], True
-        finishing = [k for k in free if self._is_to_finish(k)]
+        finishing = [k for k in free if self.listed.is_to_finish(k)]
         if finishes and finishing:
             return finishing[:1], True
         free = [k for k in free if k not in finishing] or free
         # Icing sugar that goes into the fruit of its own line is not the sugar of the yolks.
-        free = [k for k in free if not self._is_beside_another(k)] or free
+        free = [k for k in free if not self.listed.is_beside_another(k)] or free
         later = [k for k in free if any(at != n for at in self.named_at[k])]
         kept = [k for k in free if k not in later] or free
         if said.is_many or len(kept) == 1:
@@ -553,8 +459,3 @@ class Resolver:
             if j != k and self.left[j] > USED_UP and self.lines[j].component == self.lines[k].component
         ]
         return bool(later) and not others and self.left[k] > 1 - USED_UP
-
-
-def verbs_in(text: str) -> list[str]:
-    """Return the verbs of a step's words, in order."""
-    return [verb for word in re.findall(r"[^\W\d_]+", text) if (verb := verb_of(word))]
