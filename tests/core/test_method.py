@@ -181,6 +181,18 @@ class Rewritten(CloseTo):
         self.assertClose(sum(parts), 1.0, absolute=0.01)
         self.assertIn("half the sugar (8 g)", " ".join(s.text for s in told.steps))
 
+    def test_two_parts_in_one_sentence_stay_two_and_weigh_it_once(self) -> None:
+        text = (
+            "Gateau\nServes 10\n6 egg whites\n300 g caster sugar\n150 g ground walnuts\n\n"
+            "1. Whisk the whites until stiff. Whisk in half the sugar, fold in the rest with the walnuts.\n2. Bake at 160C for 40 minutes."
+        )
+        step = next(s for s in rewritten(text, path="blend", cut=0.5).steps if "fold in the rest" in s.text)
+        halves = re.findall(r"(\d+) g caster sugar", step.text)
+        self.assertEqual((len(halves), len(set(halves))), (2, 1))
+        whole = [u for u in step.uses if u.ingredient == "caster_sugar"]
+        self.assertEqual([round(u.share, 2) for u in whole], [1.0])
+        self.assertClose(whole[0].grams, 2 * float(halves[0]), absolute=1.0)
+
     def test_crystals_go_where_the_sugar_was_and_pastes_with_the_wet(self) -> None:
         told = rewritten(FIRST[0].text, path="blend", cut=0.5)
         cream = next(s for s in told.steps if "cream the" in s.text)

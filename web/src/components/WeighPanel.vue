@@ -200,7 +200,7 @@ small {
   font-size: 1.1rem;
   font-weight: 400;
   color: #e9c998;
-  margin-left: 0.4em;
+  display: block;
 }
 .figures {
   margin: 0;

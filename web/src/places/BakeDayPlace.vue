@@ -479,8 +479,12 @@ input[type='time'] {
 h2 {
   margin-bottom: 8px;
 }
-section + section {
+section + section,
+details + section {
   margin-top: 26px;
+}
+section + details {
+  margin-top: 14px;
 }
 @media (max-width: 1000px) {
   .sides {

@@ -115,7 +115,7 @@ def _amounts(plan: Sequence[PlannedLine], k: int, share: float, told: Told) -> l
     grams = share * line.grams
     if grams < 0.005:
         return []
-    words = line.told if share > 0.985 else told(line.ingredient, grams)
+    words = line.told if share > WHOLE else told(line.ingredient, grams)
     return [Amount(k, share, grams, words, line.ingredient.name)]
 
 
@@ -166,17 +166,32 @@ def _taken_up(
     words = draft.step.text[mention.start : mention.end]
     placed = ((use, k, share) for use in mention.uses for k, share in placing.lines_for(draft.step.n, use))
     for use, k, share in placed:
-        for amount in _amounts(plan, k, share, told):
+        of_it = _part_here(draft.step, use)
+        for amount in _amounts(plan, k, share * of_it, told):
             part = _part_of_an_egg(words, plan[k], told) if plan[k].position == use.position else ""
             amount = replace(amount, told=part) if part else amount
-            if amount.line in {x.line for x in draft.amounts}:
+            before = next((n for n, x in enumerate(draft.amounts) if x.line == amount.line), None)
+            if before is None:
+                draft.amounts.append(amount)
+            elif of_it < WHOLE:
+                # "Whisk in half the sugar, fold in the rest": two parts of it in one step.
+                whole = _amounts(plan, k, draft.amounts[before].share + amount.share, told)
+                draft.amounts[before : before + 1] = whole
+            else:
                 continue
-            draft.amounts.append(amount)
             is_here = plan[k].position is not None or goes_in_line(placing, use.position, plan[k].ingredient)
             (here if is_here else draft.after.setdefault(mention.end, [])).append(amount)
     return here
 
 
+def _part_here(step: MethodStep, use: Use) -> float:
+    """Return which part of what a step takes of a line one mention of it takes."""
+    whole = sum(u.share for m in step.mentions for u in m.uses if u.position == use.position)
+    return use.share / whole if whole > 0 else 1.0
+
+
+# From this share on a part is the whole [share].
+WHOLE = 0.985
 # "add enough iced water to bind"
 _ENOUGH = re.compile(r"\benough\s+(?:[a-z]+\s+)?$", re.I)
 # "¼ cup sugar", "the 2 T. sugar": an amount that the plan's takes the place of.
