@@ -88,7 +88,7 @@ class Metrics(CloseTo):
         self.assertEqual(moisture.told, "+26 %")
         water = next(v for v in judge(families()["cookie"], before, after) if v.key == "water")
         self.assertEqual(water.told, "+7 g in 100 g")
-        self.assertEqual(water.words, "looser dough, a puffy and cakey bite")
+        self.assertEqual(water.words, "a touch looser dough")
 
 
 class Families(CloseTo):

@@ -20,6 +20,9 @@ SWEETER, FAR_BROWNER = 0.2, 6.0
 MOIST_WORDS, TOLD_WATER_G = frozenset({"drier", "wetter"}), 4.0
 # Crumb with hardly any reducing sugar browns by its milk and flour, as if it held this share of it.
 PLAIN_CRUMB = 0.02
+# What is asked of a plan is to stay within one band. What is told, and drawn, ends so many bands out: bands are judgement,
+# and what passes one by a hair is no reason for a fussy change.
+HARDLY = 1.15
 
 
 @dataclass(frozen=True, slots=True)
@@ -182,7 +185,8 @@ def verdicts(
     for gauge in by:
         off, new = gauge.deviation(after), gauge.ratio(after)
         reach = gauge.reach(off)
-        level: Level = "balanced" if abs(reach) <= 1.001 else "strained" if abs(reach) <= 2.001 else "off"
+        edge = 1.0 if gauge.metric.key == "sweetness" else HARDLY
+        level: Level = "balanced" if abs(reach) <= edge + 0.001 else "strained" if abs(reach) <= 2.001 else "off"
         if gauge.metric.key == "sweetness" and gauge.wanted <= new <= min(
             gauge.old * (1 + gauge.band[1]), gauge.wanted * (1 + gauge.sweeter)
         ):
@@ -199,7 +203,7 @@ def verdicts(
                 before=gauge.old,
                 after=new,
                 deviation=off,
-                band=gauge.band,
+                band=(edge * gauge.band[0], edge * gauge.band[1]),
                 level=level,
                 words=words,
                 told=told,
@@ -260,7 +264,7 @@ def _words(gauge: Gauge, off: float, reach: float, new: float, old_water: float,
     words = gauge.more if off > 0 else gauge.less
     if gauge.metric.key == "liquid" and gauge.name == "Moisture" and words.split(",")[0] in MOIST_WORDS:
         words = _moist(gauge, reach, words, old_water, new_water)
-    return words if abs(reach) > 1 else f"a touch {words.split(',')[0]}"
+    return words if abs(reach) > HARDLY + 0.001 else f"a touch {words.split(',')[0]}"
 
 
 def _browning(before: dict[str, float], after: dict[str, float]) -> Verdict:

@@ -7,6 +7,7 @@ from dataclasses import replace
 from functools import cache
 
 from sun_crumb.core.balance import Family
+from sun_crumb.core.balance.makeup import makeup
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.offers.addition import KINDS, Addition, Kind
 from sun_crumb.core.offers.levers import levers_in
@@ -19,6 +20,8 @@ from sun_crumb.core.wish.goals import Goals
 ASKED_SHARE = 0.03
 # From this share of the mass on something brown makes the whole brown (judgement).
 DARK_SHARE = 0.04
+# From this share of the mass on a sauce or filling is of its fruit (judgement).
+OF_FRUIT = 0.25
 # So much cereal is what a mix crackles by [share], and what holds so much water softens it [g in 100 g] (judgement).
 CRISP_SHARE, WET_G = 0.12, 40.0
 # What sets by its fat: so much of it and so little water [share]; what holds more water than this makes it part [g in 100 g] (judgement).
@@ -123,6 +126,8 @@ def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
         return False  # what does not whip and dry like sugar weakens the foam
     if _goes_soft(ingredient, family, formula) or _parts(ingredient, family, formula):
         return False
+    if ingredient.has_role("puree") and not ingredient.has_role("paste") and family.is_among(["fruit", "sauce"]) and _is_of_fruit(formula):
+        return False  # a raspberry sauce with apple is an apple sauce
     shows = "pale" in family.traits and ("dark" in ingredient.traits or ingredient.has_role("paste"))
     is_lumpy = "smooth" in family.traits and ingredient.has_role("paste")
     if "own_taste" in ingredient.traits and not _hides(formula, family):
@@ -146,6 +151,11 @@ def _parts(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
         for of in ("fat_g", "water_g")
     )
     return bool(fat >= FAT_SET and water <= DRY_SET)
+
+
+def _is_of_fruit(formula: Formula) -> bool:
+    """Return whether fruit of its own is what a component is."""
+    return makeup(formula.lines)["fruit"] > OF_FRUIT
 
 
 def _hides(formula: Formula, family: Family) -> bool:

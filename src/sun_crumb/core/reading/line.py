@@ -79,7 +79,7 @@ _GROSS = (
 )
 _FOR_USE = re.compile(r"\s*(?:(?:extra|more)?\s*(?:for|to)\b|(?:extra|more)\s*$)", re.I)
 _SPLIT = re.compile(
-    r"\s*,?\s+(?:plus|and|\+|&|(?:(?:then |well )?(?:mixed|blended|beaten|whisked|slaked|stirred|combined|dissolved|made up|soured)) (?:with|in|into)|in(?=\s+[\d½¼][^,]*\b(?:water|milk|juice|coffee)\b))\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))",
+    r"\s*,?\s+(?:plus|and|\+|&|(?:(?:then |well )?(?:mixed|blended|beaten|whisked|slaked|stirred|combined|dissolved|made up|soured|bloomed|softened|soaked|sprinkled)) (?:with|in|into|over|on)|in(?=\s+[\d½¼][^,]*\b(?:water|milk|juice|coffee)\b))\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))",
     re.I,
 )
 
@@ -101,6 +101,7 @@ def split_line(text: str) -> list[str]:
         _from_a_tin(text)
         or made_up(text)
         or _of_eggs(text)
+        or _and_of_a_fruit(text)
         or _of_a_fruit_and_more(text)
         or each_of_several(text)
         or _summed(text)
@@ -119,7 +120,8 @@ _EGG_SIZES = {"XL": "extra large", "L": "large", "M": "medium", "S": "small"}
 def _from_a_tin(text: str) -> list[str] | None:
     """Read "aquafaba from 1 tin chickpeas": a tin's worth of what is in it."""
     if found := _FROM_A_TIN.match(text):
-        return [f"{found['count'] or 1} tin {found['food']}"]
+        food = "aquafaba" if found["food"].lower() in ("liquid", "brine") else found["food"]
+        return [f"{found['much']} {food}" if found["much"] else f"{found['count'] or 1} tin {food}"]
     if _LIQUID_OF_A_TIN.search(text) and read_amount(text):
         # What a bracket says of the liquid counts; the tin's own weight is its pulses'.
         inside = re.search(r"(?:[\d½⅓⅔¼¾]|[\d.]+\s)[\d/.]*\s*(?:ml\b|cups?\b|tbsps?\b|tablespoons?\b)", text)
@@ -135,7 +137,7 @@ _LIQUID_OF_A_TIN = re.compile(
     re.I,
 )
 _FROM_A_TIN = re.compile(
-    r"^(?:the\s+)?(?P<food>aquafaba|liquid|brine|cream|juice)\s+(?:from|of)\s+(?:(?P<count>\d|one|two|an?)\s+)?(?:\([^)]*\)\s*|\d+\s*g\s+)?(?:tins?|cans?|jars?)\b(?:\s+(?:of\s+)?chick\s?peas)",
+    r"^(?:the\s+)?(?P<food>aquafaba|liquid|brine|cream|juice)\s+(?:from|of)\s+(?:(?P<count>\d|one|two|an?)\s+)?(?:\([^)]*\)\s*|\d+\s*g\s+)?(?:tins?|cans?|jars?)\b(?:\s+(?:of\s+)?chick\s?peas)(?:\W+(?:about\s+|approx\.?\s+|ca?\.?\s*)?(?P<much>\d+\s*(?:ml|g)))?",
     re.I,
 )
 
@@ -160,6 +162,21 @@ def _of_a_fruit_and_more(text: str) -> list[str] | None:
     ):
         return [*(_parts_of_a_fruit(text[: cut.start()]) or [text[: cut.start()]]), text[cut.end() :]]
     return _parts_of_a_fruit(text)
+
+
+def _and_of_a_fruit(text: str) -> list[str] | None:
+    """Read "150 g icing sugar + zest 1 orange": a food, and the parts of a fruit behind it."""
+    found = _FRUIT_BEHIND.match(text)
+    first = read_amount(found["food"]) if found else None
+    if found is None or first is None or not re.search(r"[a-z]{3,}", found["food"][first[1] :], re.I):
+        return None
+    return [found["food"], *(_parts_of_a_fruit(found["of"]) or [found["of"]])]
+
+
+_FRUIT_BEHIND = re.compile(
+    r"^(?P<food>[^()]+?)\s*(?:\+|\bplus\b|\band\b|&)\s*(?P<of>(?:(?:finely\s+)?grated\s+)?(?:zest|juice|rind)(?:\s*(?:and|&|\+)\s*(?:zest|juice|rind))?\s+(?:(?:of|from)\s+)?(?:\d|½|1/2|half|an?|one|two)\s+(?:\w+\s+)?(?:lemon|lime|orange|grapefruit|clementine)s?)$",
+    re.I,
+)
 
 
 def _parts_of_a_fruit(text: str) -> list[str] | None:
@@ -222,9 +239,14 @@ def _summed(text: str) -> list[str] | None:
     if not cut or text.count("(", 0, cut.start()) > text.count(")", 0, cut.start()):
         return None
     left, right = text[: cut.start()], text[cut.end() :]
+    if "soaked" in cut[0] and re.search(r"\b(?:drained|squeezed|discard)", right, re.I):
+        return None  # "soaked in 1 cup water, drained": the water goes
     if re.match(r"an?\s+(?:little|bit|touch)\s+(?:extra|more)\b", right, re.I) and read_amount(left):
         return [left.rstrip(" ,")]  # "plus a little extra for the tin": too little to weigh
     first, second = read_amount(left), read_amount(right)
+    if second and not first and _BLOOMED.search(cut[0]) and (behind := _TRAILING.search(left.rstrip(" ,"))):
+        # "Gelatine powder 3 tbsp, bloomed in 1/2 cup water": its amount stands behind it.
+        return [left.rstrip(" ,"), right] if read_amount(behind["amount"]) else None
     if not first or not second:
         return None
     if second[0].unit and _FOR_USE.match(right, second[1]):
@@ -241,6 +263,7 @@ def _summed(text: str) -> list[str] | None:
     return None
 
 
+_BLOOMED = re.compile(r"\b(?:bloomed|softened|soaked|sprinkled|dissolved|slaked|mixed|stirred)\b", re.I)
 _BOTH_PARTS = re.compile(
     r"^(?P<head>.*?\b(?:lemon|lime|orange))s?'?\s+(?P<a>zest|juice|rind)\s+(?:and|&|\+)\s+(?P<b>zest|juice|rind)$", re.I
 )

@@ -24,6 +24,8 @@ _TIN = re.compile(
     r"(?:\b(?:greas\w*|oil(?:ed|ing)|butter(?:ed|ing)|line|lining|roll\w*|cut\w*|slic\w*|divid\w*|pip\w*|chop\w*)\b|(?:^|[.;,:]\s*|\band\s+)(?:oil|butter)\b)[^.;,]*$",
     re.I,
 )
+# "2 tablespoons of batter": what is made here, and no food.
+_IN_THE_MAKING = frozenset({"batter", "dough", "mixture", "mix", "filling", "topping", "pastry", "frosting", "icing", "glaze", "custard", "syrup"})
 MOST_WORDS = 4
 MOST_MENTIONS = 30
 MOST_TRIED = 60
@@ -65,6 +67,8 @@ def mentions(step: str) -> list[str]:
         words = (rest[: end.start()] if end else rest).split()
         while words and words[0].lower() in ("of", "the", "your"):
             words = words[1:]
+        if len(words) == 1 and words[0].lower() in _IN_THE_MAKING:
+            continue
         if len(words) > 0 and not any(c.isdigit() for c in "".join(words[:MOST_WORDS])):
             found.append(f"{amount[0].text} {' '.join(words[:MOST_WORDS])}")
     return found

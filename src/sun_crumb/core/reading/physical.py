@@ -69,7 +69,7 @@ def statements_of(line: Physical) -> list[Statement]:
         return [Statement(line, part, clean(part)) for part in told]
     if not line.number and len(row := _title_row(raw)) > 1:
         return [Statement(line, part, clean(part)) for part in row]
-    cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(raw)
+    cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(_two_led(raw))
     parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else _run_on(cells[0] if cells else raw)
     return [Statement(line, part, text) for part in parts if (text := clean(part))]
 
@@ -95,6 +95,15 @@ def _bare(raw: str) -> str:
 _SAID_BESIDE = re.compile(r"(?<=\w)\)?\s+(?:<[-=]+|\u2190)\s.*$")
 
 
+def _two_led(raw: str) -> str:
+    """Return a line with a wide gap where dots lead from one food with its amount to the next: two columns of a list."""
+    left, *right = _LEADERS.split(raw)
+    return f"{left}    {right[0]}" if len(right) == 1 and _begins_food(left) and _begins_food(right[0]) else raw
+
+
+_LEADERS = re.compile(r"\s*(?:\.{4,}|(?:\. ){3,}\.?|_{4,}|-{4,})\s*")
+
+
 def _columns(raw: str) -> list[str]:
     """Return the columns of a line that wide gaps divide, where each column tells a food or an amount."""
     cells = [c.strip() for c in _GAP.split(raw.strip()) if c.strip()]
@@ -110,7 +119,7 @@ def _of_cells(cells: list[str]) -> list[str]:
         return []
     if all(set(re.findall(r"[a-z]+", t.lower())) <= word_list("table_head") for t in texts):
         return []  # what the columns of a table are called
-    if sum(_is_food_with_amount(t) for t in texts) >= 2:
+    if sum(_is_food_with_amount(t) or _begins_food(t) for t in texts) >= 2:
         return [part for cell in cells for part in _run_on(cell)]
     amounts = [t for t in texts if _is_amount(t)]
     names = [t for t in texts if t not in amounts]
@@ -169,8 +178,10 @@ def _run_on(raw: str) -> list[str]:
 
 def _headed(prefix: str, rest: str) -> list[str]:
     """Return a part's name and its foods, where one line tells both ("Filling: 2 eggs, 100 g sugar"); none where it tells something else."""
-    if _FOR_THE_END.fullmatch(prefix) and len(rest.split()) <= LONGEST_NAME and not re.search(r"[\d.]", rest):
-        return [f"{prefix}:", *re.split(r"\s+(?:and|&)\s+|,\s*", rest)]
+    if _FOR_THE_END.fullmatch(prefix) and not re.search(r"[\d.]", rest):
+        named = re.split(r",?\s+(?:and|&)\s+|,\s*", rest)
+        if all(len(one.split()) <= LONGEST_NAME for one in named):
+            return [f"{prefix}:", *named]
     if _FOR_THE_END.fullmatch(prefix) and _begins_food(rest):
         return [f"{prefix}:", *_split(rest)]  # "To coat: 400 g desiccated coconut"
     if bare := _bare_foods(rest) or _amounts_behind(rest):
@@ -189,7 +200,7 @@ _HEADED = re.compile(r"[^\W\d_]+:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juic
 _FOR_THE_END = re.compile(
     r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl)(?:e|ing)?", re.I
 )
-LONGEST_NAME = 4
+LONGEST_NAME = 5
 
 
 def _bare_foods(rest: str) -> list[str]:
@@ -305,10 +316,10 @@ def _begins_food(text: str) -> bool:
     return bool(
         re.match(
             # "225 g/8 oz digestives": the amount again.
-            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b|flesh\b|peeled\b|prepared\b|net\b|drained\b|in all\b|in total\b|altogether\b|weight\b)[^\W\d_]{2,}",
+            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b|flesh\b|peeled\b|prepared\b|net\b|drained\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b)[^\W\d_]{2,}",
             rest,
         )
-    ) and not re.match(r"\s*(?:min|hour|cm|inch|°|%|x\b)", rest)
+    ) and not re.match(r"\s*(?:min|hour|day|week|night|month|cm|inch|°|%|x\b)", rest)
 
 
 # "250 g spelt flour, half wholemeal": what half of it is.

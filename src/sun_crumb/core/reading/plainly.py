@@ -125,6 +125,21 @@ _EACH = re.compile(
 )
 
 
+# Words that hands in a hurry shorten, and no food's name is written like.
+_SHORT = {
+    "sug": "sugar", "gldn": "golden", "golden syr": "golden syrup", "brwn": "brown", "wht": "white", "flr": "flour", "bttr": "butter",
+    "butr": "butter", "crm": "cream", "choc chip": "chocolate chips", "cinn": "cinnamon", "cinnam": "cinnamon", "van": "vanilla", "vanil": "vanilla",
+    "pdr": "powder", "pwdr": "powder", "powd": "powder", "evap milk": "evaporated milk", "cond milk": "condensed milk", "condens milk": "condensed milk",
+    "unsalt butter": "unsalted butter", "choc chips": "chocolate chips", "almds": "almonds", "wlnts": "walnuts", "coco milk": "coconut milk",
+    "des coconut": "desiccated coconut", "dess coconut": "desiccated coconut", "straws": "strawberries", "strawbs": "strawberries", "rasps": "raspberries", "blues": "blueberries",
+    "bakg": "baking", "bkg": "baking", "greek yog": "greek yoghurt", "yog": "yoghurt", "yogh": "yoghurt", "mlk": "milk", "marg": "margarine",
+}  # fmt: skip
+_SHORTENED = re.compile(
+    r"(?<![\w-])(" + "|".join(re.escape(k).replace(r"\ ", r"\.?\s+") for k in sorted(_SHORT, key=len, reverse=True)) + r")\b\.?(?![\w'’-])",
+    re.I,
+)
+
+
 def plainly(text: str) -> str:
     """Return *text*, one ingredient line, in plainer words of the same meaning.
 
@@ -135,6 +150,7 @@ def plainly(text: str) -> str:
     >>> plainly("Eggs x 3")
     '3 Eggs'
     """
+    text = _SHORTENED.sub(lambda found: _SHORT[re.sub(r"\.?\s+", " ", found[1].lower())], text)
     for pattern, instead in _PLAIN:
         text = pattern.sub(instead, text, count=1)
     return _COCOA.sub(_by_its_cocoa, text, count=1)

@@ -75,6 +75,9 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
             counts, start, end = [before[0]], before[1], cue.end()
         if counts and (stated := _stated(kind, counts, _closed(text[start:end].strip(" ,;([")), base)):
             found.append(stated)
+    if (grid := _CUT_BY.search(text)) and 1 < (many := int(grid[1]) * int(grid[2])) <= MOST:
+        # "I cut it 6 by 6"
+        found.append(Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.9 * base, grid[0].strip()))
     for named in _NOUN_FIRST.finditer(text):
         noun = named[1].lower()
         if (
@@ -85,6 +88,11 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
             counted = replace(count, noun=singular(noun), kind=kind_of(noun))
             found.append(Stated(counted, "", base, text[named.start() : count.end].strip(" |·•;,(")))
     return found
+
+
+_CUT_BY = re.compile(
+    r"\bcuts?\s+(?:(?:it|them|mine|this|in|into)\s+){1,2}(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b", re.I
+)
 
 
 def _closed(text: str) -> str:

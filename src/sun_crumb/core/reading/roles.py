@@ -362,7 +362,7 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
             # "Servings" on a line, and the number on the next.
             own[n] = own[n + 1] = {"portions", "short"}
     begin = next((n for n, marks in enumerate(own) if not marks & {"junk_word", "wordless", "credit"}), 0)
-    if _tells_more_than_portions(found[begin].text):
+    if _tells_more_than_portions(found[begin].text) or _SO_MUCH_OF_IT.search(found[begin].text):
         own[begin] -= {"portions", "portions_bare", "weighed_behind"}
     take_out_nutrition(found, own)
     own[begin].add("first")
@@ -372,6 +372,13 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
 
 # "4.8 stars (312 ratings)"
 _RATING = re.compile(r"\b\d(?:[.,]\d)?\s*(?:stars?\b(?!\s+anise)|/\s*5\b)|\b\d+\s+(?:ratings|reviews|votes)\b", re.I)
+
+
+# "Peanut brittle -- 1 lb": what it comes to, behind the name of what is made.
+_SO_MUCH_OF_IT = re.compile(
+    r"^[A-Z][^\d]{2,40}\b(?:brittle|fudge|toffee|honeycomb|nougat|granola|ice cream|sorbet|sherbet|gelato)\s*(?:[-–—:,(]+|makes)\s*(?:about\s+|approx\.?\s+)?[\d½¼¾][\d./½¼¾ ]*(?:lbs?|pounds?|kg|g|oz|pints?|quarts?|litres?|liters?|ml|cups?)\b\.?\)?$",
+    re.I,
+)
 
 
 def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[set[str]]) -> None:

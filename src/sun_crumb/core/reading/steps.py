@@ -294,6 +294,10 @@ _DOING = (
 )
 
 
+# "2 x 20cm tins": so many of them.
+_SO_MANY_TINS = re.compile(r"\b(?:[2-4]|two|three)\s*[x×]\s*(?=\d{2}\s*-?\s*(?:cm|inch|in\b|\")[^x×\n]{0,24}?\b(?:tins|pans|cake tins|sandwich tins|moulds)\b)", re.I)
+
+
 def read_tin(text: str) -> Tin | None:
     """Return the tin that a method names, in cm, or None.
 
@@ -302,6 +306,7 @@ def read_tin(text: str) -> Tin | None:
     >>> read_tin("Line a 20 cm square tin.")
     Tin(shape='square', sizes_cm=(20.0,), text='20 cm square tin')
     """
+    text = _SO_MANY_TINS.sub("", text)
     oblong = _OBLONG.search(text)
     if oblong:
         unit = oblong[4]

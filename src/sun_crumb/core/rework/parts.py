@@ -21,6 +21,9 @@ from sun_crumb.core.solving.together import Share
 from sun_crumb.core.telling.unmet import ComponentBalance
 from sun_crumb.core.wish.goals import DEFINITIONS, Goals
 
+# A component with less than this share of the sugar that can be cut keeps its own, where the others need lose no more than so much of theirs (judgement).
+SMALL, SMALL_UP_TO = 0.15, 0.7
+
 
 @dataclass(frozen=True, slots=True)
 class Part:
@@ -59,8 +62,11 @@ def parts_of(
     kinds = {c: found[c].family if c in found else families()[goals.families[c]] for c, _, _ in parts}
     references = references or {}
     _check(formula, goals, kinds, is_recast=bool(references))
+    small = _small(parts, goals)
     solved = {
-        c: part for c, part, positions in parts if c in references or _is_solved(part, goals, positions, kinds[c])
+        c: part
+        for c, part, positions in parts
+        if c in references or _is_solved(part, goals, positions, kinds[c], is_cut=c not in small)
     }
     heaviest = formula.heaviest(solved)
     held = _held(parts, goals)
@@ -168,14 +174,32 @@ def _check(formula: Formula, goals: Goals, kinds: dict[str, Family], *, is_recas
         raise NothingToReworkError("there is nothing in this recipe besides sugar to rebalance", field="lines")
 
 
-def _is_solved(part: Formula, goals: Goals, positions: list[int], family: Family) -> bool:
+def _small(parts: list[tuple[str, Formula, list[int]]], goals: Goals) -> frozenset[str]:
+    """Return the components that hold so little of the sugar that the others can do without theirs: nobody weighs two spoons for a crust."""
+    held = {
+        c: sum(counted_per_gram(x, goals.counted) * x.grams for x in part.lines if is_cuttable(x, goals.counted))
+        for c, part, _ in parts
+    }
+    whole = sum(held.values())
+    found, left = set[str](), 1.0
+    for component, grams in sorted(held.items(), key=lambda pair: pair[1]):
+        share = grams / whole if whole else 0.0
+        if 0 < share < SMALL and goals.wanted_cut <= SMALL_UP_TO * (left - share):
+            found.add(component)
+            left -= share
+    return frozenset(found)
+
+
+def _is_solved(
+    part: Formula, goals: Goals, positions: list[int], family: Family, *, is_cut: bool
+) -> bool:
     """Return whether a component is rebalanced: it holds something to cut, to leave out, or what the baker has set."""
     component = part.lines[0].component
     return (
         any(i in goals.locks for i in positions)
         or any(c == component for c, _, _ in goals.amounts)
         or any(
-            is_cuttable(line, goals.counted) or must_go(line, goals, family) or lever_of(line, goals, family)
+            (is_cut and is_cuttable(line, goals.counted)) or must_go(line, goals, family) or lever_of(line, goals, family)
             for line in part.lines
         )
     )

@@ -29,6 +29,8 @@ Matrix = npt.NDArray[np.float64]
 
 # On the blend path no one sweetener carries more than its share of what is cut, up to a cut that leaves a choice.
 BLEND_SHARE, BLEND_UP_TO = 0.55, 0.6
+# So little sugar that goes is not worth two sweeteners [g] (judgement: two spoons).
+TOO_LITTLE_G = 25.0
 # Fruit that sweetens a loaf alone may come to so many times what was there.
 MOST_GROWN = 2.6
 # What a portion may be held below: each line's part per gram.
@@ -237,6 +239,8 @@ def fair_share(problem: Problem, addition: Addition) -> float:
         return INFINITY
     wished = addition.is_wished or addition.is_required or addition.ingredient.key in problem.family.stand_ins
     if wished or sum(a.is_sweetener for a in problem.additions) < 2:
+        return INFINITY
+    if problem.expected_cut * problem.cuttable_g < TOO_LITTLE_G:
         return INFINITY
     return BLEND_SHARE * problem.expected_cut * problem.cuttable_g * least_per_sugar(addition)
 

@@ -9,6 +9,7 @@ from operator import mul
 from typing import NamedTuple
 
 from sun_crumb.core.balance import QUANTITIES, Gauge
+from sun_crumb.core.balance.verdicts import HARDLY
 from sun_crumb.core.pantry.household import grid_of, household_amount
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, EDGE, INSIDE, Stretches, charged, penalty, stretches
@@ -28,6 +29,8 @@ LEFTOVER = 0.04
 LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
 FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.38
+# A new sweetener that gives less than this share of the sweetness is a dash; so many steps of another may make up for it (judgement).
+DASH, DASH_STEPS = 0.06, 3
 # What rounding may take from the cut before it counts, as a share of the sugar that was there.
 NEAR = 0.01
 # What breaking a rule costs a rounded plan, however little and by how much of it: more than any texture. And a breach that is none.
@@ -100,16 +103,17 @@ class TruePenalty:
     def of(self, sums: list[float], *, is_felt: bool = False) -> float:
         """Return the cost of amounts that come to these *sums*; as it *is_felt*, of texture only and no steeper far out."""
         cost = self.limits(sums) + (0.0 if is_felt else self.sweetness(sums))
-        for term, reach in zip(self.terms, self._reaches(sums), strict=True):
+        reaches = self._reaches(sums)
+        for term, reach in zip(self.terms, reaches, strict=True):
             cost += term.weight * charged(reach, term.felt if is_felt else term.along)
-            cost += EDGE if reach > 1.001 else 0.0
-        return cost
+        # A plan that is strained anyway is hardly less so for one metric of several.
+        return cost + (EDGE if max(reaches, default=0.0) > HARDLY + 0.001 else 0.0)
 
     def told(self, sums: list[float]) -> tuple[int, float]:
         """Return how many levels texture is off, and what it costs within the bands: as it is told."""
         reaches = self._reaches(sums)
         near = sum(term.weight * INSIDE * min(r, 1.0) for term, r in zip(self.terms, reaches, strict=True))
-        return sum((r > 1.001) + (r > 2.001) for r in reaches), near
+        return sum((r > HARDLY + 0.001) + (r > 2.001) for r in reaches), near
 
     def _reaches(self, sums: list[float]) -> list[float]:
         """Return how far off each metric but sweetness is, in bands."""
@@ -152,9 +156,12 @@ class TruePenalty:
         """Return whether these *sums* are as sweet as asked, within the band of it."""
         return self.sweet is None or self.sweet.reach(self._too_little(self.sweet, sums)) >= -1.001
 
+    def whole_sweetness(self, sums: list[float]) -> float:
+        """Return the sweetness of these *sums*, intense sweeteners' included [g of sugar]."""
+        return sums[SWEETNESS] + intense_equivalent(sums[GLYCOSIDES], sums[MASS])
+
     def _too_little(self, gauge: Gauge, sums: list[float]) -> float:
-        mass, linear, glycosides = sums[MASS], sums[SWEETNESS], sums[GLYCOSIDES]
-        whole = linear + intense_equivalent(glycosides, mass)
+        mass, whole = sums[MASS], self.whole_sweetness(sums)
         # A smaller batch is no way to be sweet enough: the whole batch's sweetness counts too.
         wanted = self.problem.before["sweetness"] * self.problem.goals.wanted_sweetness
         return min((whole / mass if mass > 0 else 0.0) / gauge.wanted, whole / wanted) - 1
@@ -170,6 +177,7 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
     free = {i: step for i, step in steps.items() if result[i] > 0 and i not in kept}
     true_penalty = TruePenalty(problem)
     _improve(problem, true_penalty, grams, result, free, snap)
+    _without_dashes(problem, true_penalty, result, free, snap)
     return _without_trifles(problem, true_penalty, result)
 
 
@@ -355,6 +363,49 @@ def _without_fuss(problem: Problem, true_penalty: TruePenalty, grams: list[float
         # What is off by a level stays so: a little less flour mends no snap.
         if worse <= level and far - near + max(breaks, 0.0) < FUSSY_GAIN:
             grams[i], sums = row.untouched_g, trial
+    return sums
+
+
+def _without_dashes(
+    problem: Problem, true_penalty: TruePenalty, grams: list[float], free: dict[int, float], snap: _Snap
+) -> None:
+    """Leave out every new sweetener that sweetens next to nothing, where the batter is no worse for it and another can make up for it."""
+    new = {
+        i
+        for i, row in enumerate(problem.rows)
+        if row.addition is not None
+        and row.addition.is_sweetener
+        and row.set_g is None
+        and not row.addition.is_wished
+        and not row.addition.is_required
+        and grams[i] > 0
+    }
+    for i in sorted(new, key=lambda i: grams[i]):
+        sums = true_penalty.sums(grams)
+        trial = true_penalty.moved(sums, i, -grams[i])
+        if true_penalty.whole_sweetness(sums) - true_penalty.whole_sweetness(trial) > DASH * problem.before["sweetness"]:
+            continue
+        without = [*grams[:i], 0.0, *grams[i + 1 :]]
+        others = [n for n in new if n != i and without[n] > 0 and n in free]
+        if true_penalty.is_sweet(sums) and others:
+            trial = _sweeter(true_penalty, without, max(others, key=lambda n: without[n]), free, snap)
+        is_missed = true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial)
+        worse = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
+        if not is_missed and true_penalty.told(trial)[0] <= true_penalty.told(sums)[0] and worse < FUSSY_GAIN:
+            grams[:] = without
+
+
+def _sweeter(
+    true_penalty: TruePenalty, grams: list[float], position: int, free: dict[int, float], snap: _Snap
+) -> list[float]:
+    """Raise one sweetener by a few steps until the whole is sweet enough; return the sums."""
+    sums = true_penalty.sums(grams)
+    for _ in range(DASH_STEPS):
+        if true_penalty.is_sweet(sums):
+            break
+        more = snap(position, grams[position] + free[position])
+        sums = true_penalty.moved(sums, position, more - grams[position])
+        grams[position] = more
     return sums
 
 
