@@ -78,14 +78,14 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "dry",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\bthe dries\b|\b(?:mix|add|whisk|combine|in|into|with|stir|then)\s+(?:the\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\bthe dries\b|\b(?:mix|add|whisk|combine|in|into|with|stir|then|sift|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b",
             re.I,
         ),
     ),
     (
         "wet",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?(?:wet|liquid)\s+(?:ingredients?|mix(?:ture)?|stuff|things|bowl)|\bthe wets\b|\b(?:mix|add|whisk|combine|into|with|stir|then)\s+(?:the\s+)?wet\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|bowl))|\b(?:everything|all)\s+(?:that is\s+)?wet\b",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?(?:wet|liquid)\s+(?:ingredients?|mix(?:ture)?|stuff|things|bowl)|\bthe wets\b|\b(?:mix|add|whisk|combine|into|with|stir|then|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?wet\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|bowl))|\b(?:everything|all)\s+(?:that is\s+)?wet\b",
             re.I,
         ),
     ),
@@ -176,7 +176,7 @@ _BATH = re.compile(
 # "b.p."
 _INITIALS = re.compile(r"\w\.\s?\w")
 # Words for all foods of a kind.
-_OF_A_KIND = frozenset({("fruit",)})
+OF_A_KIND = frozenset({("fruit",)})
 # The beans that weigh down a pastry case.
 _BLIND = re.compile(
     r"\bblind\b|\b(?:baking|ceramic|with(?:out)?|out|remove the|rice (?:and|or)) beans\b|\bbeans (?:and paper|out)\b",
@@ -211,7 +211,7 @@ def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names
         lines = names.meant(phrase)
         if not lines:
             continue
-        if phrase in _OF_A_KIND:
+        if phrase in OF_A_KIND:
             # "the fruit" is the strawberries as much as the passion fruit.
             lines = dict.fromkeys(lines, max(lines.values()))
         if size == 1 and _is_verb(text, start, end, phrase[0]):
@@ -222,10 +222,17 @@ def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names
     return None
 
 
+_CREAMED = re.compile(
+    r"\s+(?:together\s+)?(?:the\s+|your\s+|both\s+)?(?:(?!and\b|with\b|in\b|or\b|over\b|to\b)\w+\s+)?(?:butter|margarine|shortening|sugars?|fats?)\b", re.I
+)
+
+
 def _is_verb(text: str, start: int, end: int, word: str) -> bool:
     """Return whether a word that names a food is something to do here: "cream the butter", "flour a board"."""
     if not verb_of(text[start:end]) and word not in ("flour", "oil", "sugar"):
         return False
+    if word == "cream" and _CREAMED.match(text[end:]):
+        return True  # "In a large bowl cream the butter and sugar"
     before = text[max(0, start - NEAR) : start].rstrip()
     begins = (
         not before
@@ -280,6 +287,12 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
 
     if _MIXTURE.match(text[end:]):
         return said("back")
+    if _THAT_WAS_KEPT.match(text[end:]):
+        return said("rest")
+    if kept := _KEEPING_BACK.search(text[:start]):
+        # "Fruit (keep back a handful of raspberries)": all but so much of them goes in.
+        held = _fraction(kept["much"]) or KEPT_BACK
+        return said("share", kept, 1 - held)
     if found := _REST.search(before):
         return said("rest", found)
     amount = _amount(before)
@@ -295,6 +308,16 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
         return said("little", found, 0.1)
     both = _BOTH.search(before)
     return said("whole", both, many=is_many or bool(both))
+
+
+# "the raspberries you kept"
+_THAT_WAS_KEPT = re.compile(r"\s+(?:(?:that\s+)?(?:you|we|i)(?:['’]ve)?\s+)?(?:kept|saved|reserved|held|set aside)\b(?:\s+(?:back|aside))?", re.I)
+_KEEPING_BACK = re.compile(
+    r"[(,–-]\s*(?:but\s+)?(?:keep|keeping|hold|holding|save|saving|reserve|reserving)\s+(?:back\s+|aside\s+)?(?P<much>(?:an?\s+)?(?:few|handful|little|half|quarter|third|spoonful|some)\s+(?:of\s+)?(?:the\s+)?)$",
+    re.I,
+)
+# What a handful or a few are of a line [share] (judgement).
+KEPT_BACK = 0.1
 
 
 def _fraction(before: str) -> float:

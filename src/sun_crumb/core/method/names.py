@@ -59,7 +59,7 @@ _SHORT = {"baking_powder": (("b", "p"), ("bp",)), "baking_soda": (("b", "s"), ("
 _AS_IT_IS = (
     ("slice", re.compile(r"\bslices\b", re.I)),
     ("puree", re.compile(r"\bpur[ée]ed\b", re.I)),
-    ("crumb", re.compile(r"\b(?:crushed|(?:in)?to crumbs|crumbled)\b", re.I)),
+    ("crumb", re.compile(r"\bbread\s?crumbs\b|\b(?:crushed|(?:in)?to crumbs|crumbled)\b", re.I)),
 )
 
 

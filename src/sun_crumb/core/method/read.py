@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 from dataclasses import replace
 
@@ -11,6 +12,7 @@ from sun_crumb.core.method.records import MethodLine, MethodRead, MethodStep, Us
 from sun_crumb.core.method.sentences import clauses
 from sun_crumb.core.method.uses import USED_UP, Resolved, Resolver
 from sun_crumb.core.method.waits import hands_on, oven_of, reached_in, tools_of, until_of, wait_of
+from sun_crumb.core.reading.durations import durations
 from sun_crumb.core.reading.records import Link, Step
 
 
@@ -35,6 +37,7 @@ def read_method(steps: Sequence[Step], lines: Sequence[MethodLine], links: Seque
     resolved = resolver.run()
     linked = relink(resolved, links, len(lines))
     order = Order()
+    ahead = _baked_ahead([step.clause.text for step in resolved])
     found: list[MethodStep] = []
     oven: float | None = None
     before: Wait | None = None
@@ -44,7 +47,7 @@ def read_method(steps: Sequence[Step], lines: Sequence[MethodLine], links: Seque
         told = oven_of(text)
         if told is not None:
             oven, is_hot = told, True
-        wait, hands = wait_of(text, before, uses=bool(step.uses), is_hot=is_hot and not step.uses)
+        wait, hands = wait_of(ahead.get(n - 1, text), before, uses=bool(step.uses), is_hot=is_hot and not step.uses)
         after = order.after(n, step, wait, has_oven=told is not None)
         is_bake = (wait is not None and wait.kind == "bake") or order.baked == n
         is_hot = is_hot and not is_bake
@@ -69,6 +72,22 @@ def read_method(steps: Sequence[Step], lines: Sequence[MethodLine], links: Seque
         before = wait or before
     unplaced = tuple(n for n, left in enumerate(resolver.left) if left > 1 - USED_UP and n not in linked)
     return MethodRead(_with_parts(found, resolved), unplaced)
+
+
+def _baked_ahead(texts: Sequence[str]) -> dict[int, str]:
+    """Return the words that tell how long, by step, where the first line of a method tells it ahead: "180C, 30 mins" ... "bake"."""
+    told = next((n for n, text in enumerate(texts[:MOST_AHEAD]) if _TOLD_AHEAD.search(text) and not _DOES.search(text)), None)
+    baked = [n for n, text in enumerate(texts) if re.search(r"\bbake\b", text, re.I)]
+    if told is None or len(baked) != 1 or baked[0] <= told or durations(texts[baked[0]]):
+        return {}
+    span = durations(texts[told])[0]
+    return {told: "", baked[0]: f"{texts[baked[0]]} for {span.low_min}-{span.high_min} minutes"}
+
+
+# The heat and the minutes in a line without anything to do, among so many first ones.
+MOST_AHEAD = 2
+_TOLD_AHEAD = re.compile(r"\b\d{3}\s*(?:°|º)?\s*[CF]?\b[^.;]{0,20}\b\d{1,2}\s*(?:[-–]\s*\d{1,2}\s*)?(?:mins?|minutes)\b", re.I)
+_DOES = re.compile(r"\b(?:bake|roast|cook|boil|simmer|fry|heat|preheat)\b", re.I)
 
 
 def _weighed(use: Use, lines: Sequence[MethodLine]) -> Use:

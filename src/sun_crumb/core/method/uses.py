@@ -8,11 +8,11 @@ from dataclasses import dataclass, field, replace
 from functools import cached_property
 
 from sun_crumb.core.method.listed import Listed
-from sun_crumb.core.method.mentions import Said, SaidGroup, is_all_of, said_groups, said_lines, share_of
+from sun_crumb.core.method.mentions import OF_A_KIND, Said, SaidGroup, is_all_of, said_groups, said_lines, share_of
 from sun_crumb.core.method.names import Names
 from sun_crumb.core.method.parts import Parts
 from sun_crumb.core.method.records import Mention, MethodLine, Use
-from sun_crumb.core.method.sentences import Clause, verb_of
+from sun_crumb.core.method.sentences import Clause, verb_of, verbs
 from sun_crumb.core.pantry.names import words_of
 
 # What is left of a line when it counts as used up [share].
@@ -43,8 +43,20 @@ _REPEATED = re.compile(
     re.I,
 )
 # "until soft, then add", "till thick, gradually add": what is done after it.
-_GOES_ON_AFTER = re.compile(r"[.;,]\s*(?:then|add|stir|and)|\bthen\b|\bgradually\b|\badd(?:ing)?\b", re.I)
+_GOES_ON_AFTER = re.compile(r"[.!?]\s+$|[.;,]\s*(?:then|add|stir|and)|\bthen\b|\bgradually\b|\badd(?:ing)?\b", re.I)
 _SYRUP = re.compile(r"\b(?:the|with|hot|warm|cold|cooled?|sugar|this|your)\s+syrup\b", re.I)
+
+
+def _goes_on(text: str) -> bool:
+    """Return whether something is done behind an "until": "until smooth, pass through a sieve"."""
+    return bool(_GOES_ON_AFTER.search(text)) or any(
+        word in verbs() for pair in _DOES_NEXT.findall(text.lower()) for word in pair
+    )
+
+
+_DOES_NEXT = re.compile(r"[,;]\s*(?:and\s+)?([a-z]+)|\band\s+(?=(?:stir|add|fold|mix|beat|whisk|pour)\b)([a-z]+)")
+# "Keep back 100 ml.": of what the sentence before tells.
+_KEEPS_SO_MUCH = re.compile(r"\b(?:(?:keep|hold|set|put)\s+(?:back|aside)|reserve)\s+(?:about\s+)?(?:[\d½¼¾⅓⅔]|an?\b|some\b)[^.,;]{0,24}", re.I)
 
 
 @dataclass(slots=True)
@@ -188,6 +200,8 @@ class Resolver:
         """Return how strongly a step's words speak of each component."""
         votes = dict.fromkeys(self.components, 0.0)
         for said in self.said[n]:
+            if said.phrase == ("water",) and len(self.said[n]) > 1:
+                continue  # of all foods it tells the least
             for component in {self.lines[k].component for k in said.lines if self.left[k] > USED_UP}:
                 best = max(said.lines[k] for k in said.lines if self.lines[k].component == component)
                 votes[component] += 1 + 0.1 * best
@@ -208,11 +222,7 @@ class Resolver:
         for said in self.said[n]:
             if any(a <= said.start < b for a, b in spans):
                 continue
-            if (
-                until
-                and said.start > until.start()
-                and not _GOES_ON_AFTER.search(clause.text[until.start() : said.start])
-            ):
+            if until and said.start > until.start() and not _goes_on(clause.text[until.start() : said.start]):
                 spoken = {k for k in said.lines if self.left[k] < 1 - USED_UP and self.lines[k].component == component}
                 found.back |= spoken
                 found.mentions.append(Mention(said.start, said.end, (), said.start, tuple(spoken or said.lines)))
@@ -351,7 +361,15 @@ class Resolver:
             for said in self.said[at]
         )
 
+    def _is_other_water(self, said: Said, component: str, n: int) -> bool:
+        """Return whether water is the tap's, and not what another part of the recipe lists and names itself."""
+        return said.phrase == ("water",) and all(
+            self.lines[k].component != component and any(at != n for at in self.named_at[k]) for k in said.lines
+        )
+
     def _take(self, found: Resolved, n: int, said: Said, *, finishes: bool) -> None:
+        if self._is_other_water(said, found.component, n):
+            return
         pool = self._pool(said, found.component)
         # "the nuts, fruit and zest": the zest is not of the fruit.
         nearer = {
@@ -372,6 +390,9 @@ class Resolver:
             found.mentions.append(Mention(said.start, said.end, (), said.start, tuple(spoken)))
             return
         chosen, is_sure = self._chosen(pool, n, said, finishes=finishes)
+        if said.part == "whole" and said.phrase in OF_A_KIND and any(self.left[k] <= USED_UP for k in pool):
+            # "the fruit" that is cooked: not the handful that was kept back.
+            chosen = [k for k in chosen if self.left[k] > 1 - USED_UP]
         if not chosen:
             # Another part's pinch of salt is no reason to wait for it.
             found.back |= {
@@ -446,6 +467,12 @@ class Resolver:
 
     def _is_divided_later(self, k: int, n: int) -> bool:
         """Return whether a later step takes the rest of a line of which this one tells no part."""
+        if any(
+            (kept := _KEEPS_SO_MUCH.search(self.clauses[at].text))
+            and not any(kept.start() <= s.start < kept.end() for s in self.said[at])
+            for at in range(n, min(n + 2, len(self.clauses)))
+        ):
+            return False  # all of it is made ready here, and then divided
         later: list[Said] = []
         for s in (s for at in range(n + 1, len(self.said)) for s in self.said[at] if k in s.lines):
             if s.part in ("share", "amount", "most", "little"):

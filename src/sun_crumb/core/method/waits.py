@@ -40,12 +40,16 @@ _OF_A_LIQUID = re.compile(
 )
 _DEGREES = re.compile(r"(?P<value>\d{2,3})\s*(?:°|º|degrees?)?\s*(?P<unit>[CF])\b", re.I)
 _UNTIL = re.compile(
-    r"\b(?:until|till|or until)\s+(?P<what>.+?)(?=[.;]|,?\s+then\b|,\s*(?:then|about|around|gradually|add|stir|\d)|\s*\(|$)",
+    r"\b(?:until|till|or until)\s+(?P<what>.+?)(?=[.;]|,?\s+then\b|,?\s*(?:and\s+)?(?:then|gradually|add|stir|flip|turn|remove|fold|whisk|beat|pour|pass|sieve)\b(?!\s+out)|,\s*(?:about|around|\d)|\s*\(|$)",
     re.I,
 )
 
 
 _COOKED_TO = re.compile(r"\b(?:cook|heat|bring|warm)\w*\b[^.;]{0,20}\b(?:to|at)\s*$", re.I)
+_COOKED_IN_THE_OVEN = re.compile(r"\W*cook\b(?!.*\b(?:pan|hob|stove|heat|stirring|simmer\w*|boil\w*|steam\w*)\b)", re.I)
+_ON_THE_HEAT = re.compile(r"\b(?:low|gentle|medium|high)\s+heat\b|\bon the (?:hob|stove)\b", re.I)
+# Shorter than this something is cooked in a pan [min] (judgement).
+LEAST_BAKED = 15
 # Below this nothing is a syrup [°C].
 LEAST_BOILED_C = 100.0
 
@@ -88,6 +92,8 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
         return "bake"  # "2 hours, stirring after 30 minutes", where the oven is hot
     said = [(m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[: span.start])]
     nearest = max(said, default=(0, ""))[1]
+    if nearest == "simmer" and is_hot and span.low_min >= LEAST_BAKED and _COOKED_IN_THE_OVEN.match(text):
+        return "bake"  # "Cook for 2 hours", in the oven that is on
     if not nearest and re.search(
         r"(?:\d{3}\s*(?:°|º)?\s*[CF]?\b|\bgas\s*(?:mark\s*)?\d|\bfan)[\s,:–-]*(?:for\s+)?(?:about\s+)?$",
         text[: span.start],
@@ -99,6 +105,8 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
             ((m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[span.end :])),
             default=(0, ""),
         )[1]
+    if not nearest and _ON_THE_HEAT.search(text):
+        return "simmer"  # "3 mins low heat"
     if not nearest:
         return "bake" if is_hot else "rest"
     follows = before is not None and before.kind in ("bake", "cool") and not uses

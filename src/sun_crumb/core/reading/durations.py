@@ -16,11 +16,16 @@ _GLYPHS = "".join(FRACTIONS)
 _NUMBER = rf"(?:\d{{1,3}}(?:[.,]\d{{1,2}})?(?:\s*[{_GLYPHS}]|\s+\d/\d)?|[{_GLYPHS}]|\d/\d|{'|'.join(sorted(_WORDS, key=len, reverse=True))})"
 _UNIT = r"(?P<{0}>min(?:ute)?s?\b\.?|hours?\b|hrs?\b\.?|h\b|days?\b|m\b)"
 _SPAN = re.compile(
-    rf"(?<![\w.,/°½¼¾⅓⅔])(?P<low>{_NUMBER})\s*(?:{_UNIT.format('low_unit')}\s*)?(?:(?:-|–|—|to|or)\s*(?P<high>{_NUMBER})\s*)?-?{_UNIT.format('unit')}"
+    rf"(?<![\w.,/°½¼¾⅓⅔])(?P<low>{_NUMBER})\s*(?:{_UNIT.format('low_unit')}\s*)?(?:(?:-|–|—|to|or)\s*(?P<high>{_NUMBER})\s*)?-?(?:(?:more|further|extra|full|good)\s+)?{_UNIT.format('unit')}"
     rf"(?:\s*(?:and\s+)?(?:(?P<half>a half)|(?P<more>\d{{1,2}})\s*(?:min(?:ute)?s?\b\.?|m\b)|(?<=[hr.s]\s)(?P<bare>[1-5]\d)(?=\s*(?:[.,;)](?!\d)|$))))?",
     re.I,
 )
 _OVERNIGHT = re.compile(r"\bover\s?night\b", re.I)
+# "bake 15-20 til golden": minutes, as nobody counts anything else there.
+_BARE_BAKE = re.compile(
+    r"\b(?:bake|roast)\s+(?:for\s+)?(?:about\s+|abt\s+|~\s*)?(?P<low>[1-9]\d)(?:(?:\s*(?:-|–|to)\s*(?P<high>[1-9]\d))(?=\s*(?:[.,;]|til\b|till\b|until\b|or (?:so|until)|$))|(?=\s*(?:til\b|till\b|until\b|or (?:so|until))))",
+    re.I,
+)
 # A night in the fridge [min] (common practice).
 NIGHT = (480, 720)
 # How often something is done, or when within a time, is no time to wait.
@@ -58,6 +63,11 @@ def durations(text: str) -> list[Duration]:
         for d in _joined(text, list(_spans(text)))
         if not _NOT_BEFORE.search(text[max(0, d.start - 40) : d.start])
         and not _NOT_AFTER.match(text[d.end : d.end + 40])
+    ]
+    found += [
+        Duration(bare.start("low"), bare.end(), int(bare["low"]), int(bare["high"] or bare["low"]))
+        for bare in _BARE_BAKE.finditer(text)
+        if not any(d.start < bare.end() and bare.start("low") < d.end for d in found)
     ]
     for night in _OVERNIGHT.finditer(text):
         before = next(
