@@ -995,7 +995,7 @@ Topping:
 5. Bake at 190°C for 40 minutes. Warm the jam and brush over.
 """,
         (
-            Told("0 1 2 3 4 5", "rest 60-60"),
+            Told("0 1 2 3 4 5", "chill 60-60"),
             Told("6 7 8 9", "simmer 20-20"),
             Told("", "chill 30-30"),
             Told("10 11"),

@@ -105,13 +105,13 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "all",
         re.compile(
-            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|everything(?!\s+else)|\betc\b|(?:(?<=\bmix )|(?<=\bstir )|(?<=\bcombine )|(?<=\bblend ))all\b(?=\s*(?:[,.;]|$))|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
+            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|everything(?!\s+else)|\betc\b|(?:(?<=\bmix )|(?<=\bstir )|(?<=\bcombine )|(?<=\bblend )|(?<=\bblitz ))(?:it\s+)?all\b(?=\s*(?:[,.;(]|$))|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
             re.I,
         ),
     ),
 )
 _EXCEPT = re.compile(
-    r"^\s*(?:,\s*)?(?:except|but|apart from|bar|other than|excluding|without)\s+(?:for\s+)?(?:the\s+)?(?P<foods>[^.;,]{2,60})",
+    r"^\s*[(,]?\s*(?:except|but(?: not)?|not|apart from|bar|other than|excluding|without|minus)\s+(?:for\s+)?(?:the\s+)?(?P<foods>[^.;,)]{2,60})\)?",
     re.I,
 )
 

@@ -359,6 +359,8 @@ class Resolver:
             for at in range(len(self.said))
             if at != n
             for said in self.said[at]
+            # Where another part has sugar of its own, that may be meant.
+            if all(self.lines[j].component == self.lines[k].component for j in said.lines)
         )
 
     def _is_other_water(self, said: Said, component: str, n: int) -> bool:
@@ -390,7 +392,13 @@ class Resolver:
             found.mentions.append(Mention(said.start, said.end, (), said.start, tuple(spoken)))
             return
         chosen, is_sure = self._chosen(pool, n, said, finishes=finishes)
-        if said.part == "whole" and said.phrase in OF_A_KIND and any(self.left[k] <= USED_UP for k in pool):
+        is_of_a_kind = said.part == "whole" and said.phrase in OF_A_KIND
+        if is_of_a_kind and (here := {use.position for use in found.uses} & set(pool)):
+            # "slice most of the strawberries, sandwich with the sliced fruit"
+            found.back |= here
+            found.mentions.append(Mention(said.start, said.end, (), said.start, tuple(here)))
+            return
+        if is_of_a_kind and any(self.left[k] <= USED_UP for k in pool):
             # "the fruit" that is cooked: not the handful that was kept back.
             chosen = [k for k in chosen if self.left[k] > 1 - USED_UP]
         if not chosen:

@@ -48,6 +48,8 @@ _UNTIL = re.compile(
 _COOKED_TO = re.compile(r"\b(?:cook|heat|bring|warm)\w*\b[^.;]{0,20}\b(?:to|at)\s*$", re.I)
 _COOKED_IN_THE_OVEN = re.compile(r"\W*cook\b(?!.*\b(?:pan|hob|stove|heat|stirring|simmer\w*|boil\w*|steam\w*)\b)", re.I)
 _ON_THE_HEAT = re.compile(r"\b(?:low|gentle|medium|high)\s+heat\b|\bon the (?:hob|stove)\b", re.I)
+# How far behind a time its place may stand [characters].
+NEAR_BY = 30
 # Shorter than this something is cooked in a pan [min] (judgement).
 LEAST_BAKED = 15
 # Below this nothing is a syrup [°C].
@@ -105,10 +107,14 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
             ((m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[span.end :])),
             default=(0, ""),
         )[1]
+    if not nearest and re.search(r"\bin (?:the )?(?:cold|warm|hot|tepid|ice[d-]?|cool) (?:cold )?water\b", text, re.I):
+        return "soak"
     if not nearest and _ON_THE_HEAT.search(text):
         return "simmer"  # "3 mins low heat"
     if not nearest:
         return "bake" if is_hot else "rest"
+    if nearest in ("rest", "set") and (cold := re.search(r"\b(?:fridge|freezer)\b", text[span.end : span.end + NEAR_BY])):
+        return "chill" if cold[0] == "fridge" else "freeze"  # "leave 1 hour in the fridge"
     follows = before is not None and before.kind in ("bake", "cool") and not uses
     if (
         nearest in ("rest", "set", "bake")

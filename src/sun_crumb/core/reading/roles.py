@@ -367,7 +367,30 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
     take_out_nutrition(found, own)
     own[begin].add("first")
     _name_parts(found, known, own)
+    _tell_in_turn(found, known, own)
     return own
+
+
+# So many lines in a row are a list of steps.
+LEAST_IN_TURN = 3
+_IN_TURN = re.compile(r"^\s*(?:(?P<number>\d{1,2}\s*[.):]|step\s+\d)|(?P<dash>[-–*•>]))\s*(?=[^\W\d_])", re.I)
+
+
+def _tell_in_turn(found: Sequence[Statement], known: Sequence[Known], own: list[set[str]]) -> None:
+    """Mark the lines of a method that is told in short numbered or dashed lines, some of which sound like foods: "1) Gelatine in cold water, 5 mins"."""
+    forms = [(m.lastgroup or "") if (m := _IN_TURN.match(s.line.raw)) else "" for s in found]
+    at = 0
+    while at < len(found):
+        end = at + 1
+        while end < len(found) and forms[end] == forms[at] and found[end].line != found[at].line:
+            end += 1
+        row = range(at, end)
+        told = [n for n in row if "imperative" in own[n]]
+        listed = [n for n in row if known[n].has_unit and not own[n] & {"imperative", "numbered"}]
+        if forms[at] and len(row) >= LEAST_IN_TURN and told and not listed and (forms[at] == "number" or 2 * len(told) >= len(row) - 1):
+            for n in row:
+                own[n].add("told_in_turn")
+        at = end
 
 
 # "4.8 stars (312 ratings)"
@@ -397,16 +420,20 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
             continue
         last = text.lower().split()[-1].rstrip("s")
         is_part = text.lower().split()[-1] in word_list("component")
+        is_kind = found[n].line.gap and text.lower() in _KINDS_OF_FOOD
         is_early = n <= EARLY and not any(own[k] & weighed for k in range(n))
         if (
             not known[n].has_food
             or is_part
+            or is_kind
             or is_early
             or any(last in below.text.lower() for below in found[n + 1 : n + 7])
         ):
             own[n].add("heads")
 
 
+# Over foods of their own these name what they make.
+_KINDS_OF_FOOD = frozenset({"fruit", "fruits", "berries", "nuts", "spices", "cream", "chocolate", "pastry", "syrup", "apples", "caramel"})
 MOST_WORDS_OF_A_PART = 3
 # Before any weighed food a short line in the first few is the title, portions or the name of a part.
 EARLY = 3
