@@ -1295,4 +1295,345 @@ Rest the crumble for 10 minutes and serve with the custard.
         "4|5 2|5",
     ),
 )
-ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH)
+
+# Read once, half of them in odd hands: what came out wrong, and was mended.
+SIXTH: tuple[MethodCase, ...] = (
+    MethodCase(
+        """Grandma's Sour Cream Coffee Cake
+
+Serves 12-16
+
+For the streusel:
+3/4 cup packed light brown sugar
+1/4 cup all-purpose flour
+2 tsp cinnamon
+2 tbsp cold butter, cubed
+1 cup chopped pecans
+
+For the cake:
+3 cups all-purpose flour
+1 1/2 tsp baking powder
+1 1/2 tsp baking soda
+1/2 tsp salt
+3/4 cup (1 1/2 sticks) butter, softened
+1 1/2 cups granulated sugar
+3 large eggs
+1 1/2 tsp vanilla
+1 1/2 cups sour cream
+
+Preheat oven to 350°F. Grease a 10-inch tube pan.
+Make the streusel: mix brown sugar, flour and cinnamon. Cut in butter until crumbly. Stir in pecans.
+Whisk flour, baking powder, soda and salt. In a large bowl cream the butter and sugar until light, about 4 minutes. Beat in eggs one at a time, then vanilla.
+Add the flour mixture in three parts, alternating with the sour cream.
+Spread a third of the batter in the pan, sprinkle with a third of the streusel. Repeat twice, ending with streusel.
+Bake 55 to 60 minutes until a tester comes out clean. Cool in the pan 30 minutes, then turn out.
+""",
+        (
+            Told("", "", "177"),
+            Told("0 1 2 3 4"),
+            Told("5 6 7 8 9 10 11 12"),
+            Told("13"),
+            Told(),
+            Told("", "bake 55-60; cool 30-30", "177"),
+        ),
+        "3<4 4<5 5<6 2<5",
+        "2|3",
+    ),
+    MethodCase(
+        """Milk pudding from the low oven
+Serves 5
+
+120 g short-grain rice
+60 g sugar
+800 ml milk
+a pinch of salt
+20 g butter
+a little grated nutmeg
+
+Heat the oven to 150C. Rinse the rice. Butter a deep dish, put in the rice and sugar and pour on the milk. Salt it, grate the nutmeg over and dot with the butter. Cook for 2 hours or until the skin is brown and the middle just wobbles.
+""",
+        (
+            Told("0 1 2 3 5 4", "bake 120-120", "150"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """best ever carrot cake (recipe from next door)
+wet:
+3 eggs, 300ml sunflower oil, 250g light muscovado
+dry:
+300g SR flour, 2 tsp cinnamon, 1 tsp bicarb, ½ tsp salt
+extras: 250g grated carrots, 100g walnuts (chop), 75 g raisins
+frosting: 300g full fat soft cheese, 75g butter, 150g icing sugar + zest 1 orange
+2 x 20cm tins, 180C, 30-35 mins, feeds 14
+Beat wet. sift dry on top & fold. extras in. divide between tins, bake, cool on rack.
+Beat butter and icing sugar, then soft cheese and zest — don't overdo it. Sandwich + top.
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2 3 4 5 6 7 8 9", "bake 30-35", "180"),
+            Told("11 12 10 13"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Summer pudding
+500g raspberries
+250g redcurrants
+150g blackcurrants
+140g sugar
+8 slices white bread, a day old, crusts off
+(enough for 6, 1.2 litre basin)
+day 1
+Fruit (keep back a handful of raspberries) and sugar in pan, 3 mins low heat until juices run. 
+Line basin w. bread, no gaps. Spoon in fruit + most of the juice, bread lid. Plate + weight on top, fridge overnight.
+day 2
+turn out, spoon reserved juice over pale bits, pile on the raspberries you kept.
+""",
+        (
+            Told("1 2 0:0.9 3", "simmer 3-3"),
+            Told("4", "chill 480-720"),
+            Told("0:0.1"),
+        ),
+        "1<3 2<3",
+        "",
+    ),
+    MethodCase(
+        """Set cream and plum sauce
+Serves 5
+4 gelatine leaves
+300 ml milk
+300 ml double cream
+40 g sugar
+
+For the sauce:
+120 g sugar
+150 ml water
+a splash of brandy
+400 g plums
+
+Soak the gelatine in cold water for 5 minutes. Bring the milk, cream and sugar to just below a simmer.
+Squeeze the water out of the gelatine, drop it in off the heat and stir until dissolved.
+Pour into five cups, cool, then chill for 4 hours until set.
+For the sauce, boil the sugar and water for 3 minutes with the brandy. Add half the plums and simmer for 10 minutes.
+Blend until smooth, press through a sieve and stir in the remaining fruit.
+""",
+        (
+            Told("0 1 2 3", "soak 5-5"),
+            Told(),
+            Told("", "chill 240-240"),
+            Told("4 5 6 7:0.5", "simmer 3-3; simmer 10-10"),
+            Told("7:0.5"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Mango sticky rice
+Serves 4
+
+200 g glutinous rice
+400 ml tin coconut milk
+100 g palm sugar
+1/2 tsp salt
+2 ripe mangoes
+1 tbsp toasted sesame seeds
+
+Soak the rice in cold water for at least 4 hours or overnight. Drain and steam for 25 minutes until tender.
+Warm the coconut milk with the sugar and salt until dissolved; do not boil. Keep back 100 ml.
+Tip the hot rice into a bowl, pour on the rest of the coconut milk, cover and leave for 20 minutes.
+Slice the mangoes. Serve the rice with the mango, the reserved coconut milk and the sesame seeds.
+""",
+        (
+            Told("0", "soak 240-720; simmer 25-25"),
+            Told("1 2 3"),
+            Told("", "rest 20-20"),
+            Told("4 5"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Anzac bikkies. Makes 30
+1c rolled oats
+1c plain flour
+1c brown sugar
+1/2c desiccated coconut
+125g butter
+2T golden syrup
+1T water
+1/2t bicarb
+Dry in a bowl. Butter, syrup & water over a low heat till melted; bicarb in (it foams). Wet into dry. Walnut size lumps, flatten, room to spread. 160C 10-12 min. Firm up on the tray 5 min.
+""",
+        (
+            Told("0 1 2 3 4 5 6 7", "bake 10-12; rest 5-5", "160"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Salted honey fudge
+400g tin condensed milk, 150ml milk, 350g demerara, 80g honey, 115g butter, 1 tsp sea salt flakes
+Everything but the salt into a big pan. Low heat till dissolved, then boil gently 15-20 mins stirring all the time to 115C. Off the heat beat 10 mins - hand mixer 5 - till thick and dull. Half the salt in. Into lined 20cm sq tin, rest of salt over. Set 2 hrs room temp. Cut 36.
+""",
+        (
+            Told("0 1 2 3 4 5", "simmer 15-20; set 120-120", "~115"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Plum and blackberry crumble, cooked apart
+Serves 4
+For the crumble topping
+130 g plain flour
+70 g caster sugar
+70 g unsalted butter at room temperature, cubed
+For the fruit
+350 g plums
+30 g unsalted butter
+40 g demerara sugar
+120 g blackberries
+a pinch of cinnamon
+
+Heat the oven to 190C. Tip flour and caster sugar into a bowl. Add the butter and rub it in to coarse crumbs. Spread over a tray and bake for 15 minutes until sandy.
+Meanwhile, for the fruit, stone and quarter the plums. Melt the butter with the demerara sugar in a wide pan and cook for 3 minutes.
+Stir in the plums and cook for 4 minutes. Add the blackberries and cinnamon and cook for 2 minutes more.
+Spoon the fruit into a dish, put the crumble on top and warm it through in the oven for 8 minutes.
+""",
+        (
+            Told("0 1 2", "bake 15-15", "190"),
+            Told("3 4 5", "simmer 3-3"),
+            Told("6 7", "simmer 4-4; simmer 2-2"),
+            Told("", "bake 8-8", "190"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Chocolate and pear tart
+Makes 10 slices
+Pastry:
+200g plain flour
+25g cocoa
+100g cold butter
+75g icing sugar
+1 egg
+Filling:
+100g dark chocolate
+100g butter
+2 eggs
+100g caster sugar
+50g ground almonds
+3 ripe pears
+
+Rub the butter into the flour, cocoa and icing sugar, then bind with the egg. Wrap and chill for 1 hour.
+Roll out the pastry, line a 25cm tart tin and freeze for 15 minutes. Heat the oven to 190C. Bake blind for 15 minutes, remove the beans and cook for 5 minutes more. Reduce the oven to 170C.
+Meanwhile melt the chocolate and butter together and let it cool slightly. Whisk the eggs and sugar until thick, fold in the chocolate mixture and almonds. Spread in the case. Peel, halve and core the pears, slice them and push them into the filling. Bake for 35-40 minutes. Leave to cool for 20 minutes before serving warm.
+""",
+        (
+            Told("2 0 1 3 4", "chill 60-60"),
+            Told("", "freeze 15-15; bake 15-15; bake 5-5", "190 170"),
+            Told("5 6 7 8 9 10", "bake 35-40; cool 20-20", "170"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Blueberry slab
+
+Crust and topping
+3 cups flour
+1 cup sugar
+1 tsp baking powder
+1/4 tsp salt
+1 cup cold butter
+1 egg
+
+Fruit
+5 cups blueberries
+1/2 cup sugar
+3 tsp cornstarch
+juice of 1 lemon
+
+Makes 24 squares. Oven 375F, greased 9x13 pan. Stir dry stuff of the crust together, cut in butter then egg - it'll be crumbly. Pat half of it into the pan. In another bowl toss the berries with their sugar, cornstarch and the lemon juice, spread over. Crumble the rest of the dough over the berries. 45 min till the top is light brown. Cool completely before cutting.
+""",
+        (
+            Told("0 1 2 3 4 5 6 7 8 9", "bake 45-45", "191"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """| Coffee panna cotta | 4 pots |
+|---|---|
+| 400 ml | double cream |
+| 150 ml | whole milk |
+| 70 g | caster sugar |
+| 3 leaves | gelatine |
+| 2 tbsp | instant coffee |
+
+1) Gelatine in cold water, 5 mins.
+2) Everything else in a pan, heat gently until sugar dissolved - not boiling.
+3) Off heat. Squeeze gelatine, stir in until gone.
+4) Into pots; fridge 4 hrs min.
+5) Dip in hot water to turn out.
+""",
+        (
+            Told("3", "soak 5-5"),
+            Told("0 1 2 4"),
+            Told(),
+            Told("", "chill 240-240"),
+            Told(),
+        ),
+        "1<3 2<3 3<4",
+        "",
+    ),
+    MethodCase(
+        """No-bake date & oat bars – 16
+Ingredients: 250g dates, 150g oats, 100g peanut butter, 60g honey, 50g dark chocolate, 30g coconut oil, pinch salt
+- blitz dates in processor
+- warm PB + honey, 1 min in microwave
+- mix it all (not the choc and coconut oil) with oats & salt
+- press in 20cm square tin
+- melt choc with coconut oil → pour on
+- freezer 30 mins / fridge 2 hrs
+- cut in 16
+""",
+        (
+            Told("0"),
+            Told("2 3"),
+            Told("1 6"),
+            Told(),
+            Told("4 5"),
+            Told("", "freeze 30-30"),
+            Told(),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Rhubarb fool (6 glasses)
+500g rhubarb cut up
+100g sugar
+1 orange - juice only
+300ml double cream
+200g thick custard
+- rhubarb, sugar and juice in a lidded pan, 10 mins low till collapsed. Taste - more sugar if it needs. Cool completely (an hour or so).
+- cream to soft peaks
+- fold in custard then most of the rhubarb, leave it streaky
+- glasses, rest of the rhubarb on top. chill min 1hr
+""",
+        (
+            Told("0 1 2", "simmer 10-10; cool 60-60"),
+            Told("3"),
+            Told("4"),
+            Told("", "chill 60-60"),
+        ),
+        "",
+        "",
+    ),
+)
+ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH)

@@ -78,14 +78,14 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "dry",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\bthe dries\b|\b(?:mix|add|whisk|combine|in|into|with|stir|then|sift|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\bthe dries\b|\b(?:mix|add|whisk|combine|in|into|with|stir|then|sift|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b|(?:^|(?<=[.!?;]\s))dry\s+(?:in(?:to)?\s+(?:an?|the|one)\s+(?:\w+\s+)?bowl|together|first)\b",
             re.I,
         ),
     ),
     (
         "wet",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?(?:wet|liquid)\s+(?:ingredients?|mix(?:ture)?|stuff|things|bowl)|\bthe wets\b|\b(?:mix|add|whisk|combine|into|with|stir|then|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?wet\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|bowl))|\b(?:everything|all)\s+(?:that is\s+)?wet\b",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?(?:wet|liquid)\s+(?:ingredients?|mix(?:ture)?|stuff|things|bowl)|\bthe wets\b|\b(?:mix|add|whisk|combine|into|with|stir|then|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?wet\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|bowl))|\b(?:everything|all)\s+(?:that is\s+)?wet\b|(?:^|(?<=[.!?;]\s))wet\s+(?:in(?:to)?\s+(?:an?|the|another)\s+(?:\w+\s+)?(?:bowl|jug)|together|next)\b",
             re.I,
         ),
     ),
@@ -242,7 +242,7 @@ def _is_verb(text: str, start: int, end: int, word: str) -> bool:
     after = text[end:]
     if not begins:
         return False
-    if word in ("cream", "zest", "juice", "dust", "core", "top"):
+    if word in ("cream", "zest", "juice", "dust", "core", "top", "slice"):
         return bool(re.match(r"\s+(?:the|your|together|both|\w+)", after)) and not re.match(
             r"\s*(?:,|and\b|with\b|in\b|until\b|to\b)", after
         )

@@ -48,6 +48,12 @@ class Parts:
                 return named
         return None
 
+    def prefix_end(self, clause: Clause) -> int:
+        """Return where the words end that name a component before a step's own: "For the fruit, ..."; 0 where none do."""
+        prefix = _PREFIX.match(clause.text)
+        words = (prefix["a"] or prefix["b"]) if prefix else ""
+        return prefix.end() if prefix and words and self.named(words) is not None else 0
+
     def unvoted(self, clause: Clause, current: str) -> str:
         """Return the component of a step whose words speak of no line: the dough's, the main one behind "Bake:", else the current one."""
         prefix = _PREFIX.match(clause.text)

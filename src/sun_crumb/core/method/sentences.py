@@ -16,7 +16,7 @@ _END = re.compile(
     r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\bca\.)(?<!\bno\.)\s+(?=\S)"
     r"|(?<=\bmin\.)\s+(?=[A-Z])|(?<=\bmins\.)\s+(?=[A-Z])|(?<=\bhr\.)\s+(?=[A-Z])|(?<=\bhrs\.)\s+(?=[A-Z])|\n+"
 )
-_WAITING = r"(?:reduce|lower|turn\s+(?:the\s+(?:oven|heat)\s+|it\s+)?down|bake|roast|chill|refrigerate|freeze|cool|leave|let|rest|prove|proof|steam|stand|return)"
+_WAITING = r"(?:reduce|lower|turn\s+(?:the\s+(?:oven|heat)\s+|it\s+)?down|bake|roast|chill|refrigerate|freeze|cool|leave|let|rest|prove|proof|steam|stand|return|cook(?=\s+(?:for\s+)?(?:about\s+|another\s+|a further\s+)?\d))"
 # Where a wait begins behind something to do, and where something to do begins behind a wait.
 _BEFORE_A_WAIT = re.compile(
     rf"(?:,\s*(?:and\s+)?(?:then\s+)?|;\s*|\s+and\s+(?:then\s+)?|\s+then\s+|\s+before\s+(?=baking|chilling))(?={_WAITING}\b)",

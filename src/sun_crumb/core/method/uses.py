@@ -33,6 +33,8 @@ _COUNTS = {
 }
 # As closely as a line's own last word is a word for several meant.
 MANY = 2
+# A part that is spoken of by so little more is no other part [votes]: "the butter" of two lists.
+NEAR_VOTE = 0.25
 # So much of a component must go unnamed before a word for the whole of it brings it in [share of its lines].
 MOSTLY_UNNAMED = 0.6
 
@@ -43,7 +45,7 @@ _REPEATED = re.compile(
     re.I,
 )
 # "until soft, then add", "till thick, gradually add": what is done after it.
-_GOES_ON_AFTER = re.compile(r"[.!?]\s+$|[.;,]\s*(?:then|add|stir|and)|\bthen\b|\bgradually\b|\badd(?:ing)?\b", re.I)
+_GOES_ON_AFTER = re.compile(r"[.!?]\s|[.;,]\s*(?:then|add|stir|and)|\bthen\b|\bgradually\b|\badd(?:ing)?\b", re.I)
 _SYRUP = re.compile(r"\b(?:the|with|hot|warm|cold|cooled?|sugar|this|your)\s+syrup\b", re.I)
 
 
@@ -189,7 +191,7 @@ class Resolver:
             return named
         votes = self._votes(n, current)
         most = max(votes, key=lambda c: (votes[c], c == current, -self.components.index(c)))
-        if votes[most] > votes[current]:
+        if votes[most] > votes[current] + (NEAR_VOTE if votes[current] else 0.0):
             return most
         if votes[most]:
             return current
@@ -219,8 +221,9 @@ class Resolver:
         if taken := self._unsaid(n, component):
             found.mentions.append(Mention(0, 0, self._used(taken, 1.0, is_sure=False), 0, tuple(taken), True))
         spans = [(g.start, g.end) for g in self.groups[n]]
+        named = self.parts.prefix_end(clause)
         for said in self.said[n]:
-            if any(a <= said.start < b for a, b in spans):
+            if any(a <= said.start < b for a, b in spans) or (said.end <= named and said.phrase in OF_A_KIND):
                 continue
             if until and said.start > until.start() and not _goes_on(clause.text[until.start() : said.start]):
                 spoken = {k for k in said.lines if self.left[k] < 1 - USED_UP and self.lines[k].component == component}
@@ -259,7 +262,7 @@ class Resolver:
         """Return the lines that a verb without an object takes: fat and sugar for "Cream,", all for "Blitz until silky" where nothing is in yet."""
         text = self.clauses[n].text
         own = [k for k, line in enumerate(self.lines) if line.component == component and self.left[k] > 1 - USED_UP]
-        if re.match(r"\W*cream\s*(?:[,.;]|until\b|well\b|together\b|for\b|$)", text, re.I):
+        if re.match(r"\W*cream\s*(?:[,.;]|b\s*(?:\+|&|and)\s*s\b|until\b|well\b|together\b|for\b|$)", text, re.I):
             return [k for k in own if self.listed.has_role(k, "fat", "sugar")]
         alone = re.match(
             r"\W*(?:(?:mash|crush|chop|grate|measure)\s*(?:,|and\b|&)\s*(?:then\s+)?)?(?P<verb>[a-z]+)\s*(?:up\s+|well\s+|all\s+)?(?:[,.;]|until\b|till\b|for\b|in (?:a|the)\b|$)",

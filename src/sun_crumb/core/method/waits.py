@@ -47,9 +47,10 @@ _UNTIL = re.compile(
 
 _COOKED_TO = re.compile(r"\b(?:cook|heat|bring|warm)\w*\b[^.;]{0,20}\b(?:to|at)\s*$", re.I)
 _COOKED_IN_THE_OVEN = re.compile(r"\W*cook\b(?!.*\b(?:pan|hob|stove|heat|stirring|simmer\w*|boil\w*|steam\w*)\b)", re.I)
-_ON_THE_HEAT = re.compile(r"\b(?:low|gentle|medium|high)\s+heat\b|\bon the (?:hob|stove)\b", re.I)
+_ON_THE_HEAT = re.compile(r"\b(?:low|gentle|medium|high)\s+heat\b|\bon the (?:hob|stove)\b|\b(?:lidded|covered|sauce|frying)[- ]?pan\b", re.I)
 # How far behind a time its place may stand [characters].
 NEAR_BY = 30
+_GOES_ON_BAKING = re.compile(r"\W*cook\s+(?:for\s+)?(?:(?:another|a further)\s+[\d-]+\s*(?:minutes?|mins?)|[\d-]+\s*(?:minutes?|mins?)\.?\s+(?:more|longer|further)|[\d-]+\s+more\s+min\w*)\W*$", re.I)
 # Shorter than this something is cooked in a pan [min] (judgement).
 LEAST_BAKED = 15
 # Below this nothing is a syrup [°C].
@@ -96,6 +97,8 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
     nearest = max(said, default=(0, ""))[1]
     if nearest == "simmer" and is_hot and span.low_min >= LEAST_BAKED and _COOKED_IN_THE_OVEN.match(text):
         return "bake"  # "Cook for 2 hours", in the oven that is on
+    if nearest == "simmer" and before is not None and before.kind == "bake" and not uses and _GOES_ON_BAKING.match(text):
+        return "bake"  # "remove the beans and cook for 5 minutes more"
     if not nearest and re.search(
         r"(?:\d{3}\s*(?:°|º)?\s*[CF]?\b|\bgas\s*(?:mark\s*)?\d|\bfan)[\s,:–-]*(?:for\s+)?(?:about\s+)?$",
         text[: span.start],
@@ -107,12 +110,12 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
             ((m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[span.end :])),
             default=(0, ""),
         )[1]
-    if not nearest and re.search(r"\bin (?:the )?(?:cold|warm|hot|tepid|ice[d-]?|cool) (?:cold )?water\b", text, re.I):
+    if not nearest and re.search(r"\bin\s+(?:\w+\s+){0,2}water\b", text, re.I):
         return "soak"
     if not nearest and _ON_THE_HEAT.search(text):
         return "simmer"  # "3 mins low heat"
     if not nearest:
-        return "bake" if is_hot else "rest"
+        return "bake" if is_hot else "hands" if uses else "rest"  # "Butter in bit by bit, another 10 min"
     if nearest in ("rest", "set") and (cold := re.search(r"\b(?:fridge|freezer)\b", text[span.end : span.end + NEAR_BY])):
         return "chill" if cold[0] == "fridge" else "freeze"  # "leave 1 hour in the fridge"
     follows = before is not None and before.kind in ("bake", "cool") and not uses

@@ -261,11 +261,18 @@ _PART_TOLD = re.compile(
 _METHOD_BEHIND = re.compile(r"\.\s+(?=[A-Z][a-z]+\s)")
 
 
+# "1 egg yolk, pearl sugar 20 g": another food, its amount behind it.
+_FOOD_THEN_AMOUNT = re.compile(
+    r"(?!(?:about|approx\w*|around|or|and|each|total|net|weight|juice|zest|flesh|plus|for|to|from|the|in|at|cut|if|you|with|per|roughly|makes|serves|gives)\b)(?!\w+(?:ed|ing)\b)[a-z][^\W\d_]{2,}(?:\s(?!(?:about|weight|or|net|total)\b)[^\W\d_]{3,}){0,2}\s+\d[\d.,/½¼¾]*\s*(?:g|kg|ml|tbsps?|tsps?|cups?|oz)\b\.?(?=\s*(?:[,;]|$))",
+    re.I,
+)
+
+
 def _split(text: str) -> list[str]:
     parts, start, depth = [], 0, 0
     for match in _RUN_ON.finditer(text):
         depth = text.count("(", 0, match.start()) - text.count(")", 0, match.start())
-        if depth <= 0 and _begins_food(text[match.end() :]):
+        if depth <= 0 and (_begins_food(text[match.end() :]) or _FOOD_THEN_AMOUNT.match(text[match.end() :])):
             parts.append(text[start : match.start()])
             start = match.end()
     parts.append(text[start:])

@@ -107,6 +107,11 @@ _ZEST_AND_MEASURED = re.compile(
     rf"^(?:(?:finely\s+)?(?:grated\s+)?zest\s+(?:of\s+)?)?(?P<count>\d+|one|an?)\s+(?:unwaxed\s+|large\s+|small\s+)?{_CITRUS}[,:]?\s*\(?(?:(?:finely\s+)?(?:grated\s+)?zest)?\s*(?:and|&|\+|plus)\s*(?P<much>\d[^()]*?(?:\b|(?<=\d))(?:tbsps?|tablespoons?|tsps?|teaspoons?|ml|cups?)\b)\.?\s+juice\)?$",
     re.I,
 )
+# "zest 1 orange, 2 tbsp juice"
+_ZEST_THEN_MEASURED = re.compile(
+    rf"^(?:finely\s+)?(?:grated\s+)?zest\s+(?:of\s+)?(?P<count>\d+|one|an?|½|1/2|half)\s+(?:unwaxed\s+|large\s+|small\s+)?{_CITRUS},\s*(?P<much>\d[^(),]*?(?:\b|(?<=\d))(?:tbsps?|tablespoons?|tsps?|teaspoons?|ml|cups?)\b)\.?\s+(?:of\s+)?(?:the\s+|its\s+)?juice$",
+    re.I,
+)
 _OF_SO_MANY = re.compile(
     rf"^(?:(?P<count>\d|two|three|four)\s+(?:\w+\s+)?{_CITRUS}|(?P<named>lemon|lime|orange|grapefruit)s?,?\s+(?P<behind>\d))\s*[,:(–-]+\s*"
     r"(?:(?:finely\s+)?grated\s+)?(?:the\s+)?(?P<one>zest|juice)\s+of\s+(?P<of_one>\d|one|two|three|half|both|all|them all|all of them)\s*(?:[,;]|and|&|\+)+\s*(?:the\s+)?"
@@ -180,7 +185,7 @@ def zest_and_part_juice(text: str) -> list[str] | None:
         food, count = shared["food"] or shared["named"], shared["count"] or shared["behind"]
         told = ((shared["of_one"], shared["one"]), (shared["of_two"], shared["two"]))
         return [f"{count if re.match('both|all|them', of, re.I) else of} {food} {part}" for of, part in told]
-    if beside := _ZEST_AND_MEASURED.match(text):
+    if beside := _ZEST_AND_MEASURED.match(text) or _ZEST_THEN_MEASURED.match(text):
         return [f"{beside['count']} {beside['food']} zest", f"{beside['much']} {beside['food']} juice"]
     if not (found := _ZEST_AND_PART.match(text)):
         return None

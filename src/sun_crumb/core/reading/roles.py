@@ -376,6 +376,9 @@ LEAST_IN_TURN = 3
 _IN_TURN = re.compile(r"^\s*(?:(?P<number>\d{1,2}\s*[.):]|step\s+\d)|(?P<dash>[-–*•>]))\s*(?=[^\W\d_])", re.I)
 
 
+_TOLD = frozenset({"imperative", "sentences", "temperature", "works", "long"})
+
+
 def _tell_in_turn(found: Sequence[Statement], known: Sequence[Known], own: list[set[str]]) -> None:
     """Mark the lines of a method that is told in short numbered or dashed lines, some of which sound like foods: "1) Gelatine in cold water, 5 mins"."""
     forms = [(m.lastgroup or "") if (m := _IN_TURN.match(s.line.raw)) else "" for s in found]
@@ -387,7 +390,7 @@ def _tell_in_turn(found: Sequence[Statement], known: Sequence[Known], own: list[
         row = range(at, end)
         told = [n for n in row if "imperative" in own[n]]
         listed = [n for n in row if known[n].has_unit and not own[n] & {"imperative", "numbered"}]
-        if forms[at] and len(row) >= LEAST_IN_TURN and told and not listed and (forms[at] == "number" or 2 * len(told) >= len(row) - 1):
+        if forms[at] and len(row) >= LEAST_IN_TURN and told and not listed and (forms[at] == "number" or 2 * sum(bool(own[n] & _TOLD) for n in row) >= len(row) - 1):
             for n in row:
                 own[n].add("told_in_turn")
         at = end
