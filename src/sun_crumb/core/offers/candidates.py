@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Collection, Iterator, Mapping, Set
 from dataclasses import replace
 from functools import cache
@@ -108,7 +109,19 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
             continue
         if goals.cupboard is None and "shares" in path.traits and _is_itself_cut(ingredient, goals):
             continue
+        if goals.cupboard is None and "shares" in path.traits and _shows(ingredient, formula):
+            continue
         yield _addition(ingredient, row, is_wished=is_wished)
+
+
+def _shows(ingredient: Ingredient, formula: Formula) -> bool:
+    """Return whether fruit would show or tell in a cake that its name says is plain and pale: where other sweeteners are at hand it stays out."""
+    return ingredient.has_role("paste", "puree") and bool(_PALE_NAME.search(formula.title)) and not _is_dark(formula)
+
+
+_PALE_NAME = re.compile(
+    r"\b(?:lemon|lime|vanilla|victoria|madeira|angel|white|coconut|elderflower|pound)\b", re.I
+)
 
 
 def _is_itself_cut(ingredient: Ingredient, goals: Goals) -> bool:

@@ -11,6 +11,8 @@ from sun_crumb.core.pantry import Ingredient, shipped_pantry
 from sun_crumb.core.reference import rows_by
 from sun_crumb.core.wish.goals import Goals
 
+# So much juice for so much condensed milk sets it [share] (common practice).
+SETS_BY_ACID = 0.15
 # What a swap must take out of 100 g to be worth it [g of sugar].
 LEAST_G = 10.0
 
@@ -49,6 +51,9 @@ def levers_in(
     lines: tuple[FormulaLine, ...], goals: Goals, family: Family, present: Collection[str]
 ) -> Iterator[tuple[int, Ingredient, dict[str, str]]]:
     """Give each line of a component that may make way, by its position."""
+    sour = sum(line.grams for line in lines if line.ingredient.has_role("acid"))
     for n, line in enumerate(lines):
+        if line.ingredient.key == "condensed_milk" and sour > SETS_BY_ACID * line.grams:
+            continue  # a lime pie sets by its condensed milk and its juice
         if found := lever_of(line, goals, family, present):
             yield n, *found

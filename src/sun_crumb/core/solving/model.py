@@ -138,7 +138,7 @@ class Build:
         if self.choices:
             sweeteners = dict.fromkeys(self.choices, 1.0)
             is_set = [a.set_g is not None for a in p.additions if a.is_sweetener and a.is_required]
-            left = p.goals.new_at_most - sum(is_set)
+            left = (1 if p.is_little and p.shares_out else p.goals.new_at_most) - sum(is_set)
             m.require(sweeteners, upper=float(max(left, len(is_set) - sum(is_set), 0)))
 
     def _by_weight(self, row: int, addition: Addition) -> None:

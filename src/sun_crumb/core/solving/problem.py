@@ -29,8 +29,8 @@ Matrix = npt.NDArray[np.float64]
 
 # On the blend path no one sweetener carries more than its share of what is cut, up to a cut that leaves a choice.
 BLEND_SHARE, BLEND_UP_TO = 0.55, 0.6
-# So little sugar that goes is not worth two sweeteners [g] (judgement: two spoons).
-TOO_LITTLE_G = 25.0
+# So little sugar that goes is not worth two sweeteners [g] (judgement: three spoons).
+TOO_LITTLE_G = 40.0
 # Fruit that sweetens a loaf alone may come to so many times what was there.
 MOST_GROWN = 2.6
 # What a portion may be held below: each line's part per gram.
@@ -121,6 +121,17 @@ class Problem:
     def cuttable_g(self) -> float:
         """The sweeteners of the original that hold sugar to cut [g]."""
         return sum(r.line.grams for r in self.rows if r.is_cut)
+
+    @property
+    def is_little(self) -> bool:
+        """Whether so little sugar goes that one sweetener is enough for it."""
+        return self.expected_cut * self.cuttable_g < TOO_LITTLE_G
+
+    @property
+    def shares_out(self) -> bool:
+        """Whether the path would take a little of several sweeteners, of which the baker has named none."""
+        is_named = any(a.is_wished or a.is_required for a in self.additions if a.is_sweetener)
+        return "shares" in self.goals.preset.traits and not is_named
 
     @cached_property
     def gauges(self) -> list[Gauge]:
@@ -240,7 +251,7 @@ def fair_share(problem: Problem, addition: Addition) -> float:
     wished = addition.is_wished or addition.is_required or addition.ingredient.key in problem.family.stand_ins
     if wished or sum(a.is_sweetener for a in problem.additions) < 2:
         return INFINITY
-    if problem.expected_cut * problem.cuttable_g < TOO_LITTLE_G:
+    if problem.is_little:
         return INFINITY
     return BLEND_SHARE * problem.expected_cut * problem.cuttable_g * least_per_sugar(addition)
 

@@ -27,10 +27,14 @@ LEFTOVER = 0.04
 # What a change must gain in texture, as a share of what touching its line costs: of any line, and of what goes by pieces;
 # and at least so much of any: most of a band's width (judgement).
 LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
+# What comes in for the texture and mends nothing that is told must gain so much (judgement).
+FETCHED_GAIN = 0.6
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
 FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.38
 # A new sweetener that gives less than this share of the sweetness is a dash; so many steps of another may make up for it (judgement).
 DASH, DASH_STEPS = 0.06, 3
+# A speck of something strong, less than any spoon but the smallest holds [g], is not worth a jar of it for twice that much.
+SPECK, SPECK_G = 0.16, 0.15
 # What rounding may take from the cut before it counts, as a share of the sugar that was there.
 NEAR = 0.01
 # What breaking a rule costs a rounded plan, however little and by how much of it: more than any texture. And a breach that is none.
@@ -383,7 +387,9 @@ def _without_dashes(
     for i in sorted(new, key=lambda i: grams[i]):
         sums = true_penalty.sums(grams)
         trial = true_penalty.moved(sums, i, -grams[i])
-        if true_penalty.whole_sweetness(sums) - true_penalty.whole_sweetness(trial) > DASH * problem.before["sweetness"]:
+        given = true_penalty.whole_sweetness(sums) - true_penalty.whole_sweetness(trial)
+        is_speck = problem.rows[i].line.ingredient.is_strong and grams[i] < SPECK_G
+        if given > (SPECK if is_speck else DASH) * problem.before["sweetness"]:
             continue
         without = [*grams[:i], 0.0, *grams[i + 1 :]]
         others = [n for n in new if n != i and without[n] > 0 and n in free]
@@ -417,6 +423,7 @@ def _without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[fl
     sums = _without_fuss(problem, true_penalty, grams, true_penalty.sums(grams))
     cost = true_penalty.of(sums)
     worths: dict[int, tuple[float, float]] = {}
+    brought = set[int]()
     for i, row in enumerate(problem.rows):
         addition = row.addition
         if row.set_g is None and row.move is not None and not row.is_cut:
@@ -425,6 +432,7 @@ def _without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[fl
             addition.is_sweetener or addition.is_required or addition.set_g is not None or addition.kind == "swap"
         ):
             worths[i] = (0.0, addition.penalty)
+            brought.add(i)
     for i, (was, worth) in worths.items():
         if grams[i] == was:
             continue
@@ -436,6 +444,9 @@ def _without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[fl
         is_asked = bool(problem.goals.thirst) and problem.rows[i].line.ingredient.has_role("liquid")
         if not is_asked and (true_penalty.is_sweet(trial) or not true_penalty.is_sweet(sums)):
             least = max(least, TOLD_GAIN)
+            if i in brought and true_penalty.told(trial)[0] <= true_penalty.told(sums)[0]:
+                # Something more to fetch for what nobody would notice.
+                least = max(least, FETCHED_GAIN)
         texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
         # Sweetness aside, putting back never costs more than the change does.
         rest = dearer - cost - true_penalty.sweetness(trial) + true_penalty.sweetness(sums)
