@@ -48,6 +48,7 @@ _UNTIL = re.compile(
 _COOKED_TO = re.compile(r"\b(?:cook|heat|bring|warm)\w*\b[^.;]{0,20}\b(?:to|at)\s*$", re.I)
 _COOKED_IN_THE_OVEN = re.compile(r"\W*cook\b(?!.*\b(?:pan|hob|stove|heat|stirring|simmer\w*|boil\w*|steam\w*)\b)", re.I)
 _ON_THE_HEAT = re.compile(r"\b(?:low|gentle|medium|high)\s+heat\b|\bon the (?:hob|stove)\b|\b(?:lidded|covered|sauce|frying)[- ]?pan\b", re.I)
+_IN_A_PAN = re.compile(r"\W*(?:[^.;]*,\s*)?(?:roast|toast)\b(?!.*(?:\boven\b|\bbak|\d{3}|\bgas\b|\btray\b|\bsheet\b|\bnuts?\b|\bhazelnuts|\bpecans|\balmonds))", re.I | re.S)
 # How far behind a time its place may stand [characters].
 NEAR_BY = 30
 _GOES_ON_BAKING = re.compile(r"\W*cook\s+(?:for\s+)?(?:(?:another|a further)\s+[\d-]+\s*(?:minutes?|mins?)|[\d-]+\s*(?:minutes?|mins?)\.?\s+(?:more|longer|further)|[\d-]+\s+more\s+min\w*)\W*$", re.I)
@@ -118,6 +119,8 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
         return "bake" if is_hot else "hands" if uses else "rest"  # "Butter in bit by bit, another 10 min"
     if nearest in ("rest", "set") and (cold := re.search(r"\b(?:fridge|freezer)\b", text[span.end : span.end + NEAR_BY])):
         return "chill" if cold[0] == "fridge" else "freeze"  # "leave 1 hour in the fridge"
+    if nearest == "bake" and not is_hot and span.high_min <= LEAST_BAKED and _IN_A_PAN.match(text):
+        return "simmer"  # "add the ghee, roast 10 mins"
     follows = before is not None and before.kind in ("bake", "cool") and not uses
     if (
         nearest in ("rest", "set", "bake")

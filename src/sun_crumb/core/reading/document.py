@@ -8,7 +8,7 @@ from dataclasses import dataclass, replace
 from itertools import pairwise
 
 from sun_crumb.core.reading.counts import MOST, kind_of
-from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
+from sun_crumb.core.reading.physical import Physical, Statement, in_columns, physical_lines, statements_of
 from sun_crumb.core.reading.portions import Stated, bare_count, of_step, of_title, said_in, statements
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.roles import FOR_THE, FOR_THE_PART, Known, heading_kind, is_asking, roles_of, without_number
@@ -58,7 +58,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         Roles that the baker has given, by the number of the line, from 0.
     """
     lines = physical_lines(text)
-    found = [statement for line in lines for statement in statements_of(line)]
+    found = in_columns([statement for line in lines for statement in statements_of(line)])
     told = {said: known(said) for said in {s.text for s in found}}
     roles = roles_of(found, [told[s.text] for s in found], forced)
     pieces = _with_title(_joined(found, roles))

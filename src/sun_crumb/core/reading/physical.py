@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.quantities.numbers import WORDS
@@ -58,6 +58,52 @@ def physical_lines(text: str) -> list[Physical]:
     return found
 
 
+def in_columns(found: list[Statement]) -> list[Statement]:
+    """Return statements with two columns of a list, each under its heading, one after the other: first the left one's foods, then the right one's."""
+    result: list[Statement] = []
+    at = 0
+    while at < len(found):
+        heads = _heads_of(found[at])
+        rows: list[list[Statement]] = []
+        end = at + 1
+        while heads and end < len(found):
+            line = found[end].line
+            row = [s for s in found[end : end + 2] if s.line == line]
+            is_only = sum(s.line == line for s in found[end : end + 3]) == len(row)
+            if not is_only or not all(_is_food_with_amount(s.text) for s in row):
+                break
+            # A food alone in its row stands on the left, or under the right heading where it is set far in.
+            rows.append(row)
+            end += len(row)
+        if heads and sum(len(row) == 2 for row in rows) >= LEAST_ROWS:
+            at_right = len(found[at].line.raw) - len(found[at].line.raw.split(heads[1], 1)[-1]) - len(heads[1])
+            left, right = [replace(found[at], raw=heads[0], text=clean(heads[0]))], [replace(found[at], raw=heads[1], text=clean(heads[1]))]
+            for row in rows:
+                is_far_in = len(row) == 1 and len(row[0].line.raw) - len(row[0].line.raw.lstrip()) >= at_right // 2 > 0
+                (right if is_far_in else left).append(row[0])
+                right += row[1:]
+            result += left + right
+            at = end
+        else:
+            result.append(found[at])
+            at += 1
+    return result
+
+
+# So many rows with a food on both sides are two lists.
+LEAST_ROWS = 2
+
+
+def _heads_of(statement: Statement) -> list[str]:
+    """Return the two headings that stand side by side in a line with a wide gap; none where it tells something else."""
+    cells = [c.strip() for c in _GAP.split(statement.line.raw.strip()) if c.strip()]
+    is_heading = all(re.fullmatch(r"[^\W\d_][\w' &-]{1,24}:?", c) and len(c.split()) <= MOST_WORDS_OF_A_HEAD for c in cells)
+    return cells if len(cells) == 2 and is_heading and statement.raw == _bare(statement.line.raw) else []
+
+
+MOST_WORDS_OF_A_HEAD = 3
+
+
 def statements_of(line: Physical) -> list[Statement]:
     """Return what a line says: one statement, or one for each food where it holds several."""
     raw = _bare(line.raw)
@@ -87,6 +133,7 @@ def _bare(raw: str) -> str:
     if whole := re.match(r"^\s*(\*{1,2}|_{1,2})([^\s*_][^*_]{1,50})\1\s*:?\s*$", text):
         # A line that is all emphasis is a heading, if it tells no number of portions.
         return f"# {whole[2].strip()}" if not statements(whole[2]) else whole[2].strip()
+    text = re.sub(r"\bb\.\s?(?=(?:powder|soda)\b)", "baking ", text, flags=re.I)
     text = re.sub(r"(?<!\w)(\*\*|__|`)(.+?)\1(?!\w)", r"\2", text)
     return text.strip()
 
@@ -121,8 +168,10 @@ def _of_cells(cells: list[str]) -> list[str]:
         return []  # what the columns of a table are called
     if sum(_is_food_with_amount(t) or _begins_food(t) for t in texts) >= 2:
         return [part for cell in cells for part in _run_on(cell)]
-    amounts = [t for t in texts if _is_amount(t)]
-    names = [t for t in texts if t not in amounts]
+    amounts = list(dict.fromkeys(t for t in texts if _is_amount(t)))
+    names = list(dict.fromkeys(t for t in texts if t not in amounts))
+    if len(amounts) > 1 and all(re.search(r"\d.*[a-z]", t, re.I) for t in amounts):
+        amounts = [" / ".join(amounts)]  # "250 g | 9 oz | ricotta": metric and imperial
     # A quantity and its unit may stand in two cells; what else there is says more of the food.
     # "2 cups | 250 g flour": the same amount twice.
     is_twice = len(amounts) == 1 and len(names) == 1 and _is_food_with_amount(names[0])

@@ -60,6 +60,11 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         ),
         ", cut up",
     ),
+    # "Lemon, zest of 1"
+    (re.compile(r"^(lemon|lime|orange|grapefruit)s?,\s*(?:grated\s+)?(zest|juice|rind)\s+of\s+(\d|½|half|one)$", re.I), r"\3 \1 \2"),
+    # "1 t b. powder", "a handful of berries on top"
+    (re.compile(r"\bb\.?\s?(powder|soda)\b", re.I), r"baking \1"),
+    (re.compile(r"(?<=[a-z]{3})\s+on top$", re.I), ", to top"),
     # Ginger by the teaspoon is the ground one.
     (
         re.compile(

@@ -224,10 +224,15 @@ def bare_count(text: str) -> Stated | None:
 def said_in(aside: str) -> Stated | None:
     """Return what words beside a title or a heading say of portions: "makes 12", "14 wedges", "for about 40 biscuits"."""
     said = next(iter(statements(aside)), None) or bare_count(aside)
-    if said is None and (match := re.match(r"^\W*for\s+", aside, re.I)) and (c := read_count(aside, match.end())):
+    match = re.match(r"^\W*for\s+", aside, re.I)
+    if said is None and match and (c := read_count(aside, match.end())):
         rest = re.sub(r"^\s*with\b.*$", "", aside[c.end :], flags=re.S)  # "for 4-6 with custard"
         rest = re.sub(r"\(\s*\d+\s*(?:ml|cl|g|oz)\s*(?:each)?\s*\)", "", rest)  # "for 6 ramekins (150 ml)"
         said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", rest.split(",")[0]) else None
+    if said is None and match and (counts := _counts_after(aside, match.end()))[0] and not re.search(r"\w", aside[counts[1] :]):
+        said = _stated("made", counts[0], aside.strip(), 1.0)  # "for a tray (24 pieces)"
+    if said is None and (about := _ABOUT_SO_MANY.fullmatch(f"({aside.strip()})")) and (some := read_count(about[1])):
+        said = Stated(some, "", 0.9, aside.strip())
     if either := _BIG_OR_LITTLE.fullmatch(aside):
         return Stated(Count(int(either[1]), int(either[2]), "", "", 0), "", 0.9, aside.strip())
     if said is None and (number := _NUMBER_ALONE.fullmatch(aside)) and (c := read_count(number[1])):

@@ -308,6 +308,8 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
     # "Carrot traybake (about 200 kcal a square)": what a bracket adds makes no name a label.
     outside = re.sub(r"\([^()]*\)", " ", text)
     found = {mark for mark, kind in kinds if _page(kind).search(outside if len(outside.split()) > 1 else text)}
+    if _TRAIL.fullmatch(text):
+        found.add("junk_word")  # "HOME » BAKING » CAKES"
     if _page("tool").search(re.split(r"[,(]|\bfor\b", text)[0]):
         found.add("tool")
     if _TIME_ONLY.match(text) or (_DURATION.search(text) and len(words) <= 14):
@@ -319,6 +321,10 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
     if (raw.lstrip()[:1].islower() and not _AT_LAST.search(text)) or raw.lstrip()[:1] in "(&":
         found.add("lower_start")
     return found
+
+
+# Where a page stands among the others of its site.
+_TRAIL = re.compile(r"[^\W\d_][\w&' -]{1,30}(?:\s*[»›>]\s*[^\W\d_][\w&' -]{1,40}){1,5}")
 
 
 def roles_of(
