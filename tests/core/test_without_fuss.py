@@ -1,0 +1,95 @@
+"""A plan asks nothing of a baker that gains nobody anything: small parts stay, dashes go, what others made is not trimmed.
+
+Common practice, no published source.
+"""
+
+from __future__ import annotations
+
+import unittest
+
+from sun_crumb.core.balance.verdicts import HARDLY
+from tests.support.plans import grams_of, plan
+
+PIE = """Squash pie
+Makes 8 slices
+Pastry
+175 g plain flour
+85 g butter
+15 g icing sugar
+1 egg yolk
+Filling
+400 g pumpkin purée
+150 g light brown sugar
+2 eggs
+250 ml evaporated milk
+1 tsp cinnamon
+Bake the filled case at 180C for 40 minutes."""
+SHELL = "Nut pie\nServes 8\n1 9-inch unbaked pie shell\n3 eggs\n340 g golden syrup\n200 g sugar\n30 g butter\n150 g pecans\nBake at 180C for 60 minutes."
+SCONES = "Scones\nMakes 8\n350 g self-raising flour\n1 tsp baking powder\n85 g butter\n40 g caster sugar\n175 ml milk\nBake at 220C for 10 minutes."
+LIME = "Lime pie\nServes 8\n200 g digestive biscuits\n90 g butter\nFilling\n400 g condensed milk\n3 egg yolks\n120 ml lime juice\n20 g icing sugar\nBake at 160C for 15 minutes, chill."
+SAUCE = "Set cream\nServes 4\n400 ml double cream\n30 g sugar\n3 leaves gelatine\nBerry sauce\n300 g raspberries\n150 g sugar\n100 ml water\nSimmer the berries, sugar and water for 5 minutes."
+
+
+def new(made: object, component: str = "") -> set[str]:
+    """Return what a plan brings into a component."""
+    return {
+        line.ingredient
+        for line in made.lines  # type: ignore[attr-defined]
+        if line.position is None and line.after_g > 0 and line.component == component
+    }
+
+
+class Fuss(unittest.TestCase):
+    def test_a_part_that_holds_little_of_the_sugar_keeps_it(self) -> None:
+        made = plan(PIE, path="blend", cut=0.5)
+        before, after = (
+            {line.ingredient: (line.before_g, line.after_g) for line in made.lines if line.component == "pastry"}[
+                "icing_sugar"
+            ]
+        )
+        self.assertEqual(before, after)
+        self.assertEqual(new(made, "pastry"), set())
+        # The filling pays for it: the whole is cut by half all the same.
+        self.assertLess(grams_of(made, "light_brown_sugar"), 75)
+
+    def test_a_deep_cut_takes_the_small_part_too(self) -> None:
+        self.assertLess(grams_of(plan(PIE, path="zero", cut=0.97), "icing_sugar"), 15)
+
+    def test_a_bought_shell_is_not_trimmed(self) -> None:
+        for path in ("blend", "fruit", "zero"):
+            with self.subTest(path):
+                self.assertEqual(grams_of(plan(SHELL, path=path, cut=0.5), "shortcrust_pastry"), 225)
+
+    def test_little_sugar_is_worth_one_sweetener(self) -> None:
+        self.assertEqual(len(new(plan(SCONES, path="blend", cut=0.5))), 1)
+
+    def test_a_lime_pie_keeps_the_condensed_milk_that_sets_it(self) -> None:
+        for path in ("blend", "less", "zero"):
+            with self.subTest(path):
+                self.assertEqual(grams_of(plan(LIME, path=path, cut=0.5), "condensed_milk"), 400)
+
+    def test_a_berry_sauce_stays_one_of_its_berries(self) -> None:
+        for path in ("blend", "fruit"):
+            with self.subTest(path):
+                brought = new(plan(SAUCE, path=path, cut=0.5), "berry sauce")
+                self.assertFalse(brought & {"applesauce", "banana", "pear_puree"}, brought)
+
+    def test_a_cake_that_its_name_calls_pale_gets_no_dates_where_others_are_at_hand(self) -> None:
+        cake = "\nServes 10\n200 g butter\n200 g caster sugar\n3 eggs\n200 g self-raising flour\n30 ml milk\nBake at 180C for 50 minutes."
+        self.assertNotIn("date_paste", new(plan("Lemon loaf" + cake, path="blend", cut=0.5)))
+        self.assertIn("date_paste", new(plan("Tea loaf" + cake, path="blend", cut=0.5)))
+        # Who asks for fruit gets it.
+        self.assertIn("date_paste", new(plan("Lemon loaf" + cake, path="fruit", cut=0.5)))
+
+    def test_what_is_told_as_balanced_lies_within_the_band_that_is_shown(self) -> None:
+        made = plan(SCONES, path="blend", cut=0.5)
+        for part in made.balance:
+            for verdict in part.verdicts:
+                low, high = verdict.limits
+                if verdict.level == "balanced" and verdict.key != "sweetness":
+                    self.assertTrue(low - 0.001 <= verdict.deviation <= high + 0.001, verdict)
+        self.assertGreater(HARDLY, 1)
+
+
+if __name__ == "__main__":
+    unittest.main()
