@@ -1352,9 +1352,7 @@ a little grated nutmeg
 
 Heat the oven to 150C. Rinse the rice. Butter a deep dish, put in the rice and sugar and pour on the milk. Salt it, grate the nutmeg over and dot with the butter. Cook for 2 hours or until the skin is brown and the middle just wobbles.
 """,
-        (
-            Told("0 1 2 3 5 4", "bake 120-120", "150"),
-        ),
+        (Told("0 1 2 3 5 4", "bake 120-120", "150"),),
         "",
         "",
     ),
@@ -1387,7 +1385,7 @@ Beat butter and icing sugar, then soft cheese and zest — don't overdo it. Sand
 8 slices white bread, a day old, crusts off
 (enough for 6, 1.2 litre basin)
 day 1
-Fruit (keep back a handful of raspberries) and sugar in pan, 3 mins low heat until juices run. 
+Fruit (keep back a handful of raspberries) and sugar in pan, 3 mins low heat until juices run.
 Line basin w. bread, no gaps. Spoon in fruit + most of the juice, bread lid. Plate + weight on top, fridge overnight.
 day 2
 turn out, spoon reserved juice over pale bits, pile on the raspberries you kept.
@@ -1467,9 +1465,7 @@ Slice the mangoes. Serve the rice with the mango, the reserved coconut milk and 
 1/2t bicarb
 Dry in a bowl. Butter, syrup & water over a low heat till melted; bicarb in (it foams). Wet into dry. Walnut size lumps, flatten, room to spread. 160C 10-12 min. Firm up on the tray 5 min.
 """,
-        (
-            Told("0 1 2 3 4 5 6 7", "bake 10-12; rest 5-5", "160"),
-        ),
+        (Told("0 1 2 3 4 5 6 7", "bake 10-12; rest 5-5", "160"),),
         "",
         "",
     ),
@@ -1478,9 +1474,7 @@ Dry in a bowl. Butter, syrup & water over a low heat till melted; bicarb in (it 
 400g tin condensed milk, 150ml milk, 350g demerara, 80g honey, 115g butter, 1 tsp sea salt flakes
 Everything but the salt into a big pan. Low heat till dissolved, then boil gently 15-20 mins stirring all the time to 115C. Off the heat beat 10 mins - hand mixer 5 - till thick and dull. Half the salt in. Into lined 20cm sq tin, rest of salt over. Set 2 hrs room temp. Cut 36.
 """,
-        (
-            Told("0 1 2 3 4 5", "simmer 15-20; set 120-120", "~115"),
-        ),
+        (Told("0 1 2 3 4 5", "simmer 15-20; set 120-120", "~115"),),
         "",
         "",
     ),
@@ -1560,9 +1554,7 @@ juice of 1 lemon
 
 Makes 24 squares. Oven 375F, greased 9x13 pan. Stir dry stuff of the crust together, cut in butter then egg - it'll be crumbly. Pat half of it into the pan. In another bowl toss the berries with their sugar, cornstarch and the lemon juice, spread over. Crumble the rest of the dough over the berries. 45 min till the top is light brown. Cool completely before cutting.
 """,
-        (
-            Told("0 1 2 3 4 5 6 7 8 9", "bake 45-45", "191"),
-        ),
+        (Told("0 1 2 3 4 5 6 7 8 9", "bake 45-45", "191"),),
         "",
         "",
     ),

@@ -42,11 +42,9 @@ def new(made: object, component: str = "") -> set[str]:
 class Fuss(unittest.TestCase):
     def test_a_part_that_holds_little_of_the_sugar_keeps_it(self) -> None:
         made = plan(PIE, path="blend", cut=0.5)
-        before, after = (
-            {line.ingredient: (line.before_g, line.after_g) for line in made.lines if line.component == "pastry"}[
-                "icing_sugar"
-            ]
-        )
+        before, after = {
+            line.ingredient: (line.before_g, line.after_g) for line in made.lines if line.component == "pastry"
+        }["icing_sugar"]
         self.assertEqual(before, after)
         self.assertEqual(new(made, "pastry"), set())
         # The filling pays for it: the whole is cut by half all the same.

@@ -223,7 +223,8 @@ def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names
 
 
 _CREAMED = re.compile(
-    r"\s+(?:together\s+)?(?:the\s+|your\s+|both\s+)?(?:(?!and\b|with\b|in\b|or\b|over\b|to\b)\w+\s+)?(?:butter|margarine|shortening|sugars?|fats?)\b", re.I
+    r"\s+(?:together\s+)?(?:the\s+|your\s+|both\s+)?(?:(?!and\b|with\b|in\b|or\b|over\b|to\b)\w+\s+)?(?:butter|margarine|shortening|sugars?|fats?)\b",
+    re.I,
 )
 
 
@@ -287,14 +288,12 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
 
     if _MIXTURE.match(text[end:]):
         return said("back")
-    if _THAT_WAS_KEPT.match(text[end:]):
-        return said("rest")
-    if kept := _KEEPING_BACK.search(text[:start]):
-        # "Fruit (keep back a handful of raspberries)": all but so much of them goes in.
-        held = _fraction(kept["much"]) or KEPT_BACK
-        return said("share", kept, 1 - held)
-    if found := _REST.search(before):
-        return said("rest", found)
+    if (rest := _REST.search(before)) or _THAT_WAS_KEPT.match(text[end:]):
+        return said("rest", rest)
+    kept = _KEEPING_BACK.search(text[:start])
+    # "Fruit (keep back a handful of raspberries)": all but so much of them goes in.
+    if share := 1 - (_fraction(kept["much"]) or KEPT_BACK) if kept else 0.0:
+        return said("share", kept, share)
     amount = _amount(before)
     if amount is not None and amount.unit is not None:
         return said("amount", _AMOUNT.search(before), amount=amount)
@@ -311,7 +310,10 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
 
 
 # "the raspberries you kept"
-_THAT_WAS_KEPT = re.compile(r"\s+(?:(?:that\s+)?(?:you|we|i)(?:['’]ve)?\s+)?(?:kept|saved|reserved|held|set aside)\b(?:\s+(?:back|aside))?", re.I)
+_THAT_WAS_KEPT = re.compile(
+    r"\s+(?:(?:that\s+)?(?:you|we|i)(?:['’]ve)?\s+)?(?:kept|saved|reserved|held|set aside)\b(?:\s+(?:back|aside))?",
+    re.I,
+)
 _KEEPING_BACK = re.compile(
     r"[(,–-]\s*(?:but\s+)?(?:keep|keeping|hold|holding|save|saving|reserve|reserving)\s+(?:back\s+|aside\s+)?(?P<much>(?:an?\s+)?(?:few|handful|little|half|quarter|third|spoonful|some)\s+(?:of\s+)?(?:the\s+)?)$",
     re.I,

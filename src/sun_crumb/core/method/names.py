@@ -54,7 +54,11 @@ def _phrases(line: MethodLine) -> dict[Phrase, int]:
 # Walnut halves are walnuts; "half of the icing" is none of them.
 _NO_NAMES = frozenset({("half",), ("piece",), ("chunk",), ("quarter",)})
 # Short for a food.
-_SHORT = {"baking_powder": (("b", "p"), ("bp",)), "baking_soda": (("b", "s"), ("bicarb",)), "peanut_butter": (("pb",), ("p", "b"))}
+_SHORT = {
+    "baking_powder": (("b", "p"), ("bp",)),
+    "baking_soda": (("b", "s"), ("bicarb",)),
+    "peanut_butter": (("pb",), ("p", "b")),
+}
 # What a line's food is by the time the method speaks of it: "the slices" of bread, the purée of berries.
 _AS_IT_IS = (
     ("slice", re.compile(r"\bslices\b", re.I)),

@@ -76,7 +76,9 @@ def read_method(steps: Sequence[Step], lines: Sequence[MethodLine], links: Seque
 
 def _baked_ahead(texts: Sequence[str]) -> dict[int, str]:
     """Return the words that tell how long, by step, where the first line of a method tells it ahead: "180C, 30 mins" ... "bake"."""
-    told = next((n for n, text in enumerate(texts[:MOST_AHEAD]) if _TOLD_AHEAD.search(text) and not _DOES.search(text)), None)
+    told = next(
+        (n for n, text in enumerate(texts[:MOST_AHEAD]) if _TOLD_AHEAD.search(text) and not _DOES.search(text)), None
+    )
     baked = [n for n, text in enumerate(texts) if re.search(r"\bbake\b", text, re.I)]
     if told is None or len(baked) != 1 or baked[0] <= told or durations(texts[baked[0]]):
         return {}
@@ -86,7 +88,9 @@ def _baked_ahead(texts: Sequence[str]) -> dict[int, str]:
 
 # The heat and the minutes in a line without anything to do, among so many first ones.
 MOST_AHEAD = 2
-_TOLD_AHEAD = re.compile(r"\b\d{3}\s*(?:°|º)?\s*[CF]?\b[^.;]{0,20}\b\d{1,2}\s*(?:[-–]\s*\d{1,2}\s*)?(?:mins?|minutes)\b", re.I)
+_TOLD_AHEAD = re.compile(
+    r"\b\d{3}\s*(?:°|º)?\s*[CF]?\b[^.;]{0,20}\b\d{1,2}\s*(?:[-–]\s*\d{1,2}\s*)?(?:mins?|minutes)\b", re.I
+)
 _DOES = re.compile(r"\b(?:bake|roast|cook|boil|simmer|fry|heat|preheat)\b", re.I)
 
 

@@ -58,7 +58,9 @@ def _goes_on(text: str) -> bool:
 
 _DOES_NEXT = re.compile(r"[,;]\s*(?:and\s+)?([a-z]+)|\band\s+(?=(?:stir|add|fold|mix|beat|whisk|pour)\b)([a-z]+)")
 # "Keep back 100 ml.": of what the sentence before tells.
-_KEEPS_SO_MUCH = re.compile(r"\b(?:(?:keep|hold|set|put)\s+(?:back|aside)|reserve)\s+(?:about\s+)?(?:[\d½¼¾⅓⅔]|an?\b|some\b)[^.,;]{0,24}", re.I)
+_KEEPS_SO_MUCH = re.compile(
+    r"\b(?:(?:keep|hold|set|put)\s+(?:back|aside)|reserve)\s+(?:about\s+)?(?:[\d½¼¾⅓⅔]|an?\b|some\b)[^.,;]{0,24}", re.I
+)
 
 
 @dataclass(slots=True)

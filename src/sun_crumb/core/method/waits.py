@@ -47,11 +47,19 @@ _UNTIL = re.compile(
 
 _COOKED_TO = re.compile(r"\b(?:cook|heat|bring|warm)\w*\b[^.;]{0,20}\b(?:to|at)\s*$", re.I)
 _COOKED_IN_THE_OVEN = re.compile(r"\W*cook\b(?!.*\b(?:pan|hob|stove|heat|stirring|simmer\w*|boil\w*|steam\w*)\b)", re.I)
-_ON_THE_HEAT = re.compile(r"\b(?:low|gentle|medium|high)\s+heat\b|\bon the (?:hob|stove)\b|\b(?:lidded|covered|sauce|frying)[- ]?pan\b", re.I)
-_IN_A_PAN = re.compile(r"\W*(?:[^.;]*,\s*)?(?:roast|toast)\b(?!.*(?:\boven\b|\bbak|\d{3}|\bgas\b|\btray\b|\bsheet\b|\bnuts?\b|\bhazelnuts|\bpecans|\balmonds))", re.I | re.S)
+_ON_THE_HEAT = re.compile(
+    r"\b(?:low|gentle|medium|high)\s+heat\b|\bon the (?:hob|stove)\b|\b(?:lidded|covered|sauce|frying)[- ]?pan\b", re.I
+)
+_IN_A_PAN = re.compile(
+    r"\W*(?:[^.;]*,\s*)?(?:roast|toast)\b(?!.*(?:\boven\b|\bbak|\d{3}|\bgas\b|\btray\b|\bsheet\b|\bnuts?\b|\bhazelnuts|\bpecans|\balmonds))",
+    re.I | re.S,
+)
 # How far behind a time its place may stand [characters].
 NEAR_BY = 30
-_GOES_ON_BAKING = re.compile(r"\W*cook\s+(?:for\s+)?(?:(?:another|a further)\s+[\d-]+\s*(?:minutes?|mins?)|[\d-]+\s*(?:minutes?|mins?)\.?\s+(?:more|longer|further)|[\d-]+\s+more\s+min\w*)\W*$", re.I)
+_GOES_ON_BAKING = re.compile(
+    r"\W*cook\s+(?:for\s+)?(?:(?:another|a further)\s+[\d-]+\s*(?:minutes?|mins?)|[\d-]+\s*(?:minutes?|mins?)\.?\s+(?:more|longer|further)|[\d-]+\s+more\s+min\w*)\W*$",
+    re.I,
+)
 # Shorter than this something is cooked in a pan [min] (judgement).
 LEAST_BAKED = 15
 # Below this nothing is a syrup [°C].
@@ -86,6 +94,7 @@ def wait_of(text: str, before: Wait | None, *, uses: bool, is_hot: bool) -> tupl
 
 
 def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot: bool) -> str:
+    """Return what is waited for in a span of time, "hands" where hands are busy in it."""
     if _OUT.search(text):
         return "rest"
     if _BEFORE.search(text[span.end :]) and not any(pattern.search(text[: span.start]) for _, pattern in _wait_words()):
@@ -96,46 +105,61 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
         return "bake"  # "2 hours, stirring after 30 minutes", where the oven is hot
     said = [(m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[: span.start])]
     nearest = max(said, default=(0, ""))[1]
-    if nearest == "simmer" and is_hot and span.low_min >= LEAST_BAKED and _COOKED_IN_THE_OVEN.match(text):
-        return "bake"  # "Cook for 2 hours", in the oven that is on
-    if nearest == "simmer" and before is not None and before.kind == "bake" and not uses and _GOES_ON_BAKING.match(text):
-        return "bake"  # "remove the beans and cook for 5 minutes more"
-    if not nearest and re.search(
-        r"(?:\d{3}\s*(?:°|º)?\s*[CF]?\b|\bgas\s*(?:mark\s*)?\d|\bfan)[\s,:–-]*(?:for\s+)?(?:about\s+)?$",
-        text[: span.start],
-        re.I,
-    ):
+    if not nearest and _HEAT_BEFORE.search(text[: span.start]):
         return "bake"
-    if not nearest:
-        nearest = min(
-            ((m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[span.end :])),
-            default=(0, ""),
-        )[1]
-    if not nearest and re.search(r"\bin\s+(?:\w+\s+){0,2}water\b", text, re.I):
+    nearest = nearest or _first_behind(text, span) or _unsaid(text, uses=uses, is_hot=is_hot)
+    if nearest in ("simmer", "bake"):
+        return _in_oven_or_pan(nearest, text, span, before, uses=uses, is_hot=is_hot)
+    return _where_it_stands(nearest, text, span, before, uses=uses)
+
+
+_HEAT_BEFORE = re.compile(
+    r"(?:\d{3}\s*(?:°|º)?\s*[CF]?\b|\bgas\s*(?:mark\s*)?\d|\bfan)[\s,:–-]*(?:for\s+)?(?:about\s+)?$", re.I
+)
+
+
+def _first_behind(text: str, span: Duration) -> str:
+    """Return the kind of the first word for waiting behind a span of time, or nothing."""
+    found = [(m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[span.end :])]
+    return min(found, default=(0, ""))[1]
+
+
+def _unsaid(text: str, *, uses: bool, is_hot: bool) -> str:
+    """Return what a time is for that no word tells: by water, by a pan on the heat, by an oven that is on, by what goes in."""
+    if re.search(r"\bin\s+(?:\w+\s+){0,2}water\b", text, re.I):
         return "soak"
-    if not nearest and _ON_THE_HEAT.search(text):
+    if _ON_THE_HEAT.search(text):
         return "simmer"  # "3 mins low heat"
-    if not nearest:
-        return "bake" if is_hot else "hands" if uses else "rest"  # "Butter in bit by bit, another 10 min"
-    if nearest in ("rest", "set") and (cold := re.search(r"\b(?:fridge|freezer)\b", text[span.end : span.end + NEAR_BY])):
-        return "chill" if cold[0] == "fridge" else "freeze"  # "leave 1 hour in the fridge"
-    if nearest == "bake" and not is_hot and span.high_min <= LEAST_BAKED and _IN_A_PAN.match(text):
+    if is_hot:
+        return "bake"
+    return "hands" if uses else "rest"  # "Butter in bit by bit, another 10 min"
+
+
+def _in_oven_or_pan(kind: str, text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot: bool) -> str:
+    """Return whether what is cooked, or roasted, stands in the oven or in a pan; *kind* where its words tell it."""
+    goes_on = before is not None and before.kind == "bake" and not uses and _GOES_ON_BAKING.match(text)
+    if kind == "simmer":
+        # "Cook for 2 hours", in the oven that is on; "remove the beans and cook for 5 minutes more"
+        in_oven = is_hot and span.low_min >= LEAST_BAKED and _COOKED_IN_THE_OVEN.match(text)
+        return "bake" if in_oven or goes_on else kind
+    if not is_hot and span.high_min <= LEAST_BAKED and _IN_A_PAN.match(text):
         return "simmer"  # "add the ghee, roast 10 mins"
+    return _where_it_stands(kind, text, span, before, uses=uses)
+
+
+def _where_it_stands(kind: str, text: str, span: Duration, before: Wait | None, *, uses: bool) -> str:
+    """Return what a wait is where it stands in the cold, or on a rack behind a bake, or is stirred on the heat."""
+    cold = re.search(r"\b(?:fridge|freezer)\b", text[span.end : span.end + NEAR_BY])
+    if kind in ("rest", "set") and cold:
+        return "chill" if cold[0] == "fridge" else "freeze"  # "leave 1 hour in the fridge"
     follows = before is not None and before.kind in ("bake", "cool") and not uses
-    if (
-        nearest in ("rest", "set", "bake")
-        and follows
-        and re.search(r"\b(?:leave|let|stand|sit|rest|keep)\w*\b", text[: span.start], re.I)
-        and _COOLS.search(text)
-    ):
+    is_left = re.search(r"\b(?:leave|let|stand|sit|rest|keep)\w*\b", text[: span.start], re.I)
+    if kind in ("rest", "set", "bake") and follows and is_left and _COOLS.search(text):
         return "cool"
-    if (
-        nearest == "hands"
-        and re.search(r"\b(?:simmer|boil|cook|bubbl)\w*", text[: span.start], re.I)
-        and re.search(r"\bstirring\b", text, re.I)
-    ):
+    is_on_heat = re.search(r"\b(?:simmer|boil|cook|bubbl)\w*", text[: span.start], re.I)
+    if kind == "hands" and is_on_heat and re.search(r"\bstirring\b", text, re.I):
         return "simmer"
-    return nearest
+    return kind
 
 
 def oven_of(text: str) -> float | None:

@@ -119,9 +119,7 @@ def _shows(ingredient: Ingredient, formula: Formula) -> bool:
     return ingredient.has_role("paste", "puree") and bool(_PALE_NAME.search(formula.title)) and not _is_dark(formula)
 
 
-_PALE_NAME = re.compile(
-    r"\b(?:lemon|lime|vanilla|victoria|madeira|angel|white|coconut|elderflower|pound)\b", re.I
-)
+_PALE_NAME = re.compile(r"\b(?:lemon|lime|vanilla|victoria|madeira|angel|white|coconut|elderflower|pound)\b", re.I)
 
 
 def _is_itself_cut(ingredient: Ingredient, goals: Goals) -> bool:
@@ -139,7 +137,12 @@ def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
         return False  # what does not whip and dry like sugar weakens the foam
     if _goes_soft(ingredient, family, formula) or _parts(ingredient, family, formula):
         return False
-    if ingredient.has_role("puree") and not ingredient.has_role("paste") and family.is_among(["fruit", "sauce"]) and _is_of_fruit(formula):
+    if (
+        ingredient.has_role("puree")
+        and not ingredient.has_role("paste")
+        and family.is_among(["fruit", "sauce"])
+        and _is_of_fruit(formula)
+    ):
         return False  # a raspberry sauce with apple is an apple sauce
     shows = "pale" in family.traits and ("dark" in ingredient.traits or ingredient.has_role("paste"))
     is_lumpy = "smooth" in family.traits and ingredient.has_role("paste")

@@ -25,7 +25,22 @@ _TIN = re.compile(
     re.I,
 )
 # "2 tablespoons of batter": what is made here, and no food.
-_IN_THE_MAKING = frozenset({"batter", "dough", "mixture", "mix", "filling", "topping", "pastry", "frosting", "icing", "glaze", "custard", "syrup"})
+_IN_THE_MAKING = frozenset(
+    {
+        "batter",
+        "dough",
+        "mixture",
+        "mix",
+        "filling",
+        "topping",
+        "pastry",
+        "frosting",
+        "icing",
+        "glaze",
+        "custard",
+        "syrup",
+    }
+)
 MOST_WORDS = 4
 MOST_MENTIONS = 30
 MOST_TRIED = 60

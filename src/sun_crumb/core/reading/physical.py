@@ -77,7 +77,10 @@ def in_columns(found: list[Statement]) -> list[Statement]:
             end += len(row)
         if heads and sum(len(row) == 2 for row in rows) >= LEAST_ROWS:
             at_right = len(found[at].line.raw) - len(found[at].line.raw.split(heads[1], 1)[-1]) - len(heads[1])
-            left, right = [replace(found[at], raw=heads[0], text=clean(heads[0]))], [replace(found[at], raw=heads[1], text=clean(heads[1]))]
+            left, right = (
+                [replace(found[at], raw=heads[0], text=clean(heads[0]))],
+                [replace(found[at], raw=heads[1], text=clean(heads[1]))],
+            )
             for row in rows:
                 is_far_in = len(row) == 1 and len(row[0].line.raw) - len(row[0].line.raw.lstrip()) >= at_right // 2 > 0
                 (right if is_far_in else left).append(row[0])
@@ -97,7 +100,9 @@ LEAST_ROWS = 2
 def _heads_of(statement: Statement) -> list[str]:
     """Return the two headings that stand side by side in a line with a wide gap; none where it tells something else."""
     cells = [c.strip() for c in _GAP.split(statement.line.raw.strip()) if c.strip()]
-    is_heading = all(re.fullmatch(r"[^\W\d_][\w' &-]{1,24}:?", c) and len(c.split()) <= MOST_WORDS_OF_A_HEAD for c in cells)
+    is_heading = all(
+        re.fullmatch(r"[^\W\d_][\w' &-]{1,24}:?", c) and len(c.split()) <= MOST_WORDS_OF_A_HEAD for c in cells
+    )
     return cells if len(cells) == 2 and is_heading and statement.raw == _bare(statement.line.raw) else []
 
 

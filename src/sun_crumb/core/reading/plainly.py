@@ -61,7 +61,12 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         ", cut up",
     ),
     # "Lemon, zest of 1"
-    (re.compile(r"^(lemon|lime|orange|grapefruit)s?,\s*(?:grated\s+)?(zest|juice|rind)\s+of\s+(\d|½|half|one)$", re.I), r"\3 \1 \2"),
+    (
+        re.compile(
+            r"^(lemon|lime|orange|grapefruit)s?,\s*(?:grated\s+)?(zest|juice|rind)\s+of\s+(\d|½|half|one)$", re.I
+        ),
+        r"\3 \1 \2",
+    ),
     # "1 t b. powder", "a handful of berries on top"
     (re.compile(r"\bb\.?\s?(powder|soda)\b", re.I), r"baking \1"),
     (re.compile(r"(?<=[a-z]{3})\s+on top$", re.I), ", to top"),
@@ -145,7 +150,9 @@ _SHORT = {
     "bakg": "baking", "bkg": "baking", "greek yog": "greek yoghurt", "yog": "yoghurt", "yogh": "yoghurt", "mlk": "milk", "marg": "margarine",
 }  # fmt: skip
 _SHORTENED = re.compile(
-    r"(?<![\w-])(" + "|".join(re.escape(k).replace(r"\ ", r"\.?\s+") for k in sorted(_SHORT, key=len, reverse=True)) + r")\b\.?(?![\w'’-])",
+    r"(?<![\w-])("
+    + "|".join(re.escape(k).replace(r"\ ", r"\.?\s+") for k in sorted(_SHORT, key=len, reverse=True))
+    + r")\b\.?(?![\w'’-])",
     re.I,
 )
 

@@ -91,7 +91,8 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
 
 
 _CUT_BY = re.compile(
-    r"\bcuts?\s+(?:(?:it|them|mine|this|in|into)\s+){1,2}(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b", re.I
+    r"\bcuts?\s+(?:(?:it|them|mine|this|in|into)\s+){1,2}(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b",
+    re.I,
 )
 
 
@@ -229,7 +230,12 @@ def said_in(aside: str) -> Stated | None:
         rest = re.sub(r"^\s*with\b.*$", "", aside[c.end :], flags=re.S)  # "for 4-6 with custard"
         rest = re.sub(r"\(\s*\d+\s*(?:ml|cl|g|oz)\s*(?:each)?\s*\)", "", rest)  # "for 6 ramekins (150 ml)"
         said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", rest.split(",")[0]) else None
-    if said is None and match and (counts := _counts_after(aside, match.end()))[0] and not re.search(r"\w", aside[counts[1] :]):
+    if (
+        said is None
+        and match
+        and (counts := _counts_after(aside, match.end()))[0]
+        and not re.search(r"\w", aside[counts[1] :])
+    ):
         said = _stated("made", counts[0], aside.strip(), 1.0)  # "for a tray (24 pieces)"
     if said is None and (about := _ABOUT_SO_MANY.fullmatch(f"({aside.strip()})")) and (some := read_count(about[1])):
         said = Stated(some, "", 0.9, aside.strip())

@@ -396,7 +396,13 @@ def _tell_in_turn(found: Sequence[Statement], known: Sequence[Known], own: list[
         row = range(at, end)
         told = [n for n in row if "imperative" in own[n]]
         listed = [n for n in row if known[n].has_unit and not own[n] & {"imperative", "numbered"}]
-        if forms[at] and len(row) >= LEAST_IN_TURN and told and not listed and (forms[at] == "number" or 2 * sum(bool(own[n] & _TOLD) for n in row) >= len(row) - 1):
+        if (
+            forms[at]
+            and len(row) >= LEAST_IN_TURN
+            and told
+            and not listed
+            and (forms[at] == "number" or 2 * sum(bool(own[n] & _TOLD) for n in row) >= len(row) - 1)
+        ):
             for n in row:
                 own[n].add("told_in_turn")
         at = end
@@ -442,7 +448,9 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
 
 
 # Over foods of their own these name what they make.
-_KINDS_OF_FOOD = frozenset({"fruit", "fruits", "berries", "nuts", "spices", "cream", "chocolate", "pastry", "syrup", "apples", "caramel"})
+_KINDS_OF_FOOD = frozenset(
+    {"fruit", "fruits", "berries", "nuts", "spices", "cream", "chocolate", "pastry", "syrup", "apples", "caramel"}
+)
 MOST_WORDS_OF_A_PART = 3
 # Before any weighed food a short line in the first few is the title, portions or the name of a part.
 EARLY = 3

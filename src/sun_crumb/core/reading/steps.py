@@ -295,7 +295,10 @@ _DOING = (
 
 
 # "2 x 20cm tins": so many of them.
-_SO_MANY_TINS = re.compile(r"\b(?:[2-4]|two|three)\s*[x×]\s*(?=\d{2}\s*-?\s*(?:cm|inch|in\b|\")[^x×\n]{0,24}?\b(?:tins|pans|cake tins|sandwich tins|moulds)\b)", re.I)
+_SO_MANY_TINS = re.compile(
+    r"\b(?:[2-4]|two|three)\s*[x×]\s*(?=\d{2}\s*-?\s*(?:cm|inch|in\b|\")[^x×\n]{0,24}?\b(?:tins|pans|cake tins|sandwich tins|moulds)\b)",
+    re.I,
+)
 
 
 def read_tin(text: str) -> Tin | None:

@@ -190,16 +190,16 @@ def _small(parts: list[tuple[str, Formula, list[int]]], goals: Goals) -> frozens
     return frozenset(found)
 
 
-def _is_solved(
-    part: Formula, goals: Goals, positions: list[int], family: Family, *, is_cut: bool
-) -> bool:
+def _is_solved(part: Formula, goals: Goals, positions: list[int], family: Family, *, is_cut: bool) -> bool:
     """Return whether a component is rebalanced: it holds something to cut, to leave out, or what the baker has set."""
     component = part.lines[0].component
     return (
         any(i in goals.locks for i in positions)
         or any(c == component for c, _, _ in goals.amounts)
         or any(
-            (is_cut and is_cuttable(line, goals.counted)) or must_go(line, goals, family) or lever_of(line, goals, family)
+            (is_cut and is_cuttable(line, goals.counted))
+            or must_go(line, goals, family)
+            or lever_of(line, goals, family)
             for line in part.lines
         )
     )
