@@ -711,3 +711,33 @@ SEVENTH: tuple[tuple[str, str, float, float], ...] = (
     ("juice 2 limes + 85g granulated", "lime_juice", 60, 60),
     ("1 sheet ready-made sweet shortcrust (320g)", "sweet_shortcrust", 320, 320),
 )
+# Read once: what came out wrong of 109, and was mended; foods that a second part of the line names are in SECOND_FOODS.
+EIGHTH: tuple[tuple[str, str, float, float], ...] = (
+    ("6 tbsps. sunflower spread", "margarine", 80, 95),
+    ("500g pack strong wholemeal bread flour", "wholemeal_flour", 500, 500),
+    ("3/4 c. butter-flavored shortening", "shortening", 140, 165),
+    ("1 jar (680g) apple puree without sugar", "applesauce", 680, 680),
+    ("200g bar 85% dark chocolate", "dark_chocolate_85", 200, 200),
+    ("1 litre custard made with powder", "ready_custard", 1000, 1100),
+    ("5cm cinnamon stick", "cinnamon", 2, 4),
+    ("6 filo sheets", "filo_pastry", 110, 130),
+    ("125g lt brown sug.", "light_brown_sugar", 125, 125),
+    ("2 tbsp gldn syrup", "golden_syrup", 40, 45),
+    ("liquid from 1 can chickpeas (about 120ml)", "aquafaba", 115, 125),
+    ("150g blackcurrants", "blackcurrant", 150, 150),
+    ("3 Braeburn apples", "apple", 400, 440),
+    ("2 dessert apples", "apple", 270, 290),
+    ("Lemon, zest of 1", "lemon_zest", 4, 6),
+    ("500g rhubarb cut up", "rhubarb", 500, 500),
+)
+# What a line names second, and how much of it [g].
+SECOND_FOODS: tuple[tuple[str, str, float], ...] = (
+    ("2 eggs, separated + 1 extra white", "egg_white", 33),
+    ("Gelatine powder 3 tbsp, bloomed in 120 ml cold water", "water", 120),
+    ("250 g sultanas soaked in 60 ml rum", "rum", 57),
+    ("150g icing sugar + zest 1 orange", "orange_zest", 6),
+    ("zest of 3 lemons, plus 75ml juice", "lemon_juice", 77),
+    ("zest 1 orange, 2 tbsp juice", "orange_juice", 31),
+    ("1 egg yolk + 1 tbsp milk, pearl sugar 20 g", "white_sugar", 20),
+    ("500 g strong white flour ........ 75 g caster sugar", "caster_sugar", 75),
+)

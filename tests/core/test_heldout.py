@@ -10,12 +10,14 @@ from sun_crumb.core.reading import ReadLine, read_recipe
 from tests.core.heldout_lines import (
     AGREEING,
     CONFLICTS,
+    EIGHTH,
     FIFTH,
     FIRST,
     FOURTH,
     NO_FOOD,
     NONSENSE,
     SECOND,
+    SECOND_FOODS,
     SEVENTH,
     SIXTH,
     THIRD,
@@ -41,6 +43,7 @@ class HeldOut(unittest.TestCase):
             ("fifth", FIFTH),
             ("sixth", SIXTH),
             ("seventh", SEVENTH),
+            ("eighth", EIGHTH),
         ):
             right = 0
             for text, keys, low, high in lines:
@@ -50,10 +53,22 @@ class HeldOut(unittest.TestCase):
                 self.assertGreaterEqual(right / len(lines), 0.97)
 
     def test_no_line_is_taken_for_another_food_in_silence(self) -> None:
-        for text, keys, _, _ in (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH):
+        for text, keys, _, _ in (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH):
             with self.subTest(text):
                 line = read(text)
                 self.assertTrue(line.status != "ok" or line.ingredient in keys.split("|"), line)
+
+    def test_no_food_that_a_line_names_second_is_lost(self) -> None:
+        for text, key, grams in SECOND_FOODS:
+            with self.subTest(text):
+                found = {line.ingredient: line.grams or 0.0 for line in read_all(text)}
+                self.assertIn(key, found)
+                self.assertAlmostEqual(found[key], grams, delta=0.05 * grams)
+
+    def test_a_soaking_that_is_poured_off_is_no_food(self) -> None:
+        self.assertEqual(
+            [line.ingredient for line in read_all("200 g dates, soaked in 1 cup water, drained")], ["medjool_date"]
+        )
 
     def test_what_is_no_food_is_weighed_nowhere(self) -> None:
         for text in NO_FOOD:

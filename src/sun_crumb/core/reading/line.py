@@ -238,7 +238,7 @@ def _summed(text: str) -> list[str] | None:
     cut = _SPLIT.search(text)
     if not cut or text.count("(", 0, cut.start()) > text.count(")", 0, cut.start()):
         return None
-    left, right = text[: cut.start()], text[cut.end() :]
+    left, right = text[: cut.start()], _MORE_OF_AN_EGG.sub(" ", text[cut.end() :], count=1)
     if "soaked" in cut[0] and re.search(r"\b(?:drained|squeezed|discard)", right, re.I):
         return None  # "soaked in 1 cup water, drained": the water goes
     if re.match(r"an?\s+(?:little|bit|touch)\s+(?:extra|more)\b", right, re.I) and read_amount(left):
@@ -263,6 +263,8 @@ def _summed(text: str) -> list[str] | None:
     return None
 
 
+# "2 eggs + 1 extra white"
+_MORE_OF_AN_EGG = re.compile(r"(?<=\d)\s+(?:extra|more|additional)\s+(?=(?:egg\s+)?(?:whites?|yolks?)\b)", re.I)
 _BLOOMED = re.compile(r"\b(?:bloomed|softened|soaked|sprinkled|dissolved|slaked|mixed|stirred)\b", re.I)
 _BOTH_PARTS = re.compile(
     r"^(?P<head>.*?\b(?:lemon|lime|orange))s?'?\s+(?P<a>zest|juice|rind)\s+(?:and|&|\+)\s+(?P<b>zest|juice|rind)$", re.I
