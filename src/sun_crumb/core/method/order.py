@@ -93,6 +93,11 @@ _SHAPES = re.compile(
     r"|\W*(?:knock back|roll|pat|press|flatten|stretch)\b(?:\s+(?:it|the \w+))?(?:\s+out)?\s+(?:onto|on|in|into|over)\b",
     re.I,
 )
+# "Shape in balls, roll in the sugar": of the dough that is there.
+_IN_PIECES = re.compile(
+    r"\W*(?:shape|form|roll|scoop|divide|cut|break off|pinch off|make)\b[^.;]{0,30}\b(?:balls?|rounds?|logs?|pieces|circles|sausages|buns|lumps)\b",
+    re.I,
+)
 _NOUN_AFTER = re.compile(r"\b(?:the|a|an|off|from|your|of|low|medium|high|gentle|moderate|into|well)\s+$", re.I)
 _TAKES_ALL = re.compile(
     r"\b(?:spoon|pour|scrape|tip|spread|divide|transfer|turn|put|press|fill|assemble|pile|layer|cover|lay)\w*\b", re.I
@@ -213,7 +218,8 @@ class Order:
                 if _FOLDED.search(text)
                 else []
             )
-            shaped = [self.current] if _SHAPES.match(text) and self.current is not None else []
+            is_shaped = _SHAPES.match(text) or _IN_PIECES.match(text)
+            shaped = [self.current] if is_shaped and self.current is not None else []
             begun = [self._new(step), *spoken]
             _extend(begun, more)
             _extend(begun, shaped)

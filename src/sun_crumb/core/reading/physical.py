@@ -252,7 +252,8 @@ _WASH = re.compile(r"(?:egg[- ]?)?wash\s*:\s+(?=\d|an?\b|one\b)", re.I)
 _HEADED = re.compile(r"[^\W\d_]+:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+[\d½¼¾⅓⅔]")
 # "To decorate: writing icing": what the part is for, and its one food.
 _FOR_THE_END = re.compile(
-    r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl)(?:e|ing)?", re.I
+    r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl|roll|dip|brush|fry|sandwich)(?:e|ing)?",
+    re.I,
 )
 LONGEST_NAME = 5
 

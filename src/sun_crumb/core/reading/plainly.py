@@ -13,7 +13,10 @@ _CITRUS = r"(?P<food>lemon|lime|orange|clementine|mandarin|grapefruit)s?"
 # Each is a pattern and what stands in its place, in this order.
 _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
     # "300ml pot double cream": what it is sold in says nothing more.
-    (re.compile(rf"^(\d+(?:[.,]\d+)?\s*(?:g|kg|ml|cl|l|oz)\.?)\s+{_HOLDERS}\s+(?:of\s+)?(?=[a-z]|\d+\s*%)", re.I), r"\1 "),
+    (
+        re.compile(rf"^(\d+(?:[.,]\d+)?\s*(?:g|kg|ml|cl|l|oz)\.?)\s+{_HOLDERS}\s+(?:of\s+)?(?=[a-z]|\d+\s*%)", re.I),
+        r"\1 ",
+    ),
     # "30 g cocoa (+ 1 tbsp for rolling)"
     (re.compile(r"\(\s*(?:\+|plus)\s*(?=[\d½¼¾⅓⅔])(?![^()]*\bif\b)([^()]*)\)"), r"plus \1"),
     # "3 v. ripe bananas", "5% Greek yoghurt"
@@ -63,12 +66,19 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
     # "apple purée without sugar", "custard made with powder", "5cm cinnamon stick"
     (
         re.compile(
-            r"^((?:[\d½¼¾⅓⅔.,/ ]+|an?\s+)(?:[a-z]+\b\.?\s+)?(?:\([^)]*\)\s*)?)([^(),]*?),?\s*\(?without (?:any )?(?:added )?sugar\)?", re.I
+            r"^((?:[\d½¼¾⅓⅔.,/ ]+|an?\s+)(?:[a-z]+\b\.?\s+)?(?:\([^)]*\)\s*)?)([^(),]*?),?\s*\(?without (?:any )?(?:added )?sugar\)?",
+            re.I,
         ),
         r"\1unsweetened \2",
     ),
     (re.compile(r"(?<=custard),?\s+(?:made|mixed)\s+(?:up\s+)?(?:with|from)\s+(?:custard\s+)?powder\b", re.I), ""),
-    (re.compile(r"^(?:an?\s+)?\d+(?:[.,]\d)?[- ]?(?:cm|inch|in|\")[- ]+(?:piece\s+(?:of\s+)?|stick\s+of\s+)?cinnamon(?:\s+stick|\s+quill)?", re.I), "1 stick cinnamon"),
+    (
+        re.compile(
+            r"^(?:an?\s+)?\d+(?:[.,]\d)?[- ]?(?:cm|inch|in|\")[- ]+(?:piece\s+(?:of\s+)?|stick\s+of\s+)?cinnamon(?:\s+stick|\s+quill)?",
+            re.I,
+        ),
+        "1 stick cinnamon",
+    ),
     # "Lemon, zest of 1"
     (
         re.compile(

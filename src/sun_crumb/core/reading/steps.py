@@ -278,7 +278,10 @@ _TIN_WORD = r"(?:tin|pan|dish|mould|mold|springform|ring|tray|tart|skillet|loaf|
 _OBLONG = re.compile(
     rf"{_DIMENSION}(?:{_LENGTH})?\s*(?:x|×|by)\s*{_DIMENSION}{_LENGTH}(?=[^.\n]{{0,40}}\b{_TIN_WORD})", re.I
 )
-_ROUND = re.compile(rf"{_DIMENSION}{_LENGTH}(?P<rest>[^.\n]{{0,40}}?\b{_TIN_WORD})", re.I)
+_ROUND = re.compile(
+    rf"{_DIMENSION}{_LENGTH}(?![\s,]*(?:long|thick|wide|apart|deep|tall|high)\b)(?P<rest>[^.\n]{{0,40}}?\b{_TIN_WORD})",
+    re.I,
+)
 _LOAF = re.compile(r"(\d+(?:[.,]\d)?)\s*-?\s*(kg|g|lb|pound)s?\s*-?\s*loaf\s*(?:tin|pan)", re.I)
 _HOLES = re.compile(r"\b(6|8|9|12|24)[- ](?:hole|cup)\b[^.\n]{0,20}\b(?:muffin|tin|tray|pan)", re.I)
 # What a step does with its time, by the words before it; the first that fits.

@@ -31,6 +31,8 @@ LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
 FETCHED_GAIN = 0.6
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
 FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.38
+# Several such changes at once must gain so much together.
+ALL_FUSS_GAIN = 0.55
 # A new sweetener that gives less than this share of the sweetness is a dash; so many steps of another may make up for it (judgement).
 DASH, DASH_STEPS = 0.06, 3
 # A speck of something strong, less than any spoon but the smallest holds [g], is not worth a jar of it for twice that much.
@@ -118,6 +120,10 @@ class TruePenalty:
         reaches = self._reaches(sums)
         near = sum(term.weight * INSIDE * min(r, 1.0) for term, r in zip(self.terms, reaches, strict=True))
         return sum((r > HARDLY + 0.001) + (r > 2.001) for r in reaches), near
+
+    def farthest(self, sums: list[float]) -> float:
+        """Return how far off the worst metric but sweetness is, in bands."""
+        return max(self._reaches(sums), default=0.0)
 
     def _reaches(self, sums: list[float]) -> list[float]:
         """Return how far off each metric but sweetness is, in bands."""
@@ -350,24 +356,57 @@ def _is_fussy(problem: Problem, position: int, by: float, mass: float) -> bool:
 
 
 def _without_fuss(problem: Problem, true_penalty: TruePenalty, grams: list[float], sums: list[float]) -> list[float]:
-    """Put back every small change whose texture hardly gains by it, and a sugar's that the cut doesn't miss; return the sums."""
-    for i, row in enumerate(problem.rows):
-        by = row.untouched_g - grams[i]
-        is_free = row.set_g is None and row.addition is None and grams[i] > 0 and (row.move is not None or row.is_cut)
-        if not is_free or abs(by) < LEAST_G or not _is_fussy(problem, i, by, sums[MASS]):
-            continue
-        trial = true_penalty.moved(sums, i, by)
-        if true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial):
-            continue
-        # So small a change is no way to be sweet enough, and so little sugar is what the whole recipe hardly misses.
-        breaks = true_penalty.limits(trial) - true_penalty.limits(sums)
-        if row.is_cut and by * problem.counted[i] <= NEAR * problem.counted_before / max(problem.share, NEAR):
-            breaks -= true_penalty.cut(trial) - true_penalty.cut(sums)
-        (worse, far), (level, near) = true_penalty.told(trial), true_penalty.told(sums)
-        # What is off by a level stays so: a little less flour mends no snap.
-        if worse <= level and far - near + max(breaks, 0.0) < FUSSY_GAIN:
-            grams[i], sums = row.untouched_g, trial
-    return sums
+    """Put back every small change whose texture hardly gains by it, and a sugar's that the cut doesn't miss; return the sums.
+
+    One at a time, then all that are left together: less flour for more milk, and more milk for less flour.
+    """
+    for i in _fussy(problem, grams, sums[MASS]):
+        sums = _put_back(problem, true_penalty, grams, sums, [i], FUSSY_GAIN)
+    left = [i for i in _fussy(problem, grams, sums[MASS]) if not problem.rows[i].is_cut]
+    return _put_back(problem, true_penalty, grams, sums, left, ALL_FUSS_GAIN) if len(left) > 1 else sums
+
+
+def _fussy(problem: Problem, grams: list[float], mass: float) -> list[int]:
+    """Return the rows that are changed by so little that a baker would ask what for."""
+    return [
+        i
+        for i, row in enumerate(problem.rows)
+        if row.set_g is None
+        and (row.addition is None or row.addition.kind == "stand_in")
+        and grams[i] > 0
+        and (row.move is not None or row.is_cut)
+        and abs(row.untouched_g - grams[i]) >= LEAST_G
+        and _is_fussy(problem, i, row.untouched_g - grams[i], mass)
+    ]
+
+
+def _put_back(
+    problem: Problem,
+    true_penalty: TruePenalty,
+    grams: list[float],
+    sums: list[float],
+    positions: list[int],
+    least_gain: float,
+) -> list[float]:
+    """Put some changes back together where they gain less than they should; return the sums."""
+    trial = sums
+    for i in positions:
+        trial = true_penalty.moved(trial, i, problem.rows[i].untouched_g - grams[i])
+    if true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial):
+        return sums
+    # So small a change is no way to be sweet enough, and so little sugar is what the whole recipe hardly misses.
+    breaks = true_penalty.limits(trial) - true_penalty.limits(sums)
+    by = sum((problem.rows[i].untouched_g - grams[i]) * problem.counted[i] for i in positions if problem.rows[i].is_cut)
+    if by and by <= NEAR * problem.counted_before / max(problem.share, NEAR):
+        breaks -= true_penalty.cut(trial) - true_penalty.cut(sums)
+    (worse, far), (level, near) = true_penalty.told(trial), true_penalty.told(sums)
+    # What is off by a level stays so: a little less flour mends no snap, and where something is off already no cake.
+    is_no_worse = worse <= level or (level > 0 and worse == level + 1 and true_penalty.farthest(trial) <= 2.001)
+    if not is_no_worse or far - near + max(breaks, 0.0) >= least_gain:
+        return sums
+    for i in positions:
+        grams[i] = problem.rows[i].untouched_g
+    return trial
 
 
 def _without_dashes(

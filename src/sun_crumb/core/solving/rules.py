@@ -16,6 +16,7 @@ from sun_crumb.core.sugars.sittings import sitting_share
 
 if TYPE_CHECKING:
     from sun_crumb.core.solving.problem import Problem
+    from sun_crumb.core.solving.row import Row
 
 Vector = npt.NDArray[np.float64]
 # Erythritol [g] that 1 g of water dissolves at most.
@@ -93,9 +94,22 @@ def _dissolved(problem: Problem) -> Rule | None:
     if "ground" in problem.family.traits or not any(x.per_100g.erythritol_g > 50 for x in new):
         return None
     held = [row.line.ingredient.per_100g for row in problem.rows]
-    weights = np.array([(c.erythritol_g - MOST_DISSOLVED * c.water_g) / 100 for c in held])
+    water = np.array([MOST_DISSOLVED * c.water_g / 100 for c in held])
     untouched = np.array([row.untouched_g for row in problem.rows])
-    return Rule("dissolved", weights, -inf, max(float(weights @ untouched), 0.0), max(problem.before["mass"], 1.0))
+    # More flour or butter is no way to dissolve it, though both hold a little water.
+    is_dry = np.array([row.line.ingredient.has_role("flour", "fat", "nut", "starch") for row in problem.rows])
+    weights = np.array([c.erythritol_g / 100 for c in held]) - np.where(is_dry, 0.0, water)
+    there = float(np.where(is_dry, water, 0.0) @ np.array([_least_g(row) for row in problem.rows]))
+    return Rule(
+        "dissolved", weights, -inf, max(float(weights @ untouched) + there, there), max(problem.before["mass"], 1.0)
+    )
+
+
+def _least_g(row: Row) -> float:
+    """Return the least that may be left of a row [g]."""
+    if row.set_g is not None:
+        return row.set_g
+    return row.untouched_g * (min(row.move.low, 1.0) if row.move is not None else 1.0)
 
 
 def _own(problem: Problem) -> Rule | None:
