@@ -51,6 +51,7 @@ TABLES = {
     "cups": "Cups and spoons",
     "units": "Units",
     "line_factors": "Words that change what goes in",
+    "short_words": "What words that a hand in a hurry shortens stand for",
     "line_marks": "What a line's marks say of its role",
     "line_order": "How roles follow each other",
 }

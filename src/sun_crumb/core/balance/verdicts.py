@@ -29,7 +29,7 @@ HARDLY = 1.15
 class Verdict:
     """One metric before and after. ``deviation`` is against the wanted value: parts of it, or meq/g for alkali.
 
-    ``level`` is balanced within one band, strained within two, off beyond; ``words`` say what it is like to eat,
+    ``level`` is balanced within ``band`` (the family's and a hair more, but for sweetness), strained within two of the family's, off beyond; ``words`` say what it is like to eat,
     ``told`` how far it is off, with its unit. ``norm`` is where the family's patterns lie, as deviations.
     """
 

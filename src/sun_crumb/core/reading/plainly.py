@@ -3,6 +3,9 @@
 from __future__ import annotations
 
 import re
+from functools import cache
+
+from sun_crumb.core.reference import table
 
 _AMOUNT = r"(?:\d+(?:[.,/]\d+)?|[½⅓⅔¼¾]|an?|one|two|three|four)"
 _HOLDERS = (
@@ -159,21 +162,17 @@ _EACH = re.compile(
 )
 
 
-# Words that hands in a hurry shorten, and no food's name is written like.
-_SHORT = {
-    "sug": "sugar", "gldn": "golden", "golden syr": "golden syrup", "brwn": "brown", "wht": "white", "flr": "flour", "bttr": "butter",
-    "butr": "butter", "crm": "cream", "choc chip": "chocolate chips", "cinn": "cinnamon", "cinnam": "cinnamon", "van": "vanilla", "vanil": "vanilla",
-    "pdr": "powder", "pwdr": "powder", "powd": "powder", "evap milk": "evaporated milk", "cond milk": "condensed milk", "condens milk": "condensed milk",
-    "unsalt butter": "unsalted butter", "choc chips": "chocolate chips", "almds": "almonds", "wlnts": "walnuts", "coco milk": "coconut milk",
-    "des coconut": "desiccated coconut", "dess coconut": "desiccated coconut", "straws": "strawberries", "strawbs": "strawberries", "rasps": "raspberries", "blues": "blueberries",
-    "bakg": "baking", "bkg": "baking", "greek yog": "greek yoghurt", "yog": "yoghurt", "yogh": "yoghurt", "mlk": "milk", "marg": "margarine",
-}  # fmt: skip
-_SHORTENED = re.compile(
-    r"(?<![\w-])("
-    + "|".join(re.escape(k).replace(r"\ ", r"\.?\s+") for k in sorted(_SHORT, key=len, reverse=True))
-    + r")\b\.?(?![\w'’-])",
-    re.I,
-)
+@cache
+def _short() -> dict[str, str]:
+    """Return the words that a hand in a hurry shortens, and no food's name is written like."""
+    return {row["short"]: row["words"] for row in table("short_words")}
+
+
+@cache
+def _shortened() -> re.Pattern[str]:
+    longest_first = sorted(_short(), key=len, reverse=True)
+    words = "|".join(re.escape(k).replace(r"\ ", r"\.?\s+") for k in longest_first)
+    return re.compile(rf"(?<![\w-])({words})\b\.?(?![\w'’-])", re.I)
 
 
 def plainly(text: str) -> str:
@@ -186,7 +185,7 @@ def plainly(text: str) -> str:
     >>> plainly("Eggs x 3")
     '3 Eggs'
     """
-    text = _SHORTENED.sub(lambda found: _SHORT[re.sub(r"\.?\s+", " ", found[1].lower())], text)
+    text = _shortened().sub(lambda found: _short()[re.sub(r"\.?\s+", " ", found[1].lower())], text)
     for pattern, instead in _PLAIN:
         text = pattern.sub(instead, text, count=1)
     return _COCOA.sub(_by_its_cocoa, text, count=1)
