@@ -23,6 +23,12 @@ _VERBS_OF_PART = {
 _NEUTRAL = frozenset({"the", "for", "and", "ingredient"})
 
 
+def _first_words(clause: Clause) -> tuple[str, int]:
+    """Return what a step's first words say that it is for, and where they end: "For the glaze, ..."; nothing where they tell none."""
+    prefix = _PREFIX.match(clause.text)
+    return ((prefix["a"] or prefix["b"]), prefix.end()) if prefix else ("", 0)
+
+
 @dataclass(frozen=True, slots=True)
 class Parts:
     """The components of a list, in its order."""
@@ -42,17 +48,15 @@ class Parts:
 
     def begun(self, clause: Clause) -> str | None:
         """Return the component that the words before a step's own, "For the glaze:", or its heading, name."""
-        prefix = _PREFIX.match(clause.text)
-        for words in ((prefix["a"] or prefix["b"]) if prefix else "", clause.part):
+        for words in (_first_words(clause)[0], clause.part):
             if words and (named := self.named(words)) is not None:
                 return named
         return None
 
     def prefix_end(self, clause: Clause) -> int:
         """Return where the words end that name a component before a step's own: "For the fruit, ..."; 0 where none do."""
-        prefix = _PREFIX.match(clause.text)
-        words = (prefix["a"] or prefix["b"]) if prefix else ""
-        return prefix.end() if prefix and words and self.named(words) is not None else 0
+        words, end = _first_words(clause)
+        return end if words and self.named(words) is not None else 0
 
     def unvoted(self, clause: Clause, current: str) -> str:
         """Return the component of a step whose words speak of no line: the dough's, the main one behind "Bake:", else the current one."""

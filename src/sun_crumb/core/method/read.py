@@ -47,7 +47,8 @@ def read_method(steps: Sequence[Step], lines: Sequence[MethodLine], links: Seque
         told = oven_of(text)
         if told is not None:
             oven, is_hot = told, True
-        wait, hands = wait_of(ahead.get(n - 1, text), before, uses=bool(step.uses), is_hot=is_hot and not step.uses)
+        wait, hands = wait_of(text, before, uses=bool(step.uses), is_hot=is_hot and not step.uses)
+        wait = ahead.get(n, wait)
         after = order.after(n, step, wait, has_oven=told is not None)
         is_bake = (wait is not None and wait.kind == "bake") or order.baked == n
         is_hot = is_hot and not is_bake
@@ -74,8 +75,8 @@ def read_method(steps: Sequence[Step], lines: Sequence[MethodLine], links: Seque
     return MethodRead(_with_parts(found, resolved), unplaced)
 
 
-def _baked_ahead(texts: Sequence[str]) -> dict[int, str]:
-    """Return the words that tell how long, by step, where the first line of a method tells it ahead: "180C, 30 mins" ... "bake"."""
+def _baked_ahead(texts: Sequence[str]) -> dict[int, Wait | None]:
+    """Return the bake by its step, from 1, and none at the line that tells its minutes ahead: "180C, 30 mins" ... "bake"."""
     told = next(
         (n for n, text in enumerate(texts[:MOST_AHEAD]) if _TOLD_AHEAD.search(text) and not _DOES.search(text)), None
     )
@@ -83,7 +84,7 @@ def _baked_ahead(texts: Sequence[str]) -> dict[int, str]:
     if told is None or len(baked) != 1 or baked[0] <= told or durations(texts[baked[0]]):
         return {}
     span = durations(texts[told])[0]
-    return {told: "", baked[0]: f"{texts[baked[0]]} for {span.low_min}-{span.high_min} minutes"}
+    return {told + 1: None, baked[0] + 1: Wait("bake", span.low_min, span.high_min)}
 
 
 # The heat and the minutes in a line without anything to do, among so many first ones.

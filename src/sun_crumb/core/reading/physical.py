@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
 from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.quantities.numbers import WORDS
@@ -14,7 +14,7 @@ from sun_crumb.core.reading.words import word_list
 
 _BREAK = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
 _BAR = re.compile(r"\s*[|\t\u2502\u00a6]\s*")
-_GAP = re.compile(r"\s{3,}")
+GAP = re.compile(r"\s{3,}")
 _RULE = re.compile(r"[-=_*~+·•.\s|:]{3,}$")
 _EMOJI = re.compile("[\U0001f000-\U0001faff\u2600-\u27bf\u2b00-\u2bff\ufe0f\u200d\u2190-\u21ff\u25a0-\u25ff\u20e3]+")
 _RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=\d)|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?")
@@ -58,60 +58,9 @@ def physical_lines(text: str) -> list[Physical]:
     return found
 
 
-def in_columns(found: list[Statement]) -> list[Statement]:
-    """Return statements with two columns of a list, each under its heading, one after the other: first the left one's foods, then the right one's."""
-    result: list[Statement] = []
-    at = 0
-    while at < len(found):
-        heads = _heads_of(found[at])
-        rows: list[list[Statement]] = []
-        end = at + 1
-        while heads and end < len(found):
-            line = found[end].line
-            row = [s for s in found[end : end + 2] if s.line == line]
-            is_only = sum(s.line == line for s in found[end : end + 3]) == len(row)
-            if not is_only or not all(_is_food_with_amount(s.text) for s in row):
-                break
-            # A food alone in its row stands on the left, or under the right heading where it is set far in.
-            rows.append(row)
-            end += len(row)
-        if heads and sum(len(row) == 2 for row in rows) >= LEAST_ROWS:
-            at_right = len(found[at].line.raw) - len(found[at].line.raw.split(heads[1], 1)[-1]) - len(heads[1])
-            left, right = (
-                [replace(found[at], raw=heads[0], text=clean(heads[0]))],
-                [replace(found[at], raw=heads[1], text=clean(heads[1]))],
-            )
-            for row in rows:
-                is_far_in = len(row) == 1 and len(row[0].line.raw) - len(row[0].line.raw.lstrip()) >= at_right // 2 > 0
-                (right if is_far_in else left).append(row[0])
-                right += row[1:]
-            result += left + right
-            at = end
-        else:
-            result.append(found[at])
-            at += 1
-    return result
-
-
-# So many rows with a food on both sides are two lists.
-LEAST_ROWS = 2
-
-
-def _heads_of(statement: Statement) -> list[str]:
-    """Return the two headings that stand side by side in a line with a wide gap; none where it tells something else."""
-    cells = [c.strip() for c in _GAP.split(statement.line.raw.strip()) if c.strip()]
-    is_heading = all(
-        re.fullmatch(r"[^\W\d_][\w' &-]{1,24}:?", c) and len(c.split()) <= MOST_WORDS_OF_A_HEAD for c in cells
-    )
-    return cells if len(cells) == 2 and is_heading and statement.raw == _bare(statement.line.raw) else []
-
-
-MOST_WORDS_OF_A_HEAD = 3
-
-
 def statements_of(line: Physical) -> list[Statement]:
     """Return what a line says: one statement, or one for each food where it holds several."""
-    raw = _bare(line.raw)
+    raw = bare_line(line.raw)
     if not raw:
         return []
     if parts := _all_in_one(raw):
@@ -132,13 +81,12 @@ def _title_row(raw: str) -> list[str]:
     return cells if is_named and any(bare_count(clean(c)) for c in cells[1:]) else []
 
 
-def _bare(raw: str) -> str:
+def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
     text = _EMOJI.sub(" ", _SAID_BESIDE.sub("", raw))
     if whole := re.match(r"^\s*(\*{1,2}|_{1,2})([^\s*_][^*_]{1,50})\1\s*:?\s*$", text):
         # A line that is all emphasis is a heading, if it tells no number of portions.
         return f"# {whole[2].strip()}" if not statements(whole[2]) else whole[2].strip()
-    text = re.sub(r"\bb\.\s?(?=(?:powder|soda)\b)", "baking ", text, flags=re.I)
     text = re.sub(r"(?<!\w)(\*\*|__|`)(.+?)\1(?!\w)", r"\2", text)
     return text.strip()
 
@@ -158,7 +106,7 @@ _LEADERS = re.compile(r"\s*(?:\.{4,}|(?:\. ){3,}\.?|_{4,}|-{4,})\s*")
 
 def _columns(raw: str) -> list[str]:
     """Return the columns of a line that wide gaps divide, where each column tells a food or an amount."""
-    cells = [c.strip() for c in _GAP.split(raw.strip()) if c.strip()]
+    cells = [c.strip() for c in GAP.split(raw.strip()) if c.strip()]
     if len(cells) < 2 or not any(read_amount(clean(c)) for c in cells):
         return [raw]
     return cells
@@ -171,7 +119,7 @@ def _of_cells(cells: list[str]) -> list[str]:
         return []
     if all(set(re.findall(r"[a-z]+", t.lower())) <= word_list("table_head") for t in texts):
         return []  # what the columns of a table are called
-    if sum(_is_food_with_amount(t) or _begins_food(t) for t in texts) >= 2:
+    if sum(is_food_with_amount(t) or _begins_food(t) for t in texts) >= 2:
         return [part for cell in cells for part in _run_on(cell)]
     amounts = list(dict.fromkeys(t for t in texts if _is_amount(t)))
     names = list(dict.fromkeys(t for t in texts if t not in amounts))
@@ -179,7 +127,7 @@ def _of_cells(cells: list[str]) -> list[str]:
         amounts = [" / ".join(amounts)]  # "250 g | 9 oz | ricotta": metric and imperial
     # A quantity and its unit may stand in two cells; what else there is says more of the food.
     # "2 cups | 250 g flour": the same amount twice.
-    is_twice = len(amounts) == 1 and len(names) == 1 and _is_food_with_amount(names[0])
+    is_twice = len(amounts) == 1 and len(names) == 1 and is_food_with_amount(names[0])
     first = (" / " if is_twice else " ").join([*amounts, *names[:1]])
     return [first + "".join(f", {t}" for t in names[1:] if re.search(r"\w", t))]
 
@@ -195,7 +143,7 @@ def _is_amount(text: str) -> bool:
     return not rest or rest.lower() in ("large", "small", "medium", "ripe")
 
 
-def _is_food_with_amount(text: str) -> bool:
+def is_food_with_amount(text: str) -> bool:
     found = read_amount(text)
     return bool(found and re.search(r"[^\W\d_]{3,}", text[found[1] :]))
 
@@ -224,7 +172,7 @@ def _run_on(raw: str) -> list[str]:
     if washed := _WASH.match(text):
         return _split(text[washed.end() :])
     if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
-        if statements(text[: named.end() + LOOK_AHEAD]) and not _is_food_with_amount(text[named.end() :].split(",")[0]):
+        if statements(text[: named.end() + LOOK_AHEAD]) and not is_food_with_amount(text[named.end() :].split(",")[0]):
             return [raw]  # "Yield: 1 (9-inch) pie, 8 servings"
         return _headed(named[1], text[named.end() :]) or [raw]
     return _split(text)
@@ -378,7 +326,7 @@ def _begins_food(text: str) -> bool:
     return bool(
         re.match(
             # "225 g/8 oz digestives": the amount again.
-            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b|flesh\b|peeled\b|prepared\b|net\b|drained\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b)[^\W\d_]{2,}",
+            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b|flesh\b|peeled\b|prepared\b|net\b|drained\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b)(?:[^\W\d_]{2,}|b\.\s?(?=powder\b|soda\b))",
             rest,
         )
     ) and not re.match(r"\s*(?:min|hour|day|week|night|month|cm|inch|°|%|x\b)", rest)

@@ -89,8 +89,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         ),
         r"\3 \1 \2",
     ),
-    # "1 t b. powder", "a handful of berries on top"
-    (re.compile(r"\bb\.?\s?(powder|soda)\b", re.I), r"baking \1"),
+    # "a handful of berries on top"
     (re.compile(r"(?<=[a-z]{3})\s+on top$", re.I), ", to top"),
     # Ginger by the teaspoon is the ground one.
     (

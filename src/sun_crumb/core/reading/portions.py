@@ -224,27 +224,30 @@ def bare_count(text: str) -> Stated | None:
 
 def said_in(aside: str) -> Stated | None:
     """Return what words beside a title or a heading say of portions: "makes 12", "14 wedges", "for about 40 biscuits"."""
-    said = next(iter(statements(aside)), None) or bare_count(aside)
-    match = re.match(r"^\W*for\s+", aside, re.I)
-    if said is None and match and (c := read_count(aside, match.end())):
-        rest = re.sub(r"^\s*with\b.*$", "", aside[c.end :], flags=re.S)  # "for 4-6 with custard"
-        rest = re.sub(r"\(\s*\d+\s*(?:ml|cl|g|oz)\s*(?:each)?\s*\)", "", rest)  # "for 6 ramekins (150 ml)"
-        said = Stated(c, "", 1.0, aside.strip()) if not re.search(r"\w", rest.split(",")[0]) else None
-    if (
-        said is None
-        and match
-        and (counts := _counts_after(aside, match.end()))[0]
-        and not re.search(r"\w", aside[counts[1] :])
-    ):
-        said = _stated("made", counts[0], aside.strip(), 1.0)  # "for a tray (24 pieces)"
-    if said is None and (about := _ABOUT_SO_MANY.fullmatch(f"({aside.strip()})")) and (some := read_count(about[1])):
-        said = Stated(some, "", 0.9, aside.strip())
     if either := _BIG_OR_LITTLE.fullmatch(aside):
         return Stated(Count(int(either[1]), int(either[2]), "", "", 0), "", 0.9, aside.strip())
-    if said is None and (number := _NUMBER_ALONE.fullmatch(aside)) and (c := read_count(number[1])):
-        # "Oat biscuits — 24", "Energy bites (approx. 20)"
-        said = Stated(c, "", 0.9, aside.strip())
-    return said
+    return next(iter(statements(aside)), None) or bare_count(aside) or _for_so_many(aside) or _so_many_alone(aside)
+
+
+def _for_so_many(aside: str) -> Stated | None:
+    """Read "for 4-6 with custard", "for 6 ramekins (150 ml)", "for a tray (24 pieces)"."""
+    begins = re.match(r"^\W*for\s+", aside, re.I)
+    if begins is None:
+        return None
+    if count := read_count(aside, begins.end()):
+        rest = re.sub(r"^\s*with\b.*$", "", aside[count.end :], flags=re.S)
+        rest = re.sub(r"\(\s*\d+\s*(?:ml|cl|g|oz)\s*(?:each)?\s*\)", "", rest)
+        if not re.search(r"\w", rest.split(",")[0]):
+            return Stated(count, "", 1.0, aside.strip())
+    counts, end = _counts_after(aside, begins.end())
+    return _stated("made", counts, aside.strip(), 1.0) if counts and not re.search(r"\w", aside[end:]) else None
+
+
+def _so_many_alone(aside: str) -> Stated | None:
+    """Read a number alone, as it stands behind a name: "Oat biscuits — 24", "Doughnuts (about 25 small)"."""
+    number = _ABOUT_SO_MANY.fullmatch(f"({aside.strip()})") or _NUMBER_ALONE.fullmatch(aside)
+    count = read_count(number[1]) if number else None
+    return Stated(count, "", 0.9, aside.strip()) if count else None
 
 
 # "2 big or 4 little"
