@@ -6,7 +6,8 @@ import unittest
 
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import Reading, read_recipe
-from sun_crumb.core.reading.line import clean, parse_line, split_line
+from sun_crumb.core.reading.line import clean, parse_line
+from sun_crumb.core.reading.several import split_line
 
 # line: (amounts added up, amounts restated, name, preparation)
 PARSED = {

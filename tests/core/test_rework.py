@@ -19,9 +19,10 @@ from sun_crumb.core.pantry.store import excluded_tags
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.rework import Plan, rework
 from sun_crumb.core.solving.problem import Problem
-from sun_crumb.core.solving.rounding import TruePenalty, rounded
+from sun_crumb.core.solving.rounding import rounded
 from sun_crumb.core.solving.solver import LinearModel, WarmStart
 from sun_crumb.core.solving.together import Share, solve
+from sun_crumb.core.solving.true_penalty import TruePenalty
 from sun_crumb.core.wish import Goals, paths
 from tests.support import CAKE, CloseTo, batter, formula_of, most_of
 

@@ -7,8 +7,9 @@ from collections.abc import Iterable, Sequence
 from sun_crumb.core.method.records import MethodLine
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Reading
-from sun_crumb.core.reading.line import parse_line, split_line
-from sun_crumb.core.reading.roles import heading_kind
+from sun_crumb.core.reading.line import parse_line
+from sun_crumb.core.reading.marks import heading_kind
+from sun_crumb.core.reading.several import split_line
 
 
 def lines_of_reading(reading: Reading, pantry: Pantry) -> tuple[MethodLine, ...]:

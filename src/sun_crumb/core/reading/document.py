@@ -9,10 +9,11 @@ from itertools import pairwise
 
 from sun_crumb.core.reading.columns import in_columns
 from sun_crumb.core.reading.counts import MOST, kind_of
+from sun_crumb.core.reading.marks import FOR_THE, FOR_THE_PART, Known, heading_kind, is_asking, without_number
 from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
 from sun_crumb.core.reading.portions import Stated, bare_count, of_step, of_title, said_in, statements
 from sun_crumb.core.reading.records import Role
-from sun_crumb.core.reading.roles import FOR_THE, FOR_THE_PART, Known, heading_kind, is_asking, roles_of, without_number
+from sun_crumb.core.reading.roles import roles_of
 from sun_crumb.core.reading.words import word_list
 
 # What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".

@@ -1,4 +1,4 @@
-"""One ingredient line taken apart: amounts, name, preparation, alternatives."""
+"""One ingredient statement taken apart: amounts, name, preparation, alternatives."""
 
 from __future__ import annotations
 
@@ -9,39 +9,19 @@ from functools import lru_cache
 from sun_crumb.core.quantities.measures import units
 from sun_crumb.core.quantities.numbers import ONE
 from sun_crumb.core.reading.amounts import form_in, read_amount, with_form
-from sun_crumb.core.reading.plainly import each_of_several, made_up, plainly, zest_and_part_juice
 from sun_crumb.core.reading.records import Amount, ParsedLine
 
 _BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*")
-_PART_OF = re.compile(
-    r"^(?P<prep>(?:(?:finely|freshly|grated|squeezed|the|fresh|strained)\s+)*)"
-    r"(?P<part>juice|zest|rind|peel)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated|the)\s+)*(?P<second>juice|zest|rind|peel))?"
-    r"\s+(?:(?:of|from)\s+(?:the\s+(?=\d|one|two|three))?|(?=\d|[½¼]|an?\s|half\s|one\s|two\s|three\s))(?P<rest>.+)$",
-    re.I,
-)
-_OF_EGGS = re.compile(
-    r"^(?:the\s+)?(?P<part>whites?|yolks?)\s+(?:of|from)\s+(?P<count>(?:\d+|one|two|three|four|five|six)(?:\s+\w+)?)\s+eggs?$",
-    re.I,
-)
-_INSIDE_OF = re.compile(
-    r"^(?:the\s+)?(?:(?:scraped|grated|mashed|chopped|puréed)\s+)?(?:seeds|flesh|pulp|insides|leaves)\s+(?:of|from)\s+(?P<rest>(?:\d|[½¼]|half\s|an?\s|one\s|two\s|three\s).+)$",
-    re.I,
-)
-_AFTER_PART = re.compile(
-    r"[,(]\s*(?:(?:finely|freshly|grated|the)\s+)*(juice|zest|rind|juiced|zested)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated)\s+)*(juice|zest|rind|juiced|zested))?"
-    r"(?:\s+only|\s+grated)?\s*(?:[(,](?P<aside>[^()]*)\)?\s*)?\)?\s*$",
-    re.I,
-)
 _OPTIONAL = re.compile(
     r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted|needed|necessary|required|stiff|dry|too (?:stiff|dry|thick))|or to taste)\b\s*\)?",
     re.I,
 )
-_PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
+PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(
     r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<less>minus|less)(?=\s)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I
 )
-_TRAILING = re.compile(
+TRAILING = re.compile(
     r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b|(?<!for )(?:one(?<=[,:;(=–—-] one)|two|three|four|five|six|seven|eight|nine|ten|twelve)\s*$).*)$",
     re.I,
 )
@@ -77,11 +57,6 @@ _GROSS = (
     ("uncored", re.compile(rf"\buncored\b|\bwith\s+{_OWN}cores?\b", re.I)),
     ("unshelled", re.compile(rf"\bunshelled\b|\b(?:with|in)\s+{_OWN}shells?\b", re.I)),
 )
-_FOR_USE = re.compile(r"\s*(?:(?:extra|more)?\s*(?:for|to)\b|(?:extra|more)\s*$)", re.I)
-_SPLIT = re.compile(
-    r"\s*,?\s+(?:plus|and|\+|&|(?:(?:then |well )?(?:mixed|blended|beaten|whisked|slaked|stirred|combined|dissolved|made up|soured|bloomed|softened|soaked|sprinkled)) (?:with|in|into|over|on)|in(?=\s+[\d½¼][^,]*\b(?:water|milk|juice|coffee)\b))\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))",
-    re.I,
-)
 
 
 def clean(text: str) -> str:
@@ -92,187 +67,6 @@ def clean(text: str) -> str:
     text = re.sub(r"\s+", " ", text).strip()
     text = _BULLET.sub("", text, count=1)
     return text.strip().rstrip(".;,").strip()
-
-
-def split_line(text: str) -> list[str]:
-    """Return the ingredient statements in one line: two where it names two foods ("2 eggs plus 1 yolk")."""
-    text = plainly(_LARGE_EGGS.sub(lambda m: f"{m[1]} {_EGG_SIZES[m[2].upper()]} {m[3]}", text))
-    return (
-        _from_a_tin(text)
-        or made_up(text)
-        or _of_eggs(text)
-        or _and_of_a_fruit(text)
-        or _of_a_fruit_and_more(text)
-        or each_of_several(text)
-        or _summed(text)
-        or _both_to_serve(text)
-        or [text]
-    )
-
-
-# "2 L eggs" are large ones, and no litres.
-_LARGE_EGGS = re.compile(
-    r"^(\d+|one|two|three|four|five|six)\s+(XL|L|M|S)\.?\s+((?:free[- ]range\s+|organic\s+)?eggs?\b)", re.I
-)
-_EGG_SIZES = {"XL": "extra large", "L": "large", "M": "medium", "S": "small"}
-
-
-def _from_a_tin(text: str) -> list[str] | None:
-    """Read "aquafaba from 1 tin chickpeas": a tin's worth of what is in it."""
-    if found := _FROM_A_TIN.match(text):
-        food = "aquafaba" if found["food"].lower() in ("liquid", "brine") else found["food"]
-        return [f"{found['much']} {food}" if found["much"] else f"{found['count'] or 1} tin {food}"]
-    if _LIQUID_OF_A_TIN.search(text) and read_amount(text):
-        # What a bracket says of the liquid counts; the tin's own weight is its pulses'.
-        inside = re.search(r"(?:[\d½⅓⅔¼¾]|[\d.]+\s)[\d/.]*\s*(?:ml\b|cups?\b|tbsps?\b|tablespoons?\b)", text)
-        tins = re.match(r"\s*(\d+|an?|one|two)\b", text)
-        return [f"{inside[0] if inside else f'{tins[1] if tins else 1} tin'} aquafaba"]
-    return None
-
-
-_LIQUID_OF_A_TIN = re.compile(
-    r"\bchick\s?peas?\b.*\b(?:just|only)\s+the\s+(?:liquid|brine|water)\b|\bchick\s?peas?\b.*\b(?:liquid|brine)\s+only\b"
-    # "1 tin chickpeas - you need 150 ml of the liquid"
-    r"|\bchick\s?peas?\b.*\b(?:need|use|want|keep|reserve)\b.*\b(?:liquid|brine|aquafaba)\b",
-    re.I,
-)
-_FROM_A_TIN = re.compile(
-    r"^(?:the\s+)?(?P<food>aquafaba|liquid|brine|cream|juice)\s+(?:from|of)\s+(?:(?P<count>\d|one|two|an?)\s+)?(?:\([^)]*\)\s*|\d+\s*g\s+)?(?:tins?|cans?|jars?)\b(?:\s+(?:of\s+)?chick\s?peas)(?:\W+(?:about\s+|approx\.?\s+|ca?\.?\s*)?(?P<much>\d+\s*(?:ml|g)))?",
-    re.I,
-)
-
-
-def _of_eggs(text: str) -> list[str] | None:
-    """Read "the whites of 2 eggs" and "seeds of a vanilla pod"."""
-    if eggs := _OF_EGGS.match(text):
-        return [f"{eggs['count']} egg {eggs['part']}"]
-    if inside := _INSIDE_OF.match(text):
-        return [inside["rest"]]
-    return None
-
-
-def _of_a_fruit_and_more(text: str) -> list[str] | None:
-    """Read the parts of a fruit, with the food that may stand behind them: "juice 2 limes + 85 g sugar"."""
-    if (
-        (cut := _SPLIT.search(text))
-        and _PART_OF.match(text[: cut.start()])
-        and (more := read_amount(text[cut.end() :]))
-        and more[0].unit
-        and not re.match(r"\s*(?:of\s+)?(?:the\s+)?(?:juice|zest|rind)\b", text[cut.end() :][more[1] :], re.I)
-    ):
-        return [*(_parts_of_a_fruit(text[: cut.start()]) or [text[: cut.start()]]), text[cut.end() :]]
-    return _parts_of_a_fruit(text)
-
-
-def _and_of_a_fruit(text: str) -> list[str] | None:
-    """Read "150 g icing sugar + zest 1 orange": a food, and the parts of a fruit behind it."""
-    found = _FRUIT_BEHIND.match(text)
-    first = read_amount(found["food"]) if found else None
-    if found is None or first is None or not re.search(r"[a-z]{3,}", found["food"][first[1] :], re.I):
-        return None
-    return [found["food"], *(_parts_of_a_fruit(found["of"]) or [found["of"]])]
-
-
-_FRUIT_BEHIND = re.compile(
-    r"^(?P<food>[^()]+?)\s*(?:\+|\bplus\b|\band\b|&)\s*(?P<of>(?:(?:finely\s+)?grated\s+)?(?:zest|juice|rind)(?:\s*(?:and|&|\+)\s*(?:zest|juice|rind))?\s+(?:(?:of|from)\s+)?(?:\d|½|1/2|half|an?|one|two)\s+(?:\w+\s+)?(?:lemon|lime|orange|grapefruit|clementine)s?)$",
-    re.I,
-)
-
-
-def _parts_of_a_fruit(text: str) -> list[str] | None:
-    """Read "zest and juice of 1 lemon" and "1 lemon, juice and zest" as one statement for each part."""
-    if told := zest_and_part_juice(text):
-        return told
-    if halves := _ZESTED_AND_PART_JUICED.match(text):
-        return [f"{halves['count']} {halves['food']} zest", f"{halves['part']} {halves['food']} juice"]
-    if measured := _ZEST_OF_AND_JUICE.match(text):
-        return [f"{measured['count']} {measured['food']} zest", f"{measured['juice']} {measured['food']} juice"]
-    if part := _PART_OF.match(text):
-        kinds = [k for k in (part["part"], part["second"]) if k]
-        rest = part["rest"]
-        amount = read_amount(rest)
-        size, food = (rest[: amount[1]], rest[amount[1] :].strip()) if amount else ("", rest)
-        aside = _PAREN.search(food)
-        food = _PAREN.sub("", food).split(",")[0].strip()
-        # "zest and juice of 2 lemons (about 90 ml)": so much juice.
-        said = {k: f" {aside[0]}" if aside and (k == "juice" or len(kinds) == 1) else "" for k in kinds}
-        return [f"{size} {food} {_part(k)}{said[k]}".strip() for k in kinds]
-    after = _AFTER_PART.search(text)
-    if after and re.search(r"\b(lemon|lime|orange|clementine|mandarin|grapefruit)s?\b", text, re.I):
-        # "2 lemons, zest and juice (you need 80 ml)": so much juice.
-        much = _OF_JUICE.search(after["aside"] or "")
-        said = {"juice": f" ({much[0]})" if much else ""}
-        parts = [_part(k) for k in after.groups()[:2] if k]
-        return [f"{text[: after.start()].strip()} {part}{said.get(part, '')}" for part in parts]
-    if both := _BOTH_PARTS.match(text):
-        return [f"{both['head']} {_part(both['a'])}", f"{both['head']} {_part(both['b'])}"]
-    return None
-
-
-_OF_JUICE = re.compile(r"\b\d+(?:[.,]\d+)?\s*(?:ml|g|tbsps?|tablespoons?|tsps?|teaspoons?|cups?|fl\.? ?oz)\b", re.I)
-_CITRUS = r"(?P<food>lemon|lime|orange|grapefruit|clementine)s?"
-_ZESTED_AND_PART_JUICED = re.compile(
-    rf"^(?P<count>\d+|[½1]|one|two)\s+(?:unwaxed\s+|large\s+|small\s+)?{_CITRUS},?\s*(?:\(?)zest(?:ed)?\s*(?:,|and|&)\s*(?P<part>[½¼]|half|1|one|\d)\s*(?:of (?:it|them)\s*)?juiced?\)?$",
-    re.I,
-)
-_ZEST_OF_AND_JUICE = re.compile(
-    rf"^{_CITRUS},?\s*zest of (?P<count>\d+|one|two|three)\s*(?:and|&|\+)\s*juice\s*\(?(?P<juice>\d+\s*(?:ml|g|tbsp|tsp|cups?))\)?$",
-    re.I,
-)
-
-
-def _both_to_serve(text: str) -> list[str] | None:
-    """Read "maple syrup and berries to serve": two foods, without an amount."""
-    both = _BOTH_TO_SERVE.match(text)
-    return [f"{both['one']} {both['use']}", f"{both['two']} {both['use']}"] if both else None
-
-
-_BOTH_TO_SERVE = re.compile(
-    r"^(?P<one>[a-z]+(?: [a-z]+)?) (?:and|&) (?P<two>[a-z]+(?: [a-z]+)?),? (?P<use>(?:to|for) (?:serve|serving|decorate|finish|garnish|dust|top|topping))$",
-    re.I,
-)
-
-
-def _summed(text: str) -> list[str] | None:
-    """Read "2 eggs plus 1 yolk" and "200 g sugar plus 2 tbsp for dusting"; None for "1 cup plus 2 tbsp flour"."""
-    cut = _SPLIT.search(text)
-    if not cut or text.count("(", 0, cut.start()) > text.count(")", 0, cut.start()):
-        return None
-    left, right = text[: cut.start()], _MORE_OF_AN_EGG.sub(" ", text[cut.end() :], count=1)
-    if "soaked" in cut[0] and re.search(r"\b(?:drained|squeezed|discard)", right, re.I):
-        return None  # "soaked in 1 cup water, drained": the water goes
-    if re.match(r"an?\s+(?:little|bit|touch)\s+(?:extra|more)\b", right, re.I) and read_amount(left):
-        return [left.rstrip(" ,")]  # "plus a little extra for the tin": too little to weigh
-    first, second = read_amount(left), read_amount(right)
-    if second and not first and _BLOOMED.search(cut[0]) and (behind := _TRAILING.search(left.rstrip(" ,"))):
-        # "Gelatine powder 3 tbsp, bloomed in 1/2 cup water": its amount stands behind it.
-        return [left.rstrip(" ,"), right] if read_amount(behind["amount"]) else None
-    if not first or not second:
-        return None
-    if second[0].unit and _FOR_USE.match(right, second[1]):
-        # "plus 1 tablespoon for the tin": more of the same food.
-        return [left, f"{right[: second[1]]} {parse_line(left).name}"]
-    if first[1] >= len(left) or not re.search(r"[a-z]{3,}", left[first[1] :], re.I):
-        return None
-    name_right = right[second[1] :]
-    if re.match(r"\s*(?:of\s+)?(?!for\b|to\b|extra\b|more\b)[a-z]{3,}", name_right, re.I):
-        return [left, right]
-    if re.match(r"\s*(?:extra\s+|more\s+)?(?:for|to)\b", name_right, re.I):
-        food = parse_line(left).name
-        return [left, f"{right[: second[1]]} {food}, {name_right.strip()}"]
-    return None
-
-
-# "2 eggs + 1 extra white"
-_MORE_OF_AN_EGG = re.compile(r"(?<=\d)\s+(?:extra|more|additional)\s+(?=(?:egg\s+)?(?:whites?|yolks?)\b)", re.I)
-_BLOOMED = re.compile(r"\b(?:bloomed|softened|soaked|sprinkled|dissolved|slaked|mixed|stirred)\b", re.I)
-_BOTH_PARTS = re.compile(
-    r"^(?P<head>.*?\b(?:lemon|lime|orange))s?'?\s+(?P<a>zest|juice|rind)\s+(?:and|&|\+)\s+(?P<b>zest|juice|rind)$", re.I
-)
-
-
-def _part(word: str) -> str:
-    return {"juiced": "juice", "zested": "zest", "rind": "zest", "peel": "zest"}.get(word.lower(), word.lower())
 
 
 @lru_cache(maxsize=4096)
@@ -335,8 +129,8 @@ class _Statement:
 
     def take_name(self, rest: str) -> None:
         """Take name, preparation and asides of what stands after the amount; else the amount that stands behind them."""
-        self.asides = _PAREN.findall(rest)
-        plain = _PAREN.sub(" , ", rest) if self.asides else rest
+        self.asides = PAREN.findall(rest)
+        plain = PAREN.sub(" , ", rest) if self.asides else rest
         plain = plain.replace("(", " ").replace(")", " ")
         cut = _STOP.search(plain)
         while cut and cut.start() == 0:
@@ -356,11 +150,11 @@ class _Statement:
             self.name, self.preparation = rest[: last.start()], ""
 
     def _take_trailing(self, rest: str) -> None:
-        trailing = _TRAILING.search(rest)
+        trailing = TRAILING.search(rest)
         found = read_amount(trailing["amount"]) if trailing else None
         if trailing and not found and (strength := _STRENGTH.match(trailing["amount"])):
             # "Cream 35% fat 150 g": how strong it is is no amount.
-            trailing = _TRAILING.search(rest, trailing.start("amount") + strength.end())
+            trailing = TRAILING.search(rest, trailing.start("amount") + strength.end())
             found = read_amount(trailing["amount"]) if trailing else None
         if not trailing or not found:
             return

@@ -14,7 +14,8 @@ from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.cups import infer_cup
 from sun_crumb.core.reading.document import Document, Piece, document, own_yields
-from sun_crumb.core.reading.line import parse_line, split_line
+from sun_crumb.core.reading.line import parse_line
+from sun_crumb.core.reading.marks import Known
 from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
 from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.own_measure import OwnMeasure, own_measure
@@ -32,7 +33,7 @@ from sun_crumb.core.reading.records import (
     TextLine,
     Yield,
 )
-from sun_crumb.core.reading.roles import Known
+from sun_crumb.core.reading.several import split_line
 from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin
 from sun_crumb.core.reading.weigh import is_absurd, weigh
 from sun_crumb.core.reading.words import word_list

@@ -1,4 +1,4 @@
-"""What each statement of a text is: the likeliest roles over the whole of it, by marks of its own and of its neighbours.
+"""What each statement of a text is: the likeliest roles over the whole of it, by marks of its own and of its neighbours'.
 
 Every mark adds to the score of every role (line_marks.csv), and so does the order in which roles follow each other
 (line_order.csv); the path with the highest sum over the whole text is taken.
@@ -8,77 +8,29 @@ from __future__ import annotations
 
 import re
 from collections.abc import Mapping, Sequence, Set
-from dataclasses import dataclass, replace
 from functools import cache
-from typing import Any, Literal, get_args
+from typing import Any, get_args
 
 import numpy as np
 
-from sun_crumb.core.pantry.names import fold
-from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.marks import Known, Section, is_asking, marks_of
 from sun_crumb.core.reading.nutrition import take_out_nutrition
 from sun_crumb.core.reading.physical import Statement
-from sun_crumb.core.reading.portions import bare_count, of_title, said_in, statements
+from sun_crumb.core.reading.portions import bare_count, of_title, statements
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.words import word_list
 from sun_crumb.core.reference import table
 
 ROLES: tuple[Role, ...] = get_args(Role)
-Section = Literal["", "ingredients", "method", "notes"]
 FORCED = 1000.0
 Matrix = np.ndarray[Any, np.dtype[np.float64]]
-
-_STEP_NUMBER = re.compile(
-    r"^\s*(?:step\s*)?(?:\d{1,2}|[ivx]{1,4})\s*[.):\-–]\s*(?=\D)|^\s*step\s+\w+\s*[:.\-–]?\s*", re.I
-)
-# "2 Butter and flour 8 tins": a number with nothing behind it, before what is to be done.
-_BARE_NUMBER = re.compile(r"^\s*\d{1,2}\s+(?=([A-Z][a-z]+)\b)")
-_DURATION = re.compile(
-    r"\b(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|chill(?:ing)?|rest(?:ing)?|active|hands[- ]on|ready|inactive|cooling|freez(?:e|ing)|setting|proving)"
-    r"(?:\s+time)?\s*(?:in\b)?\s*[:=\-–]?\s*(?:about\s+|overnight|\d)",
-    re.I,
-)
-_SENTENCE_END = re.compile(r"[.!?]\s+(?=[^\W\d_])")
 _WITH_AMOUNT = frozenset(
     ["weighed", "counted", "weighed_behind", "weighed_unknown", "counted_unknown", "amount_only", "portions"]
-)
-_TEMPERATURE = re.compile(
-    r"\b\d{3}\s*(?:°|º|deg(?:rees)?\b\.?)\s*(?:[CF]\b)?|\b\d{3}\s?[CF]\b|\bgas\s*(?:mark\s*)?\d\b|^\W*fan\s+\d{3}\b",
-    re.I,
 )
 # How a line ends that goes on below.
 _HANGS = re.compile(
     r"(?:[,(–&+-]|\b(?:at|of|and|or|the|with|in|for|to|from|into|very|until|room|plus|a|an|extra))\s*$", re.I
 )
-_TIME_ONLY = re.compile(
-    r"^\W*(?:about\s+)?\d+[\s\d–-]*(?:min(?:ute)?s?|h(?:ou)?rs?|h)\b(?:\s*(?:and\s+)?\d+\s*min\w*)?\W*$", re.I
-)
-FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([^\W\d_][\w' -]{1,40}?)\s*:?$", re.I)
-# "What you need for the base", "And for the lemon layer".
-FOR_THE_PART = re.compile(r"\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$", re.I)
-# "Frosting (enough for 6)": a part of the dessert, and for how many it is enough.
-_PART_FOR = re.compile(r"^([^\W\d_][^\d()]{1,30})\s*[(\[](?:makes?\s+)?(?:enough\s+)?for\s+[^()]*[)\]]\s*:?$", re.I)
-# What is there for the end, as a heading over its foods.
-_LAST_TOUCH = re.compile(
-    r"(?:to|for) (?:serve|serving|decorate|decoration|finish|finishing|garnish|top|topping|assemble|assembly|coat|coating|glaze|dust)",
-    re.I,
-)
-_OPTIONAL_PART = re.compile(
-    r"^([^\W\d_][^\d()]{1,30}?)\s*[(\[](?:optional|if liked|if you like|(?:sprinkle|spread|pour|spoon|drizzle|dollop|pipe)\b[^\d()]{0,24})[)\]]\s*:?$",
-    re.I,
-)
-_USES = re.compile(r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying|decorating|garnish)\b", re.I)
-
-
-@dataclass(frozen=True, slots=True)
-class Known:
-    """What the pantry says of a statement: whether it holds an amount, with a unit or a bare count, and a food."""
-
-    has_food: bool
-    has_amount: bool
-    has_unit: bool
-    is_behind: bool
-    is_only_amount: bool
 
 
 @cache
@@ -99,232 +51,6 @@ def _order() -> tuple[Matrix, Matrix]:
         else:
             between[ROLES.index(row["before"]), after] = float(row["score"])
     return start, between
-
-
-@cache
-def _phrases(kind: str) -> frozenset[str]:
-    return frozenset(next(row["words"] for row in table("heading_words") if row["kind"] == kind).split(";"))
-
-
-@cache
-def _page(kind: str) -> re.Pattern[str]:
-    words = next(row["words"] for row in table("page_words") if row["kind"] == kind).split(";")
-    parts = (re.escape(w) if re.search(r"\W$|^\W", w) else rf"\b{re.escape(w)}\b" for w in words)
-    return re.compile("|".join(parts), re.I)
-
-
-def heading_kind(text: str) -> Section | Literal["stage"]:
-    """Return what a line announces by its words alone: the list, the method, notes, a stage; or nothing."""
-    bare = re.sub(r"\([^)]*\)", "", text).strip(" *#_=:–—-.!>").lower().replace("’", "'")
-    bare = re.sub(r"^(?:step\s+)?\d+\s*[.)]\s*", "", bare).strip()
-    if re.fullmatch(r"step\s+(?:\d{1,2}|one|two|three|four|five|six)", bare):
-        return "method"
-    for kind in ("ingredients", "method", "notes", "stage"):
-        if bare in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
-            return kind
-    if re.match(
-        r"(?:the )?(?:ingredients|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
-        bare,
-    ):
-        return "ingredients"  # "Ingredients for 1 cake, 12 slices"
-    if "/" in bare and (told := {heading_kind(part) for part in bare.split("/") if part.strip()} - {""}):
-        return told.pop() if len(told) == 1 else ""  # "Zutaten / Ingredients"
-    words = re.findall(r"[^\W\d_]+", bare)
-    if (
-        # "Now make it", "How we do it": a heading made of such words alone begins the method.
-        2 <= len(words) <= 5
-        and set(words) <= word_list("method") | word_list("little")
-        and set(words) & word_list("making")
-        and not re.search(r"\d", bare)
-    ):
-        return "method"
-    return ""
-
-
-def without_number(raw: str) -> str:
-    """Return a step without the number that it begins with, as it is where it has none."""
-    if numbered := _STEP_NUMBER.match(raw):
-        return raw[numbered.end() :]
-    bare = _BARE_NUMBER.match(raw)
-    is_told = bare is not None and len(raw.split()) >= LEAST_WORDS_TOLD and fold(bare[1]) in word_list("verb")
-    return raw[bare.end() :] if bare is not None and is_told else raw
-
-
-# "2 Crumble toppings" is food; a step says more.
-LEAST_WORDS_TOLD = 6
-
-
-def is_heading_form(raw: str, text: str) -> bool:
-    """Return whether a line has the form of a heading: few words, and a colon, capitals or marks around them."""
-    words = re.findall(r"[^\W\d_]+", text)
-    if not 1 <= len(words) <= 7 or len(text) > 60:
-        return False
-    stripped = raw.strip()
-    if (
-        len(words) == 1
-        and words[0][:1].isupper()
-        and words[0].lower() in word_list("component") - word_list("deed_food")
-    ):
-        return True
-    bare = text.strip(" :")
-    if _LAST_TOUCH.fullmatch(bare):
-        return True
-    if bare[:1].isupper() and (named := FOR_THE_PART.search(bare)) and not re.search(r"\d", text):
-        return not _USES.search(named[1])
-    if found := FOR_THE.match(text.strip(" :")):
-        return stripped.endswith(":") or not _USES.search(found[1])
-    if stripped.endswith((":", " -", " –", " —")) or re.match(r"#|==|--|~(?!\s*\d)", stripped):
-        return True
-    return text.isupper() and len(words) <= 5 and not re.search(r"\d", text)
-
-
-# "1 tin loquats in syrup": what comes in a tin is food, also where nobody knows it.
-_TIN_OF = re.compile(
-    r"[\s\w.,x×½()]*?\d[\s\w.,x×½()]*?\b(?:tins?|cans?|jars?)\)?\s+(?:of\s+)?(?!(?:lined?|liners?|greased|opener|foil|paper|base|lid|for|with|about|or)\b)[a-z]{3,}",
-    re.I,
-)
-
-
-def marks_of(statement: Statement, known: Known) -> set[str]:
-    """Return the marks of a statement by itself."""
-    raw, text = statement.raw, statement.text
-    words = re.findall(r"[^\W\d_]+(?:['’][^\W\d_]+)?", text)
-    if _RATING.search(text) and len(words) <= 6:
-        return {"junk_word", "short"}
-    if not words:
-        return {"amount_only"} if known.has_amount else {"wordless"}
-    if len(words) == 1 and not re.search(r"\d", text):
-        # "Drizzle" alone is a part of a dessert, and no amount of anything.
-        known = replace(known, has_amount=False, has_unit=False, is_behind=False, is_only_amount=False)
-    method = _method_marks(raw, text, words, known)
-    found = (
-        _heading_marks(raw, text, words, known) | method | _amount_marks(known, words, is_step="imperative" in method)
-    )
-    found |= _kinds_of_words(raw, text, words)
-    if known.has_food and (known.has_amount or not found & {"tool"}):
-        found -= {"tool", "personal", "junk_word", "works"}
-    if known.has_unit and _TIN_OF.match(text):
-        found.discard("tool")
-    is_heading = bool(found & {"heading_form", "heading_ingredients"})
-    if "heading_form" in found:
-        found.discard("personal")  # "What you'll need for the base"
-    found |= _portion_marks(text, words, is_heading=is_heading, has_food=known.has_food)
-    found.add("long" if len(words) >= 15 else "short" if len(words) <= 4 else "plain")
-    return found - {"plain"}
-
-
-def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
-    kind = heading_kind(text)
-    if re.search(
-        r"\bfor\s+\w+ing$|\w\s+for\s+garnish$|,\s*to\s+(?:serve|finish|decorate|dust|sprinkle|glaze|garnish)$", text
-    ):
-        return set()  # "icing sugar, for dusting"; "shortbread, to serve"
-    if known.has_food and _AT_LAST.search(text) and not raw.rstrip().endswith(":"):
-        return set()  # "berries to serve"
-    found: set[str] = {f"heading_{kind}"} if kind and kind != "stage" else set()
-    if aside := _OPTIONAL_PART.match(text):
-        # "Glaze (optional)"
-        text = aside[1]
-        words = re.findall(r"[^\W\d_]+", text)
-    if kind == "stage":
-        found |= {"heading_word", "heading_form"}
-    if is_heading_form(raw, text) and not (known.has_amount and known.has_unit):
-        found.add("heading_form")
-    if len(words) <= 4 and not known.has_amount and words[-1].lower() in word_list("component"):
-        found.add("heading_word")
-    if (part := _PART_FOR.match(text)) and part[1].split()[-1].lower() in word_list("component"):
-        found |= {"heading_word", "heading_form"}
-    return found
-
-
-# "slivered almonds and pistachios, for garnish"
-_AT_LAST = re.compile(
-    r"\b(?:for|to)\s+(?:garnish|serve|serving|dust|dusting|decorate|finish|top|topping|drizzle|sprinkle)$", re.I
-)
-
-
-def _amount_marks(known: Known, words: Sequence[str], *, is_step: bool) -> set[str]:
-    if known.is_only_amount:
-        return {"amount_only"}
-    if not known.has_amount:
-        is_short = len(words) <= 6 or _AT_LAST.search(" ".join(words)) is not None
-        return {"plain_food"} if known.has_food and is_short else set()
-    if known.is_behind:
-        return set() if is_step or len(words) > 8 else {"weighed_behind" if known.has_food else "weighed_unknown"}
-    name = "weighed" if known.has_unit else "counted"
-    return {name if known.has_food else f"{name}_unknown"}
-
-
-def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
-    found: set[str] = set()
-    rest = without_number(raw.strip())
-    is_numbered = rest != raw.strip()
-    if not is_numbered:
-        rest = text
-    if is_numbered and not read_amount(rest):
-        found.add("numbered")
-    first = re.search(r"[^\W\d_]+", rest)
-    if first and first[0].lower() in word_list("deed_food") and (len(words) <= 4 or known.is_behind):
-        # "Butter the slices, layer in a 1.5 litre dish" is done; "Butter for the dish, 20 g" is bought.
-        first = first if _DONE_TO.match(rest) and len(words) > 4 else None
-    begins_amount = known.has_amount and known.has_unit and not known.is_behind
-    is_pair = len(words) == 2 and (
-        all(fold(word) in word_list("verb") for word in words) or bool(_DURATION.search(text))
-    )
-    is_told = len(words) >= 3 or is_pair
-    if first and fold(first[0]) in word_list("verb") and is_told and not begins_amount:
-        found.add("imperative")
-    if _SENTENCE_END.search(text):
-        found.add("sentences")
-    if _TEMPERATURE.search(text) or re.search(r"^oven\s*[:=]|\b(?:slow|cool|moderate|medium|hot)\s+oven\b", text, re.I):
-        found.add("temperature")
-    return found
-
-
-_DONE_TO = re.compile(r"\w+\s+(?:the|a|an|each|both|your)\b", re.I)
-_MADE_IN_MEASURE = re.compile(
-    r"(?:makes?|yields?)\s*:?\s*(?:about\s+|approx(?:\.|imately)?\s+|~\s*)?[\d½⅓⅔¼¾.,/ ]+\s*(?:-\s*\d+\s*)?(?:cups?|ml|l|litres?|liters?|pints?|quarts?|oz|g|kg|lbs?)\b[^\d]{0,20}$",
-    re.I,
-)
-
-
-def _portion_marks(text: str, words: Sequence[str], *, is_heading: bool, has_food: bool) -> set[str]:
-    if re.match(r"for\s+\d", text, re.I) and (said := said_in(text.rstrip(" :"))) and said.count and said.count.kind:
-        return {"portions"}  # "For 12 buns:"
-    if _MADE_IN_MEASURE.match(text):
-        return {"portions"}  # "Makes: approx 4 cups"
-    if bare_count(text) and not is_heading:
-        return {"portions_bare" if has_food else "portions"}
-    if re.match(r"for\b", text, re.I) and not is_heading and (said := said_in(text)) and said.count:
-        return {"portions"}  # "For 6 ramekins"
-    if not statements(text):
-        return set()
-    is_alone = len(words) <= 9 and not is_heading and not _SENTENCE_END.search(text)
-    return {"portions" if is_alone else "portions_within"}
-
-
-def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
-    kinds = (("junk_word", "junk"), ("keeping", "keeping"), ("works", "works"), ("personal", "personal"))
-    # "Carrot traybake (about 200 kcal a square)": what a bracket adds makes no name a label.
-    outside = re.sub(r"\([^()]*\)", " ", text)
-    found = {mark for mark, kind in kinds if _page(kind).search(outside if len(outside.split()) > 1 else text)}
-    if _TRAIL.fullmatch(text):
-        found.add("junk_word")  # "HOME » BAKING » CAKES"
-    if _page("tool").search(re.split(r"[,(]|\bfor\b", text)[0]):
-        found.add("tool")
-    if _TIME_ONLY.match(text) or (_DURATION.search(text) and len(words) <= 14):
-        found.add("time")
-    if len(words) <= 8 and _page("credit").match(text):
-        found.add("credit")
-    if _page("note").match(raw.strip()):
-        found.add("note_word")
-    if (raw.lstrip()[:1].islower() and not _AT_LAST.search(text)) or raw.lstrip()[:1] in "(&":
-        found.add("lower_start")
-    return found
-
-
-# Where a page stands among the others of its site.
-_TRAIL = re.compile(r"[^\W\d_][\w&' -]{1,30}(?:\s*[»›>]\s*[^\W\d_][\w&' -]{1,40}){1,5}")
 
 
 def roles_of(
@@ -380,8 +106,6 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
 # So many lines in a row are a list of steps.
 LEAST_IN_TURN = 3
 _IN_TURN = re.compile(r"^\s*(?:(?P<number>\d{1,2}\s*[.):]|step\s+\d)|(?P<dash>[-–*•>]))\s*(?=[^\W\d_])", re.I)
-
-
 _TOLD = frozenset({"imperative", "sentences", "temperature", "works", "long"})
 
 
@@ -406,10 +130,6 @@ def _tell_in_turn(found: Sequence[Statement], known: Sequence[Known], own: list[
             for n in row:
                 own[n].add("told_in_turn")
         at = end
-
-
-# "4.8 stars (312 ratings)"
-_RATING = re.compile(r"\b\d(?:[.,]\d)?\s*(?:stars?\b(?!\s+anise)|/\s*5\b)|\b\d+\s+(?:ratings|reviews|votes)\b", re.I)
 
 
 # "Peanut brittle -- 1 lb": what it comes to, behind the name of what is made.
@@ -454,13 +174,6 @@ _KINDS_OF_FOOD = frozenset(
 MOST_WORDS_OF_A_PART = 3
 # Before any weighed food a short line in the first few is the title, portions or the name of a part.
 EARLY = 3
-
-
-def is_asking(text: str) -> bool:
-    """Return whether a line is the word for portions alone, its number still to come."""
-    return bool(
-        re.fullmatch(r"\W*(?:servings?|serves|portions?|yields?|makes|number of (?:servings|portions))\W*", text, re.I)
-    )
 
 
 def _first_food(own: Sequence[set[str]]) -> int:

@@ -7,8 +7,8 @@ from collections.abc import Iterator
 
 from sun_crumb.core.quantities.numbers import read_quantity
 from sun_crumb.core.reading.durations import durations
+from sun_crumb.core.reading.marks import heading_kind
 from sun_crumb.core.reading.records import Method, Oven, Reading, Step, StepTime, Tin
-from sun_crumb.core.reading.roles import heading_kind
 
 _CELSIUS = re.compile(r"(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|centigrade)", re.I)
 _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)

@@ -1,0 +1,175 @@
+"""What a plan asks of a baker that gains nobody anything: put back, or left out."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+
+from sun_crumb.core.solving.problem import Problem
+from sun_crumb.core.solving.true_penalty import MASS, NEAR, TruePenalty
+
+# An amount of one row, by its position, as it can be told [g].
+Snap = Callable[[int, float], float]
+# An amount [g] that is none, and a change, as a share of a line, that is none.
+LEAST_G, UNTOUCHED = 0.02, 0.004
+# What a change must gain in texture, as a share of what touching its line costs: of any line, and of what goes by pieces;
+# and at least so much of any: most of a band's width (judgement).
+LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
+# What comes in for the texture and mends nothing that is told must gain so much (judgement).
+FETCHED_GAIN = 0.6
+# A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
+FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.38
+# Several such changes at once must gain so much together (judgement).
+ALL_FUSS_GAIN = 0.55
+# A new sweetener that gives less than this share of the sweetness is a dash; so many steps of another may make up for it (judgement).
+DASH, DASH_STEPS = 0.06, 3
+# A speck of something strong, less than any spoon but the smallest holds [g], is not worth a jar of it for less than this share (judgement).
+SPECK, SPECK_G = 0.16, 0.15
+
+
+def _is_fussy(problem: Problem, position: int, by: float, mass: float) -> bool:
+    """Return whether a change *by* so much [g] is so small that a baker would ask what for; leaven and salt are small by nature."""
+    row = problem.rows[position]
+    if problem.goals.thirst and row.line.ingredient.has_role("liquid"):
+        return False  # what the household's own flour asks for
+    if row.is_whole or (row.move is not None and row.move.step_g) or row.line.ingredient.has_role("leaven", "salt"):
+        return False
+    return abs(by) < max(FUSSY * row.untouched_g, FUSSY_PART * mass if row.untouched_g and not row.is_cut else 0.0)
+
+
+def _without_fuss(problem: Problem, true_penalty: TruePenalty, grams: list[float], sums: list[float]) -> list[float]:
+    """Put back every small change whose texture hardly gains by it, and a sugar's that the cut doesn't miss; return the sums.
+
+    One at a time, then all that are left together: less flour for more milk, and more milk for less flour.
+    """
+    for i in _fussy(problem, grams, sums[MASS]):
+        sums = _put_back(problem, true_penalty, grams, sums, [i], FUSSY_GAIN)
+    left = [i for i in _fussy(problem, grams, sums[MASS]) if not problem.rows[i].is_cut]
+    return _put_back(problem, true_penalty, grams, sums, left, ALL_FUSS_GAIN) if len(left) > 1 else sums
+
+
+def _fussy(problem: Problem, grams: list[float], mass: float) -> list[int]:
+    """Return the rows that are changed by so little that a baker would ask what for."""
+    return [
+        i
+        for i, row in enumerate(problem.rows)
+        if row.set_g is None
+        and (row.addition is None or row.addition.kind == "stand_in")
+        and grams[i] > 0
+        and (row.move is not None or row.is_cut)
+        and abs(row.untouched_g - grams[i]) >= LEAST_G
+        and _is_fussy(problem, i, row.untouched_g - grams[i], mass)
+    ]
+
+
+def _put_back(
+    problem: Problem,
+    true_penalty: TruePenalty,
+    grams: list[float],
+    sums: list[float],
+    positions: list[int],
+    least_gain: float,
+) -> list[float]:
+    """Put some changes back together where they gain less than they should; return the sums."""
+    trial = sums
+    for i in positions:
+        trial = true_penalty.moved(trial, i, problem.rows[i].untouched_g - grams[i])
+    if true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial):
+        return sums
+    # So small a change is no way to be sweet enough, and so little sugar is what the whole recipe hardly misses.
+    breaks = true_penalty.limits(trial) - true_penalty.limits(sums)
+    by = sum((problem.rows[i].untouched_g - grams[i]) * problem.counted[i] for i in positions if problem.rows[i].is_cut)
+    if by and by <= NEAR * problem.counted_before / max(problem.share, NEAR):
+        breaks -= true_penalty.cut(trial) - true_penalty.cut(sums)
+    (worse, far), (level, near) = true_penalty.told(trial), true_penalty.told(sums)
+    # What is off by a level stays so: a little less flour mends no snap, and where something is off already no cake.
+    is_no_worse = worse <= level or (level > 0 and worse == level + 1 and true_penalty.farthest(trial) <= 2.001)
+    if not is_no_worse or far - near + max(breaks, 0.0) >= least_gain:
+        return sums
+    for i in positions:
+        grams[i] = problem.rows[i].untouched_g
+    return trial
+
+
+def without_dashes(
+    problem: Problem, true_penalty: TruePenalty, grams: list[float], free: dict[int, float], snap: Snap
+) -> None:
+    """Leave out every new sweetener that sweetens next to nothing, where the batter is no worse for it and another can make up for it."""
+    new = {
+        i
+        for i, row in enumerate(problem.rows)
+        if row.addition is not None
+        and row.addition.is_sweetener
+        and row.set_g is None
+        and not row.addition.is_wished
+        and not row.addition.is_required
+        and grams[i] > 0
+    }
+    for i in sorted(new, key=lambda i: grams[i]):
+        sums = true_penalty.sums(grams)
+        trial = true_penalty.moved(sums, i, -grams[i])
+        given = true_penalty.whole_sweetness(sums) - true_penalty.whole_sweetness(trial)
+        is_speck = problem.rows[i].line.ingredient.is_strong and grams[i] < SPECK_G
+        if given > (SPECK if is_speck else DASH) * problem.before["sweetness"]:
+            continue
+        without = [*grams[:i], 0.0, *grams[i + 1 :]]
+        others = [n for n in new if n != i and without[n] > 0 and n in free]
+        if true_penalty.is_sweet(sums) and others:
+            trial = _sweeter(true_penalty, without, max(others, key=lambda n: without[n]), free, snap)
+        is_missed = true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial)
+        worse = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
+        if not is_missed and true_penalty.told(trial)[0] <= true_penalty.told(sums)[0] and worse < FUSSY_GAIN:
+            grams[:] = without
+
+
+def _sweeter(
+    true_penalty: TruePenalty, grams: list[float], position: int, free: dict[int, float], snap: Snap
+) -> list[float]:
+    """Raise one sweetener by a few steps until the whole is sweet enough; return the sums."""
+    sums = true_penalty.sums(grams)
+    for _ in range(DASH_STEPS):
+        if true_penalty.is_sweet(sums):
+            break
+        more = snap(position, grams[position] + free[position])
+        sums = true_penalty.moved(sums, position, more - grams[position])
+        grams[position] = more
+    return sums
+
+
+def without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[float]) -> list[float]:
+    """Put back every touched line, and leave out every adjuster, whose change gains less than it costs.
+
+    What gains nothing but a sweeter taste of what is left goes back too: less butter is no way to be sweet enough.
+    """
+    sums = _without_fuss(problem, true_penalty, grams, true_penalty.sums(grams))
+    cost = true_penalty.of(sums)
+    worths: dict[int, tuple[float, float]] = {}
+    brought = set[int]()
+    for i, row in enumerate(problem.rows):
+        addition = row.addition
+        if row.set_g is None and row.move is not None and not row.is_cut:
+            worths[i] = (row.untouched_g, row.move.penalty)
+        elif addition is not None and not (
+            addition.is_sweetener or addition.is_required or addition.set_g is not None or addition.kind == "swap"
+        ):
+            worths[i] = (0.0, addition.penalty)
+            brought.add(i)
+    for i, (was, worth) in worths.items():
+        if grams[i] == was:
+            continue
+        trial = true_penalty.moved(sums, i, was - grams[i])
+        dearer = true_penalty.of(trial)
+        move = problem.rows[i].move
+        least = (PIECE_GAIN if move is not None and move.step_g else LEAST_GAIN) * worth
+        # What the household's own flour asks for is no fuss.
+        is_asked = bool(problem.goals.thirst) and problem.rows[i].line.ingredient.has_role("liquid")
+        if not is_asked and (true_penalty.is_sweet(trial) or not true_penalty.is_sweet(sums)):
+            least = max(least, TOLD_GAIN)
+            if i in brought and true_penalty.told(trial)[0] <= true_penalty.told(sums)[0]:
+                # Something more to fetch for what nobody would notice.
+                least = max(least, FETCHED_GAIN)
+        texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
+        # Sweetness aside, putting back never costs more than the change does.
+        rest = dearer - cost - true_penalty.sweetness(trial) + true_penalty.sweetness(sums)
+        if dearer - cost < worth or (texture < least and rest < max(worth, TOLD_GAIN)):
+            grams[i], sums, cost = was, trial, dearer
+    return grams
