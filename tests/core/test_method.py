@@ -55,6 +55,12 @@ class Cases(CloseTo):
                     for k, share in wanted.items():
                         self.assertClose(got[k], share, absolute=0.02)
 
+    def test_a_part_of_a_lines_second_food_is_of_its_own_amount(self) -> None:
+        found = read(
+            "Icing\n100 g icing sugar and 60 g butter\n\nBeat 30 g butter until soft.\nAdd the sugar and the rest of the butter."
+        )
+        self.assertEqual([(u.position, round(u.share, 2)) for u in found.steps[0].uses], [(1, 0.5)])
+
     def test_waits_and_ovens(self) -> None:
         for case in ALL:
             found = read(case.text)

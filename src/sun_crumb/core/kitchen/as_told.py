@@ -7,7 +7,8 @@ import re
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.quantities.household import fraction_text
 from sun_crumb.core.quantities.numbers import FRACTIONS
-from sun_crumb.core.reading.line import clean, parse_line
+from sun_crumb.core.reading.line import parse_line
+from sun_crumb.core.reading.several import statement_of
 
 # What a kitchen measures as it is told, whatever it weighs else.
 _AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l")
@@ -35,7 +36,7 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
     was = before.lines[at]
     if was.ingredient.key != food or abs(was.grams - grams) > SAME_SHARE * max(was.grams, 1e-9):
         return ""
-    parsed = parse_line(clean(was.text))
+    parsed = parse_line(statement_of([line.text for line in before.lines], at))
     one = parsed.sums[0] if len(parsed.sums) == 1 and not parsed.also else None
     if one is None or one.size or len(one.text) > LONGEST_AMOUNT:
         return ""

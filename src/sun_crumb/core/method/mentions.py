@@ -13,8 +13,9 @@ from sun_crumb.core.pantry.names import fold, singular, words_of
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.quantities.numbers import FRACTIONS
 from sun_crumb.core.reading.amounts import read_amount
-from sun_crumb.core.reading.line import clean, parse_line
+from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.records import Amount
+from sun_crumb.core.reading.several import statement_of
 from sun_crumb.core.reading.weigh import one_amount
 
 Part = Literal["whole", "share", "rest", "little", "most", "amount", "back", "tin"]
@@ -361,7 +362,7 @@ def _times(said: Said, names: Names, position: int) -> float | None:
     line = names.lines[position]
     if said.amount is None or line.ingredient is None or not line.grams:
         return None
-    own = parse_line(clean(line.text)).sums if line.text else ()
+    own = parse_line(statement_of([one.text for one in names.lines], position)).sums if line.text else ()
     if len(own) == 1 and own[0].unit == said.amount.unit and own[0].unit is not None and own[0].middle > 0:
         # "¾ cup" of a cup is three quarters, whatever a cup of it weighs.
         return said.amount.middle / own[0].middle

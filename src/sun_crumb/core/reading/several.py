@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Sequence
 
 from sun_crumb.core.reading.amounts import read_amount
-from sun_crumb.core.reading.line import PAREN, TRAILING, parse_line
+from sun_crumb.core.reading.line import PAREN, TRAILING, clean, parse_line
 from sun_crumb.core.reading.plainly import each_of_several, made_up, plainly, zest_and_part_juice
 
 _PART_OF = re.compile(
@@ -48,6 +49,19 @@ def split_line(text: str) -> list[str]:
         or _both_to_serve(text)
         or [text]
     )
+
+
+def statement_of(texts: Sequence[str], at: int) -> str:
+    """Return what the line at *at* says of its own food, where several lines in a row of *texts* came from one; nothing where that is unclear.
+
+    Examples
+    --------
+    >>> statement_of(["200 g flour", "100 g icing sugar and 1 tbsp water", "100 g icing sugar and 1 tbsp water"], 2)
+    '1 tbsp water'
+    """
+    told = split_line(clean(texts[at]))
+    same = [n for n, text in enumerate(texts) if text == texts[at]]
+    return told[same.index(at)] if len(told) == len(same) else ""
 
 
 # "2 L eggs" are large ones, and no litres.
