@@ -33,6 +33,7 @@ _KEEP = frozenset(
     }
 )
 _ODD = {
+    "kiwis": "kiwi",
     "quinces": "quince",
     "yoghourt": "yoghurt",
     "purée": "puree",

@@ -13,7 +13,7 @@ from rapidfuzz.distance import OSA
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.names import fold, singular, words_of
 from sun_crumb.core.reading.records import Candidate
-from sun_crumb.core.reading.words import word_list
+from sun_crumb.core.reading.words import real_words, word_list
 from sun_crumb.core.reference import table
 
 SURE = 0.88
@@ -21,6 +21,10 @@ MOST_CANDIDATES = 12
 # A grain or pulse as it is stored [g in 100 g]; cooked, it holds several times the water.
 DRY_STARCH_G, DRY_WATER_G = 40.0, 16.0
 COOKED_PRICE = 0.3
+# What one edit costs in trust, where it is likely a slip of the finger and where it may be another word; two edits are a slip
+# in words of this many letters and more.
+SLIP_PRICE, DOUBT_PRICE = 0.03, 0.13
+TWO_EDITS_FROM = 8
 _JOINERS = frozenset({"of", "the", "and", "or", "a", "an", "&", "with", "in", "for", "to"})
 _TELLING = frozenset(
     {
@@ -84,9 +88,24 @@ class NameIndex:
             if row["asked"] == "count"
         }
         self._ranked = lru_cache(maxsize=8192)(self._rank)
-        self._correct = lru_cache(maxsize=4096)(self._nearest_words)
+        self._correct = lru_cache(maxsize=4096)(self._slips_of)
 
-    def _nearest_words(self, word: str) -> tuple[tuple[str, int], ...]:
+    def _slips_of(self, word: str) -> tuple[tuple[str, float], ...]:
+        """Return the known words that *word* may be a slip of, each with what it costs in trust.
+
+        A word of its own that lies near a food's ("batter", "chicken") is at most asked about.
+        """
+        is_real = word in real_words()
+        found = []
+        for near, edits in self.nearest(word):
+            is_plain = word[0] == near[0] or sorted(word[:2]) == sorted(near[:2])
+            if is_real and edits > 1:
+                continue
+            is_trusted = is_plain and not is_real and (edits == 1 or len(word) >= TWO_EDITS_FROM)
+            found.append((near, edits * (SLIP_PRICE if is_trusted else DOUBT_PRICE)))
+        return tuple(found)
+
+    def nearest(self, word: str) -> tuple[tuple[str, int], ...]:
         """Return the known words that *word* may be a slip of, each with the number of edits, the nearest only."""
         allowed = 0 if len(word) < 4 else 1 if len(word) < 7 else 2
         if not allowed:
@@ -166,7 +185,7 @@ class NameIndex:
         for word in raw:
             slips = () if word in self.known else self._correct(word)
             if slips and len(found) * len(slips) <= 6:
-                found = [([*w, slip], cost + 0.03 * edits) for w, cost in found for slip, edits in slips]
+                found = [([*w, slip], cost + price) for w, cost in found for slip, price in slips]
             else:
                 found = [([*w, word], cost) for w, cost in found]
         return found

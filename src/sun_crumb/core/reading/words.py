@@ -1,4 +1,4 @@
-"""The reader's word lists, from name_words.csv."""
+"""The reader's word lists: name_words.csv, and real_words.csv."""
 
 from __future__ import annotations
 
@@ -16,6 +16,12 @@ def word_list(kind: str) -> frozenset[str]:
             found = [fold(w) for w in row["words"].replace("-", " ").split()]
             return frozenset(found) | frozenset(map(singular, found))
     raise KeyError(kind)
+
+
+@cache
+def real_words() -> frozenset[str]:
+    """Return the English and food words that lie near a word of the pantry and are no slips of it (tools/make_real_words.py)."""
+    return frozenset(word for row in table("real_words") for word in row["words"].split())
 
 
 FORMS = {
