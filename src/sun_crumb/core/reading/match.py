@@ -25,6 +25,13 @@ COOKED_PRICE = 0.3
 # in words of this many letters and more.
 SLIP_PRICE, DOUBT_PRICE = 0.03, 0.13
 TWO_EDITS_FROM = 8
+# What a word for less fat costs a food of this much fat [g in 100 g] and more; what words in another order cost
+# ("chocolate milk", "milk chocolate").
+LEAN_PRICE, FATTY_G = 0.2, 8.0
+TURNED_PRICE = 0.012
+# Juice "from concentrate" is juice again.
+_FROM_CONCENTRATE = re.compile(r"\b(?:made )?from concentrate\b", re.I)
+_LIES_IN = re.compile(r"\bin (?:(?:its|their|own|natural|light|heavy|extra|thick|fruit|grape|apple) )*(juice|syrup)\b")
 _JOINERS = frozenset({"of", "the", "and", "or", "a", "an", "&", "with", "in", "for", "to"})
 _TELLING = frozenset(
     {
@@ -46,6 +53,11 @@ _TELLING = frozenset(
 )
 
 
+def _words(text: str) -> list[str]:
+    """Return the words of a name, what a food lies in as one of them: pineapple in juice is no pineapple juice."""
+    return words_of(_LIES_IN.sub(r"in\1", fold(text)))
+
+
 @dataclass(frozen=True, slots=True)
 class _Name:
     key: str
@@ -62,7 +74,7 @@ class NameIndex:
         self.by_word: dict[str, list[int]] = {}
         self.shown = {i.key: i.name for i in pantry}
         for key, name in pantry.names:
-            words = tuple(w for w in words_of(name) if w not in _JOINERS)
+            words = tuple(w for w in _words(name) if w not in _JOINERS)
             if not words:
                 continue
             entry = _Name(key, words, frozenset(words), name == self.shown[key].lower())
@@ -73,17 +85,18 @@ class NameIndex:
         self.dry = frozenset(
             i.key for i in pantry if i.per_100g.starch_g >= DRY_STARCH_G and i.per_100g.water_g <= DRY_WATER_G
         )
+        self.fatty = frozenset(i.key for i in pantry if i.per_100g.fat_g >= FATTY_G)
         self.exact = frozenset(entry.wordset for entry in self.names)
         self.vocabulary = sorted(set(self.by_word) | {w for w in word_list("neutral") if len(w) > 3})
         self.known = frozenset(self.vocabulary) | word_list("neutral") | word_list("changing")
         self.ambiguous = {
-            tuple(words_of(row["name"])): tuple(k for k in row["keys"].split(";") if k in pantry)
+            tuple(w for w in _words(row["name"]) if w not in _JOINERS): tuple(k for k in row["keys"].split(";") if k in pantry)
             for row in table("ambiguous_names")
             if row["asked"] == "always"
         }
         # Names whose pieces differ so much in weight that a bare count must be asked.
         self.by_count = {
-            tuple(words_of(row["name"])): tuple(k for k in row["keys"].split(";") if k in pantry)
+            tuple(_words(row["name"])): tuple(k for k in row["keys"].split(";") if k in pantry)
             for row in table("ambiguous_names")
             if row["asked"] == "count"
         }
@@ -122,19 +135,23 @@ class NameIndex:
 
         A candidate of SURE or more may be taken without asking, unless a second one comes close.
         """
-        raw = [w for w in words_of(name) if (w not in _JOINERS and not w.replace("%", "").isdigit()) or w.endswith("%")]
+        raw = [
+            w
+            for w in _words(_FROM_CONCENTRATE.sub("", name))
+            if (w not in _JOINERS and not w.replace("%", "").isdigit()) or w.endswith("%")
+        ]
         if not raw:
             return []
-        telling = [w for w in words_of(preparation) if w in _TELLING and w not in raw] if preparation else []
+        telling = [w for w in _words(preparation) if w in _TELLING and w not in raw] if preparation else []
         return list(self._ranked(tuple(raw), tuple(telling))[:limit])
 
     def is_ambiguous(self, name: str) -> bool:
         """Return whether bakers use *name* for unlike things, so that what it is sold in may tell them apart."""
-        return tuple(words_of(name)) in self.ambiguous
+        return tuple(w for w in _words(name) if w not in _JOINERS) in self.ambiguous
 
     def doubtful_by_count(self, name: str) -> tuple[str, ...]:
         """Return the foods that a count of *name* may mean where their pieces differ much in weight, or none."""
-        raw = tuple(w for w in words_of(name) if w not in _JOINERS)
+        raw = tuple(w for w in _words(name) if w not in _JOINERS)
         return self.by_count.get(raw) or self.by_count.get(tuple(w for w in raw if w not in word_list("neutral")), ())
 
     def shared_head(self, name: str, other: str) -> str:
@@ -143,7 +160,7 @@ class NameIndex:
         Only where that makes a known name and *name* is not a food that stands alone beside it ("dates or date syrup").
         """
         words = other.split()
-        bare = [w for w in words_of(name) if w not in _JOINERS]
+        bare = [w for w in _words(name) if w not in _JOINERS]
         if (
             not bare
             or len(bare) > 2
@@ -157,7 +174,7 @@ class NameIndex:
             name, bare = " ".join(told), told
         for start in range(1, len(words)):
             joined = f"{name} {' '.join(words[start:])}"
-            found = frozenset(w for w in words_of(joined) if w not in word_list("neutral") or w in bare)
+            found = frozenset(w for w in _words(joined) if w not in word_list("neutral") or w in bare)
             plain = frozenset(w for w in found if w not in word_list("neutral"))
             if found in self.exact or (plain in self.exact and not plain & set(bare)):
                 return joined
@@ -219,6 +236,12 @@ class NameIndex:
             if word not in entry.wordset:
                 cost += prices[position][position > last]
                 cost += COOKED_PRICE if word in word_list("cooked") and entry.key in self.dry else 0.0
+                if word == "free" and position and words[position - 1] in entry.wordset:
+                    return 0.0  # "sugar-free" holds none
+                if entry.key in self.fatty and _is_lean(word, words[position - 1] if position else ""):
+                    cost += LEAN_PRICE
+        if [w for w in words if w in entry.wordset] != [w for w in entry.words if w in words]:
+            cost += TURNED_PRICE
         # Of two names that fit equally, the longer says more, and the one at the end names the food.
         cost += 0.012 * max(4 - len(held), 0) + 0.02 * (len(words) - 1 - last)
         return 1.0 - cost - (0.0 if entry.is_shown else 0.005)
@@ -229,6 +252,11 @@ class NameIndex:
         if word in word_list("changing"):
             return 0.3, 0.4
         return (0.16, 0.16) if word in self.by_word else (0.1, 0.16)
+
+
+def _is_lean(word: str, before: str) -> bool:
+    """Return whether *word*, behind *before*, says that a food holds less fat than the usual."""
+    return word in {"nonfat", "lowfat", "lite"} or (word == "fat" and before not in {"full", "high", "whole"})
 
 
 _indexes: weakref.WeakKeyDictionary[Pantry, NameIndex] = weakref.WeakKeyDictionary()
