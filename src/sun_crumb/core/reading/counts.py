@@ -142,7 +142,7 @@ def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False
             # "one 9-inch square cake": its shape, and no piece.
             word, kind, match = shaped[1].lower(), "whole", shaped
         if kind in ("piece", "person", "whole"):
-            one = singular(word)
+            one = "piece" if word in counting_words("abroad") else singular(word)
             kind = "piece" if kind == "whole" and _is_eaten_whole(one, low, is_small=is_small) else kind
             return Count(low, high, one, kind, match.end(), is_small)
         if word in counting_words("stop") or (is_bare and word not in counting_words("small")):
@@ -190,6 +190,8 @@ def kind_of(word: str) -> str:
     """Return what a word counts: piece, person, whole, measure, or empty."""
     one = singular(word)
     for kind in ("piece", "person", "whole", "measure"):
+        if kind == "piece" and word in counting_words("abroad"):
+            return kind
         if word in counting_words(kind) or one in counting_words(kind):
             return kind
     return ""

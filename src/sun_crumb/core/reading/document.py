@@ -221,7 +221,12 @@ def _own_yield(piece: Piece) -> int | None:
 def _told(text: str) -> list[Stated]:
     # "For a 24 cm springform, 12 pieces": a count may stand behind a comma.
     parts = re.split(r"[,;|•·]\s+|\s[–—-]{1,2}\s", text) if len(text) < SHORT_LINE else [text]
-    bare = [said for part in dict.fromkeys([text, *parts]) if (said := bare_count(part))]
+    # "1 bowl, no mixer": what it is made in.
+    bare = [
+        said
+        for part in dict.fromkeys([text, *parts])
+        if (said := bare_count(part)) and not (said.count and said.count.low == 1 and said.count.kind == "piece")
+    ]
     if not bare and re.match(r"for\b", text, re.I) and (said := said_in(text)):
         bare = [said]
     return [*statements(text), *bare]

@@ -17,7 +17,7 @@ _NUMBER = rf"(?:\d{{1,3}}(?:[.,]\d{{1,2}})?(?:\s*[{_GLYPHS}]|\s+\d/\d)?|[{_GLYPH
 _UNIT = r"(?P<{0}>min(?:ute)?s?\b\.?|hours?\b|hrs?\b\.?|h\b|days?\b|m\b)"
 _SPAN = re.compile(
     rf"(?<![\w.,/°½¼¾⅓⅔])(?P<low>{_NUMBER})\s*(?:{_UNIT.format('low_unit')}\s*)?(?:(?:-|–|—|to|or)\s*(?P<high>{_NUMBER})\s*)?-?(?:(?:more|further|extra|full|good)\s+)?{_UNIT.format('unit')}"
-    rf"(?:\s*(?:and\s+)?(?:(?P<half>a half)|(?P<more>\d{{1,2}})\s*(?:min(?:ute)?s?\b\.?|m\b)|(?<=[hr.s]\s)(?P<bare>[1-5]\d)(?=\s*(?:[.,;)](?!\d)|$))))?",
+    rf"(?:\s*(?:and\s+)?(?:(?P<half>a half)|(?P<quarter>a quarter)|(?P<quarters>three[- ]quarters)|(?P<more>\d{{1,2}})\s*(?:min(?:ute)?s?\b\.?|m\b)|(?<=[hr.s]\s)(?P<bare>[1-5]\d)(?=\s*(?:[.,;)](?!\d)|$))))?",
     re.I,
 )
 _OVERNIGHT = re.compile(r"\bover\s?night\b", re.I)
@@ -111,7 +111,8 @@ def _spans(text: str) -> Iterator[Duration]:
         unit = _minutes(span["unit"])
         low_unit = _minutes(span["low_unit"]) if span["low_unit"] else unit
         # "1 hr 10": minutes, as nobody adds a number to minutes.
-        more = 0.5 * unit if span["half"] else float(span["more"] or (unit == 60.0 and span["bare"]) or 0)
+        parts = 0.5 if span["half"] else 0.25 if span["quarter"] else 0.75 if span["quarters"] else 0.0
+        more = parts * unit if parts else float(span["more"] or (unit == 60.0 and span["bare"]) or 0)
         high = _value(span["high"]) * unit + more if span["high"] else _value(span["low"]) * unit + more
         low = _value(span["low"]) * low_unit + (0 if span["high"] else more)
         if span["high"] and _value(span["high"]) < 1 <= _value(span["low"]) and not span["low_unit"]:

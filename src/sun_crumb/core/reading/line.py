@@ -30,7 +30,7 @@ _LAST_PINCH = re.compile(
 )
 _ADDED = re.compile(r"\s+(?:\+|plus|and)\s+(?P<amount>[\d½⅓⅔¼¾⅛][^a-z]*[a-z]+\.?)$", re.I)
 _STOP = re.compile(
-    r"\s*(?:,|;|\s(?=(?:soaked|steeped|plumped|dissolved|slaked)\s+in\b)|\s[-–—]\s|\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|tops?\b|roll\b|sprinkle|tins?\b|pans?\b|dish\b|moulds?\b|molds?\b|trays?\b|ramekins?\b|bowl\b|coat|drizzle|(?:caramel|sauce|glaze|custard|syrup|crust|base|crumble|pastry|sponge|batter)\W*$)))\s*",
+    r"\s*(?:,|;|\s(?=(?:soaked|steeped|plumped|dissolved|slaked)\s+in\b)|\s[-–—]\s|(?<=[^\W\d_]{2})\.\s|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|tops?\b|roll\b|sprinkle|tins?\b|pans?\b|dish\b|moulds?\b|molds?\b|trays?\b|ramekins?\b|bowl\b|coat|drizzle|(?:caramel|sauce|glaze|custard|syrup|crust|base|crumble|pastry|sponge|batter)\W*$)))\s*",
     re.I,
 )
 # "1 lb 2 oz": the smaller unit after the larger one is added.
@@ -163,9 +163,11 @@ class _Statement:
         if amount.unit or not left.strip():
             self.sums.append(amount)
             _more_amounts(trailing["amount"], end, self.sums, self.also)
-            self.name = re.split(r"[,(]", rest[: trailing.start()])[0]
+            before = rest[: trailing.start()]
+            self.name = re.split(r"[,(]", before)[0]
             self.preparation = left.strip(" ),;")
-            self.asides = []
+            # "mouka (flour) 200 g": a bracket in front of the amount says more of the food.
+            self.asides = [aside for aside in PAREN.findall(before) if not ONE.search(aside)]
 
     def take_added(self) -> None:
         """Take the amount that a name ends with: "flour plus 2 tbsp"."""
@@ -180,6 +182,8 @@ class _Statement:
         self.asides = kept
 
     def _takes_aside(self, aside: str) -> bool:
+        if _ANOTHER_KIND.match(aside):
+            return True
         if not ONE.search(aside) or _MADE_OF.search(aside) or _IN_PARTS.search(aside) or _ON_CONDITION.search(aside):
             return False
         # "(about 3 carrots / 220 g)": the part that measures.
@@ -217,11 +221,13 @@ class _Statement:
 _ON_CONDITION = re.compile(r"\b(?:if|for (?:a )?(?:less|more|sweeter|lighter|extra)|would do|will do|unless)\b", re.I)
 # "(3/4 cup + 1/4 cup)", "(50 g and 100 g)": what is used at a time.
 _IN_PARTS = re.compile(r"^\s*[\d½⅓⅔¼¾⅛][^+&]*(?:\+|&|\band\b|\bthen\b)\s*[\d½⅓⅔¼¾⅛]", re.I)
+# "(or 1 tsp dried)": so much of another food.
+_ANOTHER_KIND = re.compile(r"^\s*or\b.*\b(?:dried|dry|fresh|frozen|instant|ground|powdered|tinned|canned)\s*$", re.I)
 _OR_ELSE = re.compile(r"\s*[/,;]\s+|\s+or\s+(?=(?:about\s+)?\d+\s*(?:g|kg|oz|lbs?)\b)", re.I)
 _STRENGTH = re.compile(r"\d+(?:[.,]\d+)?\s*%")
 _EACH_OF_THEM = re.compile(r"\b(?:each|apiece|a piece)\b", re.I)
 _RESTATES = re.compile(
-    r"^(?:(?:or|~|≈|about|approx\.?|that'?s|total|weighing|each|=|flesh|peeled(?: weight)?|prepared(?: weight)?|net)\s*[:,]?\s*)+",
+    r"^(?:(?:or|~|≈|say|about|approx\.?|that'?s|total|weighing|each|=|flesh|peeled(?: weight)?|prepared(?: weight)?|net)\s*[:,]?\s*)+",
     re.I,
 )
 _SAID_AGAIN = re.compile(

@@ -11,7 +11,7 @@ from typing import Literal
 from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.physical import Statement
-from sun_crumb.core.reading.portions import bare_count, said_in, statements
+from sun_crumb.core.reading.portions import SUCH_FOR, bare_count, said_in, statements
 from sun_crumb.core.reading.words import word_list
 from sun_crumb.core.reference import table
 
@@ -157,6 +157,8 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
     if len(words) == 1 and not re.search(r"\d", text):
         # "Drizzle" alone is a part of a dessert, and no amount of anything.
         known = replace(known, has_amount=False, has_unit=False, is_behind=False, is_only_amount=False)
+    if SUCH_FOR.fullmatch(text):
+        return {"portions", "short"}  # "Cake for 10"
     method = _method_marks(raw, text, words, known)
     found = (
         _heading_marks(raw, text, words, known) | method | _amount_marks(known, words, is_step="imperative" in method)

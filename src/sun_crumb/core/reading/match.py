@@ -90,7 +90,9 @@ class NameIndex:
         self.vocabulary = sorted(set(self.by_word) | {w for w in word_list("neutral") if len(w) > 3})
         self.known = frozenset(self.vocabulary) | word_list("neutral") | word_list("changing")
         self.ambiguous = {
-            tuple(w for w in _words(row["name"]) if w not in _JOINERS): tuple(k for k in row["keys"].split(";") if k in pantry)
+            tuple(w for w in _words(row["name"]) if w not in _JOINERS): tuple(
+                k for k in row["keys"].split(";") if k in pantry
+            )
             for row in table("ambiguous_names")
             if row["asked"] == "always"
         }
@@ -247,7 +249,7 @@ class NameIndex:
         return 1.0 - cost - (0.0 if entry.is_shown else 0.005)
 
     def _prices(self, word: str) -> tuple[float, float]:
-        if word in word_list("neutral"):
+        if word in word_list("neutral") or (word.endswith("%") and word not in self.by_word):
             return 0.004, 0.004
         if word in word_list("changing"):
             return 0.3, 0.4

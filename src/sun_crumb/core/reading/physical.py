@@ -21,7 +21,7 @@ _RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=\d)|\s\*\
 # So many cells a row may have; a recipe in one row holds all its foods [1].
 MOST_CELLS = 60
 _TITLED = re.compile(
-    r"^([^\W\d_][^.:,;\d]{2,60})\.\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
+    r"^([^\W\d_][^.:,;!\d]{2,60}?(?:\s+for\s+\d{1,2})?)[.!]+\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
     re.I,
 )
 # How far an amount and the beginning of a food may reach.
@@ -123,6 +123,10 @@ def _of_cells(cells: list[str]) -> list[str]:
         return [part for cell in cells for part in _run_on(cell)]
     amounts = list(dict.fromkeys(t for t in texts if _is_amount(t)))
     names = list(dict.fromkeys(t for t in texts if t not in amounts))
+    if len(amounts) + sum(bool(_SHARE.fullmatch(n)) for n in names) > 1:
+        # "Butter | 65 % | 325 g": the baker's per cent beside the weight.
+        amounts = [a for a in amounts if not _SHARE.fullmatch(a)]
+        names = [n for n in names if not _SHARE.fullmatch(n)]
     if len(amounts) > 1 and all(re.search(r"\d.*[a-z]", t, re.I) for t in amounts):
         amounts = [" / ".join(amounts)]  # "250 g | 9 oz | ricotta": metric and imperial
     # A quantity and its unit may stand in two cells; what else there is says more of the food.
@@ -130,6 +134,9 @@ def _of_cells(cells: list[str]) -> list[str]:
     is_twice = len(amounts) == 1 and len(names) == 1 and is_food_with_amount(names[0])
     first = (" / " if is_twice else " ").join([*amounts, *names[:1]])
     return [first + "".join(f", {t}" for t in names[1:] if re.search(r"\w", t))]
+
+
+_SHARE = re.compile(r"\d+(?:[.,]\d+)?\s*%")
 
 
 def _is_amount(text: str) -> bool:
@@ -155,6 +162,10 @@ def _run_on(raw: str) -> list[str]:
         mixed := re.match(r"^(?:mix|combine|stir|whisk)(?: together)?:\s+(?=[\d½¼¾⅓⅔])", text, re.I)
     ) and "." not in text[mixed.end() : -1]:
         return _split(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
+    if (led := _LED.match(text)) and len(parts := _split(text[led.end() :])) >= LEAST_FOODS:
+        # "You want a pound of plums, four ounces of butter, two eggs. Beat all well together."
+        last, *method = _METHOD_BEHIND.split(parts[-1], maxsplit=1)
+        return [*parts[:-1], last, *method]
     if len(text) < 12 or (_first_word(text) in word_list("verb") and not _HEADED.match(text)):
         return [raw]
     if (titled := _TITLED.match(text)) and len(parts := _split(text[titled.end() :])) >= LEAST_FOODS:
@@ -194,6 +205,11 @@ def _headed(prefix: str, rest: str) -> list[str]:
     return [f"{prefix}:", *_split(rest)]
 
 
+# What a letter begins its list with.
+_LED = re.compile(
+    r"(?:take|you(?:['’]ll| will)? (?:want|need)|it takes|use|I use|get)\s+(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six|eight|ten|twelve)\b)",
+    re.I,
+)
 # "Egg wash: 1 egg + 1 tbsp milk": brushed on, and no part of its own.
 _WASH = re.compile(r"(?:egg[- ]?)?wash\s*:\s+(?=\d|an?\b|one\b)", re.I)
 # "Top: 1 cup cream": a part, and no "Top with cream".
@@ -278,6 +294,9 @@ def _split(text: str) -> list[str]:
         if depth <= 0 and (_begins_food(text[match.end() :]) or _FOOD_THEN_AMOUNT.match(text[match.end() :])):
             parts.append(text[start : match.start()])
             start = match.end()
+    if parts and (broken := _AMOUNT_AT_END.search(text, start)):
+        parts.append(text[start : broken.start()])  # "120 g butter; 80 g": its food stands on the next line
+        start = broken.start("amount")
     parts.append(text[start:])
     # "Cake • 200 g flour • 2 eggs": what stands first names what the foods make.
     is_titled = len(parts) >= 3 and bool(re.match(r"[;•·●▪]", text[len(parts[0]) :].strip()))
@@ -286,14 +305,21 @@ def _split(text: str) -> list[str]:
     return [p.strip() for part in parts for p in _part_within(part) if p.strip()]
 
 
+_AMOUNT_AT_END = re.compile(r"\s*[;,]\s+(?P<amount>\d[\d.,/]*\s*(?:g|kg|ml|tbsps?|tsps?|cups?))\s*$", re.I)
+
+
 def _part_within(text: str) -> list[str]:
     """Return a food of a line apart from the part of the dessert that begins behind it ("150 g nuts, ground. Filling: 300 ml cream")."""
+    if (more := _MORE_BEHIND.search(text)) and _begins_food(text[more.end() :]):
+        return [text[: more.start()], text[more.end() :]]
     found = _PART_BEGINS.search(text)
     if found is None or not _begins_food(text[found.end() :]):
         return [text]
     return [text[: found.start()], f"{found['part']}:", text[found.end() :]]
 
 
+# "... a slosh of milk. Plus a tablespoon of sugar for the top."
+_MORE_BEHIND = re.compile(r"[.!]\s+(?:plus|and|also)\s+", re.I)
 # A name and a colon behind a full stop, and an amount behind that.
 _PART_BEGINS = re.compile(r"[.!]\s+(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s*:\s*(?=[\d½¼¾⅓⅔])")
 

@@ -58,6 +58,24 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
     ),
     (re.compile(r"\b((?:good |generous |little )?squeeze)\s+(?:of\s+)?(lemon|lime|orange)$", re.I), r"\1 of \2 juice"),
     (re.compile(r"(?<=[a-z] )ext\b\.?(?=\W*$|,)", re.I), "extract"),
+    # "of the best dark chocolate you can find", "caramel sauce from a jar": where it comes from.
+    (
+        re.compile(
+            r"\b(?:of\s+)?(?:the\s+best|the\s+finest|any)\s+([a-z].*?)\s+(?:that\s+)?(?:you|I)\s+can\s+(?:find|get|afford|buy)\b",
+            re.I,
+        ),
+        r"\1",
+    ),
+    (
+        re.compile(
+            r"(?<=[a-z]),?\s+(?:\(?out of|from) (?:a|the) (?:jar|packet|carton|bottle|pack|shop|store|freezer|fridge)\b\)?",
+            re.I,
+        ),
+        "",
+    ),
+    # "half a pound of butter beaten to a cream", "a wine-glass of rum"
+    (re.compile(r",?\s+(?:beaten|worked|rubbed|creamed) to a (?:\w+ )?cream\b", re.I), ", creamed"),
+    (re.compile(r"\bwine-glass", re.I), "wineglass"),
     # Short for brown, and what a fruit is cut into.
     (re.compile(r"\bbr(?:n|wn)?\.?\s+sugar\b", re.I), "brown sugar"),
     (

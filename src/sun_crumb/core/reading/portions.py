@@ -29,7 +29,7 @@ from sun_crumb.core.reading.records import Portions
 _CUES = (
     (
         "sure",
-        r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|sufficient\s+for|"
+        r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|does\s+(?=(?:about\s+)?[\w–-]+\s+(?:of us|people)\b)|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|sufficient\s+for|"
         r"for\s+a\s+(?:crowd|party|group|table|gathering)\s+of|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|osoby|os[oó]b)\b))",
     ),
     (
@@ -73,11 +73,15 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
         start, (counts, end) = cue.start(), _counts_after(text, cue.end())
         if kind == "sure" and not counts and (before := _count_before(text, cue.start(), cue[0])):
             counts, start, end = [before[0]], before[1], cue.end()
+        if counts and counts[0].low == 1 and re.match(r"serving\s*:", text[cue.start() :], re.I):
+            continue  # "Serving: 1 slice | 312 kcal": what a label is about
         if counts and (stated := _stated(kind, counts, _closed(text[start:end].strip(" ,;([")), base)):
             found.append(stated)
     if (grid := _CUT_BY.search(text)) and 1 < (many := int(grid[1]) * int(grid[2])) <= MOST:
         # "I cut it 6 by 6"
         found.append(Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.9 * base, grid[0].strip()))
+    if (sum_of := _COMES_TO.search(text)) and (count := read_count(text, sum_of.end())) and count.kind == "piece":
+        found.append(Stated(count, "", 0.9 * base, text[sum_of.start() : count.end].strip()))
     for named in _NOUN_FIRST.finditer(text):
         noun = named[1].lower()
         if (
@@ -94,6 +98,10 @@ _CUT_BY = re.compile(
     r"\bcuts?\s+(?:(?:it|them|mine|this|in|into)\s+){1,2}(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b",
     re.I,
 )
+
+
+# "scaled at 55 g = 29 pcs"
+_COMES_TO = re.compile(r"(?<=\bg )=|(?<=\dg )=|(?<=g\b)=", re.I)
 
 
 def _closed(text: str) -> str:
@@ -205,6 +213,11 @@ _ABOUT_SO_MANY = re.compile(
     r"\s*\(\s*(?:about|approx(?:imately)?\.?|around|roughly|~|circa|ca\.?)\s*(\d{1,3})(?:\s+(?:small|medium|large|big|little|mini))?\s*\)\s*",
     re.I,
 )
+# "Cake for 10", "Enough for 6"
+SUCH_FOR = re.compile(
+    r"\W*(?:an?\s+|one\s+)?(?:cake|tart|pie|pudding|dessert|recipe|ingredients|quantities)\s+for\s+((?:about\s+)?\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?)\W*",
+    re.I,
+)
 _BARE = re.compile(r"^\W*(?:approx\w*\.?\s*|about\s*)?", re.I)
 
 
@@ -212,6 +225,8 @@ def bare_count(text: str) -> Stated | None:
     """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
     if (alone := _ABOUT_SO_MANY.fullmatch(text)) and (some := read_count(alone[1])):
         return Stated(some, "", 0.9, text.strip())
+    if (such := SUCH_FOR.fullmatch(text)) and (some := read_count(such[1])):
+        return Stated(some, "", 0.95, text.strip())
     start = _BARE.match(text).end()  # type: ignore[union-attr]
     counts, end = _counts_after(text, start, is_bare=True)
     rest = re.sub(r"[^\w\s]", " ", _EACH_ONE.sub("", text[end:])).lower().split()
@@ -279,7 +294,7 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         if said is not None and (said.count or said.whole):
             rest = f"{title[: aside.start()]} {title[aside.end() :]}"
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
-    if re.search(r"\b(?:single[- ]serv(?:e|ing)|for one)\b", title, re.I):
+    if re.search(r"\b(?:single[- ]serv(?:e|ing)|for (?:one|1))\b(?![.\d])", title, re.I):
         return title, Stated(Count(1, 1, "serving", "person", 0), "", 0.9, title)
     if (found := _TIMES.search(title)) and len(title[: found.start()].split()) > 1:
         # "Chia pudding x 2"

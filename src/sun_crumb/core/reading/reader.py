@@ -92,6 +92,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
     found = read.pieces
     pot = own_measure(piece.text for piece in found if piece.role == "food")
     drafts = [draft for piece in found if piece.role != "title" for draft in _drafts(piece, pantry, pot)]
+    drafts = _with_units(drafts)
     drafts += _mentioned(found, drafts, pantry)
     pairs = [(d.parsed, d.ingredient) for d in drafts if d.parsed is not None]
     if cup is None:
@@ -124,7 +125,7 @@ _LINE_END = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
 
 
 def _heading_text(read: Document) -> str:
-    return "\n".join(line.raw for line, role in read.lines if role == "title")
+    return "\n".join(line.raw for line, role in read.lines if role in ("title", "heading"))
 
 
 def _yield_of(told: Portions | None) -> Yield | None:
@@ -200,6 +201,31 @@ def _drafts(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[_Draft
         drafts.append(_Draft(piece, parsed, candidates, ingredient))
     return drafts
 
+
+def _with_units(drafts: list[_Draft]) -> list[_Draft]:
+    """Return drafts whose amounts without a unit have the one that is meant, where the lines beside them tell it.
+
+    "150 caster sugar" in a list of grams is grams; "four ounces of butter, four of sugar" goes on in ounces.
+    """
+    grams = sum(bool(d.parsed and d.parsed.sums and d.parsed.sums[0].unit == "g") for d in drafts)
+    found: list[_Draft] = []
+    last: str | None = None
+    for draft in drafts:
+        first = draft.parsed.sums[0] if draft.parsed and draft.parsed.sums else None
+        if draft.parsed and draft.ingredient and first and first.unit is None and not first.size:
+            is_elliptic = first.text.lower().endswith(" of") and last is not None
+            is_grams = grams >= LEAST_IN_GRAMS and first.low >= LEAST_BARE_GRAMS
+            if (is_elliptic or is_grams) and draft.ingredient.measure("each") is None:
+                told = replace(first, unit=last if is_elliptic else "g")
+                draft = replace(draft, parsed=replace(draft.parsed, sums=(told, *draft.parsed.sums[1:])))
+        elif first and first.unit:
+            last = first.unit if units()[first.unit].kind == "mass" else None
+        found.append(draft)
+    return found
+
+
+# In so many lines of grams a bare number of so much and more is grams.
+LEAST_IN_GRAMS, LEAST_BARE_GRAMS = 2, 20
 
 # "150 g sugar for the caramel": boiled apart from the rest, whatever the list does without a heading.
 _FOR_CARAMEL = re.compile(r"\bfor\s+(?:the\s+|a\s+)?caramel\W*$", re.I)

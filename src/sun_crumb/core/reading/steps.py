@@ -121,7 +121,7 @@ def read_oven(text: str) -> Oven | None:
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 _TIMED = re.compile(
     r"(?:^|[.;!?\n])\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
-    r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:,|/|for\b|(?<=[°º])|(?<=degrees))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
+    r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:,|/|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
     r"(?:about |around |approx\.? )?(?:\d\s*h|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m)",
     re.I,
 )
@@ -235,9 +235,15 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
     """
     for sentence in re.split(r"(?<=[.;])\s|\n", text):
         if re.search(r"\bbak(?:e|ing)\b|\bin the oven\b", sentence, re.I) and (times := read_times(sentence)):
-            found = next((time for time in times if time.doing == "bake"), times[0])
-            return found.low, found.high
+            baked = [time for time in times if time.doing == "bake"] or times[:1]
+            if len(baked) > 1 and _IN_TURN.search(sentence):
+                # "Bake 5 minutes at 425, then reduce to 350 and bake 15-18 minutes more"
+                return sum(time.low for time in baked), sum(time.high for time in baked)
+            return baked[0].low, baked[0].high
     return _bake_beside_the_heat(text)
+
+
+_IN_TURN = re.compile(r"\b(?:more|further|longer|another|reduce|lower|turn\b.{0,20}\bdown)\b", re.I)
 
 
 def _bake_beside_the_heat(text: str) -> tuple[int, int] | None:

@@ -233,7 +233,14 @@ def _weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight
         return None
     main = line.sums[0] if line.sums else line.also[0]
     kind = "mass" if stated is not None else _kind(main, ingredient)
-    is_splash = main.unit == "dash" and main.text.split()[-1].lower() in ("splash", "drizzle", "squeeze")
+    is_splash = main.unit == "dash" and main.text.split()[-1].lower() in (
+        "splash",
+        "drizzle",
+        "squeeze",
+        "slosh",
+        "slug",
+        "glug",
+    )
     if stated is None and line.sums and (main.unit is None or main.unit in HOLDERS or is_splash) and others:
         # "3 bananas (about 1 cup mashed)", "a splash of milk (30 ml)", "1 tin (170 ml)": the volume says more than the count.
         better = next((g for a, g in others if a.unit and units()[a.unit].kind == "volume" and g), None)
@@ -328,7 +335,7 @@ def _possible(line: ParsedLine, amount: Amount, ingredient: Ingredient) -> tuple
     """Return between what weights an amount beside a stated weight may lie [g]: pieces as growers know them, with their peel or without."""
     low, high = possible_grams(amount, ingredient, line.form)
     # What is medium to one grower is large to another; eggs are sorted.
-    wider = 1.1 if amount.size and not ingredient.has_role("egg") else 1.0
+    wider = 1.3 if amount.size and not ingredient.has_role("egg") else 1.0
     share = ingredient.edible_share("") if amount.unit is None and not line.gross else 1.0
     return low / wider, high * wider / share
 
