@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from collections import Counter
 from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from itertools import pairwise
@@ -62,6 +63,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     lines = physical_lines(text)
     found = in_columns([statement for line in lines for statement in statements_of(line)])
     told = {said: known(said) for said in {s.text for s in found}}
+    forced = {**_of_a_page(found), **_broken_names(found, told, known), **(forced or {})}
     roles = roles_of(found, [told[s.text] for s in found], forced)
     pieces = _with_title(_joined(found, roles))
     by_line: dict[int, Role] = {}
@@ -76,6 +78,41 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         tuple((line, by_line.get(line.number, "junk" if line.raw.strip() else None)) for line in lines),
         (*stated, *_stated(pieces)),
     )
+
+
+def _of_a_page(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that a page begins with, where one of the first leads to its other pages: the site's name and that."""
+    for n, statement in enumerate(found[:MOST_HEAD_LINES]):
+        words = set(re.findall(r"[a-z]+", statement.text.lower()))
+        if len(words & word_list("page_lead")) >= LEAST_LEADS and not re.search(r"\d", statement.text):
+            return {s.line.number: "junk" for s in found[: n + 1]}
+    return {}
+
+
+MOST_HEAD_LINES, LEAST_LEADS = 3, 3
+
+
+def _broken_names(
+    found: Sequence[Statement], told: Mapping[str, Known], known: Callable[[str], Known]
+) -> dict[int, Role]:
+    """Return the lines that go on with the name of the food above: "600 ml double" and "cream"."""
+    lines: dict[int, Role] = {}
+    several = Counter(s.line.number for s in found)
+    for before, statement in pairwise(found):
+        is_next = statement.line.number == before.line.number + 1
+        if (
+            not is_next
+            or several[statement.line.number] > 1
+            or not re.fullmatch(r"(?!(?:for|to|or|and|plus)\b)[a-z][a-z' -]{2,24}", statement.raw.strip())
+        ):
+            continue
+        first, second = told[before.text], told[statement.text]
+        if not first.has_amount or second.has_amount or first.is_behind or re.search(r"[,()]", before.text):
+            continue
+        both = known(f"{before.text} {statement.text}")
+        if both.food and first.food in ("", both.food):
+            lines[statement.line.number] = "continuation"
+    return lines
 
 
 def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
@@ -119,7 +156,7 @@ def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     named, *more = re.split(
         r"\s+[•|·]\s+|\s{3,}|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•")
     )
-    title, said = of_title(named)
+    title, said = of_title(_FIELD.sub("", named))
     return re.sub(r"\s{2,}", " ", title.strip(" *#_=|:–—-")), [
         *([said] if said else []),
         *(told for part in more for told in _told(part)),
@@ -130,6 +167,13 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the title that stands below the list, where none stands above: a heading over no food, or a dessert's name."""
     if any(p.role == "title" for p in pieces):
         return pieces
+    first = pieces[0] if pieces else None
+    if first and first.role == "chatter" and len(first.text.split()) <= MOST_TITLE_WORDS:
+        # "My raw cheesecake!! vegan gf"
+        if not re.search(r"[.:]$|^\W*(?:hi|hello|dear|hey)\b|\bby\b|@|\d{4}", first.text, re.I) and not _of_web(
+            first.text
+        ):
+            return [replace(first, role="title"), *pieces[1:]]
     for n, piece in enumerate(pieces):
         if not n or piece.role not in ("heading", "food", "step", "note", "chatter", "junk"):
             continue
@@ -144,8 +188,18 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
     return pieces
 
 
+# "Title: Carrot halwa"
+_FIELD = re.compile(r"^(?:title|recipe(?: name| for)?|name|dish)\s*:\s*(?=\S)", re.I)
 _NAME = re.compile(r"[A-Z][^\W\d_]*(?:[\s'’&-]+[^\W\d_]+){1,5}")
 _LINKS = frozenset({"for", "to", "the", "you", "then", "and", "a", "an", "some", "your"})
+
+
+MOST_TITLE_WORDS = 9
+
+
+def _of_web(text: str) -> bool:
+    words = set(re.findall(r"[a-z]+", text.lower()))
+    return bool(words & (word_list("page_lead") | {"print", "share", "posted", "comments", "jump", "recipe", "www"}))
 
 
 # "Banana muffins *** now with less sugar ***"

@@ -66,7 +66,7 @@ def clean(text: str) -> str:
     text = re.sub(r"\.{3,}|…", " - ", text)
     text = re.sub(r"\s+", " ", text).strip()
     text = _BULLET.sub("", text, count=1)
-    return text.strip().rstrip(".;,").strip()
+    return re.sub(r":\s?[-–—]$", ":", text.strip()).rstrip(".;,").strip()
 
 
 @lru_cache(maxsize=4096)

@@ -60,6 +60,8 @@ class Known:
     has_unit: bool
     is_behind: bool
     is_only_amount: bool
+    # The food that the whole name is, where it is one.
+    food: str = ""
 
 
 @cache
@@ -134,7 +136,7 @@ def is_heading_form(raw: str, text: str) -> bool:
         return not _USES.search(named[1])
     if found := FOR_THE.match(text.strip(" :")):
         return stripped.endswith(":") or not _USES.search(found[1])
-    if stripped.endswith((":", " -", " –", " —")) or re.match(r"#|==|--|~(?!\s*\d)", stripped):
+    if re.search(r"(?::|\s[-–—]|:[-–—])$", stripped) or re.match(r"#|==|--|~(?!\s*\d)", stripped):
         return True
     return text.isupper() and len(words) <= 5 and not re.search(r"\d", text)
 

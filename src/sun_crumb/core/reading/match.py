@@ -147,6 +147,11 @@ class NameIndex:
         telling = [w for w in _words(preparation) if w in _TELLING and w not in raw] if preparation else []
         return list(self._ranked(tuple(raw), tuple(telling))[:limit])
 
+    def is_name(self, name: str) -> bool:
+        """Return whether *name* is all of a food's name, whatever neutral words stand beside it."""
+        words = [w for w in _words(name) if w not in _JOINERS]
+        return frozenset(words) in self.exact or frozenset(set(words) - word_list("neutral")) in self.exact
+
     def is_ambiguous(self, name: str) -> bool:
         """Return whether bakers use *name* for unlike things, so that what it is sold in may tell them apart."""
         return tuple(w for w in _words(name) if w not in _JOINERS) in self.ambiguous

@@ -17,7 +17,7 @@ _BAR = re.compile(r"\s*[|\t\u2502\u00a6]\s*")
 GAP = re.compile(r"\s{3,}")
 _RULE = re.compile(r"[-=_*~+·•.\s|:]{3,}$")
 _EMOJI = re.compile("[\U0001f000-\U0001faff\u2600-\u27bf\u2b00-\u2bff\ufe0f\u200d\u2190-\u21ff\u25a0-\u25ff\u20e3]+")
-_RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=\d)|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?")
+_RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=[\d½¼¾⅓⅔⅛])|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?")
 # So many cells a row may have; a recipe in one row holds all its foods [1].
 MOST_CELLS = 60
 _TITLED = re.compile(
@@ -69,6 +69,8 @@ def statements_of(line: Physical) -> list[Statement]:
         return [Statement(line, part, clean(part)) for part in told]
     if not line.number and len(row := _title_row(raw)) > 1:
         return [Statement(line, part, clean(part)) for part in row]
+    if not line.number and len(named := _name_and_fields(raw)) > 1:
+        return [Statement(line, part, clean(part)) for part in named]
     cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(_two_led(raw))
     parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else _run_on(cells[0] if cells else raw)
     return [Statement(line, part, text) for part in parts if (text := clean(part))]
@@ -79,6 +81,12 @@ def _title_row(raw: str) -> list[str]:
     cells = [c.strip() for c in _BAR.split(raw) if c.strip()]
     is_named = bool(cells) and read_amount(clean(cells[0])) is None
     return cells if is_named and any(bare_count(clean(c)) for c in cells[1:]) else []
+
+
+def _name_and_fields(raw: str) -> list[str]:
+    """Return the cells of a first line where wide gaps divide a name from fields ("Beet cake    Category: CAKES"); else none."""
+    name, *fields = [c.strip() for c in GAP.split(raw.strip()) if c.strip()] or [""]
+    return [name, *fields] if fields and all(re.match(r"[A-Z][a-z ]{2,16}:\s*\S", f) for f in fields) else []
 
 
 def bare_line(raw: str) -> str:
@@ -166,6 +174,8 @@ def _run_on(raw: str) -> list[str]:
         # "You want a pound of plums, four ounces of butter, two eggs. Beat all well together."
         last, *method = _METHOD_BEHIND.split(parts[-1], maxsplit=1)
         return [*parts[:-1], last, *method]
+    if top := re.fullmatch(r"(top|topping|garnish|decoration)\s*:\s+([a-z]+(?: [a-z]+){0,2})", text, re.I):
+        return [f"{top[1]}:", top[2]]  # "Top: whipped cream"
     if len(text) < 12 or (_first_word(text) in word_list("verb") and not _HEADED.match(text)):
         return [raw]
     if (titled := _TITLED.match(text)) and len(parts := _split(text[titled.end() :])) >= LEAST_FOODS:
@@ -186,6 +196,8 @@ def _run_on(raw: str) -> list[str]:
         if statements(text[: named.end() + LOOK_AHEAD]) and not is_food_with_amount(text[named.end() :].split(",")[0]):
             return [raw]  # "Yield: 1 (9-inch) pie, 8 servings"
         return _headed(named[1], text[named.end() :]) or [raw]
+    if not _begins_food(text) and (behind := _amounts_behind(text)):
+        return behind  # "Sugar 2 cups, water 1/2 cup, butter 1 T"
     return _split(text)
 
 
@@ -241,7 +253,7 @@ def _amounts_behind(rest: str) -> list[str]:
 
 LONGEST_FOOD = 7
 _AMOUNT_BEHIND = re.compile(
-    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?)?\b\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:,\s*[^\d;]+)?$",
+    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:,\s*[^\d;]+)?$",
     re.I,
 )
 
@@ -293,6 +305,13 @@ def _split(text: str) -> list[str]:
         depth = text.count("(", 0, match.start()) - text.count(")", 0, match.start())
         if depth <= 0 and (_begins_food(text[match.end() :]) or _FOOD_THEN_AMOUNT.match(text[match.end() :])):
             parts.append(text[start : match.start()])
+            start = match.end()
+        elif (
+            depth <= 0
+            and "/" in match[0]
+            and re.match(r"[^a-z]+(?:tsp|tbsp|cup|t|g)s?\.? (?:of )?(?:zest|juice)$", text[match.end() :], re.I)
+        ):
+            parts.append(text[start : match.start()])  # "½ cup lime juice / 2 tsp zest"
             start = match.end()
     if parts and (broken := _AMOUNT_AT_END.search(text, start)):
         parts.append(text[start : broken.start()])  # "120 g butter; 80 g": its food stands on the next line

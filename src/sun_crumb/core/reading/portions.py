@@ -290,10 +290,12 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     """
     for aside in _ASIDE.finditer(title):
         inside = next(part for part in aside.groups() if part)
-        said = said_in(inside) or said_in(inside.split(",")[0])
+        said = said_in(inside) or next((told for part in inside.split(",") if (told := said_in(part))), None)
         if said is not None and (said.count or said.whole):
             rest = f"{title[: aside.start()]} {title[aside.end() :]}"
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
+    if told := next((s for s in statements(title) if s.count and s.count.kind == "person"), None):
+        return title, told  # "Profiteroles for 8 people, 4 each"
     if re.search(r"\b(?:single[- ]serv(?:e|ing)|for (?:one|1))\b(?![.\d])", title, re.I):
         return title, Stated(Count(1, 1, "serving", "person", 0), "", 0.9, title)
     if (found := _TIMES.search(title)) and len(title[: found.start()].split()) > 1:

@@ -146,16 +146,18 @@ def _known(text: str, pantry: Pantry) -> Known:
     parsed = parse_line(statement)
     amount = parsed.sums[0] if parsed.sums else None
     name = parsed.name
-    has_food = False
+    has_food, food = False, ""
     if name and len(name.split()) <= 9 and _LETTERS.search(name):
         candidates = name_index(pantry).match(name, parsed.preparation)
         has_food = bool(candidates) and candidates[0].confidence >= KNOWN
+        food = candidates[0].ingredient if has_food and name_index(pantry).is_name(name) else ""
     return Known(
         has_food=has_food,
         has_amount=amount is not None,
         has_unit=amount is not None and amount.unit is not None,
         is_behind=amount is not None and read_amount(statement) is None,
         is_only_amount=amount is not None and not _LETTERS.search(name) and not parsed.preparation,
+        food=food,
     )
 
 

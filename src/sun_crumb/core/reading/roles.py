@@ -148,7 +148,7 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
         if not re.match(r"^[^\W\d_][^\d.,;!?]{2,30}$", text) or known[n].has_amount:
             continue
         if not text[:1].isupper() and not (
-            found[n].line.gap and text in word_list("component") - word_list("deed_food")
+            (found[n].line.gap or not known[n].food) and text in word_list("component") - word_list("deed_food")
         ):
             continue
         if len(text.split()) > MOST_WORDS_OF_A_PART or not (own[n + 1] & weighed and own[n + 2] & weighed):
@@ -158,7 +158,7 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
         is_kind = found[n].line.gap and text.lower() in _KINDS_OF_FOOD
         is_early = n <= EARLY and not any(own[k] & weighed for k in range(n))
         if (
-            not known[n].has_food
+            not known[n].food
             or is_part
             or is_kind
             or is_early
@@ -220,7 +220,14 @@ def _place_marks(
         marks.add("after_stop" if is_stop or is_heading else "after_open")
         if not is_stop and _HANGS.search(before.raw) and not own[n] & {"weighed", "counted", "amount_only"}:
             marks.add("hanging")
+        is_told = bool(own[n - 1] & {"sentences", "imperative", "works"}) and len(before.text.split()) >= LEAST_TOLD
+        if not is_stop and n > first_food and is_told and "lower_start" in own[n] and found[n].line != before.line:
+            marks.add("goes_on")
     return marks
+
+
+# A sentence of so many words that ends without a stop goes on below.
+LEAST_TOLD = 6
 
 
 def _tells_more_than_portions(text: str) -> bool:

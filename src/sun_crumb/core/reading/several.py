@@ -30,7 +30,7 @@ _AFTER_PART = re.compile(
 )
 _FOR_USE = re.compile(r"\s*(?:(?:extra|more)?\s*(?:for|to)\b|(?:extra|more)\s*$)", re.I)
 _SPLIT = re.compile(
-    r"\s*,?\s+(?:plus|and|\+|&|(?:(?:then |well )?(?:mixed|blended|beaten|whisked|slaked|stirred|combined|dissolved|made up|soured|bloomed|softened|soaked|sprinkled)) (?:with|in|into|over|on)|in(?=\s+[\d½¼][^,]*\b(?:water|milk|juice|coffee)\b))\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))",
+    r"\s*,?\s+(?:plus|and|\+|&|(?:(?:then |well )?(?:mixed|blended|beaten|whisked|slaked|stirred|combined|dissolved|made up|soured|bloomed|softened|soaked|sprinkled|toasted|fried)) (?:with|in|into|over|on)|in(?=\s+[\d½¼][^,]*\b(?:water|milk|juice|coffee)\b))\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))",
     re.I,
 )
 

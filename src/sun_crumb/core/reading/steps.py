@@ -110,7 +110,7 @@ def read_oven(text: str) -> Oven | None:
         for sentence in _SENTENCES.split(text):
             if bool(_OVEN_WORDS.search(sentence)) == is_oven and (found := _setting(sentence, is_oven=is_oven)):
                 return found
-    timed = _TIMED.search(text) or _BEGUN.search(text)
+    timed = _TIMED.search(text) or _BEGUN.search(text) or _GOES_IN.search(text) or _FAN_BESIDE.search(text)
     found = _setting(f"oven {timed[1]} {' '.join(filter(None, timed.groups()[1:]))}", is_oven=True) if timed else None
     if found and found.temperature_c >= 130:
         return found
@@ -121,9 +121,18 @@ def read_oven(text: str) -> Oven | None:
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 _TIMED = re.compile(
     r"(?:^|[.;!?\n])\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
-    r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:,|/|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
+    r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:\(\s*(?:not?\s+fan|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
     r"(?:about |around |approx\.? )?(?:\d\s*h|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m)",
     re.I,
+)
+# "In it goes at 180 for 45 min"
+_GOES_IN = re.compile(
+    r"\b(?:in it goes|goes in|pop (?:it )?in|cook(?:ed)?|give it)\b[^.;\n]{0,20}?\bat\s+(\d{3})\s*(?:°|º|degrees\b)?\s*([CF]\b)?\s*(fan\s*)?,?\s*for\s+(?:about\s+)?(?:\d|an?\s+hour|half)",
+    re.I,
+)
+# "Into a lined tin, 180 (160 fan) for 50 min"
+_FAN_BESIDE = re.compile(
+    r"\b(1[2-9]\d|2[0-4]\d)\s*(?:°|º)?\s*(C\b)?\s*[(/]\s*(?:fan\s+)?\d{3}\s*(?:°|º)?\s*C?\s*fan\b", re.I
 )
 # A step that begins with a bare heat and tells minutes further on: "325. Whip the whites ... 25-30 min till golden."
 _BEGUN = re.compile(
@@ -136,7 +145,7 @@ _OVEN_WORDS = re.compile(
     re.I,
 )
 _NO_OVEN = re.compile(
-    r"thermometer|soft[- ]ball|hard[- ]ball|soft[- ]crack|hard[- ]crack|\bsyrup\b|\bcaramel|\bcustard\b|\bfry|\boil\b|\bsimmer|\bboil|\bpan\b|\binternal\b|"
+    r"thermometer|\bcook(?:ed)?\s+(?:it\s+)?(?:to|until it reaches)\s+\d|soft[- ]ball|hard[- ]ball|soft[- ]crack|hard[- ]crack|\bsyrup\b|\bcaramel|\bcustard\b|\bfry|\boil\b|\bsimmer|\bboil|\bpan\b|\binternal\b|"
     r"\bcore\b|\bcentre\b|\bcenter\b|\bregisters?\b|\breaches\b|\btemper(?:ed|ing)?\b|\bmilk\b|\bcream\b|\bfridge\b|\bfreezer\b|\blukewarm\b",
     re.I,
 )
@@ -265,7 +274,7 @@ def _bake_beside_the_heat(text: str) -> tuple[int, int] | None:
 
 
 _OVEN_HEAT = re.compile(
-    r"\b(?:1[4-9]\d|2[0-4]\d|[34][0-9]\d)\s*(?:°|º|degrees\b|deg\b\.?|['’]?\s*[CF]\b)|\b(?:gas(?:\s*mark)?)\s*[1-9]\b|\b(?:1[4-9]\d|2[0-4]\d)\s*fan\b",
+    r"\b(?:1[4-9]\d|2[0-4]\d|[34][0-9]\d)\s*(?:°|º|degrees\b|deg\b\.?|['’]?\s*[CF]\b)|\b(?:gas(?:\s*mark)?)\s*[1-9]\b|\b(?:1[4-9]\d|2[0-4]\d)\s*(?:[(/]\s*\d{3}\s*)?fan\b",
     re.I,
 )
 _SHORT_SENTENCES = re.compile(rf"{_SENTENCES.pattern}|(?<=[a-z)]\.)\s+(?=\d{{2,3}}\b)")

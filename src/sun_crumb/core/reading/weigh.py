@@ -365,7 +365,8 @@ def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard
         )
         if one[1] <= 0 or two[1] <= 0:
             continue
-        slack = 1 + (AGREE if main.unit and other.unit else 2 * AGREE)
+        # A count beside a cup says little.
+        slack = 1 + (AGREE if main.unit and other.unit else 3 * AGREE)
         if one[0] > two[1] * slack or two[0] > one[1] * slack:
             first, second = one_amount(main, ingredient, cup, line.form), one_amount(other, ingredient, cup, line.form)
             return Conflict(
