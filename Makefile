@@ -37,6 +37,7 @@ check: develop web/node_modules/.stamp
 	.venv/bin/mypy
 	.venv/bin/lint-imports --no-cache
 	$(PY) tools/make_pantry.py --check
+	$(PY) -m tools.make_real_words --check
 	$(PY) -m tools.make_figures --check
 	@.venv/bin/sun-crumb openapi | diff -q - docs/openapi.json || { echo "docs/openapi.json is out of date: make gen"; exit 1; }
 	@cd web && npx openapi-typescript ../docs/openapi.json --default-non-nullable=false 2>/dev/null | diff -q - gen/contract.d.ts \
@@ -60,6 +61,7 @@ fuzz: develop
 
 gen: develop web/node_modules/.stamp
 	$(PY) tools/make_pantry.py
+	$(PY) -m tools.make_real_words
 	$(PY) -m tools.make_figures
 	.venv/bin/sun-crumb openapi > docs/openapi.json
 	$(NPM) run types

@@ -20,7 +20,7 @@ from sun_crumb.core.reading.match import name_index
 from tools.make_pantry import food_data
 
 TARGET = Path("src/sun_crumb/core/reference/real_words.csv")
-SOURCE = "English dictionary of pyspellchecker; words of USDA FoodData Central's generic rows"
+SOURCE = "dictionary"
 
 
 def real_words() -> list[str]:

@@ -731,8 +731,32 @@ EIGHTH: tuple[tuple[str, str, float, float], ...] = (
     ("500g rhubarb cut up", "rhubarb", 500, 500),
 )
 # What a line names second, and how much of it [g].
+# Two sets of 113 and 109, written without looking at the reader: what was not right at the first reading.
+NINTH: tuple[tuple[str, str, float, float], ...] = (
+    ("1 can crushed pineapple in juice (20 oz), undrained", "pineapple", 560, 570),
+    ("6 oz. pkg. lime gelatin", "jelly_crystals", 170, 171),
+    ("10g fresh yeast (or 1 tsp dried)", "fresh_yeast", 10, 10),
+    ("3 medium carrots (9 oz), grated", "carrot", 250, 260),
+    ("100 g sugar-free dark chocolate (maltitol)", "sugar_free_chips", 100, 100),
+    ("1 quart half-and-half", "single_cream", 940, 980),
+    ("150 g of the best dark chocolate you can find (min. 70%)", "dark_chocolate_70", 150, 150),
+    ("1 x 397g can light condensed milk", "light_condensed_milk", 397, 397),
+    ("1 jar (340 g) apricot conserve", "jam", 340, 340),
+    ("cream from 1 chilled 400ml tin of coconut milk", "coconut_milk_tinned", 150, 250),
+    ("300 g frozen spinach, thawed and squeezed dry", "spinach", 180, 240),
+    ("a 2 cm piece of ginger", "ginger_fresh", 8, 20),
+    ("1 pint whipping cream (US)", "double_cream", 465, 485),
+    ("1 medium beetroot (150 g), cooked and grated", "beetroot", 150, 150),
+    ("2 parsnips, peeled and grated (300 g)", "parsnip", 300, 300),
+    ("150g plain or white spelt flour", "plain_flour", 150, 150),
+    ("10 oz S.R. flour", "self_raising_flour", 280, 285),
+    ("1 packet vanilla pudding powder", "custard_powder", 35, 40),
+)
 SECOND_FOODS: tuple[tuple[str, str, float], ...] = (
     ("2 eggs, separated + 1 extra white", "egg_white", 33),
+    ("1 tsp. ea. cinnamon & ginger", "ginger_ground", 1.8),
+    ("2 Tbsp flaxmeal mixed w/ 6 Tbsp water", "water", 90),
+    ("50 g breadcrumbs toasted in 20 g butter", "butter", 20),
     ("Gelatine powder 3 tbsp, bloomed in 120 ml cold water", "water", 120),
     ("250 g sultanas soaked in 60 ml rum", "rum", 57),
     ("150g icing sugar + zest 1 orange", "orange_zest", 6),

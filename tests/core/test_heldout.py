@@ -11,6 +11,7 @@ from tests.core.heldout_lines import (
     AGREEING,
     CONFLICTS,
     EIGHTH,
+    NINTH,
     FIFTH,
     FIRST,
     FOURTH,
@@ -44,6 +45,7 @@ class HeldOut(unittest.TestCase):
             ("sixth", SIXTH),
             ("seventh", SEVENTH),
             ("eighth", EIGHTH),
+            ("ninth", NINTH),
         ):
             right = 0
             for text, keys, low, high in lines:
@@ -53,7 +55,7 @@ class HeldOut(unittest.TestCase):
                 self.assertGreaterEqual(right / len(lines), 0.97)
 
     def test_no_line_is_taken_for_another_food_in_silence(self) -> None:
-        for text, keys, _, _ in (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH):
+        for text, keys, _, _ in (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH, *NINTH):
             with self.subTest(text):
                 line = read(text)
                 self.assertTrue(line.status != "ok" or line.ingredient in keys.split("|"), line)

@@ -80,6 +80,20 @@ SLIPS = {
 }  # fmt: skip
 
 
+# What a reader that corrects every word takes those for.
+NEIGHBOURS = {
+    "chickpeas",
+    "millet",
+    "vermicelli",
+    "butter",
+    "pistachios",
+    "sweet_wine",
+    "apricot",
+    "crackers",
+    "wheat_bran",
+}
+
+
 class Names(unittest.TestCase):
     def setUp(self) -> None:
         self.index = name_index(shipped_pantry())
@@ -108,6 +122,43 @@ class Names(unittest.TestCase):
                     self.assertEqual(found[0].ingredient, key)
                 right += found[0].ingredient == key
         self.assertGreaterEqual(right, len(SLIPS) - 2)
+
+    def test_words_of_their_own_are_no_slips(self) -> None:
+        """Words of the kitchen that lie one or two letters from a food's name."""
+        for name in (
+            "chicken",
+            "millet fillet",
+            "passata",
+            "batter",
+            "pita",
+            "masala",
+            "macaroons",
+            "haricot beans",
+            "sardines",
+            "bran flakes and brain",
+        ):
+            found = [c for c in self.index.match(name) if is_sure([c])]
+            with self.subTest(name):
+                self.assertFalse([c.ingredient for c in found if c.ingredient in NEIGHBOURS], found)
+
+    def test_what_is_free_of_something_or_leaner_is_another_food(self) -> None:
+        for name, sure in (
+            ("fat free whipped topping", False),
+            ("half fat butter", False),
+            ("salt free crackers", False),
+            ("chocolate milk", True),
+            ("pineapple in its own juice", True),
+            ("orange juice from concentrate", True),
+            ("vanilla frosting", True),
+            ("coffee frosting", False),
+            ("nonfat dry milk", True),
+        ):
+            found = self.index.match(name)
+            with self.subTest(name):
+                self.assertEqual(is_sure(found), sure, found[:2])
+        self.assertEqual(self.index.match("chocolate milk")[0].ingredient, "chocolate_milk")
+        self.assertEqual(self.index.match("milk chocolate")[0].ingredient, "milk_chocolate")
+        self.assertEqual(self.index.match("nonfat dry milk")[0].ingredient, "milk_powder")
 
     def test_a_changing_word_left_over_makes_it_unsure(self) -> None:
         for name in (

@@ -126,6 +126,13 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         re.compile(r"\b(?:freshly\s+)?(?:grated|minced|finely chopped)\s+(?:root\s+)?ginger\b(?! root)", re.I),
         "fresh ginger, grated",
     ),
+    (
+        re.compile(
+            r"^(?:an?\s+)?\d(?:[.,]\d)?\s*-?cm\s+(?:piece|knob|thumb|chunk|length)\s+(?:of\s+)?(?:fresh\s+)?ginger\b",
+            re.I,
+        ),
+        "1 piece fresh ginger",
+    ),
     (re.compile(r"\b(piece|knob|thumb|inch|cm)\b(.{0,20}?\bof\s+)ginger\b", re.I), r"\1\2fresh ginger"),
     # "4 mangoes (about 2 kg whole; 1.2 kg flesh)": what is eaten counts.
     (

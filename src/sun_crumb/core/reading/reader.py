@@ -361,11 +361,23 @@ def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
     return line
 
 
+def _own_cup(parsed: ParsedLine, cup: CupStandard) -> CupStandard:
+    """Return the cup of the country that a line itself names ("1 pint cream (US)"), else the recipe's."""
+    if _AMERICAN.search(parsed.text):
+        return cup_standard("us")
+    return cup_standard("metric") if _BRITISH.search(parsed.text) else cup
+
+
+_AMERICAN = re.compile(r"\bUS\b|\bAmerican\b|\b[Hh]alf[- ]and[- ][Hh]alf\b")
+_BRITISH = re.compile(r"\bUK\b|\bBritish\b|\b[Ii]mperial\b")
+
+
 def _weighed(
     base: ReadLine, draft: _Draft, parsed: ParsedLine, ingredient: Ingredient, pantry: Pantry, cup: CupStandard
 ) -> ReadLine:
     """Return the line with its grams, or the question that stands before them."""
     first = parsed.sums[0] if parsed.sums else None
+    cup = _own_cup(parsed, cup)
     weight = weigh(parsed, ingredient, cup)
     best = draft.candidates[0]
     status: LineStatus = "ok"

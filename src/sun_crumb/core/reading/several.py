@@ -76,6 +76,8 @@ def _from_a_tin(text: str) -> list[str] | None:
     if found := _FROM_A_TIN.match(text):
         food = "aquafaba" if found["food"].lower() in ("liquid", "brine") else found["food"]
         return [f"{found['much']} {food}" if found["much"] else f"{found['count'] or 1} tin {food}"]
+    if found := _CREAM_OF_A_TIN.match(text):
+        return [f"{found['count'] or 1} x {found['size'] or '400 ml'} tin coconut milk, only the cream"]
     if _LIQUID_OF_A_TIN.search(text) and read_amount(text):
         # What a bracket says of the liquid counts; the tin's own weight is its pulses'.
         inside = re.search(r"(?:[\d½⅓⅔¼¾]|[\d.]+\s)[\d/.]*\s*(?:ml\b|cups?\b|tbsps?\b|tablespoons?\b)", text)
@@ -84,6 +86,11 @@ def _from_a_tin(text: str) -> list[str] | None:
     return None
 
 
+# "Cream from 1 chilled 400 ml tin of coconut milk"
+_CREAM_OF_A_TIN = re.compile(
+    r"^(?:the\s+)?(?:thick\s+|solid\s+|set\s+)?(?:cream|solids?|part)\s+(?:only\s+)?(?:from|of)\s+(?:(?P<count>\d|one|two|an?)\s+)?(?:x\s+)?(?:chilled\s+|cold\s+)?(?:(?P<size>\d{3}\s*(?:ml|g))\s+)?(?:chilled\s+)?(?:tins?|cans?)(?:\s+of)?\s+(?:chilled\s+)?(?:full[- ]fat\s+)?coconut milk\b",
+    re.I,
+)
 _LIQUID_OF_A_TIN = re.compile(
     r"\bchick\s?peas?\b.*\b(?:just|only)\s+the\s+(?:liquid|brine|water)\b|\bchick\s?peas?\b.*\b(?:liquid|brine)\s+only\b"
     # "1 tin chickpeas - you need 150 ml of the liquid"

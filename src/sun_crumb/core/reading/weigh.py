@@ -294,6 +294,8 @@ def _agrees(low: float, high: float, grams: float) -> bool:
 
 
 # Units of as much as is written on them.
+# How many times heavier or lighter than the table's a piece may be before its weight is doubted: grown, and sorted by size (judgement).
+GROWN, SORTED = 1.6, 1.3
 HOLDERS = frozenset({"can", "packet", "dessertglass"})
 _BY_THE_PACK = re.compile(r"(?:(?:\w+\s+)?swiss rolls?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b", re.I)
 
@@ -334,8 +336,9 @@ def _conflict(
 def _possible(line: ParsedLine, amount: Amount, ingredient: Ingredient) -> tuple[float, float]:
     """Return between what weights an amount beside a stated weight may lie [g]: pieces as growers know them, with their peel or without."""
     low, high = possible_grams(amount, ingredient, line.form)
-    # What is medium to one grower is large to another; eggs are sorted.
-    wider = 1.3 if amount.size and not ingredient.has_role("egg") else 1.0
+    # What is medium to one grower is large to another, of roots most of all; eggs are sorted.
+    is_piece = amount.unit is None and not ingredient.has_role("egg")
+    wider = GROWN if is_piece and ingredient.has_role("fruit") else SORTED if is_piece and amount.size else 1.0
     share = ingredient.edible_share("") if amount.unit is None and not line.gross else 1.0
     return low / wider, high * wider / share
 
