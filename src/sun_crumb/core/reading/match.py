@@ -179,11 +179,13 @@ class NameIndex:
         if told := [w for w in bare if w not in word_list("neutral")]:
             # "packed light or dark brown sugar"
             name, bare = " ".join(told), told
-        for start in range(1, len(words)):
-            joined = f"{name} {' '.join(words[start:])}"
-            found = frozenset(w for w in _words(joined) if w not in word_list("neutral") or w in bare)
-            plain = frozenset(w for w in found if w not in word_list("neutral"))
-            if found in self.exact or (plain in self.exact and not plain & set(bare)):
+        tails = [f"{name} {' '.join(words[start:])}" for start in range(1, len(words))]
+        for joined in tails:
+            if frozenset(w for w in _words(joined) if w not in word_list("neutral") or w in bare) in self.exact:
+                return joined
+        for joined in tails:
+            plain = frozenset(w for w in _words(joined) if w not in word_list("neutral"))
+            if plain in self.exact and not plain & set(bare):
                 return joined
         return ""
 
