@@ -169,7 +169,7 @@ _SHAPED_WHOLE = re.compile(
 _HOLDER_AFTER = re.compile(r"[\s-]+(pans?|tins?|trays?|dish(?:es)?|moulds?|molds?|sheets?)\b", re.I)
 # How large the thing is that is counted: "one 10-inch cake", "a 2-lb loaf".
 _SIZE = re.compile(
-    r"[\s-]*(?P<open>\()?\d+(?:[.,/]\d+)?\s*(?:(?:x|×|by)\s*\d+\s*)?[- ]?(?:cm|inch(?:es)?|in\b|\"|″|lbs?|pound|g|kg|oz)\.?(?(open)\))(?=[\s-])",
+    r"[\s-]*(?P<open>\()?\d+(?:[.,/]\d+)?\s*(?:(?:x|×|by)\s*\d+\s*)?[- ]?(?:cm|inch(?:es)?|in\b|\"|″|lbs?|pound|g|kg|oz|pints?|litres?|liters?|l\b|ml)\.?(?(open)\))(?=[\s-])",
     re.I,
 )
 

@@ -90,6 +90,7 @@ def _of_a_page(found: Sequence[Statement]) -> dict[int, Role]:
 
 
 MOST_HEAD_LINES, LEAST_LEADS = 3, 3
+MOST_HEAD_PIECES = 4
 
 
 def _broken_names(
@@ -165,6 +166,11 @@ def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
 
 def _with_title(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the title that stands below the list, where none stands above: a heading over no food, or a dessert's name."""
+    named = next((n for n, p in enumerate(pieces[:MOST_HEAD_PIECES]) if n and _FIELD.match(p.text)), None)
+    if named is not None:
+        # "Name: Blackberry clafoutis", under what heads every card
+        heads = [replace(p, role="junk") if p.role == "title" else p for p in pieces[:named]]
+        return [*heads, replace(pieces[named], role="title"), *pieces[named + 1 :]]
     if any(p.role == "title" for p in pieces):
         return pieces
     first = pieces[0] if pieces else None

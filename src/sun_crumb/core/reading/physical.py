@@ -86,12 +86,14 @@ def _title_row(raw: str) -> list[str]:
 def _name_and_fields(raw: str) -> list[str]:
     """Return the cells of a first line where wide gaps divide a name from fields ("Beet cake    Category: CAKES"); else none."""
     name, *fields = [c.strip() for c in GAP.split(raw.strip()) if c.strip()] or [""]
+    if titled := next((f for f in (name, *fields) if re.match(r"(?:title|name|recipe)\s*:\s*\S", f, re.I)), None):
+        return [titled, *(f for f in (name, *fields) if f != titled)]
     return [name, *fields] if fields and all(re.match(r"[A-Z][a-z ]{2,16}:\s*\S", f) for f in fields) else []
 
 
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
-    text = _EMOJI.sub(" ", _SAID_BESIDE.sub("", raw))
+    text = _EMOJI.sub(" ", _ARROW.sub(", ", _SAID_BESIDE.sub("", raw)))
     if whole := re.match(r"^\s*(\*{1,2}|_{1,2})([^\s*_][^*_]{1,50})\1\s*:?\s*$", text):
         # A line that is all emphasis is a heading, if it tells no number of portions.
         return f"# {whole[2].strip()}" if not statements(whole[2]) else whole[2].strip()
@@ -99,6 +101,8 @@ def bare_line(raw: str) -> str:
     return text.strip()
 
 
+# "8x8 in. pan ➜ 16 bars"
+_ARROW = re.compile(r"(?<=[\w.)])\s*[→➔➙➛➜➝➞➡⇒]\ufe0f?\s*(?=\d)")
 # "150 g sugar <-- was 200 g": what an arrow points back with is said about the line.
 _SAID_BESIDE = re.compile(r"(?<=\w)\)?\s+(?:<[-=]+|\u2190)\s.*$")
 
@@ -253,7 +257,7 @@ def _amounts_behind(rest: str) -> list[str]:
 
 LONGEST_FOOD = 7
 _AMOUNT_BEHIND = re.compile(
-    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:,\s*[^\d;]+)?$",
+    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:,\s*[^\d;]+)?$",
     re.I,
 )
 

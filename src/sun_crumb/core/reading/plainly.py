@@ -76,6 +76,13 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
     # "half a pound of butter beaten to a cream", "a wine-glass of rum"
     (re.compile(r",?\s+(?:beaten|worked|rubbed|creamed) to a (?:\w+ )?cream\b", re.I), ", creamed"),
     (re.compile(r"\bwine-glass", re.I), "wineglass"),
+    (
+        re.compile(
+            r"\s*(?:\+|\bplus\b|\band\b)\s+(?:a\s+)?(?:wee\s+)?(?:bit|little)(?:\s+(?:more|extra))?(?:\s+for\b.*)?$",
+            re.I,
+        ),
+        "",
+    ),
     # Short for brown, and what a fruit is cut into.
     (re.compile(r"\bbr(?:n|wn)?\.?\s+sugar\b", re.I), "brown sugar"),
     (

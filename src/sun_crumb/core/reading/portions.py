@@ -111,7 +111,7 @@ def _closed(text: str) -> str:
 
 def _count_before(text: str, start: int, cue: str) -> tuple[Count, int] | None:
     """Return the number in front of a noun that is a cue itself, and where it stands: "12 servings"."""
-    if not re.match(r"(?:servings?|portions?|helpings?)$", cue, re.I):
+    if not re.match(r"(?:serves|servings?|portions?|helpings?)$", cue, re.I):
         return None
     numbers = list(NUMBER.finditer(text, 0, start))
     if not numbers or text[numbers[-1].end() : start].strip(" -").lower() not in {"", *counting_words("small")}:
@@ -144,12 +144,17 @@ def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Co
         join = _JOIN.match(text[at:])
         if not join:
             break
-        if counts and counts[-1].kind == "whole" and counts[-1].low > 1 and re.search(r"\b(?:of|each)\b", join[0]):
+        is_of_each = re.search(r"\beach\s+(?:serves|feeds|cuts)\b", join[0], re.I) is not None
+        is_of_wholes = (
+            bool(counts) and counts[-1].kind == "whole" and re.search(r"\b(?:of|each)\b", join[0]) is not None
+        )
+        if counts and counts[-1].low > 1 and (is_of_each or is_of_wholes):
             each = read_count(text, at + join.end())
-            if each and each.kind in ("piece", "person"):
+            if each and (each.kind in ("piece", "person") or is_of_each):
                 # "2 trays of 12 cookies", "2 loaves, each 12 slices"
                 many = counts[-1].low
-                counts.append(Count(many * each.low, many * each.high, each.noun, each.kind, each.end))
+                all_of_them = Count(many * each.low, many * each.high, each.noun, each.kind or "person", each.end)
+                counts = [replace(counts[-1], kind="whole"), all_of_them]
                 at = each.end
                 break
         at += join.end()
@@ -213,6 +218,8 @@ _ABOUT_SO_MANY = re.compile(
     r"\s*\(\s*(?:about|approx(?:imately)?\.?|around|roughly|~|circa|ca\.?)\s*(\d{1,3})(?:\s+(?:small|medium|large|big|little|mini))?\s*\)\s*",
     re.I,
 )
+# "16 pieces when cold"
+_WHEN_COLD = re.compile(r"\s+(?:when|once)\s+(?:it'?s\s+)?(?:cold|cool|cooled|set)\b", re.I)
 # "Cake for 10", "Enough for 6"
 SUCH_FOR = re.compile(
     r"\W*(?:an?\s+|one\s+)?(?:cake|tart|pie|pudding|dessert|recipe|ingredients|quantities)\s+for\s+((?:about\s+)?\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?)\W*",
@@ -229,7 +236,7 @@ def bare_count(text: str) -> Stated | None:
         return Stated(some, "", 0.95, text.strip())
     start = _BARE.match(text).end()  # type: ignore[union-attr]
     counts, end = _counts_after(text, start, is_bare=True)
-    rest = re.sub(r"[^\w\s]", " ", _EACH_ONE.sub("", text[end:])).lower().split()
+    rest = re.sub(r"[^\w\s]", " ", _EACH_ONE.sub("", _WHEN_COLD.sub("", text[end:]))).lower().split()
     if not counts or not set(rest) <= counting_words("about"):
         return None
     if all(c.kind not in ("piece", "person", "whole") for c in counts) and "dozen" not in text.lower():

@@ -240,7 +240,9 @@ def _in_its_part(piece: Piece) -> Piece:
 
 def _named_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
     """Return the food that a bracket names in other words ("150 g Zucker (sugar)"), where that is sure; else none."""
-    words = parsed.preparation.split(",")[0].strip()
+    words, *others = (part.strip() for part in parsed.preparation.split(","))
+    if any(is_sure(index.match(other)) for other in others):
+        return []  # "(strawberries, raspberries, redcurrants)": several of a kind
     if not 1 <= len(words.split()) <= 3 or set(words_of(words)) <= word_list("neutral"):
         return []
     found = index.match(words)

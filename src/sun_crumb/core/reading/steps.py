@@ -110,7 +110,13 @@ def read_oven(text: str) -> Oven | None:
         for sentence in _SENTENCES.split(text):
             if bool(_OVEN_WORDS.search(sentence)) == is_oven and (found := _setting(sentence, is_oven=is_oven)):
                 return found
-    timed = _TIMED.search(text) or _BEGUN.search(text) or _GOES_IN.search(text) or _FAN_BESIDE.search(text)
+    timed = (
+        _TIMED.search(text)
+        or _BEGUN.search(text)
+        or _GOES_IN.search(text)
+        or _FAN_BESIDE.search(text)
+        or _MINUTES_AT.search(text)
+    )
     found = _setting(f"oven {timed[1]} {' '.join(filter(None, timed.groups()[1:]))}", is_oven=True) if timed else None
     if found and found.temperature_c >= 130:
         return found
@@ -129,6 +135,10 @@ _TIMED = re.compile(
 _GOES_IN = re.compile(
     r"\b(?:in it goes|goes in|pop (?:it )?in|cook(?:ed)?|give it)\b[^.;\n]{0,20}?\bat\s+(\d{3})\s*(?:°|º|degrees\b)?\s*([CF]\b)?\s*(fan\s*)?,?\s*for\s+(?:about\s+)?(?:\d|an?\s+hour|half)",
     re.I,
+)
+# "25 mins at 180, wobbly"
+_MINUTES_AT = re.compile(
+    r"\b\d{2}\s*min\w*\.?\s+at\s+(1[2-9]\d|2[0-4]\d)\s*(?:°|º|degrees\b)?\s*(C\b)?\s*(fan\b)?", re.I
 )
 # "Into a lined tin, 180 (160 fan) for 50 min"
 _FAN_BESIDE = re.compile(
