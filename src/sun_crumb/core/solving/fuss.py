@@ -18,10 +18,12 @@ LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
 FETCHED_GAIN = 0.6
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
 FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.38
+# Less than this is nobody's reason to weigh a line anew [g]; and flour nobody takes away but for so much (judgement).
+TRIFLE_G, FLOUR_GAIN = 6.0, 1.5
 # Several such changes at once must gain so much together (judgement).
 ALL_FUSS_GAIN = 0.55
 # A new sweetener that gives less than this share of the sweetness is a dash; so many steps of another may make up for it (judgement).
-DASH, DASH_STEPS = 0.06, 3
+DASH, DASH_STEPS = 0.08, 8
 # A speck of something strong, less than any spoon but the smallest holds [g], is not worth a jar of it for less than this share (judgement).
 SPECK, SPECK_G = 0.16, 0.15
 
@@ -31,20 +33,36 @@ def _is_fussy(problem: Problem, position: int, by: float, mass: float) -> bool:
     row = problem.rows[position]
     if problem.goals.thirst and row.line.ingredient.has_role("liquid"):
         return False  # what the household's own flour asks for
-    if row.is_whole or (row.move is not None and row.move.step_g) or row.line.ingredient.has_role("leaven", "salt"):
+    is_seasoning = row.line.ingredient.has_role("leaven", "salt") and not row.line.ingredient.has_role("flour")
+    if row.is_whole or (row.move is not None and row.move.step_g) or is_seasoning:
         return False
-    return abs(by) < max(FUSSY * row.untouched_g, FUSSY_PART * mass if row.untouched_g and not row.is_cut else 0.0)
+    return abs(by) < max(
+        TRIFLE_G if row.untouched_g else 0.0,
+        FUSSY * row.untouched_g,
+        FUSSY_PART * mass if row.untouched_g and not row.is_cut else 0.0,
+    )
 
 
-def _without_fuss(problem: Problem, true_penalty: TruePenalty, grams: list[float], sums: list[float]) -> list[float]:
+def _without_fuss(
+    problem: Problem,
+    true_penalty: TruePenalty,
+    grams: list[float],
+    sums: list[float],
+    free: dict[int, float],
+    snap: Snap,
+) -> list[float]:
     """Put back every small change whose texture hardly gains by it, and a sugar's that the cut doesn't miss; return the sums.
 
     One at a time, then all that are left together: less flour for more milk, and more milk for less flour.
     """
     for i in _fussy(problem, grams, sums[MASS]):
-        sums = _put_back(problem, true_penalty, grams, sums, [i], FUSSY_GAIN)
+        ingredient = problem.rows[i].line.ingredient
+        least = FLOUR_GAIN if ingredient.has_role("flour", "starch") and not problem.rows[i].is_cut else FUSSY_GAIN
+        sums = _put_back(problem, true_penalty, grams, sums, [i], least, free, snap)
     left = [i for i in _fussy(problem, grams, sums[MASS]) if not problem.rows[i].is_cut]
-    return _put_back(problem, true_penalty, grams, sums, left, ALL_FUSS_GAIN) if len(left) > 1 else sums
+    if len(left) < 2:
+        return sums
+    return _put_back(problem, true_penalty, grams, sums, left, ALL_FUSS_GAIN, free, snap)
 
 
 def _fussy(problem: Problem, grams: list[float], mass: float) -> list[int]:
@@ -68,13 +86,23 @@ def _put_back(
     sums: list[float],
     positions: list[int],
     least_gain: float,
+    free: dict[int, float],
+    snap: Snap,
 ) -> list[float]:
-    """Put some changes back together where they gain less than they should; return the sums."""
-    trial = sums
+    """Put some changes back together where they gain less than they should; return the sums.
+
+    Where the batter would be less sweet than asked by it, a sweetener that came in makes up for it.
+    """
+    amounts = list(grams)
     for i in positions:
-        trial = true_penalty.moved(trial, i, problem.rows[i].untouched_g - grams[i])
+        amounts[i] = problem.rows[i].untouched_g
+    trial = true_penalty.sums(amounts)
     if true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial):
-        return sums
+        new = [i for i in _new_sweeteners(problem, amounts) if i in free]
+        if new:
+            trial = _sweeter(true_penalty, amounts, max(new, key=lambda i: amounts[i]), free, snap)
+        if not true_penalty.is_sweet(trial):
+            return sums
     # So small a change is no way to be sweet enough, and so little sugar is what the whole recipe hardly misses.
     breaks = true_penalty.limits(trial) - true_penalty.limits(sums)
     by = sum((problem.rows[i].untouched_g - grams[i]) * problem.counted[i] for i in positions if problem.rows[i].is_cut)
@@ -83,18 +111,17 @@ def _put_back(
     (worse, far), (level, near) = true_penalty.told(trial), true_penalty.told(sums)
     # What is off by a level stays so: a little less flour mends no snap, and where something is off already no cake.
     is_no_worse = worse <= level or (level > 0 and worse == level + 1 and true_penalty.farthest(trial) <= 2.001)
+    if level > 0 and all(abs(amounts[i] - grams[i]) < TRIFLE_G and not problem.rows[i].is_cut for i in positions):
+        is_no_worse, near = True, far
     if not is_no_worse or far - near + max(breaks, 0.0) >= least_gain:
         return sums
-    for i in positions:
-        grams[i] = problem.rows[i].untouched_g
+    grams[:] = amounts
     return trial
 
 
-def without_dashes(
-    problem: Problem, true_penalty: TruePenalty, grams: list[float], free: dict[int, float], snap: Snap
-) -> None:
-    """Leave out every new sweetener that sweetens next to nothing, where the batter is no worse for it and another can make up for it."""
-    new = {
+def _new_sweeteners(problem: Problem, grams: list[float]) -> list[int]:
+    """Return the rows of the sweeteners that come in and that nobody asked for."""
+    return [
         i
         for i, row in enumerate(problem.rows)
         if row.addition is not None
@@ -103,7 +130,14 @@ def without_dashes(
         and not row.addition.is_wished
         and not row.addition.is_required
         and grams[i] > 0
-    }
+    ]
+
+
+def without_dashes(
+    problem: Problem, true_penalty: TruePenalty, grams: list[float], free: dict[int, float], snap: Snap
+) -> None:
+    """Leave out every new sweetener that sweetens next to nothing, where the batter is no worse for it and another can make up for it."""
+    new = _new_sweeteners(problem, grams)
     for i in sorted(new, key=lambda i: grams[i]):
         sums = true_penalty.sums(grams)
         trial = true_penalty.moved(sums, i, -grams[i])
@@ -135,12 +169,14 @@ def _sweeter(
     return sums
 
 
-def without_trifles(problem: Problem, true_penalty: TruePenalty, grams: list[float]) -> list[float]:
+def without_trifles(
+    problem: Problem, true_penalty: TruePenalty, grams: list[float], free: dict[int, float], snap: Snap
+) -> list[float]:
     """Put back every touched line, and leave out every adjuster, whose change gains less than it costs.
 
     What gains nothing but a sweeter taste of what is left goes back too: less butter is no way to be sweet enough.
     """
-    sums = _without_fuss(problem, true_penalty, grams, true_penalty.sums(grams))
+    sums = _without_fuss(problem, true_penalty, grams, true_penalty.sums(grams), free, snap)
     cost = true_penalty.of(sums)
     worths: dict[int, tuple[float, float]] = {}
     brought = set[int]()

@@ -253,7 +253,7 @@ def fair_share(problem: Problem, addition: Addition) -> float:
         return INFINITY
     if problem.is_little:
         return INFINITY
-    return BLEND_SHARE * problem.expected_cut * problem.cuttable_g * least_per_sugar(addition)
+    return BLEND_SHARE * problem.cuttable_g * least_per_sugar(addition)
 
 
 def crystal_per_gram(ingredient: Ingredient, family: Family) -> float:

@@ -31,7 +31,7 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
     true_penalty = TruePenalty(problem)
     _improve(problem, true_penalty, grams, result, free, snap)
     without_dashes(problem, true_penalty, result, free, snap)
-    return without_trifles(problem, true_penalty, result)
+    return without_trifles(problem, true_penalty, result, free, snap)
 
 
 @dataclass(frozen=True, slots=True)
