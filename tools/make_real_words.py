@@ -41,7 +41,9 @@ def main() -> None:
     """Write the table, or with --check end non-zero where it is not what would be written."""
     text = as_csv(real_words())
     if "--check" in sys.argv:
-        sys.exit(None if TARGET.read_text(encoding="utf-8") == text else f"{TARGET} is not what would be written: make gen")
+        sys.exit(
+            None if TARGET.read_text(encoding="utf-8") == text else f"{TARGET} is not what would be written: make gen"
+        )
     TARGET.write_text(text, encoding="utf-8")
 
 

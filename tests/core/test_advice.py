@@ -85,7 +85,7 @@ class Paths(CloseTo):
         self.assertIsNone(move_of(chips, "free_sugars_who_g", cake))
         move = move_of(milk, "free_sugars_who_g", cake)
         assert move is not None
-        self.assertEqual((move.low, move.high), (0.4, 1.6))
+        self.assertEqual((move.low, move.high), (0.5, 1.25))
 
     def test_the_five_definitions_count_honey_differently(self) -> None:
         (honey,) = lines_of(honey=1)

@@ -200,7 +200,7 @@ class Rewritten(CloseTo):
         self.assertClose(whole[0].grams, 2 * float(halves[0]), absolute=1.0)
 
     def test_crystals_go_where_the_sugar_was_and_pastes_with_the_wet(self) -> None:
-        told = rewritten(FIRST[0].text, path="blend", cut=0.5)
+        told = rewritten(FIRST[0].text, path="blend", cut=0.5, amounts=(("", "date_paste", 60.0),))
         cream = next(s for s in told.steps if "cream the" in s.text)
         self.assertIn("stevia_erythritol", {u.ingredient for u in cream.uses})
         paste = next(s for s in told.steps if any(u.ingredient == "date_paste" for u in s.uses))

@@ -174,7 +174,7 @@ class Wishes(unittest.TestCase):
     def test_sweeter_chocolate_is_swapped_whole_or_not_at_all(self) -> None:
         swapped = 0
         for cut in (0.3, 0.5, 0.7):
-            made = plan(CHIPS, path="less", cut=cut, keep_sweet=0.6)
+            made = plan(CHIPS, path="blend", cut=cut, keep_sweet=0.6)
             milk, dark = grams_of(made, "milk_chocolate"), grams_of(made, "dark_chocolate_70")
             with self.subTest(cut):
                 self.assertAlmostEqual(milk + dark, 150.0, delta=0.1)

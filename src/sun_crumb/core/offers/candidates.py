@@ -229,7 +229,9 @@ def _is_of_use(row: dict[str, str], family: Family, goals: Goals, formula: Formu
                 and family.is_among(row["families"].split())
             )
         case "soda":
-            return any("lifts" in line.ingredient.traits for line in formula.lines)
+            return family.is_among(row["families"].split()) and any(
+                "lifts" in line.ingredient.traits for line in formula.lines
+            )
         case "acid":
             return "baking_soda" in present and family.is_among(row["families"].split())
         case "moist":

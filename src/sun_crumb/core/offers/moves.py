@@ -88,13 +88,16 @@ def is_packed(text: str) -> bool:
 
 
 def _egg_move(line: FormulaLine, family: Family) -> Move | None:
-    """Return how eggs may move: by whole ones, or halves by weight where the family allows, by one at most."""
+    """Return how eggs may move: fewer by whole ones, or halves by weight where the family allows, by one at most.
+
+    One more is no way to make a cake moist: it sets as it bakes.
+    """
     each = line.ingredient.measure("each")
     if line.ingredient.key != "egg" or not family.egg_step or each is None or line.grams <= 0:
         return None
     step = family.egg_step * each.grams
     fewer = min(each.grams, (line.grams - step) // step * step) if line.grams > step else 0.0
-    return Move(1 - fewer / line.grams, 1 + each.grams / line.grams, _moves()["egg"].penalty, step_g=step)
+    return Move(1 - fewer / line.grams, 1.0, _moves()["egg"].penalty, step_g=step) if fewer > 0 else None
 
 
 def _stays(line: FormulaLine) -> bool:

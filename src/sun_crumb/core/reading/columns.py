@@ -6,7 +6,8 @@ import re
 from dataclasses import replace
 
 from sun_crumb.core.reading.line import clean
-from sun_crumb.core.reading.physical import GAP, Statement, bare_line, is_food_with_amount
+from sun_crumb.core.reading.physical import GAP, Statement, bare_line
+from sun_crumb.core.reading.run_on import is_food_with_amount
 
 # So many rows with a food on both sides are two lists; a heading has so few words.
 LEAST_ROWS, MOST_WORDS = 2, 3

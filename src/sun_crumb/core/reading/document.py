@@ -173,13 +173,8 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
         return [*heads, replace(pieces[named], role="title"), *pieces[named + 1 :]]
     if any(p.role == "title" for p in pieces):
         return pieces
-    first = pieces[0] if pieces else None
-    if first and first.role == "chatter" and len(first.text.split()) <= MOST_TITLE_WORDS:
-        # "My raw cheesecake!! vegan gf"
-        if not re.search(r"[.:]$|^\W*(?:hi|hello|dear|hey)\b|\bby\b|@|\d{4}", first.text, re.I) and not _of_web(
-            first.text
-        ):
-            return [replace(first, role="title"), *pieces[1:]]
+    if pieces and _may_be_title(pieces[0]):
+        return [replace(pieces[0], role="title"), *pieces[1:]]
     for n, piece in enumerate(pieces):
         if not n or piece.role not in ("heading", "food", "step", "note", "chatter", "junk"):
             continue
@@ -201,6 +196,15 @@ _LINKS = frozenset({"for", "to", "the", "you", "then", "and", "a", "an", "some",
 
 
 MOST_TITLE_WORDS = 9
+
+
+def _may_be_title(piece: Piece) -> bool:
+    """Return whether a few words that a text begins with may name it: "My raw cheesecake!! vegan gf"."""
+    is_short = piece.role == "chatter" and len(piece.text.split()) <= MOST_TITLE_WORDS
+    return is_short and not _NO_TITLE.search(piece.text) and not _of_web(piece.text)
+
+
+_NO_TITLE = re.compile(r"[.:]$|^\W*(?:hi|hello|dear|hey)\b|\bby\b|@|\d{4}", re.I)
 
 
 def _of_web(text: str) -> bool:

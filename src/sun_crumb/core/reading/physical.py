@@ -5,11 +5,10 @@ from __future__ import annotations
 import re
 from dataclasses import dataclass
 
-from sun_crumb.core.pantry.names import fold
-from sun_crumb.core.quantities.numbers import WORDS
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.portions import bare_count, statements
+from sun_crumb.core.reading.run_on import all_in_one, begins_food, is_food_with_amount, named_then_told, run_on
 from sun_crumb.core.reading.words import word_list
 
 _BREAK = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
@@ -17,17 +16,8 @@ _BAR = re.compile(r"\s*[|\t\u2502\u00a6]\s*")
 GAP = re.compile(r"\s{3,}")
 _RULE = re.compile(r"[-=_*~+·•.\s|:]{3,}$")
 _EMOJI = re.compile("[\U0001f000-\U0001faff\u2600-\u27bf\u2b00-\u2bff\ufe0f\u200d\u2190-\u21ff\u25a0-\u25ff\u20e3]+")
-_RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=[\d½¼¾⅓⅔⅛])|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?")
 # So many cells a row may have; a recipe in one row holds all its foods [1].
 MOST_CELLS = 60
-_TITLED = re.compile(
-    r"^([^\W\d_][^.:,;!\d]{2,60}?(?:\s+for\s+\d{1,2})?)[.!]+\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
-    re.I,
-)
-# How far an amount and the beginning of a food may reach.
-LOOK_AHEAD = 60
-# So many foods behind a name and a full stop are its list.
-LEAST_FOODS = 3
 
 
 @dataclass(frozen=True, slots=True)
@@ -63,16 +53,16 @@ def statements_of(line: Physical) -> list[Statement]:
     raw = bare_line(line.raw)
     if not raw:
         return []
-    if parts := _all_in_one(raw):
+    if parts := all_in_one(raw):
         return [Statement(line, part, clean(part)) for part in parts]
-    if not line.number and (told := _named_then_told(raw)):
+    if not line.number and (told := named_then_told(raw)):
         return [Statement(line, part, clean(part)) for part in told]
     if not line.number and len(row := _title_row(raw)) > 1:
         return [Statement(line, part, clean(part)) for part in row]
     if not line.number and len(named := _name_and_fields(raw)) > 1:
         return [Statement(line, part, clean(part)) for part in named]
     cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(_two_led(raw))
-    parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else _run_on(cells[0] if cells else raw)
+    parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else run_on(cells[0] if cells else raw)
     return [Statement(line, part, text) for part in parts if (text := clean(part))]
 
 
@@ -110,7 +100,7 @@ _SAID_BESIDE = re.compile(r"(?<=\w)\)?\s+(?:<[-=]+|\u2190)\s.*$")
 def _two_led(raw: str) -> str:
     """Return a line with a wide gap where dots lead from one food with its amount to the next: two columns of a list."""
     left, *right = _LEADERS.split(raw)
-    return f"{left}    {right[0]}" if len(right) == 1 and _begins_food(left) and _begins_food(right[0]) else raw
+    return f"{left}    {right[0]}" if len(right) == 1 and begins_food(left) and begins_food(right[0]) else raw
 
 
 _LEADERS = re.compile(r"\s*(?:\.{4,}|(?:\. ){3,}\.?|_{4,}|-{4,})\s*")
@@ -131,8 +121,8 @@ def _of_cells(cells: list[str]) -> list[str]:
         return []
     if all(set(re.findall(r"[a-z]+", t.lower())) <= word_list("table_head") for t in texts):
         return []  # what the columns of a table are called
-    if sum(is_food_with_amount(t) or _begins_food(t) for t in texts) >= 2:
-        return [part for cell in cells for part in _run_on(cell)]
+    if sum(is_food_with_amount(t) or begins_food(t) for t in texts) >= 2:
+        return [part for cell in cells for part in run_on(cell)]
     amounts = list(dict.fromkeys(t for t in texts if _is_amount(t)))
     names = list(dict.fromkeys(t for t in texts if t not in amounts))
     if len(amounts) + sum(bool(_SHARE.fullmatch(n)) for n in names) > 1:
@@ -160,231 +150,3 @@ def _is_amount(text: str) -> bool:
         )
     rest = text[found[1] :].strip(" .()")
     return not rest or rest.lower() in ("large", "small", "medium", "ripe")
-
-
-def is_food_with_amount(text: str) -> bool:
-    found = read_amount(text)
-    return bool(found and re.search(r"[^\W\d_]{3,}", text[found[1] :]))
-
-
-def _run_on(raw: str) -> list[str]:
-    """Return the foods of a line that holds several, each with its amount, or the line as it is."""
-    text = raw.strip()
-    if (
-        mixed := re.match(r"^(?:mix|combine|stir|whisk)(?: together)?:\s+(?=[\d½¼¾⅓⅔])", text, re.I)
-    ) and "." not in text[mixed.end() : -1]:
-        return _split(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
-    if (led := _LED.match(text)) and len(parts := _split(text[led.end() :])) >= LEAST_FOODS:
-        # "You want a pound of plums, four ounces of butter, two eggs. Beat all well together."
-        last, *method = _METHOD_BEHIND.split(parts[-1], maxsplit=1)
-        return [*parts[:-1], last, *method]
-    if top := re.fullmatch(r"(top|topping|garnish|decoration)\s*:\s+([a-z]+(?: [a-z]+){0,2})", text, re.I):
-        return [f"{top[1]}:", top[2]]  # "Top: whipped cream"
-    if len(text) < 12 or (_first_word(text) in word_list("verb") and not _HEADED.match(text)):
-        return [raw]
-    if (titled := _TITLED.match(text)) and len(parts := _split(text[titled.end() :])) >= LEAST_FOODS:
-        # "Date slice. 200 g dates, 150 ml water, 1 egg": the name of what the foods make; how, behind the last of them.
-        last, *method = re.split(r"\.\s+(?=[A-Z])", parts[-1], maxsplit=1)
-        return [part for part in (titled[1], titled[2], *parts[:-1], last, *method) if part]
-    if (dashed := re.match(r"^([^\W\d_][^:,;\d]{1,30}?)\s+[–—-]\s+(?=[\d½¼¾⅓⅔])", text)) and len(
-        parts := _split(text[dashed.end() :])
-    ) > 1:
-        return [f"{dashed[1]}:", *parts]
-    if (shouted := re.match(r"^([A-Z][A-Z]+(?:[ &/][A-Z]+){0,3})\s+(?=[\d½¼¾⅓⅔])", text)) and len(
-        parts := _split(text[shouted.end() :])
-    ) > 1:
-        return [f"{shouted[1]}:", *parts]  # "PASTRY 200 g plain flour, 100 g butter"
-    if washed := _WASH.match(text):
-        return _split(text[washed.end() :])
-    if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
-        if statements(text[: named.end() + LOOK_AHEAD]) and not is_food_with_amount(text[named.end() :].split(",")[0]):
-            return [raw]  # "Yield: 1 (9-inch) pie, 8 servings"
-        return _headed(named[1], text[named.end() :]) or [raw]
-    if not _begins_food(text) and (behind := _amounts_behind(text)):
-        return behind  # "Sugar 2 cups, water 1/2 cup, butter 1 T"
-    return _split(text)
-
-
-def _headed(prefix: str, rest: str) -> list[str]:
-    """Return a part's name and its foods, where one line tells both ("Filling: 2 eggs, 100 g sugar"); none where it tells something else."""
-    if _FOR_THE_END.fullmatch(prefix) and not re.search(r"[\d.]", rest):
-        named = re.split(r",?\s+(?:and|&)\s+|,\s*", rest)
-        if all(len(one.split()) <= LONGEST_NAME for one in named):
-            return [f"{prefix}:", *named]
-    if _FOR_THE_END.fullmatch(prefix) and _begins_food(rest):
-        return [f"{prefix}:", *_split(rest)]  # "To coat: 400 g desiccated coconut"
-    if bare := _bare_foods(rest) or _amounts_behind(rest):
-        return [f"{prefix}:", *bare]
-    is_part = prefix.lower() in word_list("component") | {"fruit"}
-    if len(_split(rest)) < 2 and not (is_part and _begins_food(rest)):
-        return []
-    return [f"{prefix}:", *_split(rest)]
-
-
-# What a letter begins its list with.
-_LED = re.compile(
-    r"(?:take|you(?:['’]ll| will)? (?:want|need)|it takes|use|I use|get)\s+(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six|eight|ten|twelve)\b)",
-    re.I,
-)
-# "Egg wash: 1 egg + 1 tbsp milk": brushed on, and no part of its own.
-_WASH = re.compile(r"(?:egg[- ]?)?wash\s*:\s+(?=\d|an?\b|one\b)", re.I)
-# "Top: 1 cup cream": a part, and no "Top with cream".
-_HEADED = re.compile(r"[^\W\d_]+:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+[\d½¼¾⅓⅔]")
-# "To decorate: writing icing": what the part is for, and its one food.
-_FOR_THE_END = re.compile(
-    r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl|roll|dip|brush|fry|sandwich)(?:e|ing)?",
-    re.I,
-)
-LONGEST_NAME = 5
-
-
-def _bare_foods(rest: str) -> list[str]:
-    """Return the foods of a short list where only the first has an amount: "300 ml cream, jam"; none where the rest tells how."""
-    parts = [part.strip() for part in rest.rstrip(".").split(",")]
-    if len(parts) < 2 or not _begins_food(parts[0]) or "." in rest[:-1]:
-        return []
-    words = [set(re.findall(r"[^\W\d_]+", part.lower())) for part in parts[1:]]
-    is_food = all(1 <= len(w) <= 3 and not w & (word_list("neutral") | word_list("verb")) for w in words)
-    return parts if is_food and not any(re.search(r"\d", part) for part in parts[1:]) else []
-
-
-def _amounts_behind(rest: str) -> list[str]:
-    """Return the foods of a list whose amounts stand behind them ("flour 250 g; sugar 50 g; salt, pinch"); none where it is no such list."""
-    parts = [part.strip() for part in rest.rstrip(".").split(";" if rest.count(";") > 1 else ",") if part.strip()]
-    told = [part for part in parts if _AMOUNT_BEHIND.search(part) and len(part.split()) <= LONGEST_FOOD]
-    return parts if len(parts) >= LEAST_FOODS and len(told) == len(parts) else []
-
-
-LONGEST_FOOD = 7
-_AMOUNT_BEHIND = re.compile(
-    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:,\s*[^\d;]+)?$",
-    re.I,
-)
-
-
-def _named_then_told(raw: str) -> tuple[str, str] | None:
-    """Return the name and the method of a recipe that is told in one go: "Flapjacks, the easy way. Melt 175 g butter ..."."""
-    named = re.match(r"^([^\W\d_][^.:;\d]{2,60})[.:]\s+(?=\S)", raw)
-    if not named or _first_word(named[1]) in word_list("verb") | word_list("method") | word_list("component"):
-        return None
-    rest = raw[named.end() :]
-    return (named[1], rest) if _first_word(rest[:20]) in word_list("verb") and re.search(r"\d", rest) else None
-
-
-def _all_in_one(raw: str) -> list[str]:
-    """Return the statements of a line that tells two parts or more with their foods ("Crust -- 1 c. flour, ... Filling -- 2 eggs, ..."); else none."""
-    parts = list(_PART_TOLD.finditer(raw))
-    if len(parts) < LEAST_PARTS:
-        return []
-    told = [raw[: parts[0].start()].strip(" :.–—-")]
-    for n, part in enumerate(parts):
-        inside = raw[part.end() : parts[n + 1].start() if n + 1 < len(parts) else len(raw)].strip()
-        foods, *method = _METHOD_BEHIND.split(inside, maxsplit=1) if n + 1 == len(parts) else [inside]
-        if len(listed := _split(foods)) < LEAST_LISTED:
-            return []
-        told += [f"{part['part']}:", *listed, *method]
-    return [one for one in told if one]
-
-
-# So many parts, each with so many foods, are a recipe in one line.
-LEAST_PARTS = 2
-LEAST_LISTED = 2
-_PART_TOLD = re.compile(
-    r"(?:^|(?<=[.:;!])\s)\s*(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s*(?:--|[–—:]|\s-)\s*(?=[\d½¼¾⅓⅔])"
-)
-# Behind the last food of the line.
-_METHOD_BEHIND = re.compile(r"\.\s+(?=[A-Z][a-z]+\s)")
-
-
-# "1 egg yolk, pearl sugar 20 g": another food, its amount behind it.
-_FOOD_THEN_AMOUNT = re.compile(
-    r"(?!(?:about|approx\w*|around|or|and|each|total|net|weight|juice|zest|flesh|plus|for|to|from|the|in|at|cut|if|you|with|per|roughly|makes|serves|gives)\b)(?!\w+(?:ed|ing)\b)[a-z][^\W\d_]{2,}(?:\s(?!(?:about|weight|or|net|total)\b)[^\W\d_]{3,}){0,2}\s+\d[\d.,/½¼¾]*\s*(?:g|kg|ml|tbsps?|tsps?|cups?|oz)\b\.?(?=\s*(?:[,;]|$))",
-    re.I,
-)
-
-
-def _split(text: str) -> list[str]:
-    parts, start, depth = [], 0, 0
-    for match in _RUN_ON.finditer(text):
-        depth = text.count("(", 0, match.start()) - text.count(")", 0, match.start())
-        if depth <= 0 and (_begins_food(text[match.end() :]) or _FOOD_THEN_AMOUNT.match(text[match.end() :])):
-            parts.append(text[start : match.start()])
-            start = match.end()
-        elif (
-            depth <= 0
-            and "/" in match[0]
-            and re.match(r"[^a-z]+(?:tsp|tbsp|cup|t|g)s?\.? (?:of )?(?:zest|juice)$", text[match.end() :], re.I)
-        ):
-            parts.append(text[start : match.start()])  # "½ cup lime juice / 2 tsp zest"
-            start = match.end()
-    if parts and (broken := _AMOUNT_AT_END.search(text, start)):
-        parts.append(text[start : broken.start()])  # "120 g butter; 80 g": its food stands on the next line
-        start = broken.start("amount")
-    parts.append(text[start:])
-    # "Cake • 200 g flour • 2 eggs": what stands first names what the foods make.
-    is_titled = len(parts) >= 3 and bool(re.match(r"[;•·●▪]", text[len(parts[0]) :].strip()))
-    if len(parts) < 2 or not (is_titled or _begins_food(parts[0])):
-        return [text]
-    return [p.strip() for part in parts for p in _part_within(part) if p.strip()]
-
-
-_AMOUNT_AT_END = re.compile(r"\s*[;,]\s+(?P<amount>\d[\d.,/]*\s*(?:g|kg|ml|tbsps?|tsps?|cups?))\s*$", re.I)
-
-
-def _part_within(text: str) -> list[str]:
-    """Return a food of a line apart from the part of the dessert that begins behind it ("150 g nuts, ground. Filling: 300 ml cream")."""
-    if (more := _MORE_BEHIND.search(text)) and _begins_food(text[more.end() :]):
-        return [text[: more.start()], text[more.end() :]]
-    found = _PART_BEGINS.search(text)
-    if found is None or not _begins_food(text[found.end() :]):
-        return [text]
-    return [text[: found.start()], f"{found['part']}:", text[found.end() :]]
-
-
-# "... a slosh of milk. Plus a tablespoon of sugar for the top."
-_MORE_BEHIND = re.compile(r"[.!]\s+(?:plus|and|also)\s+", re.I)
-# A name and a colon behind a full stop, and an amount behind that.
-_PART_BEGINS = re.compile(r"[.!]\s+(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s*:\s*(?=[\d½¼¾⅓⅔])")
-
-
-def _begins_food(text: str) -> bool:
-    """Return whether *text* begins with an amount that has a unit or a count, and a food behind it."""
-    text = clean(text[:LOOK_AHEAD])
-    if re.match(
-        r"(?:finely )?(?:grated )?(?:zest|juice|rind)(?: (?:and|&|\+) (?:zest|juice))? (?:(?:of|from) )?(?:\d|½|an?\b|one|two|half)(?!\W*$|\s*,|\s+(?:and|of (?:it|them))\b)",
-        text,
-        re.I,
-    ):
-        return True
-    if re.match(r"(?:freshly\s+)?(?:ground|grated)\s+(?:nutmeg|cinnamon|cardamom)\b", text, re.I):
-        return True
-    found = read_amount(text)
-    if found is None or _PART_OF_IT.match(text):
-        return False
-    amount, end = found
-    rest = text[end:]
-    if (
-        amount.unit is None
-        and re.match(r"[-\s]*\w+ed\b", rest)
-        and re.match(r"(?:two-|three-)?(?:half|thirds?|quarters?)", text)
-    ):
-        return False  # "two-thirds ground, the rest chopped"
-    if amount.unit is None and not re.match(r"\d|a\b|an\b|" + "|".join(rf"{w}\b" for w in WORDS), text, re.I):
-        return False
-    # "for dusting", "about 120 g": the same food still.
-    return bool(
-        re.match(
-            # "225 g/8 oz digestives": the amount again.
-            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b|flesh\b|peeled\b|prepared\b|net\b|drained\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b)(?:[^\W\d_]{2,}|b\.\s?(?=powder\b|soda\b))",
-            rest,
-        )
-    ) and not re.match(r"\s*(?:min|hour|day|week|night|month|cm|inch|°|%|x\b)", rest)
-
-
-# "250 g spelt flour, half wholemeal": what half of it is.
-_PART_OF_IT = re.compile(r"half\s+(?:wholemeal|whole[- ]?wheat|white|plain|of it|of them)\b", re.I)
-
-
-def _first_word(text: str) -> str:
-    found = re.search(r"[^\W\d_]+", text)
-    return fold(found[0]) if found else ""
