@@ -93,8 +93,8 @@ def _egg_move(line: FormulaLine, family: Family) -> Move | None:
     One more is no way to make a cake moist: it sets as it bakes.
     """
     each = line.ingredient.measure("each")
-    if line.ingredient.key != "egg" or not family.egg_step or each is None or line.grams <= 0:
-        return None
+    if line.ingredient.key != "egg" or not family.egg_step or each is None or line.grams < 2 * each.grams:
+        return None  # nobody beats an egg to leave half of it
     step = family.egg_step * each.grams
     fewer = min(each.grams, (line.grams - step) // step * step) if line.grams > step else 0.0
     return Move(1 - fewer / line.grams, 1.0, _moves()["egg"].penalty, step_g=step) if fewer > 0 else None

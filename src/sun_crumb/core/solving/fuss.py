@@ -17,9 +17,9 @@ LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
 # What comes in for the texture and mends nothing that is told must gain so much (judgement).
 FETCHED_GAIN = 0.6
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
-FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.38
-# Less than this is nobody's reason to weigh a line anew [g]; and flour nobody takes away but for so much (judgement).
-TRIFLE_G, FLOUR_GAIN = 6.0, 1.5
+FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.6
+# Less than this is nobody's reason to weigh a line anew [g]; and flour and butter nobody changes but for so much (judgement).
+TRIFLE_G, BODY_GAIN = 6.0, 1.5
 # Several such changes at once must gain so much together (judgement).
 ALL_FUSS_GAIN = 0.55
 # A new sweetener that gives less than this share of the sweetness is a dash; so many steps of another may make up for it (judgement).
@@ -57,7 +57,7 @@ def _without_fuss(
     """
     for i in _fussy(problem, grams, sums[MASS]):
         ingredient = problem.rows[i].line.ingredient
-        least = FLOUR_GAIN if ingredient.has_role("flour", "starch") and not problem.rows[i].is_cut else FUSSY_GAIN
+        least = BODY_GAIN if ingredient.has_role("flour", "starch", "fat") and not problem.rows[i].is_cut else FUSSY_GAIN
         sums = _put_back(problem, true_penalty, grams, sums, [i], least, free, snap)
     left = [i for i in _fussy(problem, grams, sums[MASS]) if not problem.rows[i].is_cut]
     if len(left) < 2:

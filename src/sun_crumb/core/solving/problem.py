@@ -30,7 +30,7 @@ Matrix = npt.NDArray[np.float64]
 # On the blend path no one sweetener carries more than its share of what is cut, up to a cut that leaves a choice.
 BLEND_SHARE, BLEND_UP_TO = 0.55, 0.6
 # So little sugar that goes is not worth two sweeteners [g] (judgement: three spoons).
-TOO_LITTLE_G = 40.0
+TOO_LITTLE_G = 50.0
 # Fruit that sweetens a loaf alone may come to so many times what was there.
 MOST_GROWN = 2.6
 # What a portion may be held below: each line's part per gram.
