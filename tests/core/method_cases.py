@@ -1628,4 +1628,270 @@ Ingredients: 250g dates, 150g oats, 100g peanut butter, 60g honey, 50g dark choc
         "",
     ),
 )
-ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH)
+
+# Read once, of forty in many hands: what came out wrong, and was mended.
+SEVENTH: tuple[MethodCase, ...] = (
+    MethodCase(
+        """salted caramel brownies!!
+
+so good, from my sister in law. makes 1 8in pan = 16 small squares
+
+170g dark choc (70%)
+170 g butter
+3 eggs
+150 caster sugar
+100 light muscovado
+75g plain flour
+25g cocoa
+200g thick salted caramel sauce from a jar
+flaky salt
+
+melt choc & butter over simmering water. whisk eggs + both sugars 5 mins til pale & thick. fold in the choc mix, sift in flour & cocoa, fold. 1/2 in the tin, dollop over half the caramel, rest of batter, rest of caramel, swirl w/ a knife. sprinkle w/ salt. 180/160fan 30-35 mins - should still wobble a bit. cool completely, chill 1 hr, cut.
+""",
+        (Told("0 1 2 3 4 5 6 7 8", "bake 30-35; chill 60-60", "180"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Pear and almond frangipane tart
+
+For the pastry
+175g plain flour
+100g cold butter, cubed
+25g icing sugar
+1 egg yolk
+1 tbsp cold water
+
+For the frangipane
+100g butter, softened
+100g caster sugar
+2 eggs, beaten
+100g ground almonds
+25g plain flour
+few drops almond extract
+
+To finish
+1 x 410g tin pear halves in juice, drained
+2 tbsp flaked almonds
+2 tbsp apricot jam, warmed, to glaze
+
+Rub the butter into the flour and icing sugar. Add the yolk and water and bring together. Chill 30 minutes.
+Roll out and line a 23cm fluted tart tin. Chill 15 mins more. Preheat oven to 190C (fan 170).
+Blind bake 15 minutes with beans, then 5 without.
+Cream the butter and sugar, add the eggs gradually, then fold in almonds, flour and extract. Spread in the case. Arrange the pears on top, scatter the flaked almonds.
+Bake for 35-40 minutes until golden and set. Brush with the warm jam. Serves 8-10.
+""",
+        (
+            Told("1 0 2 3 4", "chill 30-30"),
+            Told("", "chill 15-15", "190"),
+            Told("", "bake 15-15; bake 5-5", "190"),
+            Told("5 6 7 8 10 9 11 12"),
+            Told("13", "bake 35-40", "190"),
+        ),
+        "2<4 3<4",
+        "",
+    ),
+    MethodCase(
+        """NO KNEAD CINNAMON ROLLS  (12 rolls)
+
+DOUGH
+4 c. flour
+1/3 c. sugar
+1 tsp. salt
+2 1/4 tsp. instant yeast
+1 1/2 c. warm milk
+6 T. melted butter
+1 egg
+
+FILLING
+1/2 c. soft butter
+1 c. packed brown sugar
+2 1/2 T. cinnamon
+
+ICING
+4 oz. cream cheese
+1/4 c. butter
+1 1/2 c. powdered sugar
+1/2 t. vanilla
+
+Stir together dry dough ingredients; add milk, butter & egg. Mix until no dry flour remains. Cover, let rise 2 hours. Roll to 12 x 18 inches. Spread with butter, sprinkle with brown sugar & cinnamon. Roll up, cut in 12. Place in greased 9x13, rise 45 min. Bake 375° 22-25 min. Beat icing ingredients and spread on warm rolls.
+""",
+        (Told("0 1 2 3 4 5 6 7 8 9 10 11 12 13", "rise 120-120; rise 45-45; bake 22-25", "191"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Dutch Apple Pie - Appeltaart
+
+Ingredients (for 12 slices, springform 24 cm)
+Dough
+300 g self-raising flour
+200 g cold butter
+150 g light brown caster sugar (basterdsuiker)
+1 egg, beaten (half for the dough, half for brushing)
+pinch of salt
+Filling
+1.5 kg tart apples
+75 g raisins, soaked in warm water
+40 g sugar
+2 tsp cinnamon
+2 tbsp custard powder
+1 tbsp lemon juice
+2 tbsp breadcrumbs for the base
+
+Preparation
+Knead flour, butter, sugar, salt and half the egg to a dough. Rest it 30 min in the fridge.
+Peel and dice the apples. Mix with the drained raisins, sugar, cinnamon, custard powder and lemon juice.
+Line the tin with two thirds of the dough. Sprinkle the base with breadcrumbs. Fill. Make a lattice with the rest of the dough, brush with the remaining egg.
+Bake 60 - 70 min at 175 °C in the middle of the oven. Let cool in the tin.
+""",
+        (
+            Told("0 1 2 4 3:0.5", "chill 30-30"),
+            Told("5 6 7 8 9 10"),
+            Told("11 3:0.5"),
+            Told("", "bake 60-70", "175"),
+        ),
+        "3<4",
+        "",
+    ),
+    MethodCase(
+        """WALNUT POTICA ROLL
+
+FOR THE DOUGH            FOR THE FILLING
+500 g bread flour        400 g walnuts, ground
+7 g dry yeast            150 ml hot milk
+250 ml lukewarm milk     150 g honey
+80 g sugar               50 g butter
+80 g butter, melted      2 egg whites
+2 egg yolks              1 tsp cinnamon
+1 tsp salt               1 tbsp rum
+
+Mix dough, knead 10 min, rise 1 h. Pour hot milk over walnuts, stir in honey, butter, cinnamon and rum; cool; fold in beaten whites. Roll dough thin, spread, roll up, place in a bundt tin. Rise 45 min. Brush w. egg. Bake at 180°C 45-50 min.
+Gives about 18 slices
+""",
+        (Told("0 1 2 3 4 5 6 8 7 9 10 12 13 11", "rise 60-60; rise 45-45; bake 45-50", "180"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Ingredient list for "Malva Pudding" (makes one 20x30 dish, 12 helpings)
+
+1 cup castor sugar
+2 eggs
+1 Tbsp smooth apricot jam
+1 1/4 cups cake flour
+1 tsp bicarb
+1/2 tsp salt
+2 Tbsp butter
+1 tsp vinegar
+100ml milk
+
+SAUCE: 1 cup cream; 125g butter; 3/4 cup sugar; 1/2 cup hot water; 1 tsp vanilla
+
+METHOD
+Beat sugar, eggs 5 mins; add jam. Sift dry. Melt butter, add vinegar & milk. Mix wet & dry alternately into egg mix. Bake at 180deg for 40 mins until dark brown. Boil the sauce ingredients together & pour over pudding as it comes out of the oven.
+""",
+        (Told("0 1 2 3 4 5 6 7 8 9 10 11 12 13", "bake 40-40", "180"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """COURGETTE LOAF *** (no refined sugar) ***
+
+300g courgette; 2 eggs; 125ml olive oil; 150g honey; 1tsp vanilla; 250g wholemeal flour; 1tsp bicarb; ½tsp baking powder; 2tsp cinnamon; ½tsp salt; 60g walnuts
+
+Grate courgette (don't squeeze). Whisk eggs, oil, honey, vanilla. Stir in courgette. Fold in dries + nuts. 900g loaf tin. 170°C/fan 150°C, 55-60min. 12 slices, 1 slice=210kcal.
+""",
+        (Told("0 1 2 3 4 5 6 7 8 9 10", "bake 55-60", "170"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Profiteroles for 8 people, 4 each
+
+CHOUX: 150 ml water, 60 g butter, 75 g strong flour, 2 eggs beaten, pinch sugar
+FILLING: 300 ml whipping cream, 1 tbsp icing sugar
+SAUCE: 150 g plain chocolate, 100 ml cream, 1 tbsp golden syrup
+
+Boil water + butter, tip in flour off the heat, beat to a ball. Cool 5 min, beat in eggs. Pipe 32. 200 °C 25 min; pierce; 5 min more. Fill when cold. Melt the sauce things together.
+""",
+        (Told("0 1 2 3 5 6 7 8 9", "cool 5-5; bake 25-25; bake 5-5", "200"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Old-Fashioned Gingersnaps
+
+Makes: 5 dozen
+
+3/4 cup shortening
+1 cup sugar
+1/4 cup molasses
+1 egg
+2 cups all-purpose flour
+2 tsp baking soda
+1 tsp cinnamon
+1 tsp ground ginger
+1/2 tsp ground cloves
+1/4 tsp salt
+additional sugar for rolling
+
+Cream shortening and sugar. Beat in molasses and egg. Combine dry ingredients; gradually add to creamed mixture. Chill 1 hour. Roll into 1-in. balls, roll in sugar. Place 2 in. apart on ungreased baking sheets. Bake at 375° for 10 minutes or until edges are crisp. Cool on racks.
+""",
+        (Told("0 1 2 3 4 5 6 7 8 9 10", "chill 60-60; bake 10-10", "191"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Bakewell Slice
+
+for the base:
+200g plain flour
+100g cold butter
+25g icing sugar
+1-2 tbsp cold water
+for the top:
+4 tbsp raspberry jam
+150g butter, soft
+150g caster sugar
+3 eggs
+150g ground almonds
+1 tsp almond extract
+25g flaked almonds
+
+Blitz flour, butter, icing sugar to crumbs; add water to bring together. Press into a 20 x 30cm tin, chill 20 min. Bake 180C/fan 160C 15 min. Spread with jam. Beat butter, sugar, eggs, ground almonds, extract; spread on, scatter with flaked almonds. Bake 25-30 min. Cool. Cut into 15.
+""",
+        (Told("0 1 2 3 4 5 6 7 8 9 10", "chill 20-20; bake 15-15; bake 25-30", "180"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Treacle Tart
+
+Pastry: 225 g plain flour, 110 g butter, 1 egg, 1-2 tbsp water
+Filling: 450 g golden syrup, 150 g fresh white breadcrumbs, zest and juice of 1 lemon, 1 egg, 3 tbsp double cream
+
+Make pastry, rest 30 mins, line a deep 23 cm flan tin. Warm the syrup, stir in everything else. Pour into the raw case. Bake at 200 C (180 C fan) for 10 mins, then 180 C (160 C fan) for another 30 mins. Serves 8.
+""",
+        (Told("0 1 2 3 4 5 6 7 8 9", "rest 30-30; bake 10-10; bake 30-30", "200 180"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """** FIG & ANISE BISCOTTI **
+(about 3 dozen)
+
+2 1/2 C. flour ............ 1 C. sugar
+1 tsp. baking powder ...... 1/4 tsp. salt
+3 eggs .................... 1 tsp. vanilla
+2 tsp. anise seed ......... 1 C. chopped dried figs
+1 C. whole almonds
+
+Mix dry. Add eggs + vanilla; stir in rest. Form 2 logs. Bake 350 for 30 min. Cool 10 min., slice 1/2" thick. Lower oven to 300, bake slices 10 min. per side.
+""",
+        (Told("0 1 2 3 6 4 5 7 8", "bake 30-30; cool 10-10; bake 20-20", "177 149"),),
+        "",
+        "",
+    ),
+)
+ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH)

@@ -5,9 +5,10 @@ from __future__ import annotations
 import doctest
 import re
 import unittest
+from dataclasses import replace
 
 from sun_crumb.core.method import MethodRead, oven, planned, read_method, wording
-from sun_crumb.core.method.lines import lines_of_reading
+from sun_crumb.core.method.lines import lines_of_foods, lines_of_reading
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import durations, method_of, read_recipe
 from sun_crumb.core.wish import Goals
@@ -82,6 +83,32 @@ class Cases(CloseTo):
                     self.assertTrue(before(a, b), f"{a} before {b}")
                 for a, b in (map(int, pair.split("|")) for pair in case.apart.split()):
                     self.assertFalse(before(a, b) or before(b, a), f"{a} apart from {b}")
+
+    def test_nothing_is_made_for_nobody(self) -> None:
+        """What is ready before a bake goes into it, what is baked into what is laid on: no loose ends but the last."""
+        for name, first, then in (
+            ("Bakewell Slice", "spread with jam", "bake 25"),
+            ("Dutch Apple Pie", "fill", "bake 60"),
+            ("WALNUT POTICA", "fold in beaten whites", "bake at"),
+            ("Old-Fashioned Gingersnaps", "beat in molasses", "gradually add"),
+        ):
+            found = read(next(c.text for c in ALL if c.text.lstrip().startswith(name))).steps
+            before: dict[int, set[int]] = {}
+            for step in found:
+                before[step.n] = set(step.after).union(*(before[k] for k in step.after))
+            one, other = (next(s.n for s in found if s.text.lower().startswith(words)) for words in (first, then))
+            with self.subTest(name):
+                self.assertIn(one, before[other])
+
+    def test_the_sugar_among_the_wet_things_is_wet_on_the_shelf_too(self) -> None:
+        text = "Muffins\nMakes 12\nDry\n250 g plain flour\n2 tsp baking powder\nWet\n150 g light brown sugar\n2 eggs\n200 ml milk\n\nWhisk the dry ingredients. Beat the wet ingredients. Combine. Bake at 190C for 20 minutes."
+        formula, reading, _ = kitchen.read_formula(text)
+        kept = replace(formula, lines=tuple(replace(x, stage="") for x in formula.lines))
+        for told in (formula, kitchen.as_listed(kept, text)):
+            self.assertEqual([x.stage for x in told.lines], ["dry", "dry", "wet", "wet", "wet"])
+            lines = lines_of_foods((x.text, x.component, x.ingredient, x.grams, x.stage) for x in told.lines)
+            found = read_method(method_of(reading).steps, lines)
+            self.assertEqual([{u.position for u in s.uses} for s in found.steps[:2]], [{0, 1}, {2, 3, 4}])
 
 
 def _before(case: MethodCase, found: MethodRead):  # type: ignore[no-untyped-def]

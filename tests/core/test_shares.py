@@ -65,7 +65,7 @@ class LeftOver(unittest.TestCase):
     def lines(self) -> tuple[MethodLine, ...]:
         pantry = shipped_pantry()
         return lines_of_foods(
-            (f"{grams} g {pantry[key].name}", "", pantry[key], grams)
+            (f"{grams} g {pantry[key].name}", "", pantry[key], grams, "")
             for key, grams in (("butter", 100.0), ("white_sugar", 90.0), ("plain_flour", 200.0))
         )
 

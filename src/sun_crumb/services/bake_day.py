@@ -173,11 +173,6 @@ def _read(steps: Sequence[Step], lines: Sequence[MethodLine], links: Sequence[Li
     return read
 
 
-def lines_of_formula(formula: Formula) -> tuple[MethodLine, ...]:
-    """Return a formula's lines as its method speaks of them."""
-    return lines_of_foods((line.text, line.component, line.ingredient, line.grams) for line in formula.lines)
-
-
 def steps_of_plan(
     formula: Formula, steps: Sequence[Step], plan: Plan, cup: CupStandard, links: Sequence[Link] = ()
 ) -> MethodTold:
@@ -224,7 +219,7 @@ def rewritten(
 
     *links* say where lines go in by the baker's own word; *on* what stands on another base.
     """
-    lines = lines_of_formula(before)
+    lines = lines_of_foods((x.text, x.component, x.ingredient, x.grams, x.stage) for x in before.lines)
     main = before.heaviest()
     known = {c: kinds.get(c) or nature_of(before, c).family for c in before.components}
     known |= {x.component: families()[x.family] for x in on}

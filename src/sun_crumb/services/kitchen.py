@@ -21,6 +21,7 @@ from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.reading import Reading, ReadLine, read_recipe
+from sun_crumb.core.reading.listed_under import may_tell_stages, stage_by_text
 from sun_crumb.core.reading.match import name_index
 from sun_crumb.core.reading.records import LeftOut, Role
 from sun_crumb.core.recasting import Offer, offers
@@ -113,6 +114,14 @@ def read_formula(
     if servings is not None:
         formula = replace(formula, servings=servings, is_servings_assumed=False)
     return formula, reading, cup_standard(reading.cup)
+
+
+def as_listed(formula: Formula, source_text: str) -> Formula:
+    """Return a kept formula with the stages that its text lists its foods under: the sugar among the wet things is one of them."""
+    if not may_tell_stages(source_text):
+        return formula
+    told = stage_by_text(read_recipe(source_text, shipped_pantry()))
+    return replace(formula, lines=tuple(replace(x, stage=told.get(x.text, "")) for x in formula.lines))
 
 
 def formula_of(

@@ -18,7 +18,7 @@ from sun_crumb.core.sugars.sweetness import glycosides_like_sugar
 from sun_crumb.schemas.files import OwnRecipe, OwnVersion
 from sun_crumb.schemas.products import PackIn
 from sun_crumb.services.errors import DamagedError
-from sun_crumb.services.kitchen import PlainLine, formula_of
+from sun_crumb.services.kitchen import PlainLine, as_listed, formula_of
 from sun_crumb.services.methods import method_in
 from sun_crumb.services.wishes import goals_of
 from sun_crumb.store.tables import Product, Recipe, Version
@@ -160,7 +160,8 @@ def _shape(recipe: Recipe) -> OwnRecipe:
 
 def sound_version(recipe: Recipe, version: Version, pantry: Pantry) -> Formula:
     """Return one stored version as a formula; raise DamagedError where it can't be worked with."""
-    return _or_damaged("recipe", recipe.id, lambda: version_formula(recipe.title, version, pantry))
+    formula = _or_damaged("recipe", recipe.id, lambda: version_formula(recipe.title, version, pantry))
+    return as_listed(formula, recipe.source_text)
 
 
 def sound_method(recipe: Recipe) -> Method:

@@ -11,6 +11,7 @@ from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Oven, Reading
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.listed_under import stages_of
 
 # What breaks a fruit up, so that its sugars count as free in the UK and its water as the batter's.
 _CRUSHED = re.compile(
@@ -35,7 +36,7 @@ class FormulaLine:
     """One ingredient [g] in one component.
 
     ``is_crushed`` when it is mashed, grated, melted or ground into the mix; ``is_body`` when the fruit is the thing
-    itself, as in a filling, and not pieces in a crumb.
+    itself, as in a filling, and not pieces in a crumb; ``stage`` the one of a mixture that it is listed under, "wet" or "dry".
     """
 
     ingredient: Ingredient
@@ -44,6 +45,7 @@ class FormulaLine:
     is_crushed: bool = False
     text: str = ""
     is_body: bool = False
+    stage: str = ""
 
     def __post_init__(self) -> None:
         if not isfinite(self.grams) or self.grams < 0 or self.grams > 100_000:
@@ -55,7 +57,7 @@ class FormulaLine:
 
     def at(self, grams: float) -> FormulaLine:
         """Return the line at another weight [g]."""
-        return FormulaLine(self.ingredient, grams, self.component, self.is_crushed, self.text, self.is_body)
+        return FormulaLine(self.ingredient, grams, self.component, self.is_crushed, self.text, self.is_body, self.stage)
 
     @property
     def is_inclusion(self) -> bool:
@@ -199,7 +201,7 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
         A line weighs more than 100 kg.
     """
     lines, left_out = [], []
-    for position, line in enumerate(reading.lines):
+    for position, (line, stage) in enumerate(zip(reading.lines, stages_of(reading), strict=True)):
         if line.status in ("heading", "note"):
             continue
         if line.status not in ("ok", "conflict") or line.ingredient is None or line.grams is None:
@@ -212,6 +214,7 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
                 line.component,
                 is_crushed(line.text, line.preparation),
                 line.text,
+                stage=stage,
             )
         )
     mass = sum(line.grams for line in lines)

@@ -41,7 +41,9 @@ def lasts(formula: Formula, steps: Sequence[Step]) -> Lasts:
     activity = crumb_activity(formula.lines)
     if not steps:
         return Lasts(None, None, told, activity)
-    read = read_method(steps, lines_of_foods((x.text, x.component, x.ingredient, x.grams) for x in formula.lines))
+    read = read_method(
+        steps, lines_of_foods((x.text, x.component, x.ingredient, x.grams, x.stage) for x in formula.lines)
+    )
     hands = sum(sum(step.hands_on_minutes) / 2 for step in read.steps)
     waits = sum((step.wait.low_min + step.wait.high_min) / 2 for step in read.steps if step.wait is not None)
     return Lasts(round(hands), round(waits), told, activity)

@@ -8,18 +8,15 @@ from sun_crumb.core.method.records import MethodLine
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Reading
 from sun_crumb.core.reading.line import parse_line
-from sun_crumb.core.reading.marks import heading_kind
+from sun_crumb.core.reading.listed_under import stages_of
 from sun_crumb.core.reading.several import split_line
 
 
 def lines_of_reading(reading: Reading, pantry: Pantry) -> tuple[MethodLine, ...]:
     """Return the foods of a reading, weighed or still asked, with the stage that each is listed under."""
     found: list[MethodLine] = []
-    stage = ""
-    for line in reading.lines:
-        if line.role == "heading":
-            stage = _stage(line.text)
-        elif line.role == "food" and line.status in ("ok", "ask", "conflict"):
+    for line, stage in zip(reading.lines, stages_of(reading), strict=True):
+        if line.role == "food" and line.status in ("ok", "ask", "conflict"):
             food = pantry[line.ingredient] if line.ingredient else None
             found.append(
                 MethodLine(
@@ -29,19 +26,13 @@ def lines_of_reading(reading: Reading, pantry: Pantry) -> tuple[MethodLine, ...]
     return tuple(found)
 
 
-def _stage(heading: str) -> str:
-    words = heading.lower()
-    if heading_kind(heading) != "stage":
-        return ""
-    return "dry" if "dry" in words or "dries" in words else "wet" if "wet" in words or "liquid" in words else ""
-
-
-def lines_of_foods(foods: Iterable[tuple[str, str, Ingredient, float]]) -> tuple[MethodLine, ...]:
-    """Return weighed lines as a method speaks of them: each by its text, component, food and weight [g]."""
+def lines_of_foods(foods: Iterable[tuple[str, str, Ingredient, float, str]]) -> tuple[MethodLine, ...]:
+    """Return weighed lines as a method speaks of them: each by its text, component, food, weight [g] and the stage it is listed under."""
     rows = list(foods)
-    texts = [text for text, _, _, _ in rows]
+    texts = [row[0] for row in rows]
     return tuple(
-        MethodLine(text, _name(text, texts, food), component, food, grams) for text, component, food, grams in rows
+        MethodLine(text, _name(text, texts, food), component, food, grams, stage)
+        for text, component, food, grams, stage in rows
     )
 
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field
 from typing import Literal
 
@@ -76,7 +76,7 @@ _LAID_ON = re.compile(r"\W*(?:fill|poke|prick|sandwich|split|dip|(?:soak|toss|ro
 # "Serve warm, dusted with cinnamon": with all that is done.
 # "Stir into the creamed mixture": what was just mixed goes into what was mixed before.
 _INTO_THE_MIX = re.compile(
-    r"\b(?:in)?to\s+(?:the|your)\s+(?:creamed|butter|egg|banana|sugar|wet|other|first|yolk|cheese)(?:\s+(?:and\s+)?\w+)?\s+(?:mixture|mix|bowl|batter)\b",
+    r"\b(?:in)?to\s+(?:(?:the|your)\s+)?(?:creamed|butter|egg|banana|sugar|wet|other|first|yolk|cheese)(?:\s+(?:and\s+)?\w+)?\s+(?:mixture|mix|bowl|batter)\b",
     re.I,
 )
 _ONTO_BASE = re.compile(
@@ -158,7 +158,7 @@ class Order:
                 self.oven = n
         elif _TIN.search(text) and self.tin is not None and role != "start" and self.baked is None:
             after.add(self.tin)
-        after |= self._leant_on(text, role)
+        after |= self._leant_on(text, role, is_own=_is_over_its_own(step))
         self._poured(n, step, taken)
         if wait is not None and wait.kind in ("chill", "freeze") and wait.low_min >= SET_MIN and self.current:
             self.set_aside.append(self.current)
@@ -166,8 +166,11 @@ class Order:
             self.baked_bowl = self.current
         return tuple(sorted(after - {n}))
 
-    def _leant_on(self, text: str, role: Role) -> set[int]:
-        """Return the steps that a step's words count on, whatever it works on: the baked cake, the risen dough, all that is there."""
+    def _leant_on(self, text: str, role: Role, *, is_own: bool) -> set[int]:
+        """Return the steps that a step's words count on, whatever it works on: the baked cake, the risen dough, all that is there.
+
+        *is_own* where it is laid on what it takes itself.
+        """
         after: set[int] = set()
         if _COUNT_ON_BAKE.search(text) and self.baked_bowl is not None:
             after.add(self.baked_bowl.last)
@@ -178,7 +181,7 @@ class Order:
         is_laid_on = bool(_ENDS_OVER.search(text) or _LAID_ON.match(text)) or (
             first is not None and first[0] in _GOES_ON
         )
-        if (role == "start" and is_laid_on) or _SERVES.match(text):
+        if (role == "start" and is_laid_on and not is_own) or _SERVES.match(text):
             after |= {max((b.last for b in self.bowls), default=0)} - {0}
         return after
 
@@ -186,7 +189,7 @@ class Order:
         if not step.uses and not step.back and wait is None:
             if (has_oven or _HEATS.search(text)) and not _BAKES_FIRST.match(text):
                 return "heat"
-            if _TIN_ONLY.search(text) and not step.refs:
+            if _TIN_ONLY.search(text) and not step.refs and not _LINED_WITH_DOUGH.match(f"{step.component}: {text}"):
                 return "tin"
         if not step.uses:
             return "go_on"
@@ -293,6 +296,65 @@ class Order:
         whole.lines |= {use.position for use in step.uses}
         whole.last = n
         self.current = whole
+
+
+def without_loose_ends(
+    after: Sequence[tuple[int, ...]], steps: Sequence[Resolved], waits: Sequence[Wait | None]
+) -> list[tuple[int, ...]]:
+    """Return what each step comes after, with nothing left behind that nobody goes on with.
+
+    What is ready before a bake goes into it; what is baked, or made besides, into the next step that lays something on, cools or
+    serves, else into the last.
+
+    Parameters
+    ----------
+    after
+        For each step, from 1, the steps that it comes right after.
+    steps, waits
+        The steps and what they wait for.
+    """
+    found = [set(before) for before in after]
+    last = len(found)
+    for k in range(1, last):
+        if any(k in before for before in found):
+            continue
+        text = steps[k - 1].clause.text
+        goal = _goes_on_in(k, text, steps, waits)
+        if goal is not None:
+            found[goal - 1].add(k)
+    return [tuple(sorted(before)) for before in found]
+
+
+def _goes_on_in(k: int, text: str, steps: Sequence[Resolved], waits: Sequence[Wait | None]) -> int | None:
+    """Return the step, from 1, that goes on with what step *k* leaves: None where that is not known."""
+    last = len(steps)
+    is_tool = not steps[k - 1].uses and not steps[k - 1].back and bool(_HEATS.search(text) or _TIN_ONLY.search(text))
+    is_baked = _is_baked(text, waits[k - 1])
+    for n in range(k + 1, last + 1):
+        if _is_baked(steps[n - 1].clause.text, waits[n - 1]):
+            return n
+        if not is_tool and is_baked and _LAYS_ON.search(steps[n - 1].clause.text):
+            return n
+    return None if is_tool else last
+
+
+_LAYS_ON = re.compile(
+    r"\b(?:pour|spoon|spread|drizzle|brush|top|fill|frost|ice|dust|decorate|serve|cut|cool|unmould|turn out|sprinkle|pipe|sandwich|prick|glaze)\w*\b",
+    re.I,
+)
+
+
+# "Line a 23 cm tin", in the part that makes the pastry.
+_LINED_WITH_DOUGH = re.compile(
+    r"[^:]*\b(?:pastry|dough|crust|shell|case)\b[^:]*:\s*(?:and\s+)?line\b(?!.*\b(?:paper|parchment|liners?|foil|cling|grease|butter)\b)",
+    re.I,
+)
+
+
+def _is_over_its_own(step: Resolved) -> bool:
+    """Return whether a step pours one of its foods over another: "pour hot milk over the walnuts"."""
+    over = re.search(r"\bover\b", step.clause.text, re.I)
+    return over is not None and any(m.uses and m.start > over.start() for m in step.mentions)
 
 
 def _extend(taken: list[Bowl], more: Iterable[Bowl]) -> None:

@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from sun_crumb.core.method.links import relink
-from sun_crumb.core.method.order import Order
+from sun_crumb.core.method.order import Order, without_loose_ends
 from sun_crumb.core.method.records import MethodLine, MethodRead, MethodStep, Use, Wait
 from sun_crumb.core.method.sentences import clauses
 from sun_crumb.core.method.uses import USED_UP, Resolved, Resolver
@@ -71,6 +71,8 @@ def read_method(steps: Sequence[Step], lines: Sequence[MethodLine], links: Seque
             )
         )
         before = wait or before
+    joined = without_loose_ends([step.after for step in found], resolved, [step.wait for step in found])
+    found = [replace(step, after=before) for step, before in zip(found, joined, strict=True)]
     unplaced = tuple(n for n, left in enumerate(resolver.left) if left > 1 - USED_UP and n not in linked)
     return MethodRead(_with_parts(found, resolved), unplaced)
 

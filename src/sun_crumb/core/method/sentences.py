@@ -13,7 +13,7 @@ from sun_crumb.core.reading.records import Step
 from sun_crumb.core.reference import table
 
 _END = re.compile(
-    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\bca\.)(?<!\bno\.)\s+(?=\S)"
+    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\d-in\.)(?<!\bca\.)(?<!\bno\.)\s+(?=\S)"
     r"|(?<=\bmin\.)\s+(?=[A-Z])|(?<=\bmins\.)\s+(?=[A-Z])|(?<=\bhr\.)\s+(?=[A-Z])|(?<=\bhrs\.)\s+(?=[A-Z])|\n+"
 )
 _WAITING = r"(?:reduce|lower|turn\s+(?:the\s+(?:oven|heat)\s+|it\s+)?down|bake|roast|chill|refrigerate|freeze|cool|leave|let|rest|prove|proof|steam|stand|return|cook(?=\s+(?:for\s+)?(?:about\s+|another\s+|a further\s+)?\d))"
@@ -32,7 +32,10 @@ _SAID = re.compile(
     re.I,
 )
 # How many it makes is nothing to do, though "slices" sounds like it.
-_YIELD = re.compile(r"^\W*(?:serves|makes|yields?|enough for)\s+(?:about\s+|around\s+)?\d{1,3}\b[^.]{0,30}\W*$", re.I)
+_YIELD = re.compile(
+    r"^\W*(?:(?:serves|makes|yields?|enough for)\s+(?:about\s+|around\s+)?\d{1,3}\b|\d{1,3}\s+(?:\w+\s+)?(?:slices|pieces|squares|bars|servings|portions|cookies|biscuits)\b)[^.]{0,30}\W*$",
+    re.I,
+)
 _TOLD_AS_METHOD = re.compile(r"^\W*(?:how|how to|method|directions)\s*:\s*", re.I)
 _WARNS = re.compile(
     r"^\W*(?:do not|don[’']t|be careful|take care|make sure|careful|try not|no need|it (?:will|should|may)|this|they|you (?:may|should|can|want))\b",
@@ -105,8 +108,16 @@ def clauses(steps: Sequence[Step]) -> list[Clause]:
 _SHORT_UNIT = re.compile(r"(?<=[\d½¼¾⅓⅔]\s)(c|t|T|tsps?|tbsps?|Tbs|oz|lbs?)\.\s+(?=[a-z])")
 
 
+# "15 minutes with beans, then 5 without"
+_MINUTES_AGAIN = re.compile(
+    r"(\bmin(?:ute)?s?\b[^.;\d]{0,24}?,?\s+then\s+(?:for\s+)?)(\d{1,2})(?=\s+(?:with(?:out)?|more|uncovered|longer|on)\b)",
+    re.I,
+)
+
+
 def _sentences(text: str) -> Iterator[str]:
     text = _SHORT_UNIT.sub(r"\1 ", text)
+    text = _MINUTES_AGAIN.sub(r"\1\2 minutes", text)
     text = _AFTER_MINUTES.sub(lambda m: f"{m[1]}\n" if verb_of(m[2]) else m[0], text)
     for sentence in _END.split(text):
         if sentence and sentence.strip():
@@ -155,6 +166,8 @@ def _cut(text: str) -> tuple[int, int] | None:
         ):
             continue
         return found.start(), found.end()
+    if (again := _HEAT_AGAIN.search(text)) and durations(text[: again.start()]) and durations(text[again.end() :]):
+        return again.start(), again.end()
     spans = durations(text)
     after = _AFTER_A_WAIT.search(text, spans[0].end) if spans else None
     if after is not None:
@@ -170,6 +183,10 @@ def _cut(text: str) -> tuple[int, int] | None:
         ):
             return after.start(), after.end()
     return None
+
+
+# "Bake at 200 C for 10 minutes, then 180 C for another 30", "then 5 minutes without"
+_HEAT_AGAIN = re.compile(r",?\s*(?:and\s+)?then\s+(?=(?:at\s+)?(?:\d{3}\s*(?:°|º)?\s*[CF]?\b|\d{1,2}\s*min))", re.I)
 
 
 def _is_setting_only(text: str) -> bool:

@@ -105,7 +105,14 @@ class Resolver:
         """For each line the steps that name it and no other line as closely."""
         found: list[set[int]] = [set() for _ in self.lines]
         for n, mentions in enumerate(self.said):
+            until = _UNTIL.search(self.clauses[n].text)
             for said in mentions:
+                if (
+                    until
+                    and said.start > until.start()
+                    and not _goes_on(self.clauses[n].text[until.start() : said.start])
+                ):
+                    continue  # "mix until no flour remains" takes none
                 best = max(said.lines.values())
                 close = [k for k, how in said.lines.items() if how == best]
                 if best >= 2 and len(close) == 1:
@@ -345,6 +352,9 @@ class Resolver:
     def _staged(self, component: str, kind: str) -> str:
         """Return the component whose lines are listed as dry or wet ones, where the step's own has none of them."""
         of = {line.component for line in self.lines if line.stage == kind}
+        own = self.listed.of(component)
+        if not of and any(self.listed.stage(k, own) == kind and self.left[k] < 1 - USED_UP for k in own):
+            return component  # "mix wet and dry into the eggs": what this part has begun with
         if not of:
             # A shelf's recipe tells no stages: where such foods are still to come.
             whole = range(len(self.lines))
@@ -440,6 +450,9 @@ class Resolver:
         # "the sugars": the brown one with the white, though that is called sugar alone.
         is_sugars = said.is_many and said.phrase[-1] == "sugar"
         close = [k for k, how in pool.items() if how == best or (is_sugars and how >= MANY)]
+        if is_sugars and len(close) == 1:
+            # "both sugars": the muscovado too, that no word calls sugar.
+            close = [k for k in pool if k in close or self.listed.has_role(k, "sugar")]
         free = [k for k in close if self.left[k] > USED_UP]
         if said.part == "rest":
             begun = [k for k in pool if USED_UP < self.left[k] < 1 - USED_UP]

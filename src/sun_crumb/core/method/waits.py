@@ -101,6 +101,8 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
         return "rest"
     # "in boiling water" says how hot it is, and nothing to do.
     text = _OF_A_LIQUID.sub(lambda m: " " * len(m[0]), text)
+    if before is not None and before.kind == "bake" and _GOES_ON_SO.fullmatch(text):
+        return "bake"  # "5 minutes more", "5 minutes without": beans and foil
     if is_hot and re.fullmatch(r"\W*(?:(?:for|about|around|approx\.?|roughly)\W*)*", text[: span.start], re.I):
         return "bake"  # "2 hours, stirring after 30 minutes", where the oven is hot
     said = [(m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[: span.start])]
@@ -113,6 +115,10 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
     return _where_it_stands(nearest, text, span, before, uses=uses)
 
 
+_GOES_ON_SO = re.compile(
+    r"\W*(?:for\s+)?(?:about\s+|another\s+|a further\s+)?[\d–-]+\s*(?:minutes?|mins?)\.?\s+(?:more|longer|further|without|uncovered)\b[^.;]{0,30}\W*",
+    re.I,
+)
 _HEAT_BEFORE = re.compile(
     r"(?:\d{3}\s*(?:°|º)?\s*[CF]?\b|\bgas\s*(?:mark\s*)?\d|\bfan)[\s,:–-]*(?:for\s+)?(?:about\s+)?$", re.I
 )

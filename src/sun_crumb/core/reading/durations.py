@@ -26,6 +26,11 @@ _BARE_BAKE = re.compile(
     r"\b(?:bake|roast)\s+(?:for\s+)?(?:about\s+|abt\s+|~\s*)?(?P<low>[1-9]\d)(?:(?:\s*(?:-|–|to)\s*(?P<high>[1-9]\d))(?=\s*(?:[.,;]|til\b|till\b|until\b|or (?:so|until)|$))|(?=\s*(?:til\b|till\b|until\b|or (?:so|until))))",
     re.I,
 )
+# "10 min. per side": both of them.
+_EACH_SIDE = re.compile(
+    r"(?<![\w.,/-])(?P<low>[1-9]\d?)(?:\s*(?:-|–|to)\s*(?P<high>[1-9]\d?))?\s*(?:min(?:ute)?s?\b\.?|m\b)(?=\s*(?:a side|per side|(?:on )?(?:each|either) side)\b)",
+    re.I,
+)
 # A night in the fridge [min] (common practice).
 NIGHT = (480, 720)
 # How often something is done, or when within a time, is no time to wait.
@@ -63,6 +68,11 @@ def durations(text: str) -> list[Duration]:
         for d in _joined(text, list(_spans(text)))
         if not _NOT_BEFORE.search(text[max(0, d.start - 40) : d.start])
         and not _NOT_AFTER.match(text[d.end : d.end + 40])
+    ]
+    found += [
+        Duration(side.start(), side.end(), 2 * int(side["low"]), 2 * int(side["high"] or side["low"]))
+        for side in _EACH_SIDE.finditer(text)
+        if re.search(r"\bbak(?:e|ing)\b|\boven\b", text, re.I)
     ]
     found += [
         Duration(bare.start("low"), bare.end(), int(bare["low"]), int(bare["high"] or bare["low"]))

@@ -17,7 +17,7 @@ from sun_crumb.core.reference import table
 
 Section = Literal["", "ingredients", "method", "notes"]
 _STEP_NUMBER = re.compile(
-    r"^\s*(?:step\s*)?(?:\d{1,2}|[ivx]{1,4})\s*[.):\-–]\s*(?=\D)|^\s*step\s+\w+\s*[:.\-–]?\s*", re.I
+    r"^\s*(?:step\s*)?(?:\d{1,2}|[ivx]{1,4})\s*[.):/\-–]\s*(?=\D)|^\s*step\s+\w+\s*[:.\-–]?\s*", re.I
 )
 # "2 Butter and flour 8 tins": a number with nothing behind it, before what is to be done.
 _BARE_NUMBER = re.compile(r"^\s*\d{1,2}\s+(?=([A-Z][a-z]+)\b)")
@@ -277,10 +277,12 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
         found.add("junk_word")  # "HOME » BAKING » CAKES"
     if _page("tool").search(re.split(r"[,(]|\bfor\b", text)[0]):
         found.add("tool")
-    if _TIME_ONLY.match(text) or (_DURATION.search(text) and len(words) <= 14):
+    if _TIME_ONLY.match(text) or (_DURATION.search(text) and len(words) <= 14 and not _TOLD_WITH.search(text)):
         found.add("time")
     if len(words) <= 8 and _page("credit").match(text):
         found.add("credit")
+    if _FOOTNOTE.match(raw.strip()):
+        found.add("footnote")
     if _page("note").match(raw.strip()):
         found.add("note_word")
     if (raw.lstrip()[:1].islower() and not _AT_LAST.search(text)) or raw.lstrip()[:1] in "(&":
@@ -288,6 +290,10 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
     return found
 
 
+# "Blind bake 15 minutes with beans, then 5 without": done, and no time told ahead.
+_TOLD_WITH = re.compile(r"\b(?:then|until|till|without|with)\b|^\W*blind\b", re.I)
+# "*No buttermilk? Add lemon juice to milk."
+_FOOTNOTE = re.compile(r"\*(?!\*)\s?(?:no|if|note|or|you|can|see|for|don[’']t)\b[^*]{8,}", re.I)
 # Where a page stands among the others of its site.
 _TRAIL = re.compile(r"[^\W\d_][\w&' -]{1,30}(?:\s*[»›>]\s*[^\W\d_][\w&' -]{1,40}){1,5}")
 # "4.8 stars (312 ratings)"

@@ -83,6 +83,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         ),
         "",
     ),
+    (re.compile(r"(?<=[a-z])\s+from\s+(?:the\s+|a\s+)?(?:tin|can|jar)\s*$", re.I), ""),
     # Short for brown, and what a fruit is cut into.
     (re.compile(r"\bbr(?:n|wn)?\.?\s+sugar\b", re.I), "brown sugar"),
     (

@@ -57,7 +57,9 @@ def _without_fuss(
     """
     for i in _fussy(problem, grams, sums[MASS]):
         ingredient = problem.rows[i].line.ingredient
-        least = BODY_GAIN if ingredient.has_role("flour", "starch", "fat") and not problem.rows[i].is_cut else FUSSY_GAIN
+        least = (
+            BODY_GAIN if ingredient.has_role("flour", "starch", "fat") and not problem.rows[i].is_cut else FUSSY_GAIN
+        )
         sums = _put_back(problem, true_penalty, grams, sums, [i], least, free, snap)
     left = [i for i in _fussy(problem, grams, sums[MASS]) if not problem.rows[i].is_cut]
     if len(left) < 2:
