@@ -9,15 +9,17 @@ from sun_crumb.core.quantities.household import fraction_text
 from sun_crumb.core.quantities.numbers import FRACTIONS
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.several import statement_of
+from sun_crumb.core.reading.words import FORMS
 
 # What a kitchen measures as it is told, whatever it weighs else.
-_AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l")
+_AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l", "oz", "lb")
 # Nearer to its old weight than this an amount is as it was [share] (judgement).
 SAME_SHARE = 0.004
 # Longer words than this are more than an amount [characters] (judgement).
 LONGEST_AMOUNT = 18
+_HOW_CUT = re.compile(rf"(?:\s+(?:{'|'.join(FORMS)}))+$", re.I)
 _GRAMS = re.compile(r"\d+(?:\.\d+)?\s*g")
-_WHOLE_SPICE = re.compile(r"\b(?:vanilla (?:pods?|beans?)|cinnamon sticks?|star anise)\b", re.I)
+_WHOLE_SPICE = re.compile(r"\b(?:vanilla (?:pods?|beans?)|cinnamon sticks?|star anise|tea ?bags?)\b", re.I)
 _SLASHED = re.compile(r"(?<![\d/])([1-9])/([2-8])(?![\d/])")
 
 
@@ -40,8 +42,10 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
     one = parsed.sums[0] if len(parsed.sums) == 1 and not parsed.also else None
     if one is None or one.size or len(one.text) > LONGEST_AMOUNT:
         return ""
-    is_told = one.unit in _AS_TOLD or (one.unit == "g" and _GRAMS.fullmatch(one.text))
-    return _in_glyphs(one.text) if is_told or _is_counted(was, one.unit, one.text) else ""
+    # "2 tbsp flaked almonds": how it is cut is said of the food.
+    text = _HOW_CUT.sub("", one.text)
+    is_told = one.unit in _AS_TOLD or (one.unit == "g" and _GRAMS.fullmatch(text))
+    return _in_glyphs(text) if is_told or _is_counted(was, one.unit, text) else ""
 
 
 def _is_counted(line: FormulaLine, unit: str | None, amount: str) -> bool:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field
 from typing import Protocol
@@ -70,9 +71,20 @@ class Placing:
                 found |= dict.fromkeys(k for k in lines if plan[k].grams > GONE_G)
         return list(found)
 
+    def text_of(self, n: int) -> str:
+        """Return the words of step *n*."""
+        return next(step.text for step in self.read.steps if step.n == n)
+
     def steps_using(self, position: int) -> list[tuple[int, float]]:
         """Return the steps that use an original line, and the share there."""
         return [(step.n, use.share) for step in self.read.steps for use in step.uses if use.position == position]
+
+
+_WHITES = re.compile(r"\bwhites?\b", re.I)
+
+
+def _is_egg(line: MethodLine) -> bool:
+    return line.ingredient is not None and line.ingredient.group == "egg"
 
 
 def place_unnamed(placing: Placing, plan: Sequence[Planned]) -> None:
@@ -97,6 +109,9 @@ def place_new(placing: Placing, plan: Sequence[Planned]) -> None:
             continue
         anchor = _anchor(placing, plan, line)
         told = placing.steps_using(anchor) if anchor is not None else []
+        if anchor is not None and len(told) > 1 and _is_egg(placing.lines[anchor]):
+            # With the yolks: whipped whites bear no paste.
+            told = [one for one in told if not _WHITES.search(placing.text_of(one[0]))][:1] or told[:1]
         if anchor is not None and told:
             total = sum(share for _, share in told)
             for n, share in told:

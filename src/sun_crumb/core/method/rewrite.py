@@ -154,6 +154,8 @@ def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
         return mention.lead, mention.start, f"{as_said(told)} "
     if mention.is_part:
         return mention.end, mention.end, f" ({told})"
+    if pinched := _PINCH_OF.search(text[: mention.start]):
+        return pinched.start(), mention.start, f"{as_said(told)} "  # "pinch of salt": its amount once
     at = _before_adjectives(text, mention.start)
     return at, at, f"{as_said(told)} "
 
@@ -194,10 +196,13 @@ def _part_here(step: MethodStep, use: Use) -> float:
 WHOLE = 0.985
 # "add enough iced water to bind"
 _ENOUGH = re.compile(r"\benough\s+(?:[a-z]+\s+)?$", re.I)
+_PINCH_OF = re.compile(
+    r"\b(?:an?\s+)?(?:good\s+|big\s+|little\s+)?(?:pinch|dash|splash|drop|squeeze)(?:es|s)?\s+of\s+$", re.I
+)
 # "¼ cup sugar", "the 2 T. sugar": an amount that the plan's takes the place of.
 _SO_MUCH = re.compile(r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛]")
 _ADJECTIVES = re.compile(
-    r"(?:(?:boiling|hot|warm|cold|soft|flaky|flaked|sea|lukewarm|chilled|fresh|whole|large|small|ripe|dry|finely|roughly|coarsely|strong|light|dark|cool|plain|[a-z]+ed)\s+)+$",
+    r"(?:(?:coarse|fine|thick|thin|runny|raw|boiling|hot|warm|cold|soft|flaky|flaked|sea|lukewarm|chilled|fresh|whole|large|small|ripe|dry|finely|roughly|coarsely|strong|light|dark|cool|plain|[a-z]+ed)\s+)+$",
     re.I,
 )
 
@@ -288,6 +293,7 @@ def _finished(
     text = draft.before + sentence(without(text, GONE)) + draft.more
     if baking is not None:
         text, step = baked(text, step, baking)
+        text = sentence(text) if text[-1:].isalnum() else text
     uses = tuple(Use(a.line, a.share, a.grams) for a in draft.amounts)
     said = list(notes(draft.step)) if notes is not None else []
     if baking is not None and baking.foil and step.wait is not None and step.wait.kind == "bake":

@@ -353,7 +353,8 @@ class Resolver:
         """Return the component whose lines are listed as dry or wet ones, where the step's own has none of them."""
         of = {line.component for line in self.lines if line.stage == kind}
         own = self.listed.of(component)
-        if not of and any(self.listed.stage(k, own) == kind and self.left[k] < 1 - USED_UP for k in own):
+        begun = [k for k in own if self.listed.stage(k, own) == kind and self.left[k] < 1 - USED_UP]
+        if not of and any(not self.listed.has_role(k, "sugar") for k in begun):
             return component  # "mix wet and dry into the eggs": what this part has begun with
         if not of:
             # A shelf's recipe tells no stages: where such foods are still to come.
@@ -447,13 +448,7 @@ class Resolver:
             # "Mix butter, currants and sugar": not the one for sprinkling.
             pool = others if any(self.left[k] > USED_UP for k in others) else pool
         best = max(pool.values())
-        # "the sugars": the brown one with the white, though that is called sugar alone.
-        is_sugars = said.is_many and said.phrase[-1] == "sugar"
-        close = [k for k, how in pool.items() if how == best or (is_sugars and how >= MANY)]
-        if is_sugars and len(close) == 1:
-            # "both sugars": the muscovado too, that no word calls sugar.
-            close = [k for k in pool if k in close or self.listed.has_role(k, "sugar")]
-        free = [k for k in close if self.left[k] > USED_UP]
+        free = [k for k in self._close(pool, said) if self.left[k] > USED_UP]
         if said.part == "rest":
             begun = [k for k in pool if USED_UP < self.left[k] < 1 - USED_UP]
             return begun or [k for k in pool if self.left[k] > USED_UP], bool(begun)
@@ -472,10 +467,25 @@ class Resolver:
         later = [k for k in free if any(at != n for at in self.named_at[k])]
         kept = [k for k in free if k not in later] or free
         if said.is_many or len(kept) == 1:
-            return (free if said.is_many and not later else kept), True
+            return (self._no_flavours(kept if later else free) if said.is_many else kept), True
         if best == 3:
             return kept[:1], True
         return kept, best >= 2
+
+    def _close(self, pool: dict[int, int], said: Said) -> list[int]:
+        """Return the lines that a mention means most closely; all the sugars for "both sugars"."""
+        best = max(pool.values())
+        # "the sugars": the brown one with the white, though that is called sugar alone.
+        is_sugars = said.is_many and said.phrase[-1] == "sugar"
+        close = [k for k, how in pool.items() if how == best or (is_sugars and how >= MANY)]
+        if is_sugars and len(close) == 1:
+            # "both sugars": the muscovado too, that no word calls sugar.
+            return [k for k in pool if k in close or self.listed.has_role(k, "sugar")]
+        return close
+
+    def _no_flavours(self, found: list[int]) -> list[int]:
+        """Return lines that a word for several means: "the almonds" are no almond extract."""
+        return [k for k in found if not self.listed.has_role(k, "flavour")] or found
 
     def _share(self, k: int, n: int, said: Said) -> float:
         if said.amount is not None:
