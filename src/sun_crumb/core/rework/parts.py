@@ -22,7 +22,7 @@ from sun_crumb.core.telling.unmet import ComponentBalance
 from sun_crumb.core.wish.goals import DEFINITIONS, Goals
 
 # A component with less than this share of the sugar that can be cut keeps its own, where the others need lose no more than so much of theirs (judgement).
-SMALL, SMALL_UP_TO = 0.15, 0.7
+SMALL, SMALL_UP_TO = 0.2, 0.7
 
 
 @dataclass(frozen=True, slots=True)
