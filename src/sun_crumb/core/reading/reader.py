@@ -3,23 +3,22 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
+from collections.abc import Mapping
+from dataclasses import replace
 
 from sun_crumb.core.errors import EmptyRecipeError, TextTooLongError
 from sun_crumb.core.pantry import Ingredient, Pantry
-from sun_crumb.core.pantry.names import words_of
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard, units
 from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.cups import infer_cup
-from sun_crumb.core.reading.document import Document, Piece, document, own_yields
+from sun_crumb.core.reading.document import Document, document, own_yields
+from sun_crumb.core.reading.drafts import LONGEST_LINE, Draft, drafts_of, mentioned, with_units
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.marks import Known
-from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
-from sun_crumb.core.reading.mentions import mentions
-from sun_crumb.core.reading.own_measure import OwnMeasure, own_measure
-from sun_crumb.core.reading.portions import portions, statements
+from sun_crumb.core.reading.match import is_sure, name_index
+from sun_crumb.core.reading.own_measure import own_measure
+from sun_crumb.core.reading.portions import portions
 from sun_crumb.core.reading.records import (
     Amount,
     Candidate,
@@ -36,24 +35,12 @@ from sun_crumb.core.reading.records import (
 from sun_crumb.core.reading.several import split_line
 from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin
 from sun_crumb.core.reading.weigh import is_absurd, weigh
-from sun_crumb.core.reading.words import word_list
 
 MOST_CHARACTERS = 200_000
 MOST_LINES = 2_500
-LONGEST_LINE = 600
 _LETTERS = re.compile(r"[A-Za-z\u00c0-\u024f]{2,}")
 # What an unmeasured line comes to: a trace that neither sugar nor balance feels (common practice).
 _TRACE_ROLES = ("salt", "flavour", "leaven")
-
-
-@dataclass(slots=True)
-class _Draft:
-    piece: Piece
-    parsed: ParsedLine | None
-    candidates: list[Candidate]
-    ingredient: Ingredient | None
-    problem: str = ""
-    is_mention: bool = False
 
 
 def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mapping[int, Role] | None = None) -> Reading:
@@ -91,9 +78,9 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
     read = document(text, lambda statement: _known(statement, pantry), roles)
     found = read.pieces
     pot = own_measure(piece.text for piece in found if piece.role == "food")
-    drafts = [draft for piece in found if piece.role != "title" for draft in _drafts(piece, pantry, pot)]
-    drafts = _with_units(drafts)
-    drafts += _mentioned(found, drafts, pantry)
+    drafts = [draft for piece in found if piece.role != "title" for draft in drafts_of(piece, pantry, pot)]
+    drafts = with_units(drafts)
+    drafts += mentioned(found, drafts, pantry)
     pairs = [(d.parsed, d.ingredient) for d in drafts if d.parsed is not None]
     if cup is None:
         standard, reason = infer_cup(text, pairs)
@@ -165,154 +152,7 @@ def _known(text: str, pantry: Pantry) -> Known:
 KNOWN = 0.6
 
 
-def _drafts(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[_Draft]:
-    if piece.role != "food":
-        return [_Draft(piece, None, [], None)]
-    if len(piece.text) > LONGEST_LINE:
-        return [_Draft(piece, None, [], None, "too long for an ingredient line")]
-    index = name_index(pantry)
-    drafts = []
-    piece = _in_its_part(piece)
-    for statement in split_line(piece.text):
-        parsed = parse_line(pot.in_ml(statement) if pot else statement)
-        if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
-            parsed = replace(parsed, name=whole)
-        if parsed.preparation and parsed.name and set(words_of(parsed.name)) <= word_list("neutral"):
-            # "blanched, finely ground almond flour": the comma stands among adjectives.
-            parsed = replace(parsed, name=f"{parsed.name} {parsed.preparation}")
-        spoken = parsed.sums[0].text.lower().split() if parsed.sums else []
-        is_tinned = bool({"can", "cans", "tin", "tins"} & set(spoken))
-        holder = " tinned" if is_tinned and index.is_ambiguous(parsed.name) else ""
-        candidates = index.match(parsed.name, parsed.preparation + holder)
-        candidates = _told_apart(parsed, candidates, index.doubtful_by_count(parsed.name), pantry)
-        is_bare_tin = is_tinned and parsed.sums[0].unit in ("tin", "can")
-        if is_bare_tin and candidates and pantry[candidates[0].ingredient].measure(parsed.sums[0].unit or "") is None:
-            # "1 tin pears in juice": the tinned food, where the fresh one comes in no tin.
-            tinned = index.match(f"tinned {parsed.name}", parsed.preparation)
-            candidates = tinned if is_sure(tinned) else candidates
-        is_nameless = set(words_of(parsed.name)) <= word_list("neutral")
-        if parsed.sums and parsed.sums[0].unit and is_nameless and not is_sure(candidates):
-            # "a stick" of nothing: the unit word may be the food's own name ("2 cloves", "5 cloves, ground").
-            candidates = index.match(parsed.sums[0].text)
-        if candidates and parsed.sums and not is_sure(candidates):
-            # Of two that the name may mean, an inch or a leaf may fit only one.
-            candidates.sort(key=lambda c: weigh(parsed, pantry[c.ingredient], cup_standard("us")) is None)
-        if not is_sure(candidates) and (named := _named_aside(parsed, index)):
-            candidates = named
-        ingredient = pantry[candidates[0].ingredient] if candidates else None
-        drafts.append(_Draft(piece, parsed, candidates, ingredient))
-    return drafts
-
-
-def _with_units(drafts: list[_Draft]) -> list[_Draft]:
-    """Return drafts whose amounts without a unit have the one that is meant, where the lines beside them tell it.
-
-    "150 caster sugar" in a list of grams is grams; "four ounces of butter, four of sugar" goes on in ounces.
-    """
-    grams = sum(bool(d.parsed and d.parsed.sums and d.parsed.sums[0].unit == "g") for d in drafts)
-    found: list[_Draft] = []
-    last: str | None = None
-    for draft in drafts:
-        first = draft.parsed.sums[0] if draft.parsed and draft.parsed.sums else None
-        if draft.parsed and draft.ingredient and first and first.unit is None and not first.size:
-            is_elliptic = first.text.lower().endswith(" of") and last is not None
-            is_grams = grams >= LEAST_IN_GRAMS and first.low >= LEAST_BARE_GRAMS
-            if (is_elliptic or is_grams) and draft.ingredient.measure("each") is None:
-                told = replace(first, unit=last if is_elliptic else "g")
-                draft = replace(draft, parsed=replace(draft.parsed, sums=(told, *draft.parsed.sums[1:])))
-        elif first and first.unit:
-            last = first.unit if units()[first.unit].kind == "mass" else None
-        found.append(draft)
-    return found
-
-
-# In so many lines of grams a bare number of so much and more is grams.
-LEAST_IN_GRAMS, LEAST_BARE_GRAMS = 2, 20
-
-# "150 g sugar for the caramel": boiled apart from the rest, whatever the list does without a heading.
-_FOR_CARAMEL = re.compile(r"\bfor\s+(?:the\s+|a\s+)?caramel\W*$", re.I)
-
-
-def _in_its_part(piece: Piece) -> Piece:
-    is_caramel = not piece.component and _FOR_CARAMEL.search(piece.text)
-    return replace(piece, component="caramel") if is_caramel else piece
-
-
-def _named_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
-    """Return the food that a bracket names in other words ("150 g Zucker (sugar)"), where that is sure; else none."""
-    words, *others = (part.strip() for part in parsed.preparation.split(","))
-    if any(is_sure(index.match(other)) for other in others):
-        return []  # "(strawberries, raspberries, redcurrants)": several of a kind
-    if not 1 <= len(words.split()) <= 3 or set(words_of(words)) <= word_list("neutral"):
-        return []
-    found = index.match(words)
-    return found if is_sure(found) and found[0].confidence >= SURE_ASIDE else []
-
-
-# How sure the words in a bracket must be before they are taken instead of the name.
-SURE_ASIDE = 0.95
-# Less sugar than this in 100 g is not worth a word about ripeness [g] (judgement).
-LESS_SWEET_G = 2.0
-
-
-def _mentioned(found: Sequence[Piece], drafts: list[_Draft], pantry: Pantry) -> list[_Draft]:
-    """Return drafts of the foods that only the method names with an amount; what the list holds is not repeated."""
-    index = name_index(pantry)
-    listed = {d.ingredient.key for d in drafts if d.ingredient}
-    named = [(frozenset(words_of(d.parsed.name)), d.parsed.sums[:1]) for d in drafts if d.parsed and d.parsed.name]
-    components = list(dict.fromkeys(d.piece.component for d in drafts if d.parsed))
-    extra: list[_Draft] = []
-    for piece in found:
-        for statement in mentions(piece.text) if piece.role == "step" else ():
-            if any(statement.lower() in s.text.lower() for s in statements(piece.text)):
-                continue  # "yield 18 biscuits": what it makes
-            parsed = parse_line(statement)
-            if not parsed.name or not parsed.sums:
-                continue
-            candidates = index.match(parsed.name)
-            if not is_sure(candidates) or (parsed.sums[0].unit is None and candidates[0].confidence < 0.93):
-                continue
-            words = frozenset(words_of(parsed.name))
-            first = parsed.sums[0]
-            # "the sugar" is the list's caster sugar; "2 tbsp icing sugar" is not its 150 g of sugar, unless as much of it.
-            if candidates[0].ingredient in listed or any(
-                words <= name or (name <= words and any((a.low, a.unit) == (first.low, first.unit) for a in amounts))
-                for name, amounts in named
-            ):
-                continue
-            if any(words & set(words_of(component)) for component in components if component):
-                continue  # "a teaspoon of jam in each": a part that is made here
-            listed.add(candidates[0].ingredient)
-            food = pantry[candidates[0].ingredient]
-            # A method often stands after the last component's list; the component that the step names is meant.
-            where = next((c for c in components if c and c in piece.text.lower()), components[0] if components else "")
-            extra.append(
-                _Draft(Piece(statement, "food", where, piece.number), parsed, candidates, food, is_mention=True)
-            )
-    return extra
-
-
-def _told_apart(
-    parsed: ParsedLine, candidates: list[Candidate], doubtful: tuple[str, ...], pantry: Pantry
-) -> list[Candidate]:
-    """Return the candidates of a counted name whose kinds differ in weight: the one its stated weight fits, or a doubt."""
-    if not doubtful or not parsed.sums or not (parsed.sums[0].unit is None or parsed.sums[0].unit == "piece"):
-        return candidates
-    fits = [
-        key
-        for key in doubtful
-        if (w := weigh(parsed, pantry[key], cup_standard("us"))) and w.stated is not None and w.conflict is None
-    ]
-    if fits:
-        return [Candidate(fits[0], pantry[fits[0]].name, 0.95), *(c for c in candidates if c.ingredient != fits[0])]
-    kinds = [Candidate(key, pantry[key].name, 0.7 - 0.05 * n) for n, key in enumerate(doubtful)]
-    return [
-        *kinds,
-        *(replace(c, confidence=min(c.confidence, 0.5)) for c in candidates if c.ingredient not in doubtful),
-    ]
-
-
-def _finish(draft: _Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
+def _finish(draft: Draft, pantry: Pantry, cup: CupStandard) -> ReadLine:
     piece, parsed = draft.piece, draft.parsed
     if parsed is None:
         told: LineStatus = "heading" if piece.role == "heading" else "unreadable" if draft.problem else "note"
@@ -375,7 +215,7 @@ _BRITISH = re.compile(r"\bUK\b|\bBritish\b|\b[Ii]mperial\b")
 
 
 def _weighed(
-    base: ReadLine, draft: _Draft, parsed: ParsedLine, ingredient: Ingredient, pantry: Pantry, cup: CupStandard
+    base: ReadLine, draft: Draft, parsed: ParsedLine, ingredient: Ingredient, pantry: Pantry, cup: CupStandard
 ) -> ReadLine:
     """Return the line with its grams, or the question that stands before them."""
     first = parsed.sums[0] if parsed.sums else None
@@ -425,6 +265,10 @@ def _weighed(
     )
 
 
+# Less sugar than this in 100 g is not worth a word about ripeness [g] (judgement).
+LESS_SWEET_G = 2.0
+
+
 def _unripe(ingredient: Ingredient, pantry: Pantry) -> str:
     """Return by how much a fruit named unripe is less sweet than the ripe one that a bake takes, or nothing."""
     if ingredient.becomes not in pantry or not ingredient.has_role("puree"):
@@ -466,7 +310,7 @@ def _in_contract_unit(amount: Amount | None) -> tuple[float | None, float | None
     return amount.low, amount.high, "pinch" if unit.key == "drop" else "piece"
 
 
-def _plausible_bare(parsed: ParsedLine, draft: _Draft) -> bool:
+def _plausible_bare(parsed: ParsedLine, draft: Draft) -> bool:
     words = len(parsed.name.split())
     return (draft.candidates[0].confidence >= 0.8 and words <= 5) or (
         draft.candidates[0].confidence >= 0.65 and words <= 2
@@ -487,7 +331,7 @@ def _unmeasured(parsed: ParsedLine, ingredient: Ingredient) -> tuple[float | Non
     return guess, "ask", "how much? no amount is given"
 
 
-def _doubt(parsed: ParsedLine, draft: _Draft) -> str:
+def _doubt(parsed: ParsedLine, draft: Draft) -> str:
     if draft.candidates[0].confidence < 0.5:
         return f"is “{parsed.name}” one of these?"
     return f"which one is “{parsed.name}”?"

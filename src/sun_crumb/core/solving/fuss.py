@@ -113,9 +113,12 @@ def _put_back(
     (worse, far), (level, near) = true_penalty.told(trial), true_penalty.told(sums)
     # What is off by a level stays so: a little less flour mends no snap, and where something is off already no cake.
     is_no_worse = worse <= level or (level > 0 and worse == level + 1 and true_penalty.farthest(trial) <= 2.001)
-    if level > 0 and all(abs(amounts[i] - grams[i]) < TRIFLE_G and not problem.rows[i].is_cut for i in positions):
-        is_no_worse, near = True, far
-    if not is_no_worse or far - near + max(breaks, 0.0) >= least_gain:
+    # And a trifle, where something is off already, is nobody's reason to weigh a line anew.
+    is_trifle = level > 0 and all(
+        abs(amounts[i] - grams[i]) < TRIFLE_G and not problem.rows[i].is_cut for i in positions
+    )
+    gain = 0.0 if is_trifle else far - near
+    if not (is_no_worse or is_trifle) or gain + max(breaks, 0.0) >= least_gain:
         return sums
     grams[:] = amounts
     return trial

@@ -1,0 +1,191 @@
+"""The foods of a text's pieces with what each may be: one draft for each statement, before anything is weighed."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from sun_crumb.core.pantry import Ingredient, Pantry
+from sun_crumb.core.pantry.names import words_of
+from sun_crumb.core.quantities.measures import cup_standard, units
+from sun_crumb.core.reading.document import Piece
+from sun_crumb.core.reading.line import parse_line
+from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
+from sun_crumb.core.reading.mentions import mentions
+from sun_crumb.core.reading.own_measure import OwnMeasure
+from sun_crumb.core.reading.portions import statements
+from sun_crumb.core.reading.records import Candidate, ParsedLine
+from sun_crumb.core.reading.several import split_line
+from sun_crumb.core.reading.weigh import weigh
+from sun_crumb.core.reading.words import word_list
+
+LONGEST_LINE = 600
+
+
+@dataclass(slots=True)
+class Draft:
+    """A statement taken apart, what its food may be, the likeliest first, and what stands in the way of it."""
+
+    piece: Piece
+    parsed: ParsedLine | None
+    candidates: list[Candidate]
+    ingredient: Ingredient | None
+    problem: str = ""
+    is_mention: bool = False
+
+
+def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draft]:
+    """Return a draft for each statement of a piece: one without a food for what is no food.
+
+    Parameters
+    ----------
+    piece
+        A piece of the text, with its role.
+    pantry
+        Where names are looked up.
+    pot
+        What the recipe measures by, where it measures by a pot of its own.
+    """
+    if piece.role != "food":
+        return [Draft(piece, None, [], None)]
+    if len(piece.text) > LONGEST_LINE:
+        return [Draft(piece, None, [], None, "too long for an ingredient line")]
+    index = name_index(pantry)
+    drafts = []
+    piece = _in_its_part(piece)
+    for statement in split_line(piece.text):
+        parsed = parse_line(pot.in_ml(statement) if pot else statement)
+        if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
+            parsed = replace(parsed, name=whole)
+        if parsed.preparation and parsed.name and set(words_of(parsed.name)) <= word_list("neutral"):
+            # "blanched, finely ground almond flour": the comma stands among adjectives.
+            parsed = replace(parsed, name=f"{parsed.name} {parsed.preparation}")
+        spoken = parsed.sums[0].text.lower().split() if parsed.sums else []
+        is_tinned = bool({"can", "cans", "tin", "tins"} & set(spoken))
+        holder = " tinned" if is_tinned and index.is_ambiguous(parsed.name) else ""
+        candidates = index.match(parsed.name, parsed.preparation + holder)
+        candidates = _told_apart(parsed, candidates, index.doubtful_by_count(parsed.name), pantry)
+        is_bare_tin = is_tinned and parsed.sums[0].unit in ("tin", "can")
+        if is_bare_tin and candidates and pantry[candidates[0].ingredient].measure(parsed.sums[0].unit or "") is None:
+            # "1 tin pears in juice": the tinned food, where the fresh one comes in no tin.
+            tinned = index.match(f"tinned {parsed.name}", parsed.preparation)
+            candidates = tinned if is_sure(tinned) else candidates
+        is_nameless = set(words_of(parsed.name)) <= word_list("neutral")
+        if parsed.sums and parsed.sums[0].unit and is_nameless and not is_sure(candidates):
+            # "a stick" of nothing: the unit word may be the food's own name ("2 cloves", "5 cloves, ground").
+            candidates = index.match(parsed.sums[0].text)
+        if candidates and parsed.sums and not is_sure(candidates):
+            # Of two that the name may mean, an inch or a leaf may fit only one.
+            candidates.sort(key=lambda c: weigh(parsed, pantry[c.ingredient], cup_standard("us")) is None)
+        if not is_sure(candidates) and (named := _named_aside(parsed, index)):
+            candidates = named
+        ingredient = pantry[candidates[0].ingredient] if candidates else None
+        drafts.append(Draft(piece, parsed, candidates, ingredient))
+    return drafts
+
+
+def with_units(drafts: list[Draft]) -> list[Draft]:
+    """Return drafts whose amounts without a unit have the one that is meant, where the lines beside them tell it.
+
+    "150 caster sugar" in a list of grams is grams; "four ounces of butter, four of sugar" goes on in ounces.
+    """
+    grams = sum(bool(d.parsed and d.parsed.sums and d.parsed.sums[0].unit == "g") for d in drafts)
+    found: list[Draft] = []
+    last: str | None = None
+    for draft in drafts:
+        first = draft.parsed.sums[0] if draft.parsed and draft.parsed.sums else None
+        if draft.parsed and draft.ingredient and first and first.unit is None and not first.size:
+            is_elliptic = first.text.lower().endswith(" of") and last is not None
+            is_grams = grams >= LEAST_IN_GRAMS and first.low >= LEAST_BARE_GRAMS
+            if (is_elliptic or is_grams) and draft.ingredient.measure("each") is None:
+                told = replace(first, unit=last if is_elliptic else "g")
+                draft = replace(draft, parsed=replace(draft.parsed, sums=(told, *draft.parsed.sums[1:])))
+        elif first and first.unit:
+            last = first.unit if units()[first.unit].kind == "mass" else None
+        found.append(draft)
+    return found
+
+
+# In so many lines of grams a bare number of so much and more is grams.
+LEAST_IN_GRAMS, LEAST_BARE_GRAMS = 2, 20
+
+# "150 g sugar for the caramel": boiled apart from the rest, whatever the list does without a heading.
+_FOR_CARAMEL = re.compile(r"\bfor\s+(?:the\s+|a\s+)?caramel\W*$", re.I)
+
+
+def _in_its_part(piece: Piece) -> Piece:
+    is_caramel = not piece.component and _FOR_CARAMEL.search(piece.text)
+    return replace(piece, component="caramel") if is_caramel else piece
+
+
+def _named_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
+    """Return the food that a bracket names in other words ("150 g Zucker (sugar)"), where that is sure; else none."""
+    words, *others = (part.strip() for part in parsed.preparation.split(","))
+    if any(is_sure(index.match(other)) for other in others):
+        return []  # "(strawberries, raspberries, redcurrants)": several of a kind
+    if not 1 <= len(words.split()) <= 3 or set(words_of(words)) <= word_list("neutral"):
+        return []
+    found = index.match(words)
+    return found if is_sure(found) and found[0].confidence >= SURE_ASIDE else []
+
+
+# How sure the words in a bracket must be before they are taken instead of the name.
+SURE_ASIDE = 0.95
+
+
+def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> list[Draft]:
+    """Return drafts of the foods that only the method names with an amount; what the list holds is not repeated."""
+    index = name_index(pantry)
+    listed = {d.ingredient.key for d in drafts if d.ingredient}
+    named = [(frozenset(words_of(d.parsed.name)), d.parsed.sums[:1]) for d in drafts if d.parsed and d.parsed.name]
+    components = list(dict.fromkeys(d.piece.component for d in drafts if d.parsed))
+    extra: list[Draft] = []
+    for piece in found:
+        for statement in mentions(piece.text) if piece.role == "step" else ():
+            if any(statement.lower() in s.text.lower() for s in statements(piece.text)):
+                continue  # "yield 18 biscuits": what it makes
+            parsed = parse_line(statement)
+            if not parsed.name or not parsed.sums:
+                continue
+            candidates = index.match(parsed.name)
+            if not is_sure(candidates) or (parsed.sums[0].unit is None and candidates[0].confidence < 0.93):
+                continue
+            words = frozenset(words_of(parsed.name))
+            first = parsed.sums[0]
+            # "the sugar" is the list's caster sugar; "2 tbsp icing sugar" is not its 150 g of sugar, unless as much of it.
+            if candidates[0].ingredient in listed or any(
+                words <= name or (name <= words and any((a.low, a.unit) == (first.low, first.unit) for a in amounts))
+                for name, amounts in named
+            ):
+                continue
+            if any(words & set(words_of(component)) for component in components if component):
+                continue  # "a teaspoon of jam in each": a part that is made here
+            listed.add(candidates[0].ingredient)
+            food = pantry[candidates[0].ingredient]
+            # A method often stands after the last component's list; the component that the step names is meant.
+            where = next((c for c in components if c and c in piece.text.lower()), components[0] if components else "")
+            extra.append(
+                Draft(Piece(statement, "food", where, piece.number), parsed, candidates, food, is_mention=True)
+            )
+    return extra
+
+
+def _told_apart(
+    parsed: ParsedLine, candidates: list[Candidate], doubtful: tuple[str, ...], pantry: Pantry
+) -> list[Candidate]:
+    """Return the candidates of a counted name whose kinds differ in weight: the one its stated weight fits, or a doubt."""
+    if not doubtful or not parsed.sums or not (parsed.sums[0].unit is None or parsed.sums[0].unit == "piece"):
+        return candidates
+    fits = [
+        key
+        for key in doubtful
+        if (w := weigh(parsed, pantry[key], cup_standard("us"))) and w.stated is not None and w.conflict is None
+    ]
+    if fits:
+        return [Candidate(fits[0], pantry[fits[0]].name, 0.95), *(c for c in candidates if c.ingredient != fits[0])]
+    kinds = [Candidate(key, pantry[key].name, 0.7 - 0.05 * n) for n, key in enumerate(doubtful)]
+    return [
+        *kinds,
+        *(replace(c, confidence=min(c.confidence, 0.5)) for c in candidates if c.ingredient not in doubtful),
+    ]
