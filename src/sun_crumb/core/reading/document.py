@@ -283,6 +283,8 @@ def _own_yield(piece: Piece) -> int | None:
 
 
 def _told(text: str) -> list[Stated]:
+    # "(for 4)"
+    text = re.sub(r"^\((for\s[^()]+)\)$", r"\1", text.strip(), flags=re.I)
     # "For a 24 cm springform, 12 pieces": a count may stand behind a comma.
     parts = re.split(r"[,;|•·]\s+|\s[–—-]{1,2}\s", text) if len(text) < SHORT_LINE else [text]
     # "1 bowl, no mixer": what it is made in.

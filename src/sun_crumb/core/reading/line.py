@@ -164,7 +164,7 @@ class _Statement:
             self.sums.append(amount)
             _more_amounts(trailing["amount"], end, self.sums, self.also)
             before = rest[: trailing.start()]
-            self.name = re.split(r"[,(]", before)[0]
+            self.name = _STOP.split(re.split(r"[,(]", before)[0].strip(), maxsplit=1)[0]
             self.preparation = left.strip(" ),;")
             # "mouka (flour) 200 g": a bracket in front of the amount says more of the food.
             self.asides = [aside for aside in PAREN.findall(before) if not ONE.search(aside)]

@@ -254,8 +254,11 @@ _MADE_IN_MEASURE = re.compile(
 
 
 def _portion_marks(text: str, words: Sequence[str], *, is_heading: bool, has_food: bool) -> set[str]:
+    text = re.sub(r"^\((for\s[^()]+)\)$", r"\1", text.strip(), flags=re.I)
     if re.match(r"for\s+\d", text, re.I) and (said := said_in(text.rstrip(" :"))) and said.count and said.count.kind:
         return {"portions"}  # "For 12 buns:"
+    if re.fullmatch(r"for\s+(?:about\s+)?(?:[2-9]|1\d|2[0-4])(?:\s*(?:-|–|to)\s*\d{1,2})?", text, re.I):
+        return {"portions"}  # "(for 4)"
     if _MADE_IN_MEASURE.match(text):
         return {"portions"}  # "Makes: approx 4 cups"
     if bare_count(text) and not is_heading:

@@ -337,8 +337,14 @@ def _possible(line: ParsedLine, amount: Amount, ingredient: Ingredient) -> tuple
     """Return between what weights an amount beside a stated weight may lie [g]: pieces as growers know them, with their peel or without."""
     low, high = possible_grams(amount, ingredient, line.form)
     # What is medium to one grower is large to another, of roots most of all; eggs are sorted.
-    is_piece = amount.unit is None and not ingredient.has_role("egg")
-    wider = GROWN if is_piece and ingredient.has_role("fruit") else SORTED if is_piece and amount.size else 1.0
+    is_piece = amount.unit in (None, "piece") and not ingredient.has_role("egg")
+    wider = (
+        GROWN
+        if is_piece and ingredient.has_role("fruit")
+        else SORTED
+        if is_piece and (amount.size or amount.unit)
+        else 1.0
+    )
     share = ingredient.edible_share("") if amount.unit is None and not line.gross else 1.0
     return low / wider, high * wider / share
 
