@@ -334,7 +334,9 @@ _CUT_WHOLE = re.compile(
     re.I,
 )
 # "Roll up, cut into 12": a dough is cut before it is baked.
-_ROLLED = re.compile(r"\b(?:roll(?:ed)?(?:\s+it|\s+the\s+\w+)?\s+up|log|sausage|dough|cylinder|spiral|dis[ck]|wedges)\b", re.I)
+_ROLLED = re.compile(
+    r"\b(?:roll(?:ed)?(?:\s+it|\s+the\s+\w+)?\s+up|log|sausage|dough|cylinder|spiral|dis[ck]|wedges)\b", re.I
+)
 # "fill, roll up and cut 12 rolls": the pieces themselves are named.
 _CUT_OUT = re.compile(
     r"\b(?:cut|slice|stamp out|cut out)\s+(?P<rest>(?:\d{1,2}|ten|twelve|sixteen|twenty)\s+(?!cm|inch|mm|in\b)\w+.{0,20})",

@@ -27,7 +27,7 @@ from sun_crumb.core.wish.goals import Goals
 
 Matrix = npt.NDArray[np.float64]
 
-# On the blend path no one sweetener carries more than its share of what is cut, up to a cut that leaves a choice.
+# On the blend path no one sweetener stands for more than this share of the sugar there was, up to a cut that leaves a choice: what stays is one of the several.
 BLEND_SHARE, BLEND_UP_TO = 0.55, 0.6
 # So little sugar that goes is not worth two sweeteners [g] (judgement: three spoons).
 TOO_LITTLE_G = 50.0
@@ -244,7 +244,7 @@ def bounds(problem: Problem) -> list[tuple[float, float]]:
 
 
 def fair_share(problem: Problem, addition: Addition) -> float:
-    """Return the most of a sweetener [g] on the blend path, where others are at hand: its share of what is cut."""
+    """Return the most of a sweetener [g] on the blend path, where others are at hand: its share of the sugar there was."""
     goals = problem.goals
     if "shares" not in goals.preset.traits or not addition.is_sweetener or goals.wanted_cut > BLEND_UP_TO:
         return INFINITY
