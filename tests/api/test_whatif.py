@@ -235,7 +235,7 @@ class Around(WithApplication):
         self.assertLessEqual({u["goal"] for u in made["unmet"]}, {"browning"})
 
     def test_the_preview_keeps_eggs_as_the_plan_moved_them(self) -> None:
-        text = "Ginger cookies\nMakes 20\n150 g butter\n180 g sugar\n1 egg\n260 g flour\n1 tsp baking soda"
+        text = "Ginger cookies\nMakes 40\n300 g butter\n360 g sugar\n2 eggs\n520 g flour\n2 tsp baking soda"
         at = f"/api/recipes/{self.keep_cake(text)['id']}"
         wish = {
             "path": "unrefined",
@@ -252,7 +252,7 @@ class Around(WithApplication):
         ]
         seen = self.post(f"{at}/preview", {**wish, "cut": 0.45, "support": support})
         egg = next(x for x in seen["lines"] if x["ingredient"] == "egg")
-        self.assertEqual(egg["after_g"], 25)
+        self.assertEqual(egg["after_g"], 50)
 
     def test_the_oven_of_a_kept_recipe_is_known(self) -> None:
         made = self.rework(path="unrefined", cupboard=["honey"])
