@@ -8,9 +8,11 @@ from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from itertools import pairwise
 
+from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.reading.columns import in_columns
 from sun_crumb.core.reading.counts import MOST, kind_of
 from sun_crumb.core.reading.marks import FOR_THE, FOR_THE_PART, Known, heading_kind, is_asking, without_number
+from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
 from sun_crumb.core.reading.portions import Stated, bare_count, of_step, of_title, said_in, statements
 from sun_crumb.core.reading.records import Role
@@ -65,6 +67,10 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     told = {said: known(said) for said in {s.text for s in found}}
     forced = {**_of_a_page(found), **_broken_names(found, told, known), **(forced or {})}
     roles = roles_of(found, [told[s.text] for s in found], forced)
+    for n in _greetings(found):
+        roles[n] = "chatter"
+    if not any(role == "food" and told[s.text].has_food for s, role in zip(found, roles, strict=True)):
+        roles = [_of_sentences(statement, role, known) for statement, role in zip(found, roles, strict=True)]
     pieces = _with_title(_joined(found, roles))
     by_line: dict[int, Role] = {}
     for statement, role in zip(found, roles, strict=True):
@@ -80,6 +86,18 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     )
 
 
+# A letter's paragraph that names so many foods with their amounts is the recipe, where no list stands.
+LEAST_TOLD_FOODS = 3
+
+
+def _of_sentences(statement: Statement, role: Role, known: Callable[[str], Known]) -> Role:
+    """Return the role of a statement in a text without a list: what tells foods with amounts is a step."""
+    if role not in ("chatter", "note", "junk", "portions"):
+        return role
+    named = [said for said in mentions(statement.raw, is_list=True) if known(said).has_food]
+    return "step" if len(named) >= LEAST_TOLD_FOODS else role
+
+
 def _of_a_page(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the lines that a page begins with, where one of the first leads to its other pages: the site's name and that."""
     for n, statement in enumerate(found[:MOST_HEAD_LINES]):
@@ -89,6 +107,16 @@ def _of_a_page(found: Sequence[Statement]) -> dict[int, Role]:
     return {}
 
 
+def _greetings(found: Sequence[Statement]) -> list[int]:
+    """Return which statements begin or end a letter, and name nothing: "Dear all,"."""
+    ends = {*range(len(found))[:MOST_HEAD_LINES], *range(len(found))[-1:]}
+    return [n for n in sorted(ends) if _GREETS.fullmatch(found[n].raw.strip())]
+
+
+_GREETS = re.compile(
+    r"(?:dear|hi|hello|hey|hallo|love|cheers|best|thanks|xx+|with love|best wishes|kind regards|yours)\b[^.!?:;\d]{0,24}[,!.x]*(?:\s+x+)?",
+    re.I,
+)
 MOST_HEAD_LINES, LEAST_LEADS = 3, 3
 MOST_HEAD_PIECES = 4
 
@@ -119,14 +147,20 @@ def _broken_names(
 def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
     """Return the pieces, broken lines joined to what they go on from."""
     pieces: list[Piece] = []
+    number = 0
     for statement, role in zip(found, roles, strict=True):
         text = statement.text
         if role == "step":
-            text = without_number(statement.raw.strip()) or text
+            numbered = _NUMBERED.match(statement.raw)
+            is_next = numbered is not None and number and int(numbered[1]) == number + 1
+            number = int(numbered[1]) if numbered else number
+            # "3 Ripple the fruit through", behind a second step.
+            bare = statement.raw[numbered.end() :] if numbered and is_next else without_number(statement.raw.strip())
+            text = bare or text
         elif role in ("title", "heading", "chatter", "portions", "note"):
             text = statement.raw.strip() if role != "heading" else text
         if role == "continuation" and pieces:
-            pieces[-1] = replace(pieces[-1], text=f"{pieces[-1].text} {statement.raw.strip()}")
+            pieces[-1] = replace(pieces[-1], text=_rejoined(pieces[-1].text, statement.raw.strip()))
         elif _completes(pieces, role, text) or (
             role == "portions" and pieces and pieces[-1].role == "portions" and is_asking(pieces[-1].text)
         ):
@@ -134,6 +168,42 @@ def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
         else:
             pieces.append(Piece(text, "food" if role == "continuation" else role, "", statement.line.number))
     return pieces
+
+
+_NUMBERED = re.compile(r"^\s*(\d{1,2})\s*[.):]?\s+(?=[A-Z])")
+
+
+def _rejoined(before: str, after: str) -> str:
+    """Return two lines as one, a word that was broken at its end whole again: "mascar-" and "pone"."""
+    broken = _BROKEN_WORD.search(before)
+    if broken and after[:1].islower():
+        return before[: None if broken[1].lower() in _KEEPS_HYPHEN else -1] + after
+    return f"{before} {after}"
+
+
+_BROKEN_WORD = re.compile(r"\b([^\W\d_]{2,})-$")
+_KEEPS_HYPHEN = frozenset(
+    {
+        "self",
+        "all",
+        "semi",
+        "low",
+        "full",
+        "non",
+        "half",
+        "free",
+        "medium",
+        "extra",
+        "gluten",
+        "sugar",
+        "fat",
+        "bitter",
+        "short",
+        "long",
+        "two",
+        "three",
+    }
+)
 
 
 def _completes(pieces: list[Piece], role: Role, text: str) -> bool:
@@ -158,7 +228,7 @@ def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         r"\s+[•|·]\s+|\s{3,}|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•")
     )
     title, said = of_title(_FIELD.sub("", named))
-    return re.sub(r"\s{2,}", " ", title.strip(" *#_=|:–—-")), [
+    return re.sub(r"\s{2,}", " ", title.strip(" *#_=|:–—-").removesuffix(" .")), [
         *([said] if said else []),
         *(told for part in more for told in _told(part)),
     ]
@@ -186,11 +256,19 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
             if name == piece.text.strip(" *#_=:."):
                 return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
             return [Piece(name, "title", piece.component, piece.number), *pieces]
+    if told := next((m for p in pieces if p.role in ("chatter", "step") and (m := _SPOKEN_OF.search(p.text))), None):
+        return [Piece(told[1][:1].upper() + told[1][1:], "title", "", 0), *pieces]
     return pieces
 
 
+# "You asked for the apple cake": a letter names what it tells.
+_SPOKEN_OF = re.compile(
+    r"\b(?:the|my|our|that|this)\s+((?:[a-z-]+\s+){1,3}(?:cake|tart|pie|loaf|bread|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=[^.]{0,60}[.!?:])"
+)
 # "Title: Carrot halwa"
-_FIELD = re.compile(r"^(?:title|recipe(?: name| for)?|name|dish)\s*:\s*(?=\S)", re.I)
+_FIELD = re.compile(
+    r"^(?:title|recipe(?: name| for)?|name|dish|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*(?=\S)", re.I
+)
 _NAME = re.compile(r"[A-Z][^\W\d_]*(?:[\s'’&-]+[^\W\d_]+){1,5}")
 _LINKS = frozenset({"for", "to", "the", "you", "then", "and", "a", "an", "some", "your"})
 
@@ -220,9 +298,10 @@ def _with_components(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the component that the heading above each names; stages of one mixture name none."""
     found: list[Piece] = []
     component, outer = "", ""
+    has_deeds = any(p.role == "heading" and _is_deed(p.text, least=2) for p in pieces)
     for n, piece in enumerate(pieces):
         if piece.role == "heading":
-            kind = heading_kind(piece.text)
+            kind = "stage" if has_deeds and _is_deed(piece.text, least=1) else heading_kind(piece.text)
             if kind in ("ingredients", "method", "notes"):
                 if kind == "ingredients":
                     component = outer = ""
@@ -234,6 +313,24 @@ def _with_components(pieces: list[Piece]) -> list[Piece]:
                     component = outer = named
         found.append(replace(piece, component=component))
     return found
+
+
+def _is_deed(text: str, *, least: int) -> bool:
+    """Return whether a heading tells only what is done with the foods under it: "Sift & add:"; beside one such also "Cream:"."""
+    words = re.findall(r"[^\W\d_]+", text.lower())
+    deeds = [word for word in words if fold(word) in word_list("verb")]
+    return len(deeds) >= least and set(words) <= {
+        *deeds,
+        "and",
+        "in",
+        "together",
+        "then",
+        "with",
+        "the",
+        "next",
+        "first",
+        "last",
+    }
 
 
 def _is_followed_by_food(pieces: list[Piece], n: int) -> bool:

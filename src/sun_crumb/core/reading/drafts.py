@@ -137,38 +137,76 @@ SURE_ASIDE = 0.95
 def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> list[Draft]:
     """Return drafts of the foods that only the method names with an amount; what the list holds is not repeated."""
     index = name_index(pantry)
+    if not any(d.parsed and d.parsed.sums and d.ingredient for d in drafts):
+        return _told(found, index, pantry)
     listed = {d.ingredient.key for d in drafts if d.ingredient}
     named = [(frozenset(words_of(d.parsed.name)), d.parsed.sums[:1]) for d in drafts if d.parsed and d.parsed.name]
     components = list(dict.fromkeys(d.piece.component for d in drafts if d.parsed))
     extra: list[Draft] = []
     for piece in found:
         for statement in mentions(piece.text) if piece.role == "step" else ():
-            if any(statement.lower() in s.text.lower() for s in statements(piece.text)):
-                continue  # "yield 18 biscuits": what it makes
-            parsed = parse_line(statement)
-            if not parsed.name or not parsed.sums:
+            if _is_what_it_makes(statement, piece.text) or (draft := _mention(statement, piece, index, pantry)) is None:
                 continue
-            candidates = index.match(parsed.name)
-            if not is_sure(candidates) or (parsed.sums[0].unit is None and candidates[0].confidence < 0.93):
-                continue
+            parsed, key = draft.parsed, draft.candidates[0].ingredient
+            assert parsed is not None
             words = frozenset(words_of(parsed.name))
             first = parsed.sums[0]
             # "the sugar" is the list's caster sugar; "2 tbsp icing sugar" is not its 150 g of sugar, unless as much of it.
-            if candidates[0].ingredient in listed or any(
+            if key in listed or any(
                 words <= name or (name <= words and any((a.low, a.unit) == (first.low, first.unit) for a in amounts))
                 for name, amounts in named
             ):
                 continue
             if any(words & set(words_of(component)) for component in components if component):
                 continue  # "a teaspoon of jam in each": a part that is made here
-            listed.add(candidates[0].ingredient)
-            food = pantry[candidates[0].ingredient]
+            listed.add(key)
             # A method often stands after the last component's list; the component that the step names is meant.
             where = next((c for c in components if c and c in piece.text.lower()), components[0] if components else "")
-            extra.append(
-                Draft(Piece(statement, "food", where, piece.number), parsed, candidates, food, is_mention=True)
-            )
+            extra.append(replace(draft, piece=replace(draft.piece, component=where), is_mention=True))
     return extra
+
+
+def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draft]:
+    """Return drafts of the foods of a recipe that has no list: each amount that its sentences name, in order.
+
+    What is weighed or spooned and no food of the pantry is asked about; what is only counted ("a bowl") is no food then.
+    """
+    drafts = []
+    for piece in found:
+        for told in mentions(piece.text, is_list=True) if piece.role == "step" else ():
+            if _is_what_it_makes(told, piece.text):
+                continue
+            for statement in split_line(told):
+                if draft := _mention(statement, piece, index, pantry):
+                    drafts.append(draft)
+                elif (parsed := parse_line(statement)).name and parsed.sums and parsed.sums[0].unit in _BOUGHT_BY:
+                    asked = Piece(statement, "food", piece.component, piece.number)
+                    drafts += (
+                        [] if _A_VESSEL.search(parsed.name) else [Draft(asked, parsed, index.match(parsed.name), None)]
+                    )
+    return drafts
+
+
+# What no vessel is told by, but foods are.
+_BOUGHT_BY = frozenset({"g", "oz", "ml", "tsp", "tbsp", "cup"})
+_A_VESSEL = re.compile(r"\b(?:tins?|pans?|dish|dishes|moulds?|molds?|bowls?|ramekins?|glass(?:es)?|loaf|water)\b", re.I)
+
+
+def _is_what_it_makes(statement: str, step: str) -> bool:
+    """Return whether an amount is what the recipe makes: "yield 18 biscuits"."""
+    return any(statement.lower() in said.text.lower() for said in statements(step))
+
+
+def _mention(statement: str, piece: Piece, index: NameIndex, pantry: Pantry) -> Draft | None:
+    """Return the draft of a statement that a sentence holds; none where no food of the pantry is surely meant."""
+    parsed = parse_line(statement)
+    if not parsed.name or not parsed.sums:
+        return None
+    candidates = index.match(parsed.name)
+    if not is_sure(candidates) or (parsed.sums[0].unit is None and candidates[0].confidence < 0.93):
+        return None
+    food = pantry[candidates[0].ingredient]
+    return Draft(Piece(statement, "food", piece.component, piece.number), parsed, candidates, food)
 
 
 def _told_apart(

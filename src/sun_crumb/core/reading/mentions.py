@@ -1,8 +1,9 @@
-"""Amounts of food that only the method names: "dust with 2 tbsp icing sugar"."""
+"""Amounts of food in sentences: what only the method names, or all of a recipe that has no list ("Take 4 oz butter and ...")."""
 
 from __future__ import annotations
 
 import re
+from collections.abc import Iterator
 
 from sun_crumb.core.quantities.measures import units
 from sun_crumb.core.reading.amounts import read_amount
@@ -41,17 +42,49 @@ _IN_THE_MAKING = frozenset(
         "syrup",
     }
 )
+# In a recipe without a list also these begin a food: "half a teaspoon of cinnamon", "a dozen plums", "an egg".
+_TOLD_NUMBER = re.compile(
+    rf"{_NUMBER.pattern}|(?<![\w-])(?:half\s+an?|an?|one|two|three|four|five|six|eight|ten|twelve)\s+(?=[^\W\d_]{{3}})",
+    re.I,
+)
+# "the juice of 1½ lemons"
+_OF_FRUIT = re.compile(
+    r"\b(?:(?:finely\s+)?grated\s+)?(?:zest|juice|rind)(?:\s+(?:and|&)\s+(?:zest|juice|rind))?\s+(?:of|from)\s+"
+    r"(?:[\d½¼¾][\d½¼¾/]*|half\s+an?|an?|one|two|three)\s+(?:large\s+|small\s+|big\s+|unwaxed\s+)?[^\W\d_]+",
+    re.I,
+)
+# "Cream the butter (100 g) with the sugar (150 g)"
+_BEHIND = re.compile(
+    r"(?P<name>[^\W\d_]+(?:[ -][^\W\d_]+){0,2})\s*\((?P<amount>(?:about |approx\.? )?[\d½¼¾][\d.,/½¼¾]*\s*(?:kg|g|ml|l|oz|lbs?|cups?|tbsps?|tsps?)\b\.?)\)",
+    re.I,
+)
+_LEADING = re.compile(
+    r"^(?:.*\b(?:the|and|with|of|in|to|add|then|your|both|into|on|over|cream|melt|mix|stir|whisk|beat|fold|sift|rub|put)\s+)+",
+    re.I,
+)
+# What is done to a food behind its name is no part of it.
+_DONE_BEHIND = frozenset(
+    {"mixed", "sweetened", "whisked", "combined", "dissolved", "altogether", "all", "well", "first", "w", "one"}
+)
 MOST_WORDS = 4
 MOST_MENTIONS = 30
 MOST_TRIED = 60
 LONGEST = 90
 
 
-def mentions(step: str) -> list[str]:
+def mentions(step: str, *, is_list: bool = False) -> list[str]:
     """Return the statements of an amount and a food in one step, as an ingredient line would say them.
 
     What the words around an amount send back to the list ("the remaining 50 g sugar") or to the tin ("grease with 1 tsp
     oil") is left out; so are times, temperatures and sizes, which name no food.
+
+    Parameters
+    ----------
+    step
+        What one step tells.
+    is_list
+        Whether the recipe has no list, so that the step is all that tells its foods: then also "an egg", "the juice of a
+        lemon" and "the butter (100 g)" are statements.
 
     Examples
     --------
@@ -59,10 +92,26 @@ def mentions(step: str) -> list[str]:
     ['2 tbsp icing sugar']
     >>> mentions("Whisk in the remaining 50 g sugar and bake at 180 °C.")
     []
+    >>> mentions("Beat the butter (100 g) with an egg and the juice of 2 lemons.", is_list=True)
+    ['100 g butter', 'an egg', 'juice of 2 lemons']
     """
-    found: list[str] = []
-    at = tried = 0
-    while len(found) < MOST_MENTIONS and tried < MOST_TRIED and (start := _NUMBER.search(step, at)):
+    found = list(_amounts_first(step, is_list=is_list))
+    if is_list:
+        fruit = [(m.start(), m.end(), m[0]) for m in _OF_FRUIT.finditer(step)]
+        found = [(at, said) for at, said in found if not any(start <= at < end for start, end, _ in fruit)]
+        found += [(start, said) for start, _, said in fruit]
+        behind = [(m.start("amount"), f"{m['amount']} {_LEADING.sub('', m['name'])}") for m in _BEHIND.finditer(step)]
+        taken = {at for at, _ in behind}
+        found = [(at, said) for at, said in found if at not in taken] + behind
+    return [said for _, said in sorted(found)][:MOST_MENTIONS]
+
+
+def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
+    """Yield where an amount begins that a food follows, and both as an ingredient line says them."""
+    number = _TOLD_NUMBER if is_list else _NUMBER
+    kinds = ("mass", "volume", "pinch", "count", *(("piece",) if is_list else ()))
+    at = tried = many = 0
+    while many < MOST_MENTIONS and tried < MOST_TRIED and (start := number.search(step, at)):
         window = step[start.start() : start.start() + LONGEST]
         amount = read_amount(window)
         at, tried = start.end(), tried + 1
@@ -74,16 +123,15 @@ def mentions(step: str) -> list[str]:
             continue
         kind = units()[amount[0].unit].kind if amount[0].unit else "count"
         rest = re.sub(r"^\s*(?:well[- ])?beaten\s+", " ", window[amount[1] :])
-        if kind not in ("mass", "volume", "pinch", "count") or re.match(
-            r"\s*(?:[°º%]|min|hour|sec|cm|mm|inch|degree)", rest
-        ):
+        if kind not in kinds or re.match(r"\s*(?:[°º%]|min|hour|sec|cm|mm|inch|degree|of the\b)", rest):
             continue
         end = _END.search(rest)
-        words = (rest[: end.start()] if end else rest).split()
-        while words and words[0].lower() in ("of", "the", "your"):
+        words = re.split(r"(?=\d)", rest[: end.start()] if end else rest)[0].split()[:MOST_WORDS]
+        while words and words[0].lower() in ("of", "your"):
             words = words[1:]
-        if len(words) == 1 and words[0].lower() in _IN_THE_MAKING:
+        while words and words[-1].lower() in _DONE_BEHIND:
+            words = words[:-1]
+        if not words or (len(words) == 1 and words[0].lower() in _IN_THE_MAKING):
             continue
-        if len(words) > 0 and not any(c.isdigit() for c in "".join(words[:MOST_WORDS])):
-            found.append(f"{amount[0].text} {' '.join(words[:MOST_WORDS])}")
-    return found
+        many += 1
+        yield start.start(), f"{amount[0].text} {' '.join(words)}"

@@ -129,6 +129,12 @@ def _of_cells(cells: list[str]) -> list[str]:
         # "Butter | 65 % | 325 g": the baker's per cent beside the weight.
         amounts = [a for a in amounts if not _SHARE.fullmatch(a)]
         names = [n for n in names if not _SHARE.fullmatch(n)]
+    counted = [a for a in amounts if re.fullmatch(r"\d{1,2}", a)]
+    if len(amounts) == 2 and len(counted) == 1 and names:
+        # "Egg | 1 | 50 g": how many, and what they weigh.
+        weight = next(a for a in amounts if a not in counted)
+        if re.search(r"\d.*[a-z]", weight, re.I):
+            return [f"{counted[0]} {names[0]} ({weight})" + "".join(f", {t}" for t in names[1:] if re.search(r"\w", t))]
     if len(amounts) > 1 and all(re.search(r"\d.*[a-z]", t, re.I) for t in amounts):
         amounts = [" / ".join(amounts)]  # "250 g | 9 oz | ricotta": metric and imperial
     # A quantity and its unit may stand in two cells; what else there is says more of the food.

@@ -150,6 +150,16 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         ),
         r"(\1)",
     ),
+    # An American baking square is an ounce.
+    (
+        re.compile(
+            r"^([\d½]+)\s*(?:sq\.?|squares?)\s+(?:of\s+)?(?=(?:semi-?\s?sweet|unsweet\w*|bitter-?\s?sweet|baking)\b)",
+            re.I,
+        ),
+        r"\1 oz ",
+    ),
+    (re.compile(r"\ba\.\s?p\. flour\b", re.I), "all-purpose flour"),
+    (re.compile(r"\b(?:sweet )?dessert wine\b", re.I), "sweet wine"),
     # "1 x 400 g tin chickpeas, drained (240 g drained weight)": what is left counts.
     (
         re.compile(
@@ -168,7 +178,7 @@ _ZEST_OF_TWO = re.compile(
     re.I,
 )
 _ZEST_AND_MEASURED = re.compile(
-    rf"^(?:(?:finely\s+)?(?:grated\s+)?zest\s+(?:of\s+)?)?(?P<count>\d+|one|an?)\s+(?:unwaxed\s+|large\s+|small\s+)?{_CITRUS}[,:]?\s*\(?(?:(?:finely\s+)?(?:grated\s+)?zest)?\s*(?:and|&|\+|plus)\s*(?P<much>\d[^()]*?(?:\b|(?<=\d))(?:tbsps?|tablespoons?|tsps?|teaspoons?|ml|cups?)\b)\.?\s+juice\)?$",
+    rf"^(?:(?:finely\s+)?(?:grated\s+)?zest\s+(?:of\s+)?)?(?P<count>\d+|one|an?)\s+(?:unwaxed\s+|large\s+|small\s+)?{_CITRUS}[,:]?\s*\(?(?:(?:finely\s+)?(?:grated\s+)?zest)?\s*(?:and|&|\+|plus)\s*(?P<much>\d[^()]*?(?:\b|(?<=\d))(?:tbsps?|tablespoons?|tsps?|teaspoons?|ml|cups?)\b)\.?\s+(?:of\s+)?(?:the\s+|its\s+)?juice\)?$",
     re.I,
 )
 # "zest 1 orange, 2 tbsp juice"

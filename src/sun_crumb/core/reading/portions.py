@@ -34,7 +34,7 @@ _CUES = (
     ),
     (
         "made",
-        r"\b(?:makes?|rende|rinde|ergibt|mak(?:ing)|yields?|yielding|gives?|produces?|quantity|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b)|comes?\s+to|bakes?\s+up\s+(?:to|into))\b",
+        r"\b(?:makes?|(?<=\bit )(?:does|will do)(?=\s+(?:about\s+)?\d)|rende|rinde|ergibt|mak(?:ing)|yields?|yielding|gives?|produces?|quantity|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b)|comes?\s+to|bakes?\s+up\s+(?:to|into))\b",
     ),
     (
         "cut",
@@ -218,6 +218,8 @@ _ABOUT_SO_MANY = re.compile(
     r"\s*\(\s*(?:about|approx(?:imately)?\.?|around|roughly|~|circa|ca\.?)\s*(\d{1,3})(?:\s+(?:small|medium|large|big|little|mini))?\s*\)\s*",
     re.I,
 )
+# "6-8 port.", "4 pers."
+_SHORT_PEOPLE = re.compile(r"^(\W*\d{1,2}(?:\s*[-–]\s*\d{1,2})?)\s+(?:port|pers|serv|ppl)\.?$", re.I)
 # "16 pieces when cold"
 _WHEN_COLD = re.compile(r"\s+(?:when|once)\s+(?:it'?s\s+)?(?:cold|cool|cooled|set)\b", re.I)
 # "Cake for 10", "Enough for 6"
@@ -230,6 +232,7 @@ _BARE = re.compile(r"^\W*(?:approx\w*\.?\s*|about\s*)?", re.I)
 
 def bare_count(text: str) -> Stated | None:
     """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
+    text = _SHORT_PEOPLE.sub(r"\1 portions", text)
     if (alone := _ABOUT_SO_MANY.fullmatch(text)) and (some := read_count(alone[1])):
         return Stated(some, "", 0.9, text.strip())
     if (such := SUCH_FOR.fullmatch(text)) and (some := read_count(such[1])):
@@ -329,7 +332,7 @@ _SHARED_OUT = re.compile(
     re.I,
 )
 _CUT_WHOLE = re.compile(
-    r"\b(?:cuts?|slices?|divides?|portion|mark|score|snap|break)\s+(?:nicely\s+|neatly\s+|easily\s+|cleanly\s+)?(?:it|them|the\s+(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread)\s+)?\s*"
+    r"\b(?:cuts?|slices?|divides?|portion|mark|score|snap|break)\s+(?:nicely\s+|neatly\s+|easily\s+|cleanly\s+)?(?:it|them|(?P<named>(?:the\s+)?(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread))\s+)?\s*"
     r"(?:up\s+)?(?:into|in)\s+(?P<rest>.{1,60})",
     re.I,
 )
@@ -414,7 +417,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         cue = stated.text.lower()
         if (
             re.match(
-                r"(?:serv|feed|enough|makes|yield|sufficient|gives|portion|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:\w+ )?(?:serving|portion|helping))",
+                r"(?:serv|feed|enough|makes|yield|sufficient|gives|does|will do|portion|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:\w+ )?(?:serving|portion|helping))",
                 cue,
             )
             and stated.count
@@ -434,6 +437,16 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         return told
     if told := _for_each_eater(sentence):
         return told
+    if told := _divided(sentence, is_late=is_late):
+        return told
+    # "Makes three 8 x 4-inch loaves."
+    return next(
+        (replace(s, trust=0.9) for s in said_so if s.whole and s.text.lower().startswith(("make", "yield"))), None
+    )
+
+
+def _divided(sentence: str, *, is_late: bool) -> Stated | None:
+    """Return into how many pieces a sentence divides what is made, cut, shared or dropped."""
     for pattern, trust in (
         (_CUT_WHOLE, 0.85 if is_late else 0.6 if _ROLLED.search(sentence) else 0.0),
         (_CUT_OUT, 0.85),
@@ -443,6 +456,13 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     ):
         found = pattern.search(sentence)
         count = read_count(found["rest"]) if found else None
+        if (
+            pattern is _CUT_WHOLE
+            and found
+            and not trust
+            and re.search(r"\bcakes?$|slab$|traybake$", found["named"] or "", re.I)
+        ):
+            trust = SURE  # "Cut cake into 15 pieces", before it is iced
         if not (found and count and trust and count.low >= 4):
             continue
         # "cut into 24." tells a number, and nothing follows it.
@@ -455,10 +475,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         is_number = pattern is _CUT_WHOLE and not count.kind and not re.search(r"\w", rest)
         if count.kind == "piece" or is_number or pattern is _DROPPED:
             return Stated(count, "", trust, found[0].strip()[:80])
-    # "Makes three 8 x 4-inch loaves."
-    return next(
-        (replace(s, trust=0.9) for s in said_so if s.whole and s.text.lower().startswith(("make", "yield"))), None
-    )
+    return None
 
 
 # "For 4-6." is a sentence of its own.

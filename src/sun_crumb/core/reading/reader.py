@@ -100,7 +100,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         bake_minutes=read_bake_minutes("\n".join(steps)) or read_bake_minutes(method),
         lines=tuple(_finish(draft, pantry, standard) for draft in drafts),
         steps=steps,
-        tin=read_tin(f"{method}\n{_heading_text(read)}"),
+        tin=read_tin(f"{method}\n{_heading_text(read)}") or read_tin(_junk_text(read)),
         component_yields=tuple(ComponentYield(component, count) for component, count in own.items()),
         times=read_times("\n".join(steps)),
         portions=told,
@@ -113,6 +113,11 @@ _LINE_END = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
 
 def _heading_text(read: Document) -> str:
     return "\n".join(line.raw for line, role in read.lines if role in ("title", "heading"))
+
+
+def _junk_text(read: Document) -> str:
+    """Return the lines that tell no more than a tool: "Pan: 8x8 in, lined"."""
+    return "\n".join(line.raw for line, role in read.lines if role == "junk")
 
 
 def _yield_of(told: Portions | None) -> Yield | None:

@@ -19,7 +19,7 @@ _FAN_FIRST = re.compile(r"^\W*fan(?:\s+oven)?\s*:?\s*(1[1-9]\d|2[0-4]\d)\b", re.
 _FAN_BEHIND = re.compile(
     r"(?<![\d.,/(])(?<!\d{3} [/(])(?<!/ )(1[1-9]\d|2[0-4]\d)\s*(?:°|º)?\s*fan\b(?!\s*:?\s*\d)", re.I
 )  # "loaf tin, 170 fan, 45 min"
-_BARE_FAN = re.compile(r"\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b", re.I)
+_BARE_FAN = re.compile(r"\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b(?!\s*:?\s*\d)", re.I)
 _GAS = re.compile(
     r"\b(?:gas(?:\s*mark)?|regulo|gm)\s*(\d{1,2}|¼|½)|\bmark\s*([1-9]|¼|½)(?=\s*(?:[,.;:)]|for\b|$))", re.I
 )
@@ -127,7 +127,7 @@ def read_oven(text: str) -> Oven | None:
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 _TIMED = re.compile(
     r"(?:^|[.;!?\n])\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
-    r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:\(\s*(?:not?\s+fan|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
+    r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:\(\s*(?:not?\s+fan|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
     r"(?:about |around |approx\.? )?(?:\d\s*h|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m)",
     re.I,
 )
@@ -252,16 +252,25 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
     >>> read_bake_minutes("Rest the batter for 10 minutes, bake for 40-45 minutes.")
     (40, 45)
     """
+    told: list[tuple[str, int, int]] = []
     for sentence in re.split(r"(?<=[.;])\s|\n", text):
         if re.search(r"\bbak(?:e|ing)\b|\bin the oven\b", sentence, re.I) and (times := read_times(sentence)):
             baked = [time for time in times if time.doing == "bake"] or times[:1]
             if len(baked) > 1 and _IN_TURN.search(sentence):
                 # "Bake 5 minutes at 425, then reduce to 350 and bake 15-18 minutes more"
-                return sum(time.low for time in baked), sum(time.high for time in baked)
-            return baked[0].low, baked[0].high
-    return _bake_beside_the_heat(text)
+                baked = [StepTime("bake", sum(time.low for time in baked), sum(time.high for time in baked))]
+            told.append((sentence, baked[0].low, baked[0].high))
+    if not told:
+        return _bake_beside_the_heat(text)
+    # A case baked blind waits for what is baked in it.
+    first = next((n for n, (sentence, _, _) in enumerate(told) if not _BLIND.search(sentence)), 0)
+    _, low, high = told[first]
+    if first + 1 < len(told) and re.match(r"\W*bake (?:for )?(?:another|a further)\b", told[first + 1][0], re.I):
+        return low + told[first + 1][1], high + told[first + 1][2]
+    return low, high
 
 
+_BLIND = re.compile(r"\bblind\b|\bbeans\b|\bpie weights\b", re.I)
 _IN_TURN = re.compile(r"\b(?:more|further|longer|another|reduce|lower|turn\b.{0,20}\bdown)\b", re.I)
 
 
@@ -284,13 +293,13 @@ def _bake_beside_the_heat(text: str) -> tuple[int, int] | None:
 
 
 _OVEN_HEAT = re.compile(
-    r"\b(?:1[4-9]\d|2[0-4]\d|[34][0-9]\d)\s*(?:°|º|degrees\b|deg\b\.?|['’]?\s*[CF]\b)|\b(?:gas(?:\s*mark)?)\s*[1-9]\b|\b(?:1[4-9]\d|2[0-4]\d)\s*(?:[(/]\s*\d{3}\s*)?fan\b",
+    r"\b(?:1[4-9]\d|2[0-4]\d|[34][0-9]\d)\s*(?:°|º|degrees\b|deg\b\.?|['’]?\s*[CF]\b)|\b(?:gas(?:\s*mark)?)\s*[1-9]\b|\b(?:1[4-9]\d|2[0-4]\d)\s*(?:[(/]\s*\d{3}\s*)?fan\b|\boven\b[^.\n\d]{0,20}\b(?:1[4-9]\d|2[0-4]\d|[34]\d\d)\b",
     re.I,
 )
 _SHORT_SENTENCES = re.compile(rf"{_SENTENCES.pattern}|(?<=[a-z)]\.)\s+(?=\d{{2,3}}\b)")
 _TURNED_DOWN = re.compile(r"\b(?:turn|turned|turning|reduce|lower|drop)\w*\b.{0,24}\b(?:down|to)\b", re.I)
 _TIME_ALONE = re.compile(
-    r"(?:about |for )?[\d½¼¾]{1,3}(?:\s*(?:-|–|to)\s*[\d½¼¾]{1,3})?\s*(?:min(?:ute)?s?|hours?|hrs?)\.?(?:,\s*(?:stirring|turning|rotating|until|till)\b.*)?",
+    r"(?:about |for )?[\d½¼¾]{1,3}(?:\s*(?:-|–|to)\s*[\d½¼¾]{1,3})?\s*(?:min(?:ute)?s?|hours?|hrs?)\.?(?:,?\s*(?:stirring|turning|rotating|until|till|til)\b.*|\s+[A-Z].*)?",
     re.I,
 )
 
@@ -307,6 +316,14 @@ _ROUND = re.compile(
     rf"{_DIMENSION}{_LENGTH}(?![\s,]*(?:long|thick|wide|apart|deep|tall|high)\b)(?P<rest>[^.\n]{{0,40}}?\b{_TIN_WORD})",
     re.I,
 )
+# "a 9x13 dish", "Pan: 8x8 in, lined", "baking sheet (30 x 40)"
+_TIN_BARE = re.compile(
+    rf"\b(?P<a>\d{{1,2}})\s*(?:x|×|by)\s*(?P<b>\d{{1,2}})(?:{_LENGTH})?\s*-?\s*(?:[a-z]+\s+){{0,2}}?(?:tins?|pans?|dish|baking dish|trays?|sheet)\b"
+    rf"|\b(?:tin|pan|dish|tray|sheet)\s*[(:,]\s*(?P<a2>\d{{1,2}})\s*(?:x|×|by)\s*(?P<b2>\d{{1,2}})(?:{_LENGTH})?",
+    re.I,
+)
+# Two sides told without a unit are inches up to this, as no tin is so few centimetres across.
+MOST_INCHES = 18
 _LOAF = re.compile(r"(\d+(?:[.,]\d)?)\s*-?\s*(kg|g|lb|pound)s?\s*-?\s*loaf\s*(?:tin|pan)", re.I)
 _HOLES = re.compile(r"\b(6|8|9|12|24)[- ](?:hole|cup)\b[^.\n]{0,20}\b(?:muffin|tin|tray|pan)", re.I)
 # What a step does with its time, by the words before it; the first that fits.
@@ -315,7 +332,7 @@ _DOING = (
     ("chill", r"chill|refrigerat|fridge"),
     ("freeze", r"freez"),
     ("cool", r"\bcool\b|\bcooling\b|stand in the (?:tin|pan)|leave in the (?:tin|pan)"),
-    ("rest", r"\brest\b|\bresting\b|let (?:it |the \w+ )?(?:stand|sit)|\bset aside\b|prove|proof|rise"),
+    ("rest", r"\brest\b|\bresting\b|let (?:it |the \w+ )?(?:stand|sit)|\bset aside\b|prove|proof|rise(?!n)"),
     ("simmer", r"simmer|boil|\bcook\b|stir"),
     ("bake", r"\bbak|oven|roast|toast"),
     ("beat", r"beat|whisk|cream|knead|mix|blend"),
@@ -344,6 +361,12 @@ def read_tin(text: str) -> Tin | None:
         first, second = _cm(oblong[1], oblong[2] or unit), _cm(oblong[3], unit)
         shape = "square" if abs(first - second) < 0.3 else "oblong"
         return Tin(shape, (first,) if shape == "square" else (first, second), oblong[0].strip())
+    if bare := _TIN_BARE.search(text):
+        a, b = int(bare["a"] or bare["a2"]), int(bare["b"] or bare["b2"])
+        unit = bare[3] or bare[6] or ("in" if max(a, b) <= MOST_INCHES else "cm")
+        first, second = _cm(str(a), unit), _cm(str(b), unit)
+        shape = "loaf" if "loaf" in bare[0].lower() else "square" if a == b else "oblong"
+        return Tin(shape, (first,) if a == b else (first, second), bare[0].strip())
     loaf = _LOAF.search(text)
     if loaf:
         return Tin("loaf", (), loaf[0].strip())
@@ -388,8 +411,8 @@ def read_times(text: str) -> tuple[StepTime, ...]:
             )[1]
             after = sentence[span.end : span.end + 25]
             # "325 °F for 1 hour": an oven's heat before a time that nothing else explains.
-            idle = "bake" if _OVEN_HEAT.search(before) else "wait"
-            doing = nearest or next((name for name, pattern in _DOING_RE if pattern.search(after)), idle)
+            idle = "bake" if _OVEN_HEAT.search(before) else ""
+            doing = nearest or idle or next((name for name, pattern in _DOING_RE if pattern.search(after)), "wait")
             found.append(StepTime(doing, span.low_min, span.high_min))
             start = span.end
     return tuple(found)
