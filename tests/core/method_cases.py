@@ -1894,4 +1894,226 @@ Mix dry. Add eggs + vanilla; stir in rest. Form 2 logs. Bake 350 for 30 min. Coo
         "",
     ),
 )
-ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH)
+
+# Read once as they came out, and mended.
+EIGHTH: tuple[MethodCase, ...] = (
+    MethodCase(
+        """Apricot & Almond Traybake
+
+Makes 15 squares
+Prep 20 mins, cook 35 mins
+
+175g softened butter, plus extra for the tin
+150g golden caster sugar
+3 eggs, beaten
+1 tsp almond extract
+175g self-raising flour
+75g ground almonds
+2-3 tbsp milk
+200g apricots (about 5), stoned and sliced
+25g flaked almonds
+icing sugar, to dust
+
+Method
+1. Heat the oven to 180C/160C fan/gas 4. Butter and line a 20 x 30cm traybake tin.
+2. Beat the butter and sugar together until pale and fluffy, then gradually add the eggs and almond extract.
+3. Fold in the flour and ground almonds, adding enough milk to give a soft dropping consistency.
+4. Spread into the tin, arrange the apricots over the top and scatter with the flaked almonds.
+5. Bake for 30-35 mins until golden and a skewer comes out clean. Cool in the tin for 10 mins, then turn out. Dust with icing sugar and cut into 15.
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2 3"),
+            Told("4 5 6"),
+            Told("7 8"),
+            Told("9", "bake 30-35; cool 10-10", "180"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Blackberry Fool Pots
+Serves 4 | Hands-on 15 min plus 1 hr chilling
+
+300g blackberries, plus a few to serve
+50g caster sugar
+1 tbsp crème de cassis (optional)
+300ml double cream
+150g Greek yogurt
+2 tbsp icing sugar
+4 shortbread fingers, to serve
+
+1 Put the blackberries and caster sugar in a pan with 1 tbsp water. Simmer for 5 min until soft. Crush with a fork, stir in the cassis and leave to cool completely.
+2 Whip the cream with the icing sugar to soft peaks, then fold in the yogurt.
+3 Ripple two thirds of the fruit through the cream. Spoon into 4 glasses, top with the rest of the fruit and chill for 1 hr.
+4 Serve with the extra blackberries and the shortbread.
+""",
+        (
+            Told("0 2 8 3", "simmer 5-5"),
+            Told("4 6 5"),
+            Told("", "chill 60-60"),
+            Told("1 7"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Lemon Ricotta Pancakes
+Serves: 3-4 (makes 12 small)
+
+250 g ricotta
+125 ml milk
+2 eggs, separated
+100 g plain flour
+1 tsp baking powder
+1 Tbs sugar
+zest of 1 lemon
+small knob of butter for frying
+To serve: maple syrup & blueberries
+
+Whisk ricotta, milk and egg yolks. Stir in the flour, baking powder, sugar and zest.
+Whisk the whites to stiff peaks and fold through.
+Heat the butter in a pan over medium heat. Fry spoonfuls for 2 minutes on each side.
+Serve warm with maple syrup and blueberries.
+""",
+        (
+            Told("0 1 2:0.34 3 4 5 6"),
+            Told("2:0.66"),
+            Told("7"),
+            Told("8 9"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Banana Oat Breakfast Cookies
+makes: 16 cookies
+oven: 180 C
+
+3 very ripe bananas (~300 g peeled)
+200 g rolled oats
+60 g peanut butter
+40 g honey
+50 g dark chocolate chips
+1 tsp cinnamon
+pinch of salt
+
+Mash bananas, mix everything in. Rest 10 min so the oats soak. Scoop 16 heaps onto a lined tray, flatten. 15-18 min. Cool on tray.
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2 3 4 5 6", "rest 10-10; bake 15-18", "180"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Classic Treacle Tart
+
+Pastry:
+225g plain flour
+110g cold butter, diced
+2-3 tbsp cold water
+
+Filling:
+400g golden syrup
+75g fresh white breadcrumbs
+Zest & juice of 1 lemon
+1 egg, beaten
+3 tbsp double cream
+
+Serves 8
+
+1. Rub the butter into the flour until it looks like crumbs. Add just enough water to make a dough. Wrap and chill for 30 minutes.
+2. Heat oven to 190C/fan 170C. Roll out the pastry and line a 23cm fluted tart tin. Prick the base and chill 15 minutes. Line with paper and beans and bake blind for 15 minutes, remove the beans and cook 5 minutes more.
+3. Warm the syrup until runny. Stir in the breadcrumbs, zest and juice, egg and cream.
+4. Pour into the case. Bake for 30-35 minutes at 170C/fan 150C until set. Serve warm.
+""",
+        (
+            Told("1 0 2", "chill 30-30"),
+            Told("", "chill 15-15; bake 15-15; bake 5-5", "190"),
+            Told("3 4 5 6 7 8"),
+            Told("", "bake 30-35", "170"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """| Ingredient | Amount | Notes |
+|---|---|---|
+| Almond flour | 200 g | blanched |
+| Erythritol, powdered | 80 g | |
+| Butter | 90 g | soft |
+| Egg | 1 | 50 g |
+| Vanilla extract | 1 tsp | |
+| Baking powder | 1/2 tsp | |
+| Dark chocolate 85% | 80 g | chopped |
+| Salt | 1 pinch | |
+
+# Low-carb chocolate chunk cookies
+
+Yield: 14 cookies of 32 g
+Bake: 170 °C, 12 min, middle rack
+
+1. Beat butter with erythritol. 2. Add egg and vanilla. 3. Mix in almond flour, baking powder, salt. 4. Fold in chocolate. 5. Chill 30 min. 6. Shape, flatten, bake. 7. Cool completely on the tray, they are fragile when hot.
+""",
+        (
+            Told("", "", "170"),
+            Told("2 1 3 4 0 5 7 6", "chill 30-30; bake 12-12", "170"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """1 Preheat oven 160C. 2 Boil 2 oranges 1 hr, drain, quarter, take out pips, whizz skin and all. 3 Beat 6 eggs w 225g sugar till thick. 4 Fold in orange, 250g ground almonds, 1 tsp baking pwdr. 5 Into lined 23cm springform, 50-60 min. Cool in tin.
+
+(Whole orange & almond cake -- 10 portions. GF)
+""",
+        (Told("0 1 2 3 4", "simmer 60-60; bake 50-60", "160"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Quick lemon drizzle. Beat together 225g soft butter and 225g caster sugar until pale, add 4 eggs one at a time, then sift in 225g self-raising flour and add the zest of a lemon. Put in a lined loaf tin and bake at 180C for 45-50 minutes. While it cools in its tin mix together the juice of 1½ lemons and 85g caster sugar, prick the warm cake all over and pour over. Cuts into 10 slices.
+""",
+        (Told("0 1 2 3 4 5 6", "bake 45-50", "180"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Chocolate Guinness-style stout cake
+
+For the cake
+250 ml stout
+250 g unsalted butter
+75 g cocoa powder
+400 g caster sugar
+142 ml pot sour cream
+2 eggs
+1 tbsp vanilla extract
+275 g plain flour
+2½ tsp bicarbonate of soda
+
+For the topping
+300 g cream cheese
+150 g icing sugar
+125 ml double cream
+
+Serves 12
+
+Preheat the oven to gas mark 4/180°C. Butter and line a 23cm springform tin.
+Pour the stout into a large saucepan, add the butter in slices and heat until melted, then whisk in the cocoa and sugar. Beat the sour cream with the eggs and vanilla and pour into the pan. Finally whisk in the flour and bicarb.
+Pour the batter into the tin and bake for 45 minutes to an hour. Leave to cool completely in the tin on a rack.
+Lightly whip the cream cheese until smooth, sift in the icing sugar and beat together. Add the cream and beat again until spreadable. Ice the top of the cake.
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2 3 4 5 6 7 8"),
+            Told("", "bake 45-60", "180"),
+            Told("9 10 11"),
+        ),
+        "",
+        "",
+    ),
+)
+ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH)

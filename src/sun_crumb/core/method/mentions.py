@@ -25,7 +25,10 @@ Group = Literal["dry", "wet", "all", "others", "both"]
 NEAR, MOST_SAID = 90, 80
 _WORD = re.compile(r"[^\W\d_][^\W\d_'’]*")
 # "the butter mixture", "hot milk mixture": what is in already.
-_MIXTURE = re.compile(r"^[\s-]*(?:mixture|mix\b|batter|paste mixture|layer|foam|mass)", re.I)
+_MIXTURE = re.compile(
+    r"^[\s-]*(?:mixture|mix\b|batter|paste mixture|layer|foam|mass|cakes?\b|crumble\b|pie\b(?!\s+(?:crust|filling|case|dish))|muffins?\b)",
+    re.I,
+)
 # A tin is buttered, a surface floured, with no line of the list.
 _FOR_THE_TIN = re.compile(
     r"^\s*(?:and\s+(?:line|flour|base-line)|(?:(?:an?|the|your|two|2|each|\d+)\s+(?:[\w.-]+\s+){0,5}?)?(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|basin|sheets?|ramekins?|surface|worktop|board|sides|paper|cases|rings?))\b",
@@ -215,6 +218,12 @@ def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names
         if phrase in OF_A_KIND:
             # "the fruit" is the strawberries as much as the passion fruit.
             lines = dict.fromkeys(lines, max(lines.values()))
+        if (
+            size == 1
+            and (part := _PART_OF.search(text[:start]))
+            and (parts := names.meant((phrase[0], part[1].lower())))
+        ):
+            lines = parts  # "the juice of the lemon" is no zest
         if size == 1 and _is_verb(text, start, end, phrase[0]):
             return (Said(start, end, phrase, lines, "tin"), 1) if _FOR_THE_TIN.match(text[end:]) else (None, 1)
         if phrase[-1] in _GREASES and _is_for_the_tin(text, start, end):
@@ -223,6 +232,9 @@ def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names
     return None
 
 
+_PART_OF = re.compile(
+    r"\b(zest|juice|rind)\s+(?:of|from)\s+(?:(?:the|an?|one|two|both|half|other|[\d½¼¾]+)\s+){0,3}$", re.I
+)
 _CREAMED = re.compile(
     r"\s+(?:together\s+)?(?:the\s+|your\s+|both\s+)?(?:(?!and\b|with\b|in\b|or\b|over\b|to\b)\w+\s+)?(?:butter|margarine|shortening|sugars?|fats?)\b",
     re.I,

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Sequence, Set
 from dataclasses import dataclass, field
 from typing import Literal
 
@@ -18,7 +18,7 @@ _APART = re.compile(
     re.I,
 )
 _TIN_ONLY = re.compile(
-    r"^\W*(?:and\s+)?(?:line|grease|butter|oil|flour|dust|prepare|put\s+\d+\s+(?:\w+\s+)?cases|place\s+\d+\s+(?:\w+\s+)?(?:cases|liners))\b[^.]*\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|sheets?|basin|ramekins?|paper|cases|parchment|liners)\b",
+    r"^\W*(?:and\s+)?(?:line|grease|butter|oil|flour|dust|prepare|put\s+\d+\s+(?:\w+\s+)?cases|place\s+\d+\s+(?:\w+\s+)?(?:cases|liners))\b[^.]*\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|sheets?|basin|ramekins?|paper|cases|parchment|liners)\b(?!.*\b(?:beans|weights|rice)\b)",
     re.I,
 )
 _HEATS = re.compile(
@@ -52,7 +52,8 @@ _MORE_FOR_IT = re.compile(
 )
 _FOLDED = re.compile(
     r"\b(?:fold|stir|beat|mix|whisk|add)\b[^.;]{0,14}\b(?:it|them|this|these)\s+(?:in|into|through)\b"
-    r"|\b(?:and|then)\s+(?:fold|stir|beat|mix|whisk)\s+in\W*$",
+    r"|(?:\band|\bthen|,)\s+(?:fold|stir|beat|mix|whisk)\s+(?:in|through)\W*$"
+    r"|\band\s+(?:pour|tip|add|scrape|stir|beat|whisk|fold)\s+(?:it\s+|them\s+|this\s+)?(?:in)?to\s+the\s+(?:pan|saucepan|bowl|mix\w*|batter|dry|flour|rest)\b",
     re.I,
 )
 # "While it bakes, make the custard.": says what comes, and is nothing to wait for.
@@ -79,6 +80,11 @@ _INTO_THE_MIX = re.compile(
     r"\b(?:in)?to\s+(?:(?:the|your)\s+)?(?:creamed|butter|egg|banana|sugar|wet|other|first|yolk|cheese)(?:\s+(?:and\s+)?\w+)?\s+(?:mixture|mix|bowl|batter)\b",
     re.I,
 )
+# "Pour in the melted mix and the egg": what was warmed apart.
+_BACK_TO_A_MIX = re.compile(
+    r"\bthe\s+(?:melted|warm(?:ed)?|hot|cooled|beaten|whisked|wet|liquid)\s+(?:[a-z]+\s+){0,2}?(?:mix|mixture|stuff|things|ingredients)\b",
+    re.I,
+)
 _ONTO_BASE = re.compile(
     r"\b(?:pour|spoon|spread|tip|scrape|pile|smooth)\w*\b[^.;]{0,24}\b(?:on|onto|over|into|in|on top of)\s+(?:the|your)\s+(?:\w+\s+)?(?:base|crust|case|shell)\b"
     r"|^\W*(?:top|layer|finish)\s+with\b",
@@ -96,6 +102,11 @@ _SHAPES = re.compile(
 # "Shape in balls, roll in the sugar": of the dough that is there.
 _IN_PIECES = re.compile(
     r"\W*(?:shape|form|roll|scoop|divide|cut|break off|pinch off|make)\b[^.;]{0,30}\b(?:balls?|rounds?|logs?|pieces|circles|sausages|buns|lumps)\b",
+    re.I,
+)
+# "Fry spoonfuls 2 minutes", "drop spoonfuls over the peaches": of the batter that is there.
+_BY_SPOONFULS = re.compile(
+    r"\b(?:drop|fry|cook|dollop|bake|put|place)\w*\b[^.;]{0,24}\b(?:spoonfuls|dollops|ladlefuls|scoopfuls|heaps|mounds)\b",
     re.I,
 )
 _NOUN_AFTER = re.compile(r"\b(?:the|a|an|off|from|your|of|low|medium|high|gentle|moderate|into|well)\s+$", re.I)
@@ -214,23 +225,9 @@ class Order:
     def _bowls_of(self, step: Resolved, text: str, wait: Wait | None, role: Role) -> list[Bowl]:
         """Return the bowls that a step works on, a new one where it begins one."""
         spoken = [b for b in self.bowls if b.lines & step.back]
-        if role == "start":
-            # What another component is begun with may have been warmed or soaked before; "whip the whites and fold them in".
-            more = (
-                self._at_hand(spoken, [b for b in self.bowls if b.component == step.component])
-                if _FOLDED.search(text)
-                else []
-            )
-            is_shaped = _SHAPES.match(text) or _IN_PIECES.match(text)
-            shaped = [self.current] if is_shaped and self.current is not None else []
-            begun = [self._new(step), *spoken]
-            _extend(begun, more)
-            _extend(begun, shaped)
-            if _POURED_IN.search(text):
-                # "Beat the filling and pour into the pastry case."
-                _extend(begun, (b for b in self.bowls if b.component in step.refs and b.component != step.component))
-            return begun
         own = [b for b in self.bowls if b.component == step.component]
+        if role == "start":
+            return self._begun(step, text, spoken, own)
         taken = list(spoken)
         _extend(
             taken, (b for b in self.bowls if b.component and b.component in step.refs and b.component != step.component)
@@ -240,7 +237,7 @@ class Order:
         is_whole = step.joins_all or (
             not step.uses and (_is_baked(text, wait) or bool(_TAKES_ALL.search(text) and _INTO.search(text)))
         )
-        if (is_whole and (step.joins_all or self.baked is None)) or (role == "go_on" and _COMBINES.match(text)):
+        if (is_whole and (step.joins_all or self.baked is None)) or _takes_all_open(text, role):
             _extend(taken, own)
         if role == "go_on" and _INTO_THE_MIX.search(text):
             _extend(taken, own[-2:])
@@ -269,6 +266,21 @@ class Order:
         if role == "join" or goes_in or not taken:
             _extend(taken, self._at_hand(taken, own))
         return taken or [self._new(step)]
+
+    def _begun(self, step: Resolved, text: str, spoken: list[Bowl], own: list[Bowl]) -> list[Bowl]:
+        """Return a new bowl, and what goes into it of what was there."""
+        # What another component is begun with may have been warmed or soaked before; "whip the whites and fold them in".
+        more = self._at_hand(spoken, own) if _FOLDED.search(text) else []
+        is_shaped = _SHAPES.match(text) or _IN_PIECES.match(text)
+        begun = [self._new(step), *spoken]
+        _extend(begun, more)
+        _extend(begun, [self.current] if is_shaped and self.current is not None else [])
+        if _BY_SPOONFULS.search(text):
+            _extend(begun, own)
+        if _POURED_IN.search(text):
+            # "Beat the filling and pour into the pastry case."
+            _extend(begun, (b for b in self.bowls if b.component in step.refs and b.component != step.component))
+        return begun
 
     def _main(self) -> str:
         """Return the component of the main batter: the one without a name, else what was begun first."""
@@ -319,18 +331,28 @@ def without_loose_ends(
         if any(k in before for before in found):
             continue
         text = steps[k - 1].clause.text
-        goal = _goes_on_in(k, text, steps, waits)
+        goal = _goes_on_in(k, text, steps, waits, found)
         if goal is not None:
             found[goal - 1].add(k)
     return [tuple(sorted(before)) for before in found]
 
 
-def _goes_on_in(k: int, text: str, steps: Sequence[Resolved], waits: Sequence[Wait | None]) -> int | None:
+def _goes_on_in(
+    k: int, text: str, steps: Sequence[Resolved], waits: Sequence[Wait | None], after: Sequence[Set[int]]
+) -> int | None:
     """Return the step, from 1, that goes on with what step *k* leaves: None where that is not known."""
     last = len(steps)
     is_tool = not steps[k - 1].uses and not steps[k - 1].back and bool(_HEATS.search(text) or _TIN_ONLY.search(text))
     is_baked = _is_baked(text, waits[k - 1])
     for n in range(k + 1, last + 1):
+        if (
+            not is_tool
+            and not is_baked
+            and after[n - 1]
+            and steps[n - 1].component == steps[k - 1].component
+            and _PUT_IN.match(steps[n - 1].clause.text)
+        ):
+            return n
         if _is_baked(steps[n - 1].clause.text, waits[n - 1]):
             return n
         if not is_tool and is_baked and _LAYS_ON.search(steps[n - 1].clause.text):
@@ -338,6 +360,11 @@ def _goes_on_in(k: int, text: str, steps: Sequence[Resolved], waits: Sequence[Wa
     return None if is_tool else last
 
 
+# "Pour in the melted mix and the egg": the next that takes in what is there, and has begun before.
+_PUT_IN = re.compile(
+    r"\W*(?:then\s+|now\s+|finally\s+)?(?:pour|tip|stir|fold|add|mix|beat)\s+(?:in\b|the\b|them\b|it\b|this\b|everything\b)",
+    re.I,
+)
 _LAYS_ON = re.compile(
     r"\b(?:pour|spoon|spread|drizzle|brush|top|fill|frost|ice|dust|decorate|serve|cut|cool|unmould|turn out|sprinkle|pipe|sandwich|prick|glaze)\w*\b",
     re.I,
@@ -355,6 +382,13 @@ def _is_over_its_own(step: Resolved) -> bool:
     """Return whether a step pours one of its foods over another: "pour hot milk over the walnuts"."""
     over = re.search(r"\bover\b", step.clause.text, re.I)
     return over is not None and any(m.uses and m.start > over.start() for m in step.mentions)
+
+
+def _takes_all_open(text: str, role: Role) -> bool:
+    """Return whether a step goes on with all bowls of its component: "combine", "drop spoonfuls", "pour in the melted mix"."""
+    if _BY_SPOONFULS.search(text) or (role == "go_on" and _COMBINES.match(text)):
+        return True
+    return role == "join" and bool(_BACK_TO_A_MIX.search(text))
 
 
 def _extend(taken: list[Bowl], more: Iterable[Bowl]) -> None:

@@ -82,7 +82,7 @@ def _baked_ahead(texts: Sequence[str]) -> dict[int, Wait | None]:
     told = next(
         (n for n, text in enumerate(texts[:MOST_AHEAD]) if _TOLD_AHEAD.search(text) and not _DOES.search(text)), None
     )
-    baked = [n for n, text in enumerate(texts) if re.search(r"\bbake\b", text, re.I)]
+    baked = [n for n, text in enumerate(texts) if re.search(r"\bbake\b(?!\s*[:=])", text, re.I)]
     if told is None or len(baked) != 1 or baked[0] <= told or durations(texts[baked[0]]):
         return {}
     span = durations(texts[told])[0]
@@ -94,7 +94,7 @@ MOST_AHEAD = 2
 _TOLD_AHEAD = re.compile(
     r"\b\d{3}\s*(?:°|º)?\s*[CF]?\b[^.;]{0,20}\b\d{1,2}\s*(?:[-–]\s*\d{1,2}\s*)?(?:mins?|minutes)\b", re.I
 )
-_DOES = re.compile(r"\b(?:bake|roast|cook|boil|simmer|fry|heat|preheat)\b", re.I)
+_DOES = re.compile(r"\b(?:bake\b(?!\s*[:=])|roast|cook|boil|simmer|fry|heat|preheat)\b", re.I)
 
 
 def _weighed(use: Use, lines: Sequence[MethodLine]) -> Use:

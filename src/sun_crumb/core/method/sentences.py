@@ -6,6 +6,7 @@ import re
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from functools import cache
+from itertools import pairwise
 
 from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.reading.durations import durations
@@ -116,12 +117,22 @@ _MINUTES_AGAIN = re.compile(
 
 
 def _sentences(text: str) -> Iterator[str]:
-    text = _SHORT_UNIT.sub(r"\1 ", text)
+    text = _numbers_out(_SHORT_UNIT.sub(r"\1 ", text))
     text = _MINUTES_AGAIN.sub(r"\1\2 minutes", text)
     text = _AFTER_MINUTES.sub(lambda m: f"{m[1]}\n" if verb_of(m[2]) else m[0], text)
     for sentence in _END.split(text):
         if sentence and sentence.strip():
             yield sentence.strip()
+
+
+_NUMBER_INSIDE = re.compile(r"(?:^|(?<=[.!?;])\s+)(\d{1,2})\s*[.):]?\s+(?=[A-Z])")
+
+
+def _numbers_out(text: str) -> str:
+    """Return a line that numbers its own sentences without the numbers: "1 Heat the oven. 2 Boil the oranges."."""
+    numbers = [int(found[1]) for found in _NUMBER_INSIDE.finditer(text)]
+    is_counted = len(numbers) > 1 and all(b == a + 1 for a, b in pairwise(numbers))
+    return _NUMBER_INSIDE.sub("\n", text) if is_counted else text
 
 
 def _does(text: str) -> bool:

@@ -24,7 +24,7 @@ _FINISHES = re.compile(
     r"\b(?:dust|sprinkl|scatter|decorat|garnish|top\b|finish|serve|roll\w* (?:in|each)|coat|brush|drizzl|glaz|swirl)\w*",
     re.I,
 )
-_UNTIL = re.compile(r"\b(?:until|till)\b", re.I)
+_UNTIL = re.compile(r"\b(?:until|till|so (?:that )?the)\b", re.I)
 _FIRST_SO_MANY = re.compile(
     r"\bfirst\s+(?P<count>two|three|four|five|six|seven|eight|nine|ten|\d)\s+ingredients\b", re.I
 )
@@ -414,6 +414,13 @@ class Resolver:
             found.back |= here
             found.mentions.append(Mention(said.start, said.end, (), said.start, tuple(here)))
             return
+        if said.phrase in OF_A_KIND and said.part in ("share", "rest"):
+            whole = [k for k in pool if not self.listed.is_to_finish(k)]
+            if whole and all(self.left[k] <= USED_UP for k in whole):
+                # "two thirds of the fruit", that was cooked before: a part of what was made of it.
+                found.back |= set(whole)
+                found.mentions.append(Mention(said.start, said.end, (), said.lead, tuple(whole)))
+                return
         if is_of_a_kind and any(self.left[k] <= USED_UP for k in pool):
             # "the fruit" that is cooked: not the handful that was kept back.
             chosen = [k for k in chosen if self.left[k] > 1 - USED_UP]
