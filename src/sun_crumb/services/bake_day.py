@@ -225,7 +225,7 @@ def rewritten(
     known |= {x.component: families()[x.family] for x in on}
 
     def told(food: Ingredient, grams: float) -> str:
-        return household(food, grams, cup, is_weighed=before.is_weighed)
+        return household(food, grams, cup, is_weighed=before.weighs_food(food.key))
 
     read = _read(steps, lines, links)
     notes = notes_for(_cuts(before, after))
@@ -282,7 +282,7 @@ def pair(before: Formula, after: Formula, cup: CupStandard) -> list[PlannedLine]
     for n, line in enumerate(after.lines):
         at = taken.get(n)
         own = own_amount(before, at, line.ingredient.key, line.grams)
-        told = own or household(line.ingredient, line.grams, cup, is_weighed=before.is_weighed)
+        told = own or household(line.ingredient, line.grams, cup, is_weighed=before.weighs(line))
         found.append(
             PlannedLine(
                 at, line.component, line.ingredient, line.grams, told, before.lines[at].grams if at is not None else 0.0

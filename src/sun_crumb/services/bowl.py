@@ -53,7 +53,7 @@ class Bowl:
 
     def told(self, position: int, grams: float) -> str:
         food = self.found.planned[position].ingredient
-        return household(food, grams, self.found.cup, is_weighed=self.found.before.is_weighed)
+        return household(food, grams, self.found.cup, is_weighed=self.found.before.weighs_food(food.key))
 
 
 def open_row(session: Session, version_id: int, database: Database) -> Kept | None:

@@ -65,7 +65,8 @@ def _of_the_oven_in_use(before: Settings, given: dict[str, Any]) -> dict[str, An
 def as_told(session: Session, formula: Formula, cup: str) -> tuple[Formula, str]:
     """Return a formula whose amounts are told as this household measures, and by which cup: the recipe's own where it says nothing."""
     own = settings_in(session)
-    return replace(formula, by_weight=_BY_WEIGHT[own.units]), own.cup or cup
+    by_weight = _BY_WEIGHT[own.units]
+    return replace(formula, by_weight=by_weight, is_all_weighed=by_weight is True), own.cup or cup
 
 
 _BY_WEIGHT = {"recipe": None, "grams": True, "spoons": False}

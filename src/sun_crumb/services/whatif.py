@@ -224,7 +224,7 @@ def preview_recipe(database: Database, recipe_id: int, body: PreviewIn) -> Previ
                 component,
                 key,
                 grams,
-                household(pantry[key], grams, standard, is_weighed=formula.is_weighed) if grams > 0 else "none",
+                household(pantry[key], grams, standard, is_weighed=formula.weighs_food(key)) if grams > 0 else "none",
             )
             for position, component, key, grams in found.lines
         ),

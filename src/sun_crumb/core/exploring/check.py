@@ -118,7 +118,7 @@ def _checked(formula: Formula, component: str, said: str | None, cup: CupStandar
     found = norms(family.key)
     measured = tuple(_measured(absolutes(measure(lines)), found, family))
     warnings = tuple(_warnings(formula, part, lines, family))
-    mends = tuple(_mends(lines, found, measured, formula.is_weighed, cup))
+    mends = tuple(_mends(lines, found, measured, formula, cup))
     return Checked(
         component=component,
         family=family.key,
@@ -181,7 +181,7 @@ def _warnings(formula: Formula, part: Formula, lines: Sequence[FormulaLine], fam
     erythritol = sum(x.ingredient.per_100g.erythritol_g * x.grams for x in lines) / 100
     if "ground" not in family.traits and erythritol > MOST_DISSOLVED * held["water"] + 1:
         yield f"{grams_text(erythritol)} of erythritol is more than the water here dissolves: it turns gritty and cool."
-    sitting = sum(sitting_share(x.ingredient.per_100g) * x.grams for x in formula.lines) / formula.servings
+    sitting = sum(sitting_share(x.ingredient.per_100g) * x.grams for x in formula.lines) / formula.helpings
     if sitting > 1 and part.component_is_heaviest_of(formula):
         yield f"A portion holds {sitting:.1f} times what many stomachs bear of sugar alcohols and fibres in one sitting."
 
@@ -200,7 +200,7 @@ def _mends(
     lines: Sequence[FormulaLine],
     found: Mapping[str, Norm],
     measured: Iterable[Measured],
-    is_weighed: bool,
+    formula: Formula,
     cup: CupStandard,
 ) -> Iterator[Mend]:
     """Give for each measure that is off the smallest change of one line that brings it back and puts nothing else out.
@@ -222,7 +222,7 @@ def _mends(
         further = max(there, grams, key=lambda g: abs(g - before))
         changes[n] = further, [*mended, one]
     for n, (grams, mended) in changes.items():
-        yield _mend(lines, n, grams, mended, is_weighed, cup)
+        yield _mend(lines, n, grams, mended, formula.weighs(lines[n]), cup)
 
 
 def _mend(

@@ -11,6 +11,7 @@ from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Oven, Reading
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.counts import kind_of
 from sun_crumb.core.reading.listed_under import stages_of
 
 # What breaks a fruit up, so that its sugars count as free in the UK and its water as the batter's.
@@ -29,6 +30,8 @@ _BY_SPOON = re.compile(r"^\W*\S{1,8}\s*(?:level |heaped )?(?:tbsps?|tsps?|tables
 _OF_A_FRUIT = re.compile(r"^\W*(?:(?:the|finely|grated)\s+)*(?:juice|zest|rind)\b", re.I)
 PORTION_GUESS_G = 80.0
 MOST_SERVINGS = 1000
+# Nobody eats a loaf of so much at a sitting [g] (judgement).
+LEAST_SHARED_G = 300.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,6 +63,11 @@ class FormulaLine:
         return FormulaLine(self.ingredient, grams, self.component, self.is_crushed, self.text, self.is_body, self.stage)
 
     @property
+    def is_spooned(self) -> bool:
+        """Whether its own words tell it by the spoon ("3 tbsp milk"), as a scale's kitchen does with little."""
+        return bool(_BY_SPOON.match(self.text))
+
+    @property
     def is_inclusion(self) -> bool:
         """Whether it sits in the crumb whole, keeping its own water and sugar (berries, chips, nuts, raisins)."""
         if (
@@ -80,7 +88,8 @@ class Formula:
     ``own_yields`` says for how many portions a component is enough, where that is not the whole's number: what is made
     for more is left over, not eaten with these portions. ``oven`` and ``bake_minutes`` are as the recipe's method says, None
     where it does not; ``method`` is what it says, step by step. ``by_weight`` is whether its amounts are told by weight, None where its
-    own lines say so.
+    own lines say so; ``is_all_weighed`` where also what the recipe tells by the spoon is wanted so.
+    ``helpings_of_whole`` is how many sittings the whole is eaten in that this is a part of, 0 where it is no part.
     """
 
     title: str
@@ -93,6 +102,8 @@ class Formula:
     bake_minutes: tuple[int, int] | None = None
     method: str = ""
     by_weight: bool | None = None
+    is_all_weighed: bool = False
+    helpings_of_whole: int = 0
 
     def __post_init__(self) -> None:
         if not 1 <= self.servings <= MOST_SERVINGS:
@@ -115,6 +126,14 @@ class Formula:
     def enough_for(self, component: str) -> int:
         """Return for how many portions a component is made: its own yield, else the whole's."""
         return dict(self.own_yields).get(component, self.servings)
+
+    @property
+    def helpings(self) -> int:
+        """In how many sittings it is eaten: a portion each, but of a loaf or cake that is counted whole a slice each."""
+        if self.helpings_of_whole:
+            return self.helpings_of_whole
+        is_whole = kind_of(self.unit) == "whole" and self.mass_g >= LEAST_SHARED_G * self.servings
+        return max(self.servings, round(self.mass_g / PORTION_GUESS_G)) if is_whole else self.servings
 
     @property
     def components(self) -> tuple[str, ...]:
@@ -145,6 +164,15 @@ class Formula:
         ]
         return bool(told) and sum(bool(_BY_WEIGHT.match(line.text)) for line in told) > 0.5 * len(told)
 
+    def weighs(self, line: FormulaLine) -> bool:
+        """Return whether an amount of *line* is told on the scale: not what a weighed recipe itself tells by the spoon."""
+        return self.is_weighed and (self.is_all_weighed or not line.is_spooned)
+
+    def weighs_food(self, ingredient: str) -> bool:
+        """Return whether amounts of a food are told on the scale: by its first line, where it has one."""
+        line = next((line for line in self.lines if line.ingredient.key == ingredient), None)
+        return self.is_weighed if line is None else self.weighs(line)
+
     @property
     def mass_g(self) -> float:
         """The whole, as it goes into the bowl."""
@@ -157,6 +185,7 @@ class Formula:
             lines=tuple(line for line in self.lines if line.component == component),
             own_yields=tuple(pair for pair in self.own_yields if pair[0] == component),
             by_weight=self.is_weighed or self.by_weight,
+            helpings_of_whole=self.helpings,
         )
 
 

@@ -109,14 +109,18 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
             continue
         if goals.cupboard is None and "shares" in path.traits and _is_itself_cut(ingredient, goals):
             continue
-        if goals.cupboard is None and "shares" in path.traits and _shows(ingredient, formula):
+        if goals.cupboard is None and "shares" in path.traits and _shows(ingredient, family, formula):
             continue
         yield _addition(ingredient, row, is_wished=is_wished)
 
 
-def _shows(ingredient: Ingredient, formula: Formula) -> bool:
-    """Return whether fruit would show or tell in a cake that its name says is plain and pale: where other sweeteners are at hand it stays out."""
-    return ingredient.has_role("paste", "puree") and bool(_PALE_NAME.search(formula.title)) and not _is_dark(formula)
+def _shows(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
+    """Return whether fruit would show or tell: in a cake that its name says is plain and pale, or dates in a filling of other fruit.
+
+    Where other sweeteners are at hand it stays out.
+    """
+    is_plain = bool(_PALE_NAME.search(formula.title)) or (family.is_among(["fruit", "sauce"]) and _is_of_fruit(formula))
+    return ingredient.has_role("paste", "puree") and is_plain and not _is_dark(formula)
 
 
 _PALE_NAME = re.compile(r"\b(?:lemon|lime|vanilla|victoria|madeira|angel|white|coconut|elderflower|pound)\b", re.I)

@@ -63,7 +63,7 @@ class SpoonWeights:
 
 
 def spoon_text(grams: float, weights: SpoonWeights, *, is_strong: bool = False) -> str:
-    """Return *grams* in cups and spoons: as few fillings as come within 1 %, else what comes nearest.
+    """Return *grams* in cups and spoons: as few fillings as come within 2 %, else what comes nearest.
 
     Examples
     --------
@@ -74,7 +74,9 @@ def spoon_text(grams: float, weights: SpoonWeights, *, is_strong: bool = False) 
 
 
 # How far the words may lie from the grams where fewer fillings do, and how much each part of that counts as fillings.
-NEAR_ENOUGH, ERROR_COUNTS = 0.01, 60.0
+NEAR_ENOUGH, ERROR_COUNTS = 0.022, 60.0
+# Behind a cup nobody fills a half spoon gladly, nor more spoons than three, as four are a quarter cup [fillings] (judgement).
+HALF_BEHIND_CUP, MANY_BEHIND_CUP, MOST_BEHIND_CUP = 0.5, 1.5, 3
 # A thirty-second of a teaspoon is the smallest spoon sold; no spoon holds seven of them.
 _STRONG = {1: "1/32", 2: "1/16", 3: "1/16 + 1/32", 4: "⅛", 5: "⅛ + 1/32", 6: "⅛ + 1/16", 8: "¼"}
 
@@ -127,14 +129,28 @@ def _fillings(grams: float, weights: SpoonWeights) -> Iterator[tuple[str, float,
             yield (
                 f"{_cups(cups)} + {text}" if cups else text,
                 weight,
-                scoops + ceil(spoons) + (0.5 if cups else 0.0),
+                scoops + ceil(spoons) + (_awkward(spoons) if cups else 0.0),
             )
+        if cups and 0 < (teaspoons := round(rest / weights.teaspoon_g)) < LEAST_TABLESPOON_TSP:
+            weight = cups * weights.cup_g + teaspoons * weights.teaspoon_g
+            yield f"{_cups(cups)} + {teaspoons} tsp", weight, scoops + teaspoons + SPOON_OF_ANOTHER_SIZE
         if not cups and rest < 4 * weights.tablespoon_g:
             whole = floor(rest / weights.tablespoon_g + 0.02)
             left = round((rest - whole * weights.tablespoon_g) / weights.teaspoon_g * 2) / 2
             if whole and 0 < left < 3:
                 weight = whole * weights.tablespoon_g + left * weights.teaspoon_g
                 yield f"{whole} tbsp + {fraction_text(left)} tsp", weight, whole + ceil(left) + 0.5
+
+
+# Three teaspoons are a tablespoon.
+LEAST_TABLESPOON_TSP = 3
+SPOON_OF_ANOTHER_SIZE = 0.8
+
+
+def _awkward(spoons: float) -> float:
+    """Return what so many tablespoons behind a cup count as besides [fillings]."""
+    half = HALF_BEHIND_CUP if spoons % 1 else 0.0
+    return 0.5 + half + (MANY_BEHIND_CUP if spoons > MOST_BEHIND_CUP else 0.0)
 
 
 def _cups(value: float) -> str:

@@ -119,7 +119,7 @@ def _as_new(line: PlanLine, other: Recast, here: int) -> PlanLine:
 def _as_there(line: PlanLine, formula: Formula, other: Recast, origin: int, cup: CupStandard) -> PlanLine:
     """Return a line of the original: before as it was there, and why it changes."""
     old = formula.lines[origin]
-    before = household(old.ingredient, old.grams, cup, is_weighed=formula.is_weighed)
+    before = household(old.ingredient, old.grams, cup, is_weighed=formula.weighs(old))
     begun = line.before_g
     reason = line.reason
     if abs(line.after_g - old.grams) <= SAME_G:
@@ -158,7 +158,7 @@ def _as_gone(formula: Formula, place: int, why: str, cup: CupStandard) -> PlanLi
         name=line.ingredient.name,
         before_g=line.grams,
         after_g=0.0,
-        household_before=household(line.ingredient, line.grams, cup, is_weighed=formula.is_weighed),
+        household_before=household(line.ingredient, line.grams, cup, is_weighed=formula.weighs(line)),
         household="none",
         reason=why,
         is_locked=False,

@@ -171,7 +171,7 @@ class _Made:
         """Keep a component as it is."""
         self.after += part.formula.lines
         self.lines += [
-            _same(line, i, self.cup, is_weighed=self.formula.is_weighed)
+            _same(line, i, self.cup, is_weighed=self.formula.weighs(line))
             for line, i in zip(part.formula.lines, part.positions, strict=True)
         ]
 
@@ -219,7 +219,7 @@ class _Made:
     def plan(self, pantry: Pantry) -> Plan:
         """Return the plan of all components."""
         formula, goals = self.formula, self.goals
-        after = replace(formula, lines=tuple(self.after))
+        after = replace(formula, lines=tuple(self.after), helpings_of_whole=formula.helpings)
         before_totals, after_totals = total(formula.lines), total(after.lines)
         eaten = (served(formula), served(after)) if formula.own_yields else (before_totals, after_totals)
         saved = savings(*eaten, after.servings)
@@ -331,10 +331,9 @@ def _explained(
         why = ""
         if changed:
             why = _set(line, problem) if row.lock_g is not None and locked else reason(problem, n, grams)
-        text = household(line.ingredient, line.grams, cup, is_weighed=problem.is_weighed) if line.grams else "none"
-        text_before = (
-            text if not changed else household(line.ingredient, was, cup, is_weighed=problem.is_weighed) if was else ""
-        )
+        weighs = problem.formula.weighs(line)
+        text = household(line.ingredient, line.grams, cup, is_weighed=weighs) if line.grams else "none"
+        text_before = text if not changed else household(line.ingredient, was, cup, is_weighed=weighs) if was else ""
         if addition is None:
             place = positions[n]
         else:
@@ -350,7 +349,7 @@ def _explained(
             household=text,
             reason=why,
             is_locked=locked,
-            step_g=_step(line.at(max(line.grams, was)), cup, is_weighed=problem.is_weighed),
+            step_g=_step(line.at(max(line.grams, was)), cup, is_weighed=weighs),
             can_set=row.can_set,
         )
         told.append((place, shown))

@@ -120,7 +120,7 @@ class Drag:
                 (n, self.formula.lines[n].component, self.formula.lines[n].ingredient.key, 0.0) for n in self.other.gone
             ]
         rows.sort(key=lambda row: len(self.formula.lines) if row[0] is None else row[0])
-        made = replace(self.formula, lines=tuple(after))
+        made = replace(self.formula, lines=tuple(after), helpings_of_whole=self.formula.helpings)
         return Preview(tuple(rows), tuple(balances), made, total(made.lines))
 
     def _solved(self, goals: Goals) -> list[tuple[Problem, list[float]]]:

@@ -29,7 +29,7 @@ def told_amounts(after: Formula, lines: Sequence[PlanLine], cup: CupStandard) ->
     for line in after.lines:
         if (line.component, line.ingredient.key, round(line.grams, 1)) in same:
             told.append(None)
-        elif after.is_weighed:
+        elif after.weighs(line):
             told.append(f"{line.grams:g} g")
         else:
             told.append(household(line.ingredient, line.grams, cup))

@@ -16,10 +16,14 @@ LEAST_G, UNTOUCHED = 0.02, 0.004
 LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
 # What comes in for the texture and mends nothing that is told must gain so much (judgement).
 FETCHED_GAIN = 0.6
+# What a line that moves must gain where the words for the texture are the same without it: most of a band (judgement).
+SAME_WORDS_GAIN = 1.3
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
 FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.6
 # Less than this is nobody's reason to weigh a line anew [g]; and flour and butter nobody changes but for so much (judgement).
 TRIFLE_G, BODY_GAIN = 6.0, 1.5
+# Of what is told by the spoon half a tablespoon is such a trifle [g] (judgement).
+SPOON_TRIFLE_G = 8.5
 # Several such changes at once must gain so much together (judgement).
 ALL_FUSS_GAIN = 0.55
 # A new sweetener that gives less than this share of the sweetness is a dash; so many steps of another may make up for it (judgement).
@@ -36,8 +40,9 @@ def _is_fussy(problem: Problem, position: int, by: float, mass: float) -> bool:
     is_seasoning = row.line.ingredient.has_role("leaven", "salt") and not row.line.ingredient.has_role("flour")
     if row.is_whole or (row.move is not None and row.move.step_g) or is_seasoning:
         return False
+    trifle = SPOON_TRIFLE_G if row.line.is_spooned else TRIFLE_G
     return abs(by) < max(
-        TRIFLE_G if row.untouched_g else 0.0,
+        trifle if row.untouched_g else 0.0,
         FUSSY * row.untouched_g,
         FUSSY_PART * mass if row.untouched_g and not row.is_cut else 0.0,
     )
@@ -205,9 +210,9 @@ def without_trifles(
         is_asked = bool(problem.goals.thirst) and problem.rows[i].line.ingredient.has_role("liquid")
         if not is_asked and (true_penalty.is_sweet(trial) or not true_penalty.is_sweet(sums)):
             least = max(least, TOLD_GAIN)
-            if i in brought and true_penalty.told(trial)[0] <= true_penalty.told(sums)[0]:
-                # Something more to fetch for what nobody would notice.
-                least = max(least, FETCHED_GAIN)
+            if true_penalty.told(trial)[0] <= true_penalty.told(sums)[0]:
+                # Something more to fetch for what nobody would notice; or a little more milk, and it is told as dry as before.
+                least = max(least, FETCHED_GAIN if i in brought else SAME_WORDS_GAIN)
         texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
         # Sweetness aside, putting back never costs more than the change does.
         rest = dearer - cost - true_penalty.sweetness(trial) + true_penalty.sweetness(sums)

@@ -257,16 +257,19 @@ class Build:
             if key == "sweetness":
                 for k, f in self.sweet_terms.items():
                     terms[k] = terms.get(k, 0.0) + f / scale
-            for sign in (1.0, -1.0):
-                parts = self._deviations(gauge, sign)
-                terms |= dict.fromkeys(parts, -sign)
-                if key == "sweetness" and sign < 0:
-                    short = parts
+            over, under = self._deviations(gauge, 1.0), self._deviations(gauge, -1.0)
             wanted = target / scale
+            if key == "sweetness":
+                # What is short may be more than this ratio tells, where the batch shrinks; that is no way to be sweeter than asked.
+                short = under
+                m.require({**terms, **dict.fromkeys(over, -1.0)}, upper=wanted - base)
+                m.require({**terms, **dict.fromkeys(under, 1.0)}, lower=wanted - base)
+                continue
+            terms |= {**dict.fromkeys(over, -1.0), **dict.fromkeys(under, 1.0)}
             if key == "alkali" and self.acids:
                 self._sour_enough(free, wanted - base, gauge)
             m.require(terms, wanted - base, wanted - base)
-            if self.hard and gauge.below and key != "sweetness":
+            if self.hard and gauge.below:
                 self._within_two_bands(gauge)
         self._not_by_shrinking(short)
 

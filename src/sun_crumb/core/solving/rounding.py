@@ -43,10 +43,9 @@ class _Snap:
 
     def __call__(self, position: int, grams: float) -> float:
         """Return the amount nearest to *grams* that there are words for [g]."""
-        ingredient = self.problem.rows[position].line.ingredient
-        return (
-            household_amount(ingredient, grams, self.cup, is_weighed=self.problem.is_weighed)[1] if grams > 0 else grams
-        )
+        line = self.problem.rows[position].line
+        weighs = self.problem.formula.weighs(line)
+        return household_amount(line.ingredient, grams, self.cup, is_weighed=weighs)[1] if grams > 0 else grams
 
 
 def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, float]:
@@ -58,10 +57,11 @@ def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, 
     for i, amount in enumerate(grams):
         if i in fixed or _is_still(problem, i, amount):
             continue
-        ingredient = problem.rows[i].line.ingredient
-        step = grid_of(ingredient, amount, cup, is_weighed=problem.is_weighed)
+        line = problem.rows[i].line
+        ingredient, weighs = line.ingredient, problem.formula.weighs(line)
+        step = grid_of(ingredient, amount, cup, is_weighed=weighs)
         spoons = ingredient.spoons(cup)
-        if _is_cut(problem, i) and problem.is_weighed and step > 1:
+        if _is_cut(problem, i) and weighs and step > 1:
             # Half of 225 g is 112 or 113 g.
             step = 1.0
         elif _is_cut(problem, i) and spoons is not None and step >= spoons.tablespoon_g:

@@ -84,7 +84,7 @@ def _fruit_together(problem: Problem) -> Rule | None:
 def _sitting(problem: Problem) -> Rule:
     """Hold all that the gut minds together: each kind's part of its limit, the recipe's own included, comes to 1 at most."""
     weights = np.array([sitting_share(row.line.ingredient.per_100g) for row in problem.rows])
-    room = problem.formula.servings * problem.share * problem.goals.sitting_share
+    room = problem.formula.helpings * problem.share * problem.goals.sitting_share
     return Rule("sitting", weights, -inf, max(room, _there(problem, weights)), max(room, 1e-6))
 
 

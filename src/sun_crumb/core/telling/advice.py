@@ -8,6 +8,7 @@ from functools import cache
 
 from sun_crumb.core.balance import Family
 from sun_crumb.core.formula import Formula
+from sun_crumb.core.formula.recipe import PORTION_GUESS_G
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reference import table
@@ -95,7 +96,7 @@ def _polyols(formula: Formula) -> float:
 def _sitting(formula: Formula) -> str:
     """Return what a portion holds of all that the gut minds, where together it passes a sitting's limit; else nothing."""
     held = [
-        (sum(one.held_per_gram(x.ingredient.per_100g) * x.grams for x in formula.lines) / formula.servings, one)
+        (sum(one.held_per_gram(x.ingredient.per_100g) * x.grams for x in formula.lines) / formula.helpings, one)
         for one in sittings()
     ]
     together = sum(grams / one.most_g for grams, one in held)
@@ -106,7 +107,8 @@ def _sitting(formula: Formula) -> str:
     )
     told = " and ".join(f"{grams:.0f} g of {one.name} (limit {one.most_g:.0f} g)" for grams, one in there)
     both = "together " if len(there) > 1 else ""
-    return f"A portion holds {told}, {both}{together:.1f} times what a sitting bears: {there[0][1].words}."
+    portion = "A portion" if formula.helpings == formula.servings else f"A slice of {PORTION_GUESS_G:.0f} g"
+    return f"{portion} holds {told}, {both}{together:.1f} times what a sitting bears: {there[0][1].words}."
 
 
 # What a spoon may pass it by.
