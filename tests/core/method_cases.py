@@ -2116,4 +2116,235 @@ Lightly whip the cream cheese until smooth, sift in the icing sugar and beat tog
         "",
     ),
 )
-ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH)
+
+# Read once as they came out, and mended.
+NINTH: tuple[MethodCase, ...] = (
+    MethodCase(
+        """Gingerbread Pancakes w/ Applesauce
+Makes 10 to 12 pancakes (serves 4)
+
+1 1/2 c all-purpose flour
+1 Tbsp baking powder
+1/4 tsp salt
+1 tsp ground ginger
+1 tsp cinnamon
+pinch cloves
+1 1/4 c milk
+1 egg
+3 Tbsp molasses
+2 Tbsp butter, melted + more for the pan
+1 c unsweetened applesauce, to serve
+
+Whisk dry stuff. In another bowl whisk milk, egg, molasses, butter. Combine - lumps OK. Rest 5 min. Cook on a buttered griddle over med. heat till bubbles form, about 2 min, flip, 1 min more. Top w/ warm applesauce.
+""",
+        (Told("0 1 2 3 4 5 6 7 8 9 10", "rest 5-5; simmer 2-2"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Vanilla Slice
+Cuts into 8
+
+2 sheets (375 g) ready-rolled puff pastry
+600 ml milk
+1 vanilla pod
+6 egg yolks
+120 g caster sugar
+60 g cornflour
+25 g butter
+Icing
+200 g icing sugar
+2-3 tbsp water
+
+Bake the pastry sheets at 200°C between two trays for 20-25 min until crisp. Cool and trim to 20 cm squares.
+Heat milk with the split vanilla pod. Whisk yolks, sugar and cornflour; pour on the hot milk, return to the pan and cook, stirring, till very thick. Beat in butter. Spread warm over one pastry sheet in a lined 20 cm tin, top with the other. Chill 4 hours.
+Mix the icing sugar with water and spread on top. Leave to set 30 min, then cut into 8 with a serrated knife.
+""",
+        (
+            Told("0", "bake 20-25", "200"),
+            Told("1 2 3 4 5 6", "chill 240-240"),
+            Told("7 8", "set 30-30"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Wholemeal Scones with Dates (8)
+
+225 g wholemeal flour
+1 tbsp baking powder
+pinch of salt
+50 g butter
+25 g soft brown sugar
+75 g dates, chopped
+150 ml milk + a little for brushing
+
+Oven 220 C. Rub fat into flour, baking powder & salt, stir in sugar & dates, mix to a soft dough with the milk. Pat out 2 cm thick, cut 8 rounds with a 6 cm cutter. Brush with milk. 10-12 min. Eat same day, split & buttered.
+""",
+        (Told("3 0 1 2 4 5 6", "bake 10-12", "220"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Honey-roasted figs with mascarpone
+serves 4 as a dessert
+
+8 figs
+3 tbsp clear honey
+1 tbsp brandy
+juice of ½ orange
+1 sprig of thyme
+To serve
+125 g mascarpone
+1 tsp vanilla bean paste
+1 tbsp icing sugar
+25 g pistachios, roughly chopped
+
+Preheat oven to 200°C/180°C fan. Cut a deep cross in each fig and sit them in a baking dish. Mix the honey, brandy and orange juice, spoon over and add the thyme. Roast for 15 minutes, basting once.
+Beat the mascarpone with the vanilla and icing sugar. Serve the warm figs with their juices, a spoonful of mascarpone and the pistachios.
+""",
+        (
+            Told("0 1 2 3 4", "bake 15-15", "200"),
+            Told("5 6 7 8"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Menu  Home  About  Recipes  Contact
+
+THE BEST FLOURLESS CHOCOLATE TORTE
+by Hannah | Feb 12 | 43 Comments
+
+Jump to Recipe
+
+This torte is everything. Rich, dark, and made in under an hour, it has been on our table every Valentine's day for 6 years!
+
+You might also like: Almond Cake, 3-Ingredient Fudge
+
+FLOURLESS CHOCOLATE TORTE
+Yield: 12
+prep time: 15 MINUTES   cook time: 40 MINUTES   total time: 55 MINUTES
+
+Ingredients
+1x  2x  3x
+▢ 8 ounces bittersweet chocolate, chopped
+▢ 1 cup unsalted butter (2 sticks)
+▢ 1 1/4 cups granulated sugar
+▢ 3/4 teaspoon kosher salt
+▢ 6 large eggs
+▢ 1 cup unsweetened cocoa powder, plus more for dusting
+
+Instructions
+STEP 1
+Heat the oven to 375F. Butter a 10-inch springform pan and dust with cocoa.
+STEP 2
+Melt chocolate and butter in a double boiler. Remove from heat, whisk in the sugar and salt, then the eggs one by one.
+STEP 3
+Sift in cocoa and whisk until just combined.
+STEP 4
+Bake 35-40 minutes until the top has formed a thin crust. Cool 10 minutes, then unmold.
+
+Nutrition Facts
+Calories 389 | Fat 26g | Sugar 24g | Protein 6g
+""",
+        (
+            Told("", "", "191"),
+            Told("0 1 2 3 4"),
+            Told("5"),
+            Told("", "bake 35-40; cool 10-10", "191"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Zwetschgendatschi / Bavarian plum sheet cake
+
+Teig / Dough                       Belag / Topping
+375 g flour                        1,5 kg plums, stoned
+20 g fresh yeast                   50 g sugar
+60 g sugar                         1 tsp cinnamon
+175 ml lukewarm milk               Streusel
+75 g butter                        150 g flour
+1 egg                              100 g sugar
+1 pinch salt                       100 g butter
+
+Makes 1 tray, 20 pieces
+
+Dissolve yeast in milk with 1 tsp of the sugar. Knead all dough things to a smooth dough, let rise 45 min.
+Roll out on a greased tray, lay plums in rows like roof tiles. Rub streusel together, scatter over. Rise again 15 min.
+Bake 200° (top & bottom heat) 35 min. Sprinkle hot with cinnamon and sugar.
+""",
+        (
+            Told("1 3 2 0 4 5 6", "rise 45-45"),
+            Told("7 10 11 12", "rise 15-15"),
+            Told("9 8", "bake 35-35", "200"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """❤ STRAWBERRY SHORTCAKES ❤
+
+🍓 for the berries 🍓
+1 lb strawberries, sliced → toss with ¼ c. sugar, let sit 30 min
+
+🧁 for the biscuits 🧁
+2 c. flour • ¼ c. sugar • 1 Tbsp. baking powder • ½ tsp. salt • 6 Tbsp. cold butter • ¾ c. heavy cream • 1 egg
+
+☁ for the cream ☁
+1 c. heavy cream • 2 Tbsp. powdered sugar • ½ tsp. vanilla
+
+👩‍🍳 Cut butter into dry, add cream + egg, pat 1" thick, cut 6 rounds. 425°F, 15 min. Whip the cream. Split, fill, eat.
+""",
+        (Told("6 2 3 4 5 7 8 9 10 11", "bake 15-15", "218"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """PROTEIN CHEESECAKE (macro friendly)
+
+Base
+60 g oats
+30 g almond butter
+15 g honey
+Filling
+400 g light cream cheese
+300 g 0% greek yoghurt
+2 scoops (60 g) vanilla whey protein
+60 g granulated sweetener (erythritol)
+2 eggs + 1 white
+1 T cornflour
+Zest 1/2 lemon
+
+Blitz base, press in lined 7-inch springform, 10 min @ 170.
+Whizz filling, pour over. 150C, 45-50 min, wobble in the middle. Oven off, door ajar 1 h. Fridge overnight.
+10 slices: 172 kcal, P 15 C 9 F 8
+""",
+        (
+            Told("0 1 2", "bake 10-10", "170"),
+            Told("3 4 5 6 7 8 9 10", "bake 45-50; cool 60-60; chill 480-720", "150"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Yorkshire curd tart ... from the WI book, 1950s
+
+6 oz shortcrust pastry
+8 oz curds (well drained)
+2 oz butter
+2 oz castor sugar
+2 oz currants
+1 egg
+a little grated nutmeg
+grated rind of 1 lemon
+
+Line a 7" sandwich tin with the pastry. Cream butter and sugar, add the beaten egg, curds, currants, rind & nutmeg. Fill the pastry case. Bake in a moderately hot oven, 375 F, Regulo 5, 30 - 35 mins until golden. Serves 6
+""",
+        (Told("0 2 3 5 1 4 7 6", "bake 30-35", "191"),),
+        "",
+        "",
+    ),
+)
+ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH, *NINTH)

@@ -28,6 +28,8 @@ _BY_WEIGHT = re.compile(
 # A spoonful is a spoonful in every kitchen, a scale's too.
 _BY_SPOON = re.compile(r"^\W*\S{1,8}\s*(?:level |heaped )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|spoons?)\b", re.I)
 _OF_A_FRUIT = re.compile(r"^\W*(?:(?:the|finely|grated)\s+)*(?:juice|zest|rind)\b", re.I)
+# "1 cup applesauce, to serve": eaten beside it.
+_TO_SERVE = re.compile(r"[,–-]\s*(?:to serve|for serving|to accompany|on the side|alongside)\b[^,;]{0,12}$", re.I)
 PORTION_GUESS_G = 80.0
 MOST_SERVINGS = 1000
 # Nobody eats a loaf of so much at a sitting [g] (judgement).
@@ -69,7 +71,9 @@ class FormulaLine:
 
     @property
     def is_inclusion(self) -> bool:
-        """Whether it sits in the crumb whole, keeping its own water and sugar (berries, chips, nuts, raisins)."""
+        """Whether it sits in the crumb whole, or beside it, keeping its own water and sugar (berries, chips, nuts, raisins; "to serve")."""
+        if _TO_SERVE.search(self.text):
+            return True
         if (
             self.is_crushed
             or self.is_body

@@ -35,6 +35,7 @@ _FOR_THE_TIN = re.compile(
     re.I,
 )
 _GREASED_WITH = re.compile(
+    r"\b(?:butter|grease|oil)\w*\b[^.;]{0,60}\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|ramekins?)\b[^.;]{0,16}\b(?:dust|sprinkle|coat|flour)\w*\s+(?:it\s+|them\s+|the inside\s+)?(?:lightly\s+)?with\s+(?:a\s+little\s+|some\s+|the\s+)?$|"
     r"\b(?:greas\w+|brush|rub|oil|line|dust)\b[^.;]{0,60}?\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|paper|surface)\b[^.;]{0,30}?\bwith\s+(?:a\s+little\s+|some\s+|the\s+)?$",
     re.I,
 )
@@ -109,7 +110,7 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "all",
         re.compile(
-            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|everything(?!\s+else)|\betc\b|(?:(?<=\bmix )|(?<=\bstir )|(?<=\bcombine )|(?<=\bblend )|(?<=\bblitz ))(?:it\s+)?all\b(?=\s*(?:[,.;(]|$))|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
+            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|all\s+(?:of\s+)?(?:the\s+)?(?P<things>[\w-]+)\s+(?:things|stuff|bits)|everything(?!\s+else)|\betc\b|(?:(?<=\bmix )|(?<=\bstir )|(?<=\bcombine )|(?<=\bblend )|(?<=\bblitz ))(?:it\s+)?all\b(?=\s*(?:[,.;(]|$))|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
             re.I,
         ),
     ),
@@ -392,6 +393,7 @@ def said_groups(text: str, names: Names) -> Iterator[SaidGroup]:
             taken.append(found.span())
             but = _EXCEPT.match(text[found.end() :])
             out = tuple({n for said in said_lines(but["foods"], names) for n in said.closest(names)}) if but else ()
-            part = (found.groupdict().get("part") or "").strip().lower()
+            named = found.groupdict()
+            part = (named.get("part") or named.get("things") or "").strip().lower()
             end = found.end() + (but.end() if but and out else 0)
             yield SaidGroup(found.start(), end, kind, "" if part in ("the", "of", "all", "other") else part, out)

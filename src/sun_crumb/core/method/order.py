@@ -34,7 +34,7 @@ _COUNT_ON_BAKE = re.compile(
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
 _ENDS_OVER = re.compile(
-    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|fan|arrange|lay)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$",
+    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$",
     re.I,
 )
 _IN_IT = re.compile(
@@ -42,7 +42,7 @@ _IN_IT = re.compile(
     re.I,
 )
 _GOES_IN = re.compile(
-    r"\b(?:into|to|over|onto|through)\s+the\b|\b(?:it|them|this|these)\s+(?:in|through)\b|\b(?:stir|fold|mix|beat|whisk|swirl)\s+in\b",
+    r"\b(?:into|to|over|onto|through)\s+the\b|\b(?:pour|tip|strain|whisk|stir|beat)\s+(?:on|in|over)\s+(?:the|all)\b|\b(?:it|them|this|these)\s+(?:in|through)\b|\b(?:stir|fold|mix|beat|whisk|swirl)\s+in\b",
     re.I,
 )
 # "Mash and stir in the vanilla", "sift the sugar over and fold in": more for what is there.
@@ -65,7 +65,9 @@ _GOES_ON = frozenset(
     {"cover", "brush", "sprinkle", "scatter", "top", "dust", "spread", "drizzle", "swirl", "arrange", "layer", "pipe"}
 )
 # "combine, don't overmix": all bowls that are open.
-_COMBINES = re.compile(r"\W*(?:combine|mix together|bring together|join)\b\W*(?:$|[.,;]|gently\b|until\b|just\b)", re.I)
+_COMBINES = re.compile(
+    r"\W*(?:combine|mix together|bring together|join)\b\W*(?:$|[.,;]|(?<=-\s)|(?<=–\s)|gently\b|until\b|just\b)", re.I
+)
 _POURED_IN = re.compile(
     r"\b(?:pour|spoon|tip|spread|scrape|pile|put|fill)\b[^.;]{0,30}\b(?:into|in|over|onto|on)\s+(?:the|your|each)\b",
     re.I,
@@ -92,6 +94,12 @@ _ONTO_BASE = re.compile(
 )
 _OVER_IT = re.compile(r"\b(?:spoon|pour|drizzle|spread|pile|scatter)\s+over\W*$|^\W*(?:fill|dip)\b", re.I)
 _FILLS = re.compile(r"\W*(?:then\s+)?(?:pour|spoon|scrape|tip|ladle|pipe|transfer|turn|fill)\w*\b", re.I)
+_FILLS_A_CASE = re.compile(
+    r"\W*(?:then\s+)?fill\s+(?:the|each|your|all)\b[^.;]{0,30}\b(?:cases?|shells?|crusts?|tins?|moulds|cups|holes)\b",
+    re.I,
+)
+# "Spread warm over one pastry sheet": what was just made.
+_SPREADS = re.compile(r"\W*(?:spread|spoon|pour|pipe|tip)\s+(?:[a-z]+\s+)?(?:over|on|onto)\b", re.I)
 _SERVES = re.compile(r"\W*(?:to\s+)?serve\b", re.I)
 # "Roll to 30 x 40 cm": what was kneaded and has risen.
 _SHAPES = re.compile(
@@ -241,7 +249,9 @@ class Order:
             _extend(taken, own)
         if role == "go_on" and _INTO_THE_MIX.search(text):
             _extend(taken, own[-2:])
-        goes_in = role == "go_on" and bool(spoken) and wait is None and bool(_GOES_IN.search(text))
+        goes_in = (
+            role == "go_on" and bool(spoken) and wait is None and bool(_GOES_IN.search(text) or _SPREADS.match(text))
+        )
         if is_whole and self.baked is None and self.bowls and all(b.component != self._main() for b in taken):
             # "Fill the cups, top with the streusel": the main batter goes in too.
             _extend(taken, [b for b in self.bowls if b.component == self._main() and b not in self.set_aside])
@@ -262,6 +272,8 @@ class Order:
             _extend(taken, own[-1:])
         elif is_over and self.current is not None and _FILLS.match(text):
             # "Pour into the pastry case": what was just made, whatever part names the case.
+            _extend(taken, [self.current])
+        elif role == "go_on" and self.current is not None and _FILLS_A_CASE.match(text):
             _extend(taken, [self.current])
         if role == "join" or goes_in or not taken:
             _extend(taken, self._at_hand(taken, own))
@@ -381,7 +393,12 @@ _LINED_WITH_DOUGH = re.compile(
 def _is_over_its_own(step: Resolved) -> bool:
     """Return whether a step pours one of its foods over another: "pour hot milk over the walnuts"."""
     over = re.search(r"\bover\b", step.clause.text, re.I)
-    return over is not None and any(m.uses and m.start > over.start() for m in step.mentions)
+    if over is None:
+        return False
+    # "spoon over and add the thyme": the thyme is what is done next.
+    next_deed = re.search(r"\band\b|[,;.]", step.clause.text[over.end() :])
+    end = over.end() + next_deed.start() if next_deed else len(step.clause.text)
+    return any(m.uses and over.start() < m.start < end for m in step.mentions)
 
 
 def _takes_all_open(text: str, role: Role) -> bool:

@@ -14,7 +14,7 @@ from sun_crumb.core.reading.records import Step
 from sun_crumb.core.reference import table
 
 _END = re.compile(
-    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\d-in\.)(?<!\bca\.)(?<!\bno\.)\s+(?=\S)"
+    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\d-in\.)(?<!\bca\.)(?<!\bno\.)(?<!\bmed\.)(?<!\btemp\.(?=\s[a-z]))\s+(?=\S)"
     r"|(?<=\bmin\.)\s+(?=[A-Z])|(?<=\bmins\.)\s+(?=[A-Z])|(?<=\bhr\.)\s+(?=[A-Z])|(?<=\bhrs\.)\s+(?=[A-Z])|\n+"
 )
 _WAITING = r"(?:reduce|lower|turn\s+(?:the\s+(?:oven|heat)\s+|it\s+)?down|bake|roast|chill|refrigerate|freeze|cool|leave|let|rest|prove|proof|steam|stand|return|cook(?=\s+(?:for\s+)?(?:about\s+|another\s+|a further\s+)?\d))"
@@ -197,7 +197,10 @@ def _cut(text: str) -> tuple[int, int] | None:
 
 
 # "Bake at 200 C for 10 minutes, then 180 C for another 30", "then 5 minutes without"
-_HEAT_AGAIN = re.compile(r",?\s*(?:and\s+)?then\s+(?=(?:at\s+)?(?:\d{3}\s*(?:°|º)?\s*[CF]?\b|\d{1,2}\s*min))", re.I)
+_HEAT_AGAIN = re.compile(
+    r",?\s*(?:and\s+)?then\s+(?=(?:at\s+|(?:turn\s+|turned\s+)?down\s+to\s+)?(?:\d{3}\s*(?:°|º)?\s*[CF]?\b|\d{1,2}\s*min))",
+    re.I,
+)
 
 
 def _is_setting_only(text: str) -> bool:

@@ -131,7 +131,8 @@ class Resolver:
                 (
                     n
                     for n, r in enumerate(found)
-                    if component in r.refs or self.parts.begun(self.clauses[n]) == component
+                    if (component in r.refs and not self._is_anothers_food(component, r))
+                    or self.parts.begun(self.clauses[n]) == component
                 ),
                 None,
             )
@@ -144,6 +145,16 @@ class Resolver:
         self._beside(found)
         self._to_the_end(found)
         return found
+
+    def _is_anothers_food(self, component: str, step: Resolved) -> bool:
+        """Return whether a step's word for a component is a food of another there: "add cream + egg", where "cream" is a part of its own."""
+        own = set(words_of(component))
+        return any(
+            own & set(words_of(step.clause.text[m.start : m.end]))
+            and m.uses
+            and all(self.lines[u.position].component != component for u in m.uses)
+            for m in step.mentions
+        )
 
     def _to_the_end(self, found: list[Resolved]) -> None:
         """Let the last step that takes a part of a line take what no other does: "adding a little milk" is the milk."""
@@ -225,6 +236,7 @@ class Resolver:
 
     def _resolved(self, n: int, clause: Clause, component: str) -> Resolved:
         found = Resolved(clause, component, refs=self.parts.spoken_of(clause))
+        untouched = {k for k, left in enumerate(self.left) if left > 1 - USED_UP}
         until = _UNTIL.search(clause.text)
         finishes = bool(_FINISHES.search(clause.text))
         if taken := self._unsaid(n, component):
@@ -257,6 +269,8 @@ class Resolver:
             start, end = spot.span() if spot else (0, 0)
             found.mentions.append(Mention(start, end, self._used(own, 1.0), start, tuple(own), True))
         found.mentions.sort(key=lambda m: m.start)
+        # "the split vanilla pod" names its line twice; what goes in here is not in already.
+        found.back -= untouched
         return found
 
     def _boiled(self, component: str) -> set[int]:

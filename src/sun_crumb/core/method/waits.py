@@ -32,6 +32,8 @@ _THINGS = (
     ("water", r"\bwater\b"),
     ("centre", r"\b(?:centre|center|internal|core|middle|crumb|probe|inside)\b"),
 )
+# "Oven off, door ajar 1 h"
+_OVEN_OFF = re.compile(r"\boven off\b|\b(?:turn|switch)\w*\s+(?:the\s+)?(?:oven\s+)?off\b|\bdoor (?:ajar|open)\b", re.I)
 _BEFORE = re.compile(r"^\s*before\b", re.I)
 _OF_A_LIQUID = re.compile(
     r"\b(?:boiling|boiled|simmering|cold|hot|cool|iced?|warm)(?=\s+(?:water|milk|cream|tea|juice|place|syrup|liquid)\b)"
@@ -97,6 +99,10 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
     """Return what is waited for in a span of time, "hands" where hands are busy in it."""
     if _OUT.search(text):
         return "rest"
+    if _OVEN_OFF.search(text[: span.start]):
+        return "cool"
+    if re.match(r"\s*(?:at|@)\s*(?:1[2-9]\d|2[0-4]\d|3\d\d|4[0-5]\d)\b", text[span.end :]):
+        return "bake"  # "10 min @ 170"
     if _BEFORE.search(text[span.end :]) and not any(pattern.search(text[: span.start]) for _, pattern in _wait_words()):
         return "rest"
     # "in boiling water" says how hot it is, and nothing to do.
@@ -188,8 +194,12 @@ def reached_in(text: str) -> Reached | None:
             r"\b(?:oven|bake|baking|roast|preheat\w*|heat (?:the )?oven)\b[^.;]{0,40}$", before, re.I
         ) and not re.search(r"\b(?:syrup|oil|thermometer|centre|center)\b", before, re.I):
             continue
-        if re.match(r"[^.;]{0,12}\boven\b|\s*(?:fan|/)", after, re.I):
-            continue
+        if re.match(
+            r"[^.;]{0,12}\boven\b|\s*(?:fan|/)|\s*,?\s*(?:for\s+)?\d{1,2}\s*(?:(?:-|–|to)\s*\d{1,2}\s*)?min",
+            after,
+            re.I,
+        ):
+            continue  # an oven's, for so many minutes
         thing = next((name for name, words in _THINGS if re.search(words, text, re.I)), "")
         if not thing and celsius < LEAST_BOILED_C and _COOKED_TO.search(before):
             thing = "custard"  # "return to the pan and cook to 82 °C"

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 from dataclasses import replace
+from itertools import groupby
 
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.physical import GAP, Statement, bare_line
@@ -11,51 +12,62 @@ from sun_crumb.core.reading.run_on import is_food_with_amount
 
 # So many rows with a food on both sides are two lists; a heading has so few words.
 LEAST_ROWS, MOST_WORDS = 2, 3
-_HEADING = re.compile(r"[^\W\d_][\w' &-]{1,24}:?")
+_HEADING = re.compile(r"[^\W\d_][\w' &/-]{1,24}:?")
 
 
 def in_columns(found: list[Statement]) -> list[Statement]:
-    """Return statements with two lists side by side one after the other: the left heading and its foods, then the right one and its own."""
+    """Return statements with two lists side by side one after the other: the left headings with their foods, then the right ones."""
     result: list[Statement] = []
+    lines = [list(group) for _, group in groupby(found, key=lambda statement: statement.line.number)]
     at = 0
-    while at < len(found):
-        rows = _rows(found, at + 1) if _heads_of(found[at]) else []
-        if sum(len(row) == 2 for row in rows) < LEAST_ROWS:
-            result.append(found[at])
+    while at < len(lines):
+        rows = _rows(lines, at + 1) if _heads_of(lines[at]) else []
+        if sum(len(cells) == 2 and all(map(is_food_with_amount, cells)) for _, cells in rows) < LEAST_ROWS:
+            result += lines[at]
             at += 1
             continue
-        result += _one_after_the_other(found[at], rows)
-        at += 1 + sum(len(row) for row in rows)
+        result += _one_after_the_other(lines[at], rows)
+        at += 1 + len(rows)
     return result
 
 
-def _rows(found: list[Statement], at: int) -> list[list[Statement]]:
-    """Return the rows of one or two foods that follow."""
-    rows: list[list[Statement]] = []
-    while at < len(found):
-        row = [s for s in found[at : at + 3] if s.line == found[at].line]
-        if len(row) > 2 or not all(is_food_with_amount(s.text) for s in row):
+_Row = tuple[list[Statement], list[str]]
+
+
+def _rows(lines: list[list[Statement]], at: int) -> list[_Row]:
+    """Return the rows of one or two foods that follow, each with its cells; beside a food also the heading of the next list."""
+    rows: list[_Row] = []
+    for row in lines[at:]:
+        cells = _cells(row[0])
+        foods = [is_food_with_amount(clean(cell)) for cell in cells]
+        is_row = all(food or _is_heading(cell) for food, cell in zip(foods, cells, strict=True))
+        if len(cells) > 2 or not is_row or not any(foods):
             break
-        rows.append(row)
-        at += len(row)
+        rows.append((row, cells))
     return rows
 
 
-def _one_after_the_other(head: Statement, rows: list[list[Statement]]) -> list[Statement]:
-    left, right = ([replace(head, raw=name, text=clean(name))] for name in _heads_of(head))
+def _one_after_the_other(head: list[Statement], rows: list[_Row]) -> list[Statement]:
+    left, right = ([replace(head[0], raw=name, text=clean(name))] for name in _heads_of(head))
     # A food alone in its row stands on the left, or on the right where it is set in half as far as the heading there.
-    far_in = head.line.raw.rindex(right[0].raw) // 2
-    for row in rows:
-        indent = len(row[0].line.raw) - len(row[0].line.raw.lstrip())
-        (right if len(row) == 1 and indent >= far_in else left).append(row[0])
-        right += row[1:]
+    far_in = head[0].line.raw.rindex(right[0].raw) // 2
+    for row, cells in rows:
+        first, *second = [replace(row[0], raw=cell, text=clean(cell)) for cell in cells]
+        raw = row[0].line.raw
+        (right if not second and len(raw) - len(raw.lstrip()) >= far_in else left).append(first)
+        right += second
     return left + right
 
 
-def _heads_of(statement: Statement) -> list[str]:
+def _cells(statement: Statement) -> list[str]:
+    return [cell.strip() for cell in GAP.split(bare_line(statement.line.raw)) if cell.strip()]
+
+
+def _is_heading(cell: str) -> bool:
+    return bool(_HEADING.fullmatch(cell)) and len(cell.replace("/", " ").split()) <= MOST_WORDS
+
+
+def _heads_of(line: list[Statement]) -> list[str]:
     """Return the two headings that stand side by side in a line with a wide gap; none where it tells something else."""
-    if statement.raw != bare_line(statement.line.raw):
-        return []
-    cells = [cell.strip() for cell in GAP.split(statement.line.raw.strip()) if cell.strip()]
-    is_heading = all(_HEADING.fullmatch(cell) and len(cell.split()) <= MOST_WORDS for cell in cells)
-    return cells if len(cells) == 2 and is_heading else []
+    cells = _cells(line[0])
+    return cells if len(cells) == 2 and all(map(_is_heading, cells)) else []

@@ -78,7 +78,8 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draf
         if candidates and parsed.sums and not is_sure(candidates):
             # Of two that the name may mean, an inch or a leaf may fit only one.
             candidates.sort(key=lambda c: weigh(parsed, pantry[c.ingredient], cup_standard("us")) is None)
-        if not is_sure(candidates) and (named := _named_aside(parsed, index)):
+        is_any = re.search(r"\bsweetener\b|\bsugar substitute\b", parsed.name, re.I) is not None
+        if (is_any or not is_sure(candidates)) and (named := _named_aside(parsed, index)):
             candidates = named
         ingredient = pantry[candidates[0].ingredient] if candidates else None
         drafts.append(Draft(piece, parsed, candidates, ingredient))

@@ -159,7 +159,13 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         r"\1 oz ",
     ),
     (re.compile(r"\ba\.\s?p\. flour\b", re.I), "all-purpose flour"),
+    # "0% Greek yoghurt"
+    (re.compile(r"\b0\s*%\s*(?:fat\s+)?(?=(?:plain |natural )?(?:greek|yog|quark|fromage|skyr))", re.I), "fat-free "),
+    # "almonds 12, slivered": how many stands behind the name.
+    (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}), ([a-z][a-z ]*)$", re.I), r"\2 \1, \3"),
+    (re.compile(r"^saffron,? (?:a )?(few|\d+) (strands|threads)$", re.I), r"\1 \2 saffron"),
     (re.compile(r"\b(?:sweet )?dessert wine\b", re.I), "sweet wine"),
+    (re.compile(r"\bcurds\b", re.I), "curd cheese"),
     # "1 x 400 g tin chickpeas, drained (240 g drained weight)": what is left counts.
     (
         re.compile(

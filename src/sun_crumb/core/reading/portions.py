@@ -230,9 +230,16 @@ SUCH_FOR = re.compile(
 _BARE = re.compile(r"^\W*(?:approx\w*\.?\s*|about\s*)?", re.I)
 
 
+# "10 slices: 172 kcal, P 15 C 9 F 8"
+_LABELLED = re.compile(
+    r"^(\W*\d{1,2}\s+(?:slices|servings|portions|pieces|squares|bars|bites|muffins|cookies))\s*[:=@]\s*(?:about\s+)?\d+\s*(?:k?cal|kj)\b.*$",
+    re.I,
+)
+
+
 def bare_count(text: str) -> Stated | None:
     """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
-    text = _SHORT_PEOPLE.sub(r"\1 portions", text)
+    text = _LABELLED.sub(r"\1", _SHORT_PEOPLE.sub(r"\1 portions", text))
     if (alone := _ABOUT_SO_MANY.fullmatch(text)) and (some := read_count(alone[1])):
         return Stated(some, "", 0.9, text.strip())
     if (such := SUCH_FOR.fullmatch(text)) and (some := read_count(such[1])):
@@ -249,6 +256,7 @@ def bare_count(text: str) -> Stated | None:
 
 def said_in(aside: str) -> Stated | None:
     """Return what words beside a title or a heading say of portions: "makes 12", "14 wedges", "for about 40 biscuits"."""
+    aside = _SHORT_PEOPLE.sub(r"\1 portions", aside)
     if either := _BIG_OR_LITTLE.fullmatch(aside):
         return Stated(Count(int(either[1]), int(either[2]), "", "", 0), "", 0.9, aside.strip())
     return next(iter(statements(aside)), None) or bare_count(aside) or _for_so_many(aside) or _so_many_alone(aside)
@@ -284,7 +292,7 @@ _NUMBER_ALONE = re.compile(
     r"\W*(?:(?:approx(?:imately)?|about|around|circa|ca|roughly)\b\.?)?\W*([4-9]|[1-9]\d)\W*", re.I
 )
 _ASIDE = re.compile(
-    r"[(\[]([^()\[\]]+)[)\]]|\s[–—-]{1,3}\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*(.+?)$|:\s*(.+?)$",
+    r"[(\[]([^()\[\]]+)[)\]]|\s/\s+(\d.*?)$|\s[–—-]{1,3}\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*(.+?)$|:\s*(.+?)$",
     re.I,
 )
 
@@ -322,7 +330,7 @@ def of_title(title: str) -> tuple[str, Stated | None]:
 
 _TIMES = re.compile(r"\s+[x×]\s*([1-9]\d?)$", re.I)
 _FOR_SO_MANY = re.compile(
-    r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*$",
+    r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\([^()\d]*\)\W*)?$",
     re.I,
 )
 

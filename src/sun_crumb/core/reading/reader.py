@@ -225,7 +225,8 @@ def _weighed(
     """Return the line with its grams, or the question that stands before them."""
     first = parsed.sums[0] if parsed.sums else None
     cup = _own_cup(parsed, cup)
-    weight = weigh(parsed, ingredient, cup)
+    is_some = first is not None and first.unit is None and first.text.lower() in ("a little", "some")
+    weight = None if is_some else weigh(parsed, ingredient, cup)
     best = draft.candidates[0]
     status: LineStatus = "ok"
     problem = ""
@@ -235,9 +236,7 @@ def _weighed(
             is_note = len(parsed.name.split()) > 3
             return replace(base, status="note" if is_note else "unreadable", problem="no food found in this line")
         grams, status, problem = _unmeasured(parsed, ingredient)
-    elif (
-        weight is None and first is not None and first.unit is None and first.text.lower() in ("a", "a little", "some")
-    ):
+    elif is_some or (weight is None and first is not None and first.unit is None and first.text.lower() == "a"):
         grams, status, problem = _unmeasured(parsed, ingredient)
     elif weight is None:
         status, problem = "ask", f"no weight known for “{first.text if first else ''}” of {ingredient.name}"

@@ -47,6 +47,7 @@ def split_line(text: str) -> list[str]:
         or each_of_several(text)
         or _summed(text)
         or _both_to_serve(text)
+        or _tossed_with(text)
         or [text]
     )
 
@@ -189,7 +190,19 @@ def _both_to_serve(text: str) -> list[str] | None:
 
 
 _BOTH_TO_SERVE = re.compile(
-    r"^(?P<one>[a-z]+(?: [a-z]+)?) (?:and|&) (?P<two>[a-z]+(?: [a-z]+)?),? (?P<use>(?:to|for) (?:serve|serving|decorate|finish|garnish|dust|top|topping))$",
+    r"^(?P<one>[a-z]+(?: [a-z]+)?) (?:and|&) (?P<two>[a-z]+(?: [a-z]+)?),? (?P<use>(?:to|for) (?:serve|serving|decorate|finish|garnish|dust|top|topping|the top|sprinkle|sprinkling))$",
+    re.I,
+)
+
+
+def _tossed_with(text: str) -> list[str] | None:
+    """Read "1 lb strawberries, tossed with ¼ cup sugar": two foods."""
+    found = _TOSSED.match(text)
+    return [found["one"], found["two"]] if found and read_amount(found["one"]) and read_amount(found["two"]) else None
+
+
+_TOSSED = re.compile(
+    r"^(?P<one>.+?)[,\s]+(?:and\s+|then\s+)?toss(?:ed)?\s+(?:with|in)\s+(?P<two>(?:the\s+)?[\d½¼¾⅓⅔][^,;]*)(?:[,;].*)?$",
     re.I,
 )
 

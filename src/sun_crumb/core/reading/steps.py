@@ -138,7 +138,7 @@ _GOES_IN = re.compile(
 )
 # "25 mins at 180, wobbly"
 _MINUTES_AT = re.compile(
-    r"\b\d{2}\s*min\w*\.?\s+at\s+(1[2-9]\d|2[0-4]\d)\s*(?:°|º|degrees\b)?\s*(C\b)?\s*(fan\b)?", re.I
+    r"\b\d{2}\s*min\w*\.?\s+(?:at|@)\s+(1[2-9]\d|2[0-4]\d)\s*(?:°|º|degrees\b)?\s*(C\b)?\s*(fan\b)?", re.I
 )
 # "Into a lined tin, 180 (160 fan) for 50 min"
 _FAN_BESIDE = re.compile(

@@ -23,6 +23,8 @@ from sun_crumb.core.wish.goals import DEFINITIONS, Goals
 
 # A component with less than this share of the sugar that can be cut keeps its own, where the others need lose no more than so much of theirs (judgement).
 SMALL, SMALL_UP_TO = 0.2, 0.7
+# Below this confidence in its kind no milk, purée or starch comes into a component [probability] (judgement).
+LEAST_KNOWN = 0.4
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,6 +93,8 @@ def parts_of(
         )
         kept = {n for n, i in enumerate(positions) if i in goals.locks}
         extra = additions(part, family, own_goals, pantry, kept, around)
+        if component in found and found[component].confidence < LEAST_KNOWN:
+            extra = [a for a in extra if _is_harmless(a)]
         told = tuple(flavours(part, family, goals, pantry)) if component == heaviest else ()
         seasoned = _seasoned(told, locks, extra, len(part.lines), pantry)
         allowed = _allowed(parts, solved, component, goals)
@@ -116,6 +120,12 @@ def parts_of(
             told,
             found.get(component),
         )
+
+
+def _is_harmless(addition: Addition) -> bool:
+    """Return whether something may come in where nobody knows what kind of dessert it is: what is asked for, or sweetens and brings nothing wet."""
+    is_asked = addition.is_required or addition.is_wished or addition.set_g is not None
+    return is_asked or addition.kind in ("stand_in", "swap", "bulk", "intense", "crystal", "syrup")
 
 
 def locks_of(part: Formula, positions: list[int], goals: Goals, family: Family) -> dict[int, float]:

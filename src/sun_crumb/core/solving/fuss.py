@@ -30,6 +30,8 @@ ALL_FUSS_GAIN = 0.55
 DASH, DASH_STEPS = 0.08, 8
 # A speck of something strong, less than any spoon but the smallest holds [g], is not worth a jar of it for less than this share (judgement).
 SPECK, SPECK_G = 0.16, 0.15
+# In one part of several a new sweetener of less than this is such a speck [g]; a part that is less of the whole is one of several (judgement).
+LEAST_IN_A_PART_G, WHOLE_SHARE = 10.0, 0.99
 
 
 def _is_fussy(problem: Problem, position: int, by: float, mass: float) -> bool:
@@ -153,6 +155,8 @@ def without_dashes(
         trial = true_penalty.moved(sums, i, -grams[i])
         given = true_penalty.whole_sweetness(sums) - true_penalty.whole_sweetness(trial)
         is_speck = problem.rows[i].line.ingredient.is_strong and grams[i] < SPECK_G
+        # Two spoons of it in a crust or a topping, beside what the rest takes.
+        is_speck = is_speck or (problem.share < WHOLE_SHARE and grams[i] < LEAST_IN_A_PART_G)
         if given > (SPECK if is_speck else DASH) * problem.before["sweetness"]:
             continue
         without = [*grams[:i], 0.0, *grams[i + 1 :]]
