@@ -2347,4 +2347,157 @@ Line a 7" sandwich tin with the pastry. Cream butter and sugar, add the beaten e
         "",
     ),
 )
-ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH, *NINTH)
+
+# Read once as they came out, and mended.
+TENTH: tuple[MethodCase, ...] = (
+    MethodCase(
+        """Sticky Toffee Pudding for 6
+
+For the sponge
+175g stoned dates, chopped
+1 tsp bicarbonate of soda
+60g butter, plus a knob for the dish
+80g light muscovado sugar
+80g dark muscovado sugar
+2 eggs, beaten
+175g self-raising flour
+1 pinch ground cloves
+
+For the toffee sauce
+115g butter
+75g caster sugar
+40g dark muscovado sugar
+140ml double cream
+
+Put the dates in a bowl with 275ml boiling water and the bicarb and leave to soak for 10 minutes.
+Preheat the oven to 180C. Butter a 1.2 litre baking dish. Beat the butter and both sugars, then beat in the eggs a little at a time. Fold in the flour and cloves, then the dates with their soaking water.
+Pour into the dish and bake for 35-40 minutes.
+Meanwhile put all the sauce ingredients in a small pan, heat slowly until the sugar dissolves then simmer for 4 minutes. Pour half the sauce over the hot pudding, leave 10 mins and serve with the rest.
+""",
+        (
+            Told("0 12 1", "soak 10-10"),
+            Told("2 3 4 5 6 7", "", "180"),
+            Told("", "bake 35-40", "180"),
+            Told("8 9 10 11", "simmer 4-4; rest 10-10"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Cinnamon Rolls (Grandma Ruth's)
+
+DOUGH
+1 c. warm milk (110 F)
+2 1/4 t. (1 env.) active dry yeast
+1/2 c. sugar
+1/3 c. butter, melted
+1 t. salt
+2 eggs
+4 1/2 c. flour
+FILLING
+1 c. brown sugar, packed
+2 1/2 T. cinnamon
+1/3 c. butter, softened
+ICING
+3 oz. cream cheese
+1/4 c. butter
+1 1/2 c. powdered sugar
+1/2 t. vanilla
+
+Dissolve yeast in milk. Mix in sugar, butter, salt, eggs. Add flour, knead 5 min. Rise until double, 1 hr. Roll out 16x21 in. Spread with butter, sprinkle on sugar & cinnamon. Roll up, cut in 12. Place in greased 9x13 pan, rise 30 min. Bake at 400 for 15 min. Beat icing ingredients, spread on warm rolls.
+""",
+        (Told("1 0 2 3 4 5 6 9 7 8 10 11 12 13", "rise 60-60; rise 30-30; bake 15-15", "204"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Pear and Almond Tart
+For 8 people
+
+Sweet pastry (ready made block) 375 g
+3 ripe pears, peeled, halved, cored
+100 g soft butter
+100 g golden caster sugar
+2 eggs
+100 g ground almonds
+1 tbsp plain flour
+1 tbsp apricot jam, warmed, to glaze
+
+Heat the oven to gas 5, 190°C. Roll out the pastry, line a 25cm loose-based tart tin and chill for 20 mins. Bake blind 15 mins, remove the beans, 5 mins more.
+Beat butter and sugar, then the eggs; fold in the almonds and flour. Spread in the case. Slice the pear halves and arrange on top. Bake 35-40 mins. Brush with the jam. Serve warm or cold.
+""",
+        (
+            Told("0", "chill 20-20; bake 15-15; bake 5-5", "190"),
+            Told("2 3 4 5 6 1 7", "bake 35-40", "190"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Subject: Fwd: Carrot cake recipe
+From: J
+
+> Hi! As promised. It's the one from the school fair.
+>
+> 300g SR flour
+> 300g soft brown sugar
+> 300ml sunflower oil
+> 4 eggs
+> 1tsp each cinnamon, mixed spice, bicarb
+> 250g carrots grated
+> 100g sultanas
+>
+> frosting - 200g philly type cheese, 50g butter, 100g icing sug
+>
+> whisk oil eggs sugar, dry in, carrots + sultanas in. 2x 20cm tins, 170 for 35-40. sandwich & top w frosting. 12-14 slices
+""",
+        (Told("2 3 1 0 4 5 6 7 8 9 10 11"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Gâteau au yaourt — pot yoghurt cake
+(8 parts)
+
+1 pot de yaourt nature / plain yoghurt (125 g) - the pot is the measure
+2 pots sugar
+3 pots flour
+1/2 pot oil
+3 eggs
+1 sachet levure / baking powder (11 g)
+1 sachet sucre vanillé (7,5 g)
+
+Mélanger / mix in order. Round tin 22 cm. Four 180°C, 35 min.
+""",
+        (Told("0 1 2 3 4 5 6", "bake 35-35", "180"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Wholemeal Banana Bread, no added sugar
+1 loaf - 10 thick slices
+
+3 overripe bananas (350g peeled weight)
+2 eggs
+80ml rapeseed oil
+80g natural yogurt
+200g wholemeal flour
+50g ground almonds
+1½ tsp baking powder
+½ tsp bicarb
+2 tsp cinnamon
+75g dates, finely chopped
+50g walnuts
+
+Oven 180C/160C fan. Line a 900g loaf tin.
+Mash the bananas, whisk in eggs, oil and yogurt. Mix the dry ingredients, stir into the wet with dates and most of the walnuts. Into the tin, remaining walnuts on top. Bake 50-55 mins, cover with foil after 30. Cool 15 mins in the tin.
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2 3 4 5 6 7 8 9 10", "bake 50-55; cool 15-15", "180"),
+        ),
+        "",
+        "",
+    ),
+)
+ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH, *NINTH, *TENTH)

@@ -19,7 +19,8 @@ TO_GREASE = re.compile(
 _AND_SO_MUCH = re.compile(r"(?:\+|&|\b(?:plus|and|with))\s*[\d½¼¾⅓⅔]")
 # "175 g butter, plus extra for the tin": the line itself goes into the bowl.
 _AND_MORE = re.compile(
-    r"\b(?:plus|and|with)\s+(?:(?:a\s+)?(?:little|bit|few)|extra|more|some)\b|,\s*(?:extra|more)\b", re.I
+    r"\b(?:plus|and|with)\s+(?:(?:a\s+)?(?:little|bit|few|knob|pat|spot|touch)|extra|more|some)\b|,\s*(?:extra|more)\b",
+    re.I,
 )
 DRY_ROLES = ("flour", "starch", "leaven", "salt", "flavour", "fibre")
 WET_ROLES = ("liquid", "egg", "syrup", "puree", "fat", "dairy", "acid")

@@ -83,7 +83,7 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "dry",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\b(?:the|in|add|all) dries\b|\b(?:mix|add|whisk|combine|in|into|with|stir|then|sift|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b|(?:^|(?<=[.!?;]\s))dry\s+(?:in(?:to)?\s+(?:an?|the|one)\s+(?:\w+\s+)?bowl|together|first)\b",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\b(?:the|in|add|all) dries\b|\b(?:mix|add|whisk|combine|in|into|with|stir|then|sift|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b|(?:^|(?<=[.!?;,]\s))dry\s+(?:in(?:to)?\s+(?:an?|the|one)\s+(?:\w+\s+)?bowl|together|first|in(?=\s*[,.;]|$))(?!\w)",
             re.I,
         ),
     ),
@@ -110,7 +110,7 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "all",
         re.compile(
-            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|all\s+(?:of\s+)?(?:the\s+)?(?P<things>[\w-]+)\s+(?:things|stuff|bits)|everything(?!\s+else)|\betc\b|(?:(?<=\bmix )|(?<=\bstir )|(?<=\bcombine )|(?<=\bblend )|(?<=\bblitz ))(?:it\s+)?all\b(?=\s*(?:[,.;(]|$))|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
+            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|(?:all\s+(?:of\s+)?)?(?:the\s+)?(?P<things>[\w-]+)\s+(?:things|stuff|bits)|everything(?!\s+else)|\betc\b|(?:(?<=\bmix )|(?<=\bstir )|(?<=\bcombine )|(?<=\bblend )|(?<=\bblitz ))(?:it\s+)?all\b(?=\s*(?:[,.;(]|$))|(?<=\bmix )in order\b|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
             re.I,
         ),
     ),

@@ -18,7 +18,7 @@ _APART = re.compile(
     re.I,
 )
 _TIN_ONLY = re.compile(
-    r"^\W*(?:and\s+)?(?:line|grease|butter|oil|flour|dust|prepare|put\s+\d+\s+(?:\w+\s+)?cases|place\s+\d+\s+(?:\w+\s+)?(?:cases|liners))\b[^.]*\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|sheets?|basin|ramekins?|paper|cases|parchment|liners)\b(?!.*\b(?:beans|weights|rice)\b)",
+    r"^\W*(?:and\s+)?(?:line|grease|butter|oil|flour|dust|prepare|put\s+\d+\s+(?:\w+\s+)?cases|place\s+\d+\s+(?:\w+\s+)?(?:cases|liners))\b(?:[^.]|\.(?=\d))*\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|sheets?|basin|ramekins?|paper|cases|parchment|liners)\b(?!.*\b(?:beans|weights|rice)\b)",
     re.I,
 )
 _HEATS = re.compile(
@@ -103,7 +103,7 @@ _SPREADS = re.compile(r"\W*(?:spread|spoon|pour|pipe|tip)\s+(?:[a-z]+\s+)?(?:ove
 _SERVES = re.compile(r"\W*(?:to\s+)?serve\b", re.I)
 # "Roll to 30 x 40 cm": what was kneaded and has risen.
 _SHAPES = re.compile(
-    r"\W*(?:knock back|roll|pat|press|flatten|stretch)\b(?:\s+it)?(?:\s+out)?\s+(?:in)?to\s+(?:an?\s+)?(?:\w+\s+)?(?:\d|rectangle|square|oblong|circle)"
+    r"\W*roll\s+out\b(?!\s+the\s+(?:\w+\s+)?(?:pastry|marzipan|fondant|paste|icing)\b)|\W*(?:knock back|roll|pat|press|flatten|stretch)\b(?:\s+it)?(?:\s+out)?\s+(?:in)?to\s+(?:an?\s+)?(?:\w+\s+)?(?:\d|rectangle|square|oblong|circle)"
     r"|\W*(?:knock back|roll|pat|press|flatten|stretch)\b(?:\s+(?:it|the \w+))?(?:\s+out)?\s+(?:onto|on|in|into|over)\b",
     re.I,
 )

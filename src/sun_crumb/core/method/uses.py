@@ -15,6 +15,7 @@ from sun_crumb.core.method.records import Mention, MethodLine, Use
 from sun_crumb.core.method.sentences import Clause, verb_of, verbs
 from sun_crumb.core.pantry.names import words_of
 
+_OF_SOME_KIND = re.compile(r"^(?!all\b).*\b(?:things|stuff|bits)$", re.I)
 # What is left of a line when it counts as used up [share].
 USED_UP = 0.03
 # By common practice: a yolk's and a white's part of an egg without its shell.
@@ -325,6 +326,8 @@ class Resolver:
             component = named
         elif group.kind in ("dry", "wet"):
             component = self._staged(component, group.kind)
+        elif group.kind == "all" and _OF_SOME_KIND.search(found.clause.text[group.start : group.end]):
+            return  # "the crunchy bits": of no part that the list names
         own = self.listed.of(component)
         if group.kind == "both":
             found.joins_all = True

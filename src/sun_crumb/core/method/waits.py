@@ -109,6 +109,8 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
     text = _OF_A_LIQUID.sub(lambda m: " " * len(m[0]), text)
     if before is not None and before.kind == "bake" and _GOES_ON_SO.fullmatch(text):
         return "bake"  # "5 minutes more", "5 minutes without": beans and foil
+    if before is not None and before.kind == "bake" and _WITHOUT_BEANS.search(text):
+        return "bake"
     if is_hot and re.fullmatch(r"\W*(?:(?:for|about|around|approx\.?|roughly)\W*)*", text[: span.start], re.I):
         return "bake"  # "2 hours, stirring after 30 minutes", where the oven is hot
     said = [(m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[: span.start])]
@@ -123,6 +125,11 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
 
 _GOES_ON_SO = re.compile(
     r"\W*(?:for\s+)?(?:about\s+|another\s+|a further\s+)?[\d–-]+\s*(?:minutes?|mins?)\.?\s+(?:more|longer|further|without|uncovered)\b[^.;]{0,30}\W*",
+    re.I,
+)
+# "remove the beans, 5 mins more"
+_WITHOUT_BEANS = re.compile(
+    r"\b(?:beans|foil|weights|paper)\b.*\d\s*(?:min\w*\.?)\s+(?:more|longer|further)\b|\b(?:beans|foil|weights|paper)\b.*\b(?:another|a further)\s+\d",
     re.I,
 )
 _HEAT_BEFORE = re.compile(

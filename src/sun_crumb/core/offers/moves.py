@@ -137,6 +137,9 @@ def move_of(line: FormulaLine, definition: str, family: Family) -> Move | None:
             if role == "fat" and ingredient.has_role("nut"):
                 return None
             # What is boiled down may have more or less of its cream; elsewhere cream is the thing itself.
-            is_cream = role == "liquid" and ingredient.has_role("fat") and "boiled" not in family.traits
+            is_body = "thick" in ingredient.traits and family.is_among(
+                ["frozen", "no_bake", "cheesecake", "mousse", "frosting"]
+            )
+            is_cream = role == "liquid" and (ingredient.has_role("fat") or is_body) and "boiled" not in family.traits
             return _moves()["cream" if is_cream else role]
     return None

@@ -246,9 +246,10 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
     if pieces and _may_be_title(pieces[0]):
         return [replace(pieces[0], role="title"), *pieces[1:]]
     for n, piece in enumerate(pieces):
-        if not n or piece.role not in ("heading", "food", "step", "note", "chatter", "junk"):
+        if not n or piece.role not in ("heading", "food", "step", "note", "chatter", "junk", "portions"):
             continue
-        name = _SENTENCE.split(piece.text)[0].strip(" *#_=:.")
+        told = of_title(piece.text)[0] if piece.role == "portions" else _SENTENCE.split(piece.text)[0]
+        name = told.strip(" *#_=:.–—-")
         if not _NAME.fullmatch(name) or heading_kind(name) or name.split()[0].lower() in word_list("verb") | _LINKS:
             continue
         is_over_none = piece.role == "heading" and not _is_followed_by_food(pieces, n)
@@ -267,7 +268,8 @@ _SPOKEN_OF = re.compile(
 )
 # "Title: Carrot halwa"
 _FIELD = re.compile(
-    r"^(?:title|recipe(?: name| for)?|name|dish|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*(?=\S)", re.I
+    r"^(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])",
+    re.I,
 )
 _NAME = re.compile(r"[A-Z][^\W\d_]*(?:[\s'’&-]+[^\W\d_]+){1,5}")
 _LINKS = frozenset({"for", "to", "the", "you", "then", "and", "a", "an", "some", "your"})

@@ -64,6 +64,7 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draf
         spoken = parsed.sums[0].text.lower().split() if parsed.sums else []
         is_tinned = bool({"can", "cans", "tin", "tins"} & set(spoken))
         holder = " tinned" if is_tinned and index.is_ambiguous(parsed.name) else ""
+        parsed = _in_a_known_tongue(parsed, index)
         candidates = index.match(parsed.name, parsed.preparation + holder)
         candidates = _told_apart(parsed, candidates, index.doubtful_by_count(parsed.name), pantry)
         is_bare_tin = is_tinned and parsed.sums[0].unit in ("tin", "can")
@@ -129,6 +130,16 @@ def _named_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
         return []
     found = index.match(words)
     return found if is_sure(found) and found[0].confidence >= SURE_ASIDE else []
+
+
+def _in_a_known_tongue(parsed: ParsedLine, index: NameIndex) -> ParsedLine:
+    """Return a line by the name that its slash gives in another tongue ("levure / baking powder"), where only that one is known."""
+    other = next(iter(parsed.alternatives), "")
+    if not other or "/" not in parsed.text or is_sure(index.match(parsed.name)):
+        return parsed
+    plain = index.match(re.sub(r"\s+-\s.*$", "", other))
+    is_known = is_sure(plain) and plain[0].confidence >= SURE_ASIDE
+    return replace(parsed, name=re.sub(r"\s+-\s.*$", "", other), alternatives=()) if is_known else parsed
 
 
 # How sure the words in a bracket must be before they are taken instead of the name.

@@ -170,6 +170,8 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
         found -= {"tool", "personal", "junk_word", "works"}
     if known.has_unit and _TIN_OF.match(text):
         found.discard("tool")
+    if known.has_unit and known.has_food and not known.is_behind and not found & {"imperative", "sentences"}:
+        found.discard("temperature")  # "1 c. warm milk (110 F)"
     is_heading = bool(found & {"heading_form", "heading_ingredients"})
     if "heading_form" in found:
         found.discard("personal")  # "What you'll need for the base"
@@ -239,7 +241,9 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     is_told = len(words) >= 3 or is_pair
     if first and fold(first[0]) in word_list("verb") and is_told and not begins_amount:
         found.add("imperative")
-    if _SENTENCE_END.search(text):
+    # "1 c. warm milk": a shortened unit ends no sentence.
+    amount = read_amount(text) if begins_amount else None
+    if _SENTENCE_END.search(text[amount[1] :] if amount else text):
         found.add("sentences")
     if _TEMPERATURE.search(text) or re.search(r"^oven\s*[:=]|\b(?:slow|cool|moderate|medium|hot)\s+oven\b", text, re.I):
         found.add("temperature")

@@ -47,6 +47,8 @@ _TOLD_NUMBER = re.compile(
     rf"{_NUMBER.pattern}|(?<![\w-])(?:half\s+an?|an?|one|two|three|four|five|six|eight|ten|twelve)\s+(?=[^\W\d_]{{3}})",
     re.I,
 )
+# "pinch salt"
+_PINCH = re.compile(r"(?<![\w-])(?P<said>(?:pinch|dash|drizzle|knob|handful|splash)\s+(?:of\s+)?[^\W\d_]+)", re.I)
 # "the juice of 1½ lemons"
 _OF_FRUIT = re.compile(
     r"\b(?:(?:finely\s+)?grated\s+)?(?:zest|juice|rind)(?:\s+(?:and|&)\s+(?:zest|juice|rind))?\s+(?:of|from)\s+"
@@ -101,6 +103,11 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
         found = [(at, said) for at, said in found if not any(start <= at < end for start, end, _ in fruit)]
         found += [(start, said) for start, _, said in fruit]
         behind = [(m.start("amount"), f"{m['amount']} {_LEADING.sub('', m['name'])}") for m in _BEHIND.finditer(step)]
+        behind += [
+            (m.start(), f"a {m['said']}")
+            for m in _PINCH.finditer(step)
+            if not re.search(r"(?:\b(?:an?|good|big|small|the)|\d)\s+$", step[: m.start()], re.I)
+        ]
         taken = {at for at, _ in behind}
         found = [(at, said) for at, said in found if at not in taken] + behind
     return [said for _, said in sorted(found)][:MOST_MENTIONS]

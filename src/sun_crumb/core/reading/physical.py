@@ -51,7 +51,7 @@ def physical_lines(text: str) -> list[Physical]:
 def statements_of(line: Physical) -> list[Statement]:
     """Return what a line says: one statement, or one for each food where it holds several."""
     raw = bare_line(line.raw)
-    if not raw:
+    if not raw or _is_table_head(raw):
         return []
     if parts := all_in_one(raw):
         return [Statement(line, part, clean(part)) for part in parts]
@@ -64,6 +64,12 @@ def statements_of(line: Physical) -> list[Statement]:
     cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(_two_led(raw))
     parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else run_on(cells[0] if cells else raw)
     return [Statement(line, part, text) for part in parts if (text := clean(part))]
+
+
+def _is_table_head(raw: str) -> bool:
+    """Return whether a line only tells what its columns are called: "INGREDIENTS ........ AMOUNT"."""
+    words = re.findall(r"[a-z]+", raw.lower())
+    return len(words) > 1 and bool(_LEADERS.search(raw)) and set(words) <= word_list("table_head")
 
 
 def _title_row(raw: str) -> list[str]:
@@ -83,7 +89,7 @@ def _name_and_fields(raw: str) -> list[str]:
 
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
-    text = _EMOJI.sub(" ", _ARROW.sub(", ", _SAID_BESIDE.sub("", raw)))
+    text = _EMOJI.sub(" ", _ARROW.sub(", ", _SAID_BESIDE.sub("", _QUOTED.sub("", raw))))
     if whole := re.match(r"^\s*(\*{1,2}|_{1,2})([^\s*_][^*_]{1,50})\1\s*:?\s*$", text):
         # A line that is all emphasis is a heading, if it tells no number of portions.
         return f"# {whole[2].strip()}" if not statements(whole[2]) else whole[2].strip()
@@ -91,6 +97,8 @@ def bare_line(raw: str) -> str:
     return text.strip()
 
 
+# What a letter quotes: "> 300 g flour".
+_QUOTED = re.compile(r"^\s*(?:>\s?)+(?=\S)")
 # "8x8 in. pan ➜ 16 bars"
 _ARROW = re.compile(r"(?<=[\w.)])\s*[→➔➙➛➜➝➞➡⇒]\ufe0f?\s*(?=\d)")
 # "150 g sugar <-- was 200 g": what an arrow points back with is said about the line.

@@ -217,6 +217,8 @@ def _summed(text: str) -> list[str] | None:
         return None  # "soaked in 1 cup water, drained": the water goes
     if re.match(r"an?\s+(?:little|bit|touch)\s+(?:extra|more)\b", right, re.I) and read_amount(left):
         return [left.rstrip(" ,")]  # "plus a little extra for the tin": too little to weigh
+    if _KNOB_FOR_IT.match(right) and read_amount(left):
+        return [left.rstrip(" ,")]  # "plus a knob for the dish"
     first, second = read_amount(left), read_amount(right)
     if second and not first and _BLOOMED.search(cut[0]) and (behind := TRAILING.search(left.rstrip(" ,"))):
         # "Gelatine powder 3 tbsp, bloomed in 1/2 cup water": its amount stands behind it.
@@ -235,6 +237,12 @@ def _summed(text: str) -> list[str] | None:
         food = parse_line(left).name
         return [left, f"{right[: second[1]]} {food}, {name_right.strip()}"]
     return None
+
+
+_KNOB_FOR_IT = re.compile(
+    r"an?\s+(?:\w+\s+)?(?:knob|little|bit|spot|pat|touch|splash|drop)\s+(?:more\s+)?(?:for|to)\s+(?:(?:the|your|a)\s+)?(?:dish|tin|pan|tray|moulds?|greas|butter|brush|bowl|surface)",
+    re.I,
+)
 
 
 # "2 eggs + 1 extra white"

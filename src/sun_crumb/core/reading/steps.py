@@ -128,7 +128,7 @@ def read_oven(text: str) -> Oven | None:
 _TIMED = re.compile(
     r"(?:^|[.;!?\n])\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
     r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:\(\s*(?:not?\s+fan|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
-    r"(?:about |around |approx\.? )?(?:\d\s*h|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m)",
+    r"(?:about |around |approx\.? )?(?:\d\s*h|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m|\d{2}\s*(?:-|–)\s*\d{2}\s*(?:[.,;]|$))",
     re.I,
 )
 # "In it goes at 180 for 45 min"
@@ -324,6 +324,10 @@ _TIN_BARE = re.compile(
 )
 # Two sides told without a unit are inches up to this, as no tin is so few centimetres across.
 MOST_INCHES = 18
+# "Tin: 20 cm square"
+_TIN_FIRST = re.compile(
+    rf"\b(?:tin|pan|dish|mould|springform)\s*[:=*]+\s*{_DIMENSION}{_LENGTH}(?P<rest>[^.\n|·]{{0,12}})", re.I
+)
 _LOAF = re.compile(r"(\d+(?:[.,]\d)?)\s*-?\s*(kg|g|lb|pound)s?\s*-?\s*loaf\s*(?:tin|pan)", re.I)
 _HOLES = re.compile(r"\b(6|8|9|12|24)[- ](?:hole|cup)\b[^.\n]{0,20}\b(?:muffin|tin|tray|pan)", re.I)
 # What a step does with its time, by the words before it; the first that fits.
@@ -373,7 +377,7 @@ def read_tin(text: str) -> Tin | None:
     holes = _HOLES.search(text)
     if holes:
         return Tin("muffin", (), holes[0].strip())
-    found = _ROUND.search(text)
+    found = _ROUND.search(text) or _TIN_FIRST.search(text)
     if found:
         said = found[0].lower()
         shape = "square" if re.search(r"\bsq(?:uare|\b)", said) else "loaf" if "loaf" in said else "round"

@@ -16,8 +16,10 @@ LEAST_G, UNTOUCHED = 0.02, 0.004
 LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
 # What comes in for the texture and mends nothing that is told must gain so much (judgement).
 FETCHED_GAIN = 0.6
+# From so many bands a plan fails, and so far at most a failing one may lie without a change [bands] (judgement).
+OFF, MOST_OFF = 2.001, 2.6
 # What a line that moves must gain where the words for the texture are the same without it: most of a band (judgement).
-SAME_WORDS_GAIN = 1.3
+SAME_WORDS_GAIN = 1.8
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
 FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.6
 # Less than this is nobody's reason to weigh a line anew [g]; and flour and butter nobody changes but for so much (judgement).
@@ -131,6 +133,13 @@ def _put_back(
     return trial
 
 
+def _is_told_alike(true_penalty: TruePenalty, sums: list[float], trial: list[float]) -> bool:
+    """Return whether a plan that fails anyway is told in the same words at other *sums*, and hardly further off."""
+    off = true_penalty.off(sums)
+    fails = not true_penalty.is_sweet(sums) or true_penalty.farthest(sums) > OFF
+    return fails and bool(off) and true_penalty.off(trial) <= off and true_penalty.farthest(trial) <= MOST_OFF
+
+
 def _new_sweeteners(problem: Problem, grams: list[float]) -> list[int]:
     """Return the rows of the sweeteners that come in and that nobody asked for."""
     return [
@@ -214,12 +223,15 @@ def without_trifles(
         is_asked = bool(problem.goals.thirst) and problem.rows[i].line.ingredient.has_role("liquid")
         if not is_asked and (true_penalty.is_sweet(trial) or not true_penalty.is_sweet(sums)):
             least = max(least, TOLD_GAIN)
-            if true_penalty.told(trial)[0] <= true_penalty.told(sums)[0]:
+            if true_penalty.told(trial)[0] <= true_penalty.told(sums)[0] or _is_told_alike(true_penalty, sums, trial):
                 # Something more to fetch for what nobody would notice; or a little more milk, and it is told as dry as before.
                 least = max(least, FETCHED_GAIN if i in brought else SAME_WORDS_GAIN)
         texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
         # Sweetness aside, putting back never costs more than the change does.
         rest = dearer - cost - true_penalty.sweetness(trial) + true_penalty.sweetness(sums)
+        if _is_told_alike(true_penalty, sums, trial):
+            # What is off stays off, and is told in the same words: far out it counts no more than near.
+            rest = true_penalty.limits(trial) - true_penalty.limits(sums)
         if dearer - cost < worth or (texture < least and rest < max(worth, TOLD_GAIN)):
             grams[i], sums, cost = was, trial, dearer
     return grams

@@ -96,6 +96,10 @@ class TruePenalty:
         near = sum(term.weight * INSIDE * min(r, 1.0) for term, r in zip(self.terms, reaches, strict=True))
         return sum((r > HARDLY + 0.001) + (r > 2.001) for r in reaches), near
 
+    def off(self, sums: list[float]) -> int:
+        """Return how many metrics but sweetness lie outside their band as it is told."""
+        return sum(r > HARDLY + 0.001 for r in self._reaches(sums))
+
     def farthest(self, sums: list[float]) -> float:
         """Return how far off the worst metric but sweetness is, in bands."""
         return max(self._reaches(sums), default=0.0)
