@@ -215,10 +215,8 @@ def _summed(text: str) -> list[str] | None:
     left, right = text[: cut.start()], _MORE_OF_AN_EGG.sub(" ", text[cut.end() :], count=1)
     if "soaked" in cut[0] and re.search(r"\b(?:drained|squeezed|discard)", right, re.I):
         return None  # "soaked in 1 cup water, drained": the water goes
-    if re.match(r"an?\s+(?:little|bit|touch)\s+(?:extra|more)\b", right, re.I) and read_amount(left):
-        return [left.rstrip(" ,")]  # "plus a little extra for the tin": too little to weigh
-    if _KNOB_FOR_IT.match(right) and read_amount(left):
-        return [left.rstrip(" ,")]  # "plus a knob for the dish"
+    if _TOO_LITTLE.match(right) and read_amount(left):
+        return [left.rstrip(" ,")]  # "plus a little extra", "plus a knob for the dish"
     first, second = read_amount(left), read_amount(right)
     if second and not first and _BLOOMED.search(cut[0]) and (behind := TRAILING.search(left.rstrip(" ,"))):
         # "Gelatine powder 3 tbsp, bloomed in 1/2 cup water": its amount stands behind it.
@@ -239,8 +237,9 @@ def _summed(text: str) -> list[str] | None:
     return None
 
 
-_KNOB_FOR_IT = re.compile(
-    r"an?\s+(?:\w+\s+)?(?:knob|little|bit|spot|pat|touch|splash|drop)\s+(?:more\s+)?(?:for|to)\s+(?:(?:the|your|a)\s+)?(?:dish|tin|pan|tray|moulds?|greas|butter|brush|bowl|surface)",
+_TOO_LITTLE = re.compile(
+    r"an?\s+(?:little|bit|touch)\s+(?:extra|more)\b|an?\s+(?:\w+\s+)?(?:knob|little|bit|spot|pat|touch|splash|drop)\s+(?:more\s+)?(?:for|to)\s+"
+    r"(?:(?:the|your|a)\s+)?(?:dish|tin|pan|tray|moulds?|greas|butter|brush|bowl|surface)",
     re.I,
 )
 
