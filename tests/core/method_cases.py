@@ -2500,4 +2500,163 @@ Mash the bananas, whisk in eggs, oil and yogurt. Mix the dry ingredients, stir i
         "",
     ),
 )
-ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH, *NINTH, *TENTH)
+
+# Read once as they came out, and mended.
+ELEVENTH: tuple[MethodCase, ...] = (
+    MethodCase(
+        """Maple Custard Pie
+
+Crust
+1 1/4 cups flour
+1/2 tsp salt
+1/2 cup cold butter
+3-4 Tbsp ice water
+
+Custard
+4 eggs
+1/2 cup maple syrup
+2 cups half-and-half
+1 tsp vanilla
+1/4 tsp nutmeg
+
+Makes one 9" pie (8 slices)
+
+Cut butter into flour and salt; sprinkle in water until dough holds. Chill 1 hour. Roll, fit in pie plate, chill 20 min more. Blind bake at 400F 15 min; remove weights, bake 5 min.
+Reduce oven to 325F. Whisk eggs and maple syrup, then half-and-half, vanilla, nutmeg. Pour into shell. Bake 40-45 min, center should jiggle. Cool 2 hours.
+""",
+        (
+            Told("2 0 1 3", "chill 60-60; chill 20-20; bake 15-15; bake 5-5", "204"),
+            Told("4 5 6 7 8", "bake 40-45; cool 120-120", "163"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Blueberry Buckle
+
+Makes 9 squares
+
+Crumb topping:
+1/2 cup sugar
+1/3 cup flour
+1/2 tsp cinnamon
+1/4 cup butter, softened
+
+Batter:
+3/4 cup sugar
+1/4 cup butter, softened
+1 egg
+1/2 cup milk
+2 cups flour
+2 tsp baking powder
+1/2 tsp salt
+2 cups blueberries
+
+Preheat oven to 375. Grease a 9-inch square pan. Cream sugar and butter for the batter; beat in egg and milk. Stir in flour, baking powder and salt. Fold in blueberries. Spread in pan.
+Combine the topping ingredients with a fork until crumbly and sprinkle over the batter.
+Bake 45-50 minutes. Serve warm.
+""",
+        (
+            Told("4 5 6 7 8 9 10 11", "", "191"),
+            Told("0 1 2 3"),
+            Told("", "bake 45-50", "191"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Fruit Scones
+Makes 10
+
+450g self-raising flour
+2 tsp baking powder
+100g butter, cubed
+75g caster sugar
+100g sultanas
+2 eggs, made up to 300ml with milk
+
+Oven 220C/200C fan. Rub the butter into the flour and baking powder. Stir in sugar and sultanas. Add enough egg and milk to make a soft, slightly sticky dough, keeping a tablespoon back. Pat out to 3cm, cut with a 6cm cutter. Brush with the reserved egg and milk. Bake 12-15 minutes.
+""",
+        (Told("2 0 1 3 4 5 6", "bake 12-15", "220"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Tres Leches Cake
+12 servings
+
+Cake:
+1 cup all-purpose flour
+1 1/2 tsp baking powder
+1/4 tsp salt
+5 eggs, separated
+1 cup sugar, divided
+1/3 cup whole milk
+1 tsp vanilla
+
+Milk mixture:
+1 can (12 oz) evaporated milk
+1 can (14 oz) sweetened condensed milk
+1/4 cup heavy cream
+
+Topping:
+1 pint heavy cream
+3 Tbsp sugar
+
+Preheat oven to 350°F. Grease a 9x13-inch pan.
+Combine flour, baking powder and salt. Beat egg yolks with 3/4 cup sugar on high until pale. Stir in the milk and vanilla. Pour over the flour mixture and stir gently.
+Beat egg whites to soft peaks, add the remaining 1/4 cup sugar and beat until stiff. Fold into the batter. Pour into the pan and bake 35 to 45 minutes. Turn out and cool.
+Combine the milks and cream. Pierce the cake with a fork and slowly drizzle all but 1 cup of the milk mixture over. Let absorb 30 minutes.
+Whip the cream with the sugar until thick, and ice the cake.
+""",
+        (
+            Told("", "", "177"),
+            Told("0 1 2 3:0.34 4:0.75 5 6"),
+            Told("3:0.66 4:0.25", "bake 35-45", "177"),
+            Told("7 8 9", "rest 30-30"),
+            Told("10 11"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Poached Quinces
+Serves 4
+
+2 large quinces (about 800g)
+150g sugar
+700ml water
+1 vanilla pod
+1 strip lemon peel
+Greek yoghurt to serve
+
+Peel, quarter and core the quinces. Put the sugar, water, split vanilla pod and lemon peel in a wide pan and bring to a simmer. Add the quinces, cover with a disc of paper and simmer very gently for 2 hours until deep pink. Cool in the syrup. Serve with yoghurt.
+""",
+        (Told("0 1 2 3 4 5", "simmer 120-120"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Cornmeal Honey Cake
+Yield: 1 9-inch round cake (10 slices)
+
+1 cup (140 g) fine cornmeal
+1 cup (125 g) flour
+2 tsp baking powder
+1/2 tsp salt
+2 eggs
+3/4 cup (180 ml) buttermilk
+1/2 cup (170 g) honey
+1/3 cup (75 g) sugar
+1/2 cup (113 g) butter, melted
+
+Syrup: 3 tbsp honey, 2 tbsp lemon juice
+
+Heat oven to 350F. Butter a 9 inch round pan. Whisk dry ingredients. Whisk eggs, buttermilk, honey and sugar; add to dry, then stir in the butter. Bake 30-35 min. Warm the honey and lemon juice and brush over the hot cake. Cool in pan.
+""",
+        (Told("0 1 2 3 4 5 6 7 8 9 10", "bake 30-35", "177"),),
+        "",
+        "",
+    ),
+)
+ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH, *NINTH, *TENTH, *ELEVENTH)

@@ -83,7 +83,7 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "dry",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\b(?:the|in|add|all) dries\b|\b(?:mix|add|whisk|combine|in|into|with|stir|then|sift|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b|(?:^|(?<=[.!?;,]\s))dry\s+(?:in(?:to)?\s+(?:an?|the|one)\s+(?:\w+\s+)?bowl|together|first|in(?=\s*[,.;]|$))(?!\w)",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\b(?:the|in|add|all) dries\b|\b(?:mix|add|whisk|combine|in|into|to|with|stir|then|sift|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b|(?:^|(?<=[.!?;,]\s))dry\s+(?:in(?:to)?\s+(?:an?|the|one)\s+(?:\w+\s+)?bowl|together|first|in(?=\s*[,.;]|$))(?!\w)",
             re.I,
         ),
     ),
@@ -242,6 +242,12 @@ _CREAMED = re.compile(
 )
 
 
+_PREPARES_TOO = re.compile(
+    r"\s*(?:,|and\b|&|,\s*and\b)\s*(?:quarter|core|halve|slice|chop|dice|stone|grate|segment|cut|deseed|peel|squeeze|mash)\b",
+    re.I,
+)
+
+
 def _is_verb(text: str, start: int, end: int, word: str) -> bool:
     """Return whether a word that names a food is something to do here: "cream the butter", "flour a board"."""
     if not verb_of(text[start:end]) and word not in ("flour", "oil", "sugar"):
@@ -257,6 +263,8 @@ def _is_verb(text: str, start: int, end: int, word: str) -> bool:
     after = text[end:]
     if not begins:
         return False
+    if word in ("peel", "core", "zest", "juice") and _PREPARES_TOO.match(after):
+        return True  # "Peel, quarter and core the quinces"
     if word in ("cream", "zest", "juice", "dust", "core", "top", "slice"):
         return bool(re.match(r"\s+(?:the|your|together|both|\w+)", after)) and not re.match(
             r"\s*(?:,|and\b|with\b|in\b|until\b|to\b)", after

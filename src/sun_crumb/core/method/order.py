@@ -29,7 +29,7 @@ _INTO = re.compile(
     r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
 )
 _COUNT_ON_BAKE = re.compile(
-    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:pierce|prick|poke)\w*\b[^.;]{0,20}\b(?:cakes?|sponges?|loaf|loaves)\b|,\s*(?:and\s+)?sandwich\W*$|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
     re.I,
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
@@ -79,7 +79,7 @@ _LAID_ON = re.compile(r"\W*(?:fill|poke|prick|sandwich|split|dip|(?:soak|toss|ro
 # "Serve warm, dusted with cinnamon": with all that is done.
 # "Stir into the creamed mixture": what was just mixed goes into what was mixed before.
 _INTO_THE_MIX = re.compile(
-    r"\b(?:in)?to\s+(?:(?:the|your)\s+)?(?:creamed|butter|egg|banana|sugar|wet|other|first|yolk|cheese)(?:\s+(?:and\s+)?\w+)?\s+(?:mixture|mix|bowl|batter)\b",
+    r"\b(?:in)?to\s+(?:the|your)\s+batter\b|\b(?:in)?to\s+(?:(?:the|your)\s+)?(?:creamed|butter|egg|banana|sugar|wet|other|first|yolk|cheese)(?:\s+(?:and\s+)?\w+)?\s+(?:mixture|mix|bowl|batter)\b",
     re.I,
 )
 # "Pour in the melted mix and the egg": what was warmed apart.
@@ -88,7 +88,7 @@ _BACK_TO_A_MIX = re.compile(
     re.I,
 )
 _ONTO_BASE = re.compile(
-    r"\b(?:pour|spoon|spread|tip|scrape|pile|smooth)\w*\b[^.;]{0,24}\b(?:on|onto|over|into|in|on top of)\s+(?:the|your)\s+(?:\w+\s+)?(?:base|crust|case|shell)\b"
+    r"\b(?:pour|spoon|spread|tip|scrape|pile|smooth)\w*\b[^.;]{0,24}\b(?:on|onto|over|into|in|on top of)\s+(?:(?:the|your)\s+)?(?:\w+\s+)?(?:base|crust|case|shell)\b"
     r"|^\W*(?:top|layer|finish)\s+with\b",
     re.I,
 )

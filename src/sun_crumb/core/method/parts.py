@@ -19,6 +19,8 @@ _VERBS_OF_PART = {
     "topping": ("top", "frost"), "top": ("frost",), "filling": ("fill",), "frosting": ("frost", "ice"), "icing": ("ice", "frost"),
     "glaze": ("glaze",), "coating": ("coat",), "decoration": ("decorate",),
 }  # fmt: skip
+# "Cream sugar and butter for the batter"
+_FOR_A_PART = re.compile(r"\bfor\s+the\s+([\w'&-]+(?:\s[\w'&-]+)?)\W*$", re.I)
 # Words that name no part.
 _NEUTRAL = frozenset({"the", "for", "and", "ingredient"})
 
@@ -48,7 +50,8 @@ class Parts:
 
     def begun(self, clause: Clause) -> str | None:
         """Return the component that the words before a step's own, "For the glaze:", or its heading, name."""
-        for words in (_first_words(clause)[0], clause.part):
+        last = _FOR_A_PART.search(clause.text)
+        for words in (_first_words(clause)[0], last[1] if last else "", clause.part):
             if words and (named := self.named(words)) is not None:
                 return named
         return None

@@ -8,7 +8,16 @@ from dataclasses import dataclass, field, replace
 from functools import cached_property
 
 from sun_crumb.core.method.listed import Listed
-from sun_crumb.core.method.mentions import OF_A_KIND, Said, SaidGroup, is_all_of, said_groups, said_lines, share_of
+from sun_crumb.core.method.mentions import (
+    KEPT_BACK,
+    OF_A_KIND,
+    Said,
+    SaidGroup,
+    is_all_of,
+    said_groups,
+    said_lines,
+    share_of,
+)
 from sun_crumb.core.method.names import Names
 from sun_crumb.core.method.parts import Parts
 from sun_crumb.core.method.records import Mention, MethodLine, Use
@@ -61,6 +70,13 @@ _DOES_NEXT = re.compile(r"[,;]\s*(?:and\s+)?([a-z]+)|\band\s+(?=(?:stir|add|fold
 # "Keep back 100 ml.": of what the sentence before tells.
 _KEEPS_SO_MUCH = re.compile(
     r"\b(?:(?:keep|hold|set|put)\s+(?:back|aside)|reserve)\s+(?:about\s+)?(?:[\d½¼¾⅓⅔]|an?\b|some\b)[^.,;]{0,24}", re.I
+)
+
+
+# "enough egg and milk to make a dough, keeping a tablespoon back"
+_KEEPS_A_LITTLE = re.compile(
+    r"\b(?:keep|hold|sav|reserv|leav)(?:e|ing)?\s+(?:back\s+)?(?:about\s+)?(?:an?\s+|1\s+|some\b|the last\s+)(?:little|tablespoon|tbsp|teaspoon|tsp|spoonful|handful|few|bit|drop)?",
+    re.I,
 )
 
 
@@ -522,7 +538,7 @@ class Resolver:
         if said.part == "share" and _REPEATED.search(self.clauses[n].text):
             return 1.0
         if said.part == "whole" and self._is_divided_later(k, n):
-            return 0.5
+            return 1 - KEPT_BACK if _KEEPS_A_LITTLE.search(self.clauses[n].text) else 0.5
         return said.share
 
     def _is_divided_later(self, k: int, n: int) -> bool:

@@ -249,12 +249,12 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
         if not n or piece.role not in ("heading", "food", "step", "note", "chatter", "junk", "portions"):
             continue
         told = of_title(piece.text)[0] if piece.role == "portions" else _SENTENCE.split(piece.text)[0]
-        name = told.strip(" *#_=:.–—-")
+        name = re.sub(r"[\"“”]", "", told).strip(" *#_=:.–—-")
         if not _NAME.fullmatch(name) or heading_kind(name) or name.split()[0].lower() in word_list("verb") | _LINKS:
             continue
         is_over_none = piece.role == "heading" and not _is_followed_by_food(pieces, n)
         if is_over_none or (piece.role != "heading" and kind_of(name.split()[-1].lower()) in ("piece", "whole")):
-            if name == piece.text.strip(" *#_=:."):
+            if name == re.sub(r"[\"“”]", "", piece.text).strip(" *#_=:."):
                 return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
             return [Piece(name, "title", piece.component, piece.number), *pieces]
     if told := next((m for p in pieces if p.role in ("chatter", "step") and (m := _SPOKEN_OF.search(p.text))), None):

@@ -92,7 +92,11 @@ def with_units(drafts: list[Draft]) -> list[Draft]:
 
     "150 caster sugar" in a list of grams is grams; "four ounces of butter, four of sugar" goes on in ounces.
     """
-    grams = sum(bool(d.parsed and d.parsed.sums and d.parsed.sums[0].unit == "g") for d in drafts)
+    firsts = [d.parsed.sums[0] for d in drafts if d.parsed and d.parsed.sums and d.ingredient]
+    grams = sum(amount.unit == "g" for amount in firsts)
+    if not grams and all(amount.unit in (None, "tsp", "tbsp", "pinch", "ml") for amount in firsts):
+        # "butter 175, caster sugar 175, flour 175": nobody counts so many of them.
+        grams = sum(amount.unit is None and amount.low >= LEAST_TOLD_BARE_GRAMS for amount in firsts)
     found: list[Draft] = []
     last: str | None = None
     for draft in drafts:
@@ -110,7 +114,7 @@ def with_units(drafts: list[Draft]) -> list[Draft]:
 
 
 # In so many lines of grams a bare number of so much and more is grams.
-LEAST_IN_GRAMS, LEAST_BARE_GRAMS = 2, 20
+LEAST_IN_GRAMS, LEAST_BARE_GRAMS, LEAST_TOLD_BARE_GRAMS = 2, 20, 50
 
 # "150 g sugar for the caramel": boiled apart from the rest, whatever the list does without a heading.
 _FOR_CARAMEL = re.compile(r"\bfor\s+(?:the\s+|a\s+)?caramel\W*$", re.I)

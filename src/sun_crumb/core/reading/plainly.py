@@ -159,6 +159,9 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         r"\1 oz ",
     ),
     (re.compile(r"\ba\.\s?p\. flour\b", re.I), "all-purpose flour"),
+    # "lemons, zest -> 2", "lemon juice -> 2 lemons"
+    (re.compile(r"^(lemon|lime|orange)s?,? (zest|juice)(?:d| only)?,?\s*(?:->|[-:–])?\s*(\d)$", re.I), r"\2 of \3 \1s"),
+    (re.compile(r"^(lemon|lime|orange) (zest|juice)\s*(?:->|[-:–])\s*(\d) \1s?$", re.I), r"\2 of \3 \1s"),
     # "0% Greek yoghurt"
     (re.compile(r"\b0\s*%\s*(?:fat\s+)?(?=(?:plain |natural )?(?:greek|yog|quark|fromage|skyr))", re.I), "fat-free "),
     # "almonds 12, slivered": how many stands behind the name.

@@ -166,11 +166,20 @@ _FOOD_THEN_AMOUNT = re.compile(
 )
 
 
+# "225 g raspberries, icing sugar to dust": another food, for the end.
+_FOR_THE_LAST = re.compile(
+    r"(?!(?:plus|extra|more|some|and|or|with|cut|thinly|finely|roughly|whole|fresh|then|left|ready|to|for)\b)(?!\w+(?:ed|ly|en)\b)[a-z][^\W\d_]{2,}(?:\s(?!\w+ed\b)[^\W\d_]{3,})?\s+(?:to|for)\s+"
+    r"(?:dust|dusting|sprinkle|sprinkling|decorate)\b[^,;]{0,12}$",
+    re.I,
+)
+
+
 def _split(text: str) -> list[str]:
     parts, start, depth = [], 0, 0
     for match in _RUN_ON.finditer(text):
         depth = text.count("(", 0, match.start()) - text.count(")", 0, match.start())
-        if depth <= 0 and (begins_food(text[match.end() :]) or _FOOD_THEN_AMOUNT.match(text[match.end() :])):
+        rest = text[match.end() :]
+        if depth <= 0 and (begins_food(rest) or _FOOD_THEN_AMOUNT.match(rest) or _FOR_THE_LAST.match(rest)):
             parts.append(text[start : match.start()])
             start = match.end()
         elif (
@@ -221,6 +230,12 @@ def begins_food(text: str) -> bool:
         return True
     if re.match(r"(?:freshly\s+)?(?:ground|grated)\s+(?:nutmeg|cinnamon|cardamom)\b", text, re.I):
         return True
+    if re.match(
+        r"(?:a\s+)?(?:bit|splash|pinch|dash|drop|glug|knob)\s+of\s+(?!the\b|it\b|this\b|a\b)[a-z]{3,}(?:\s+[a-z]+)?\s*(?:[,;.]|$)",
+        text,
+        re.I,
+    ):
+        return True
     found = read_amount(text)
     if found is None or _PART_OF_IT.match(text):
         return False
@@ -238,7 +253,7 @@ def begins_food(text: str) -> bool:
     return bool(
         re.match(
             # "225 g/8 oz digestives": the amount again.
-            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b|flesh\b|peeled\b|prepared\b|net\b|drained\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b)(?:[^\W\d_]{2,}|b\.\s?(?=powder\b|soda\b))",
+            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b|flesh\b|peeled\b|prepared\b|net\b|drained\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b|(?:(?:loaf|cake|round|square|sandwich|springform)\s+)?(?:tin|pan|dish)\b)(?:[^\W\d_]{2,}|b\.\s?(?=powder\b|soda\b))",
             rest,
         )
     ) and not re.match(r"\s*(?:min|hour|day|week|night|month|cm|inch|°|%|x\b)", rest)

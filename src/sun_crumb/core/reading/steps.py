@@ -270,7 +270,7 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
     return low, high
 
 
-_BLIND = re.compile(r"\bblind\b|\bbeans\b|\bpie weights\b", re.I)
+_BLIND = re.compile(r"\bblind\b|\bbeans\b|\bweights\b", re.I)
 _IN_TURN = re.compile(r"\b(?:more|further|longer|another|reduce|lower|turn\b.{0,20}\bdown)\b", re.I)
 
 
@@ -313,7 +313,7 @@ _OBLONG = re.compile(
     rf"{_DIMENSION}(?:{_LENGTH})?\s*(?:x|×|by)\s*{_DIMENSION}{_LENGTH}(?=[^.\n]{{0,40}}\b{_TIN_WORD})", re.I
 )
 _ROUND = re.compile(
-    rf"{_DIMENSION}{_LENGTH}(?![\s,]*(?:long|thick|wide|apart|deep|tall|high)\b)(?P<rest>[^.\n]{{0,40}}?\b{_TIN_WORD})",
+    rf"{_DIMENSION}{_LENGTH}(?![\s,]*(?:long|thick|wide|apart|deep|tall|high|logs?|ropes?|sausages?|rectangles?|circles?|dis[ck]s?)\b)(?P<rest>[^.\n]{{0,40}}?\b{_TIN_WORD})",
     re.I,
 )
 # "a 9x13 dish", "Pan: 8x8 in, lined", "baking sheet (30 x 40)"

@@ -229,8 +229,10 @@ def without_trifles(
         texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
         # Sweetness aside, putting back never costs more than the change does.
         rest = dearer - cost - true_penalty.sweetness(trial) + true_penalty.sweetness(sums)
-        if _is_told_alike(true_penalty, sums, trial):
-            # What is off stays off, and is told in the same words: far out it counts no more than near.
+        if _is_told_alike(true_penalty, sums, trial) or (
+            i not in brought and true_penalty.told(trial)[0] <= true_penalty.told(sums)[0]
+        ):
+            # It is told in the same words: what is off counts no more far out than near.
             rest = true_penalty.limits(trial) - true_penalty.limits(sums)
         if dearer - cost < worth or (texture < least and rest < max(worth, TOLD_GAIN)):
             grams[i], sums, cost = was, trial, dearer

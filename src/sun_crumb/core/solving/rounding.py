@@ -18,6 +18,8 @@ ROUNDS = 4
 PINCH = 0.02
 # Less than this share of a sugar that is cut is not worth a spoon: it goes too.
 LEFTOVER = 0.04
+# Nor is so little of it, unless it is much of what there was [g; share] (judgement).
+LEAST_LEFT_G, LEAST_LEFT = 5.0, 0.12
 
 
 def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[float]:
@@ -91,7 +93,7 @@ def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float], snap
         elif _is_cut(problem, i):
             # Down; the search may go up again where that gains more than the cut loses.
             result[i] = snap(i, floor(amount / step + 0.02) * step)
-            if result[i] < LEFTOVER * was:
+            if result[i] < max(LEFTOVER * was, min(LEAST_LEFT_G, LEAST_LEFT * was)):
                 result[i] = 0.0
         else:
             result[i] = snap(i, max(round(amount / step), 1) * step)
