@@ -2659,4 +2659,138 @@ Heat oven to 350F. Butter a 9 inch round pan. Whisk dry ingredients. Whisk eggs,
         "",
     ),
 )
-ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH, *NINTH, *TENTH, *ELEVENTH)
+
+# Read once as they came out, and mended.
+TWELFTH: tuple[MethodCase, ...] = (
+    MethodCase(
+        """Carrot and Orange Loaf
+Serves 10
+
+For the loaf
+200g self-raising flour
+150g soft brown sugar
+1 tsp ground cinnamon
+½ tsp bicarbonate of soda
+2 eggs
+125ml sunflower oil
+grated zest of 1 orange
+2 tbsp orange juice
+150g carrots, coarsely grated
+50g walnuts, chopped
+
+For the icing
+100g cream cheese
+50g icing sugar
+1 tsp orange juice
+
+1. Preheat the oven to 180°C (fan 160°C). Grease and line a 900g loaf tin.
+2. Mix the flour, sugar, cinnamon and bicarb in a bowl.
+3. Whisk the eggs, oil, zest and juice together, then stir into the dry ingredients with the carrots and walnuts.
+4. Pour into the tin and bake for 45-50 minutes until a skewer comes out clean. Cool in the tin for 10 minutes, then on a rack.
+5. Beat the cream cheese with the icing sugar and orange juice and spread over the cold loaf.
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2 3"),
+            Told("4 5 6 7 8 9"),
+            Told("", "bake 45-50; cool 10-10", "180"),
+            Told("10 11 12"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Pumpkin Pie
+
+Pastry for a single 9-inch crust (about 250 g)
+1 can (15 oz) pumpkin
+3/4 cup sugar
+1 tsp cinnamon
+1/2 tsp ginger
+1/4 tsp cloves
+1/2 tsp salt
+2 eggs
+1 can (12 fl oz) evaporated milk
+
+Servings: 8
+
+Line pie dish with pastry. Mix sugar, salt and spices. Beat eggs, stir in pumpkin and the sugar-spice mixture. Gradually stir in evaporated milk. Pour into shell. Bake in preheated 425° F oven for 15 minutes. Reduce temperature to 350° F; bake 40 to 50 minutes or until knife inserted near center comes out clean. Cool 2 hours. Serve immediately or refrigerate.
+""",
+        (Told("0 2 6 3 4 5 7 1 8", "bake 15-15; bake 40-50; cool 120-120", "218 177"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Crème Caramel
+Serves 6
+
+For the caramel
+100g caster sugar
+2 tbsp water
+
+For the custard
+500ml whole milk
+1 vanilla pod
+4 eggs
+50g caster sugar
+
+Preheat the oven to 150°C.
+To make the caramel, dissolve the sugar in the water over a low heat, then boil without stirring until dark amber. Pour into six ramekins.
+Heat the milk with the split vanilla pod to just below boiling and leave to infuse for 15 minutes. Whisk the eggs with the sugar, pour on the warm milk and strain.
+Pour the custard over the caramel. Stand the ramekins in a roasting tin, pour hot water half way up the sides, and bake for 30-35 minutes until just set. Cool, then chill overnight. Run a knife round and turn out.
+""",
+        (
+            Told("", "", "150"),
+            Told("0 1"),
+            Told("2 3 4 5", "soak 15-15"),
+            Told("", "bake 30-35; chill 480-720", "150"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Raspberry Jelly with Cream
+Serves 4
+
+300 g raspberries
+75 g caster sugar
+400 ml water
+4 leaves gelatine
+100 ml single cream, to serve
+
+Soak the gelatine in cold water. Simmer raspberries, sugar and water for 5 minutes, press through a sieve. Squeeze the gelatine and stir it into the hot juice until dissolved. Pour into 4 glasses, cool, then chill for 4 hours. Pour a little cream on top to serve.
+""",
+        (Told("3 0 1 2 4", "simmer 5-5; chill 240-240"),),
+        "",
+        "",
+    ),
+    MethodCase(
+        """BEST EVER vegan brownies!!!
+by chocoholic_23  |  rated 4.9  |  saved 12k times
+---
+what u need 👇
+✔️ 200g plain flour
+✔️ 60g cocoa
+✔️ 1 tsp bp + 1/4 tsp salt
+✔️ 250g sugar (i use golden)
+✔️ 100ml rapeseed oil
+✔️ 250ml soy or oat milk
+✔️ 1 tsp vanilla
+✔️ 100g dark choc, chopped
+how 👇
+1️⃣ oven 180/160 fan, line 20cm sq tin
+2️⃣ whisk dry, add wet, fold choc
+3️⃣ 25 mins (dont overbake!!)
+4️⃣ cool, cut into 16 🍫
+""",
+        (
+            Told("", "", "180"),
+            Told("0 1 2 3 4 5 6 7 8"),
+            Told("", "bake 25-25", "180"),
+            Told(),
+        ),
+        "",
+        "",
+    ),
+)
+ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH, *NINTH, *TENTH, *ELEVENTH, *TWELFTH)

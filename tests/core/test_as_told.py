@@ -31,7 +31,7 @@ class OwnWords(unittest.TestCase):
         self.assertEqual(told("icing_sugar"), "100 g")
         self.assertEqual(told("water"), "1 tbsp")
         self.assertEqual(told("caster_sugar"), "150 g")
-        self.assertEqual(told("orange_zest"), "")
+        self.assertEqual(told("orange_zest"), "1 orange")
         self.assertEqual(told("egg_yolk"), "")
 
     def test_spoons_and_pods_stay_and_what_moved_is_weighed(self) -> None:

@@ -13,6 +13,16 @@ from sun_crumb.core.reading.words import FORMS
 
 # What a kitchen measures as it is told, whatever it weighs else.
 _AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l", "oz", "lb")
+_PACKED = ("can", "tin", "jar", "sachet")
+# "finely grated zest of 1 lemon"
+_OF_A_FRUIT = re.compile(
+    r"^(?:(?:finely|coarsely)\s+)?(?:grated\s+)?(?:the\s+)?(?:zest|rind)\s+(?:of|from)\s+(?P<count>\d|½|half an?|an?|one)\s+(?:unwaxed\s+|large\s+|small\s+)?(?P<fruit>lemon|orange|lime|grapefruit)s?$",
+    re.I,
+)
+_FRUIT_ZEST = re.compile(
+    r"^(?P<count>\d|½|half an?|an?|one)\s+(?:large\s+|small\s+)?(?P<fruit>lemon|orange|lime|grapefruit)s?\s+(?:zest|rind)$",
+    re.I,
+)
 # Nearer to its old weight than this an amount is as it was [share] (judgement).
 SAME_SHARE = 0.004
 # Longer words than this are more than an amount [characters] (judgement).
@@ -38,7 +48,13 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
     was = before.lines[at]
     if was.ingredient.key != food or abs(was.grams - grams) > SAME_SHARE * max(was.grams, 1e-9):
         return ""
-    parsed = parse_line(statement_of([line.text for line in before.lines], at))
+    said = statement_of([line.text for line in before.lines], at)
+    if fruit := _OF_A_FRUIT.match(said) or _FRUIT_ZEST.match(said):
+        many = "" if fruit["count"].lower() in ("1", "½", "a", "an", "one", "half a", "half an") else "s"
+        return f"{fruit['count']} {fruit['fruit']}{many}".lower()
+    parsed = parse_line(said)
+    if len(parsed.sums) == 1 and parsed.sums[0].unit in _PACKED and len(parsed.sums[0].text) <= LONGEST_AMOUNT:
+        return parsed.sums[0].text
     one = parsed.sums[0] if len(parsed.sums) == 1 and not parsed.also else None
     if one is None or one.size or len(one.text) > LONGEST_AMOUNT:
         return ""

@@ -266,6 +266,8 @@ def _is_verb(text: str, start: int, end: int, word: str) -> bool:
     if word in ("peel", "core", "zest", "juice") and _PREPARES_TOO.match(after):
         return True  # "Peel, quarter and core the quinces"
     if word in ("cream", "zest", "juice", "dust", "core", "top", "slice"):
+        if word in ("zest", "juice") and re.match(r"\s+together\b", after):
+            return False  # "whisk the eggs, zest and juice together"
         return bool(re.match(r"\s+(?:the|your|together|both|\w+)", after)) and not re.match(
             r"\s*(?:,|and\b|with\b|in\b|until\b|to\b)", after
         )

@@ -22,7 +22,7 @@ _TIN_ONLY = re.compile(
     re.I,
 )
 _HEATS = re.compile(
-    r"\b(?:pre-?heat|heat|turn|set|reduce|lower|increase|raise|switch)\w*\b[^.;]{0,40}\boven\b|^\W*oven\b|^\W*\d{3}\s*(?:°|º)?\s*[CF]?\s*oven|\boven (?:to|at|on)\b|^\W*(?:pre-?heat)\b",
+    r"\b(?:pre-?heat|heat|turn|set|reduce|lower|increase|raise|switch)\w*\b[^.;]{0,40}\boven\b|^\W*(?:reduce|lower|increase|raise)\s+(?:the\s+)?(?:temperature|heat)\s+to\s+\d{3}|^\W*oven\b|^\W*\d{3}\s*(?:°|º)?\s*[CF]?\s*oven|\boven (?:to|at|on)\b|^\W*(?:pre-?heat)\b",
     re.I,
 )
 _INTO = re.compile(

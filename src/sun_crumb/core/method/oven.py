@@ -36,6 +36,10 @@ _GAS = re.compile(r"\bgas(?:\s*mark)?\s*(?P<mark>\d{1,2})\b", re.I)
 _FAN = re.compile(r"\bfan(?P<unit>\s+)(?P<value>\d{3})\b|\b(?P<value2>\d{3})(?P<unit2>\s*(?:°|º)?\s*C?\s*fan)\b", re.I)
 
 
+# "180/160 fan"
+_PLAIN_BESIDE_FAN = re.compile(r"\b(\d{3})(?=\s*(?:°|º)?\s*[/(]\s*\d{3}\s*(?:°|º)?\s*fan\b)", re.I)
+
+
 def baked(text: str, step: MethodStep, baking: Baking) -> tuple[str, MethodStep]:
     """Return a step with the plan's oven and times."""
     if step.temperature_c is not None and baking.lower_c:
@@ -43,6 +47,7 @@ def baked(text: str, step: MethodStep, baking: Baking) -> tuple[str, MethodStep]
         def lower(found: re.Match[str]) -> str:
             return f"{int(found['value']) - int(baking.lower_c)}{found['unit']}"
 
+        text = _PLAIN_BESIDE_FAN.sub(lambda m: str(int(m[1]) - int(baking.lower_c)), text)
         fan_done = _FAN.sub(
             lambda m: m[0].replace(
                 m["value"] or m["value2"], str(int(m["value"] or m["value2"]) - int(baking.lower_c))

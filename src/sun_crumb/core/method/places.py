@@ -133,7 +133,10 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
         return max(gone, key=lambda p: (_likeness(p.ingredient, food), p.before_g)).position
     sugars = [p for p in own if is_crystals(p.ingredient) and not p.ingredient.has_role("chocolate")]
     sugars = sugars or [p for p in own if p.ingredient.has_role("syrup") and p.before_g > p.grams]
-    wet = [p for p in own if p.grams > GONE_G and _is_wet(p.ingredient)]
+    # Whipped whites bear no paste, unless there is nothing else to stir it into.
+    wet = [p for p in own if p.grams > GONE_G and _is_wet(p.ingredient) and p.ingredient.key != "egg_white"]
+    wet = wet or [p for p in own if p.grams > GONE_G and p.ingredient.has_role("fat") and not _is_dry(p.ingredient)]
+    wet = wet or [p for p in own if p.grams > GONE_G and _is_wet(p.ingredient)]
     wet = wet or [p for p in sugars if p.before_g > p.grams]
     wet = wet or [p for p in own if p.grams > GONE_G and p.ingredient.has_role("liquid", "puree", "syrup", "fat")]
     flours = [p for p in own if p.ingredient.has_role("flour", "starch")]
@@ -145,6 +148,8 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
         order = [wet, sugars, dry, own]
     elif food.has_role("syrup", "paste", "puree", "liquid", "egg", "dairy", "acid", "fat") and not _is_dry(food):
         like = [p for p in own if p.grams > GONE_G and _is_like(p.ingredient, food) and not _is_pieces(p.ingredient)]
+        if food.group == "egg":
+            like = [p for p in like if p.ingredient.group == "egg"] or like
         order = [like, wet, sugars, own]
     elif food.has_role("sugar", "bulk"):
         order = [sugars, wet, dry, own]

@@ -156,6 +156,8 @@ def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
         return mention.end, mention.end, f" ({told})"
     if pinched := _PINCH_OF.search(text[: mention.start]):
         return pinched.start(), mention.start, f"{as_said(told)} "  # "pinch of salt": its amount once
+    if _IS_FRUIT.fullmatch(told):
+        return mention.end, mention.end, f" ({told})"  # "zest (1 lemon)"
     at = _before_adjectives(text, mention.start)
     return at, at, f"{as_said(told)} "
 
@@ -202,7 +204,7 @@ _PINCH_OF = re.compile(
 # "¼ cup sugar", "the 2 T. sugar": an amount that the plan's takes the place of.
 _SO_MUCH = re.compile(r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛]")
 _ADJECTIVES = re.compile(
-    r"(?:(?:coarse|fine|thick|thin|runny|raw|boiling|hot|warm|cold|soft|flaky|flaked|sea|lukewarm|chilled|fresh|whole|large|small|ripe|dry|finely|roughly|coarsely|strong|light|dark|cool|plain|[a-z]+ed)\s+)+$",
+    r"(?:(?:coarse|fine|thick|thin|runny|raw|boiling|hot|warm|cold|soft|flaky|flaked|sea|lukewarm|chilled|fresh|whole|large|small|ripe|dry|finely|roughly|coarsely|strong|light|dark|cool|plain|split|torn|cut|broken|[a-z]+ed)\s+)+$",
     re.I,
 )
 
@@ -234,7 +236,13 @@ def _part_of_an_egg(words: str, line: PlannedLine, told: Told) -> str:
 
 
 def _phrase(amount: Amount, kind: str = "") -> str:
+    if _IS_FRUIT.fullmatch(amount.told):
+        return f"{kind}{amount.name} ({amount.told})"
     return f"{as_said(amount.told)} {kind}{named(amount.name, amount.told)}"
+
+
+# What zest is told by.
+_IS_FRUIT = re.compile(r"(?:\d|½|half an?|an?|one) (?:lemon|orange|lime|grapefruit)s?")
 
 
 def _edit_back(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[PlannedLine]) -> None:

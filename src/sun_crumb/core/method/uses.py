@@ -67,6 +67,7 @@ def _goes_on(text: str) -> bool:
 
 
 _DOES_NEXT = re.compile(r"[,;]\s*(?:and\s+)?([a-z]+)|\band\s+(?=(?:stir|add|fold|mix|beat|whisk|pour)\b)([a-z]+)")
+_TO_SOAK = re.compile(r"\bsoak\w*\b[^.;]{0,30}\bin\s+(?:some\s+)?(?:very\s+)?(?:cold|warm|hot|boiling)\s+water\b", re.I)
 # "Keep back 100 ml.": of what the sentence before tells.
 _KEEPS_SO_MUCH = re.compile(
     r"\b(?:(?:keep|hold|set|put)\s+(?:back|aside)|reserve)\s+(?:about\s+)?(?:[\d½¼¾⅓⅔]|an?\b|some\b)[^.,;]{0,24}", re.I
@@ -414,9 +415,11 @@ class Resolver:
 
     def _is_other_water(self, said: Said, component: str, n: int) -> bool:
         """Return whether water is the tap's, and not what another part of the recipe lists and names itself."""
-        return said.phrase == ("water",) and all(
-            self.lines[k].component != component and any(at != n for at in self.named_at[k]) for k in said.lines
-        )
+        if said.phrase != ("water",) or not all(any(at != n for at in self.named_at[k]) for k in said.lines):
+            return False
+        # "Soak the gelatine in cold water"; "simmer the fruit, sugar and water" is the list's.
+        is_to_soak = _TO_SOAK.search(self.clauses[n].text) is not None
+        return all(self.lines[k].component != component or is_to_soak for k in said.lines)
 
     def _take(self, found: Resolved, n: int, said: Said, *, finishes: bool) -> None:
         if self._is_other_water(said, found.component, n):

@@ -28,7 +28,7 @@ _THINGS = (
     ("syrup", r"\b(?:syrup|sugar|caramel|soft[- ]ball|hard[- ]ball|crack|thread|boil)"),
     ("oil", r"\b(?:oil|fry\w*|deep)"),
     ("custard", r"\b(?:custard|coats? (?:the back|(?:a|the|your) (?:\w+ )?spoon)|milk|cream|anglaise|egg)"),
-    ("chocolate", r"\bchocolate|temper"),
+    ("chocolate", r"\bchocolate|\btemper(?!ature)"),
     ("water", r"\bwater\b"),
     ("centre", r"\b(?:centre|center|internal|core|middle|crumb|probe|inside)\b"),
 )

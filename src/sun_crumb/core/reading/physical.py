@@ -89,6 +89,7 @@ def _name_and_fields(raw: str) -> list[str]:
 
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
+    raw = _KEYCAP.sub(r"\1. ", raw)
     text = _EMOJI.sub(" ", _ARROW.sub(", ", _SAID_BESIDE.sub("", _QUOTED.sub("", raw))))
     if whole := re.match(r"^\s*(\*{1,2}|_{1,2})([^\s*_][^*_]{1,50})\1\s*:?\s*$", text):
         # A line that is all emphasis is a heading, if it tells no number of portions.
@@ -97,6 +98,8 @@ def bare_line(raw: str) -> str:
     return text.strip()
 
 
+# A number drawn as a key.
+_KEYCAP = re.compile("^(\\s*\\d)\ufe0f?\u20e3\\s*")
 # What a letter quotes: "> 300 g flour".
 _QUOTED = re.compile(r"^\s*(?:>\s?)+(?=\S)")
 # "8x8 in. pan ➜ 16 bars"

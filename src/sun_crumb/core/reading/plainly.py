@@ -162,6 +162,13 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
     # "lemons, zest -> 2", "lemon juice -> 2 lemons"
     (re.compile(r"^(lemon|lime|orange)s?,? (zest|juice)(?:d| only)?,?\s*(?:->|[-:–])?\s*(\d)$", re.I), r"\2 of \3 \1s"),
     (re.compile(r"^(lemon|lime|orange) (zest|juice)\s*(?:->|[-:–])\s*(\d) \1s?$", re.I), r"\2 of \3 \1s"),
+    # "pastry for a single 9-inch crust"
+    (
+        re.compile(
+            r"\b\d{1,2}(?:[.,]\d)?\s*-?\s*(?:inch|in\.|\"|cm)\s+(?=(?:pie\s+)?(?:crust|pie|tart|shell|case)\b)", re.I
+        ),
+        "",
+    ),
     # "0% Greek yoghurt"
     (re.compile(r"\b0\s*%\s*(?:fat\s+)?(?=(?:plain |natural )?(?:greek|yog|quark|fromage|skyr))", re.I), "fat-free "),
     # "almonds 12, slivered": how many stands behind the name.

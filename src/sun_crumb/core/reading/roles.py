@@ -221,7 +221,14 @@ def _place_marks(
         if not is_stop and _HANGS.search(before.raw) and not own[n] & {"weighed", "counted", "amount_only"}:
             marks.add("hanging")
         is_told = bool(own[n - 1] & {"sentences", "imperative", "works"}) and len(before.text.split()) >= LEAST_TOLD
-        if not is_stop and n > first_food and is_told and "lower_start" in own[n] and found[n].line != before.line:
+        if (
+            not is_stop
+            and n > first_food
+            and is_told
+            and "lower_start" in own[n]
+            and "imperative" not in own[n]
+            and found[n].line != before.line
+        ):
             marks.add("goes_on")
     return marks
 

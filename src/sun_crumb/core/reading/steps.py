@@ -151,7 +151,7 @@ _BEGUN = re.compile(
 # A sentence that heats an oven, and one whose temperature is that of a pan, a syrup, a custard, of oil or of the thing itself.
 _SENTENCES = re.compile(r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|\n")
 _OVEN_WORDS = re.compile(
-    r"\boven\b|^\W*fan\s+\d{3}\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\broast|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
+    r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\broast|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
     re.I,
 )
 _NO_OVEN = re.compile(
@@ -253,6 +253,7 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
     (40, 45)
     """
     told: list[tuple[str, int, int]] = []
+    turned: set[int] = set()
     for sentence in re.split(r"(?<=[.;])\s|\n", text):
         if re.search(r"\bbak(?:e|ing)\b|\bin the oven\b", sentence, re.I) and (times := read_times(sentence)):
             baked = [time for time in times if time.doing == "bake"] or times[:1]
@@ -260,16 +261,25 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
                 # "Bake 5 minutes at 425, then reduce to 350 and bake 15-18 minutes more"
                 baked = [StepTime("bake", sum(time.low for time in baked), sum(time.high for time in baked))]
             told.append((sentence, baked[0].low, baked[0].high))
+        if told and _TURNED_ON.search(sentence):
+            turned.add(len(told) - (1 if told[-1][0] == sentence else 0))
     if not told:
         return _bake_beside_the_heat(text)
     # A case baked blind waits for what is baked in it.
     first = next((n for n, (sentence, _, _) in enumerate(told) if not _BLIND.search(sentence)), 0)
     _, low, high = told[first]
-    if first + 1 < len(told) and re.match(r"\W*bake (?:for )?(?:another|a further)\b", told[first + 1][0], re.I):
+    goes_on = first + 1 < len(told) and (
+        first + 1 in turned or re.match(r"\W*bake (?:for )?(?:another|a further)\b", told[first + 1][0], re.I)
+    )
+    if goes_on:
         return low + told[first + 1][1], high + told[first + 1][2]
     return low, high
 
 
+# "Reduce temperature to 350 F; bake 40 minutes": the same bake still.
+_TURNED_ON = re.compile(
+    r"\b(?:reduce|lower|turn)\w*\b[^.;]{0,30}\b(?:temperature|heat|oven|down)\b[^.;]{0,12}\d{3}", re.I
+)
 _BLIND = re.compile(r"\bblind\b|\bbeans\b|\bweights\b", re.I)
 _IN_TURN = re.compile(r"\b(?:more|further|longer|another|reduce|lower|turn\b.{0,20}\bdown)\b", re.I)
 

@@ -34,6 +34,8 @@ DASH, DASH_STEPS = 0.08, 8
 SPECK, SPECK_G = 0.16, 0.15
 # In one part of several a new sweetener of less than this is such a speck [g]; a part that is less of the whole is one of several (judgement).
 LEAST_IN_A_PART_G, WHOLE_SHARE = 10.0, 0.99
+# A part may be so much less sweet without it [cost] (judgement).
+PART_LESS_SWEET, PART_DASH = 1.6, 0.3
 
 
 def _is_fussy(problem: Problem, position: int, by: float, mass: float) -> bool:
@@ -165,14 +167,16 @@ def without_dashes(
         given = true_penalty.whole_sweetness(sums) - true_penalty.whole_sweetness(trial)
         is_speck = problem.rows[i].line.ingredient.is_strong and grams[i] < SPECK_G
         # Two spoons of it in a crust or a topping, beside what the rest takes.
-        is_speck = is_speck or (problem.share < WHOLE_SHARE and grams[i] < LEAST_IN_A_PART_G)
-        if given > (SPECK if is_speck else DASH) * problem.before["sweetness"]:
+        is_part = problem.share < WHOLE_SHARE and grams[i] < LEAST_IN_A_PART_G
+        if given > (PART_DASH if is_part else SPECK if is_speck else DASH) * problem.before["sweetness"]:
             continue
         without = [*grams[:i], 0.0, *grams[i + 1 :]]
         others = [n for n in new if n != i and without[n] > 0 and n in free]
         if true_penalty.is_sweet(sums) and others:
             trial = _sweeter(true_penalty, without, max(others, key=lambda n: without[n]), free, snap)
         is_missed = true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial)
+        if is_part and true_penalty.sweetness(trial) - true_penalty.sweetness(sums) < PART_LESS_SWEET:
+            is_missed = False  # half a band less sweet, in a part of it
         worse = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
         if not is_missed and true_penalty.told(trial)[0] <= true_penalty.told(sums)[0] and worse < FUSSY_GAIN:
             grams[:] = without

@@ -14,9 +14,19 @@ from sun_crumb.core.solving.solver import INFINITY, LinearModel, WarmStart
 
 # What a component pays that is cut deeper than the whole recipe, and by how much of its sugar it may be for nothing (judgement).
 UNEVEN, UNEVEN_FREE = 6.0, 0.08
-# What is baked to a crumb loses no more than this for another part's sake, as far as that can be had; and what each part beyond costs (judgement).
+# What is baked to a crumb, or set, loses no more than this for another part's sake, as far as that can be had; and what each part beyond costs (judgement).
 MOST_CUT, BARE = 0.7, 600.0
-CRUMBS = ("butter_cake", "foam_cake", "oil_cake", "quick_bread", "cookie", "brownie", "shortbread")
+KEEP_SOME = (
+    "butter_cake",
+    "foam_cake",
+    "oil_cake",
+    "quick_bread",
+    "cookie",
+    "brownie",
+    "shortbread",
+    "custard",
+    "set_cream",
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -103,7 +113,7 @@ def _evenly(model: LinearModel, build: Build, share: Share, weight: float) -> No
     """Let a component that is cut deeper than the whole recipe pay for it."""
     base, mine = build.combine(build.p.counted / build.p.counted_before)
     deeper = model.add(0.0, INFINITY, UNEVEN * weight)
-    if build.p.family.is_among(CRUMBS) and share.wanted_cut < MOST_CUT - UNEVEN_FREE:
+    if build.p.family.is_among(KEEP_SOME) and share.wanted_cut < MOST_CUT - UNEVEN_FREE:
         # A sponge without any sugar is none: it stops paying for the rest before that.
         bare = model.add(0.0, INFINITY, BARE * weight)
         model.require({**mine, bare: 1.0}, lower=1 - MOST_CUT - base)
