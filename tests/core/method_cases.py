@@ -2793,4 +2793,90 @@ how 👇
         "",
     ),
 )
-ALL = (*FIRST, *SECOND, *THIRD, *FOURTH, *FIFTH, *SIXTH, *SEVENTH, *EIGHTH, *NINTH, *TENTH, *ELEVENTH, *TWELFTH)
+
+# Read once as they came out, and mended.
+THIRTEENTH: tuple[MethodCase, ...] = (
+    MethodCase(
+        """*** Ginger crunch ***
+
+BASE                      TOPPING
+150g butter               100g butter
+75g sugar                 2 Tbsp golden syrup
+200g flour                1 Tbsp ground ginger
+1 tsp baking powder       200g icing sugar
+1 tsp ground ginger
+
+Cream butter & sugar, stir in sifted dry ingr. Press in a 20x30 tin, bake 190 for 15-20 min.
+Topping: heat butter, syrup and ginger, stir in icing sugar. Pour over hot base. Cut in 24 before it sets.
+""",
+        (
+            Told("0 1 2 3 4", "bake 15-20", "190"),
+            Told("5 6 7 8"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Ingredients (6 people):
+- Rhubarb, 500 grams
+- Strawberries: 250 grams
+- Sugar: 120 grams
+- Egg whites: 3 pieces
+- Sugar for the meringue: 150 grams
+- Vanilla pod: 1/2 piece
+
+Rhubarb meringue pots
+
+Preparation:
+1 - Stew the rhubarb with 120 grams sugar and the vanilla for 8 minutes, add the strawberries, divide over 6 ovenproof pots.
+2 - Beat the egg whites stiff with the rest of the sugar, spoon on top.
+3 - 15 minutes in the oven at 160 degrees.
+""",
+        (
+            Told("0 2 5 1", "simmer 8-8"),
+            Told("3 4"),
+            Told("", "bake 15-15", "160"),
+        ),
+        "",
+        "",
+    ),
+    MethodCase(
+        """Ingredient	Metric	Cups
+Plain flour	280 g	2 1/4 cups
+Caster sugar	200 g	1 cup
+Baking powder	2 tsp	2 tsp
+Cocoa	50 g	1/2 cup
+Milk	250 ml	1 cup
+Oil	125 ml	1/2 cup
+Eggs	2	2
+Chocolate chips	150 g	1 cup
+
+Double chocolate muffins
+Makes 12
+Oven 190°C, 20 minutes
+
+Whisk the dry things, whisk the wet things, combine with the chips until only just mixed. Spoon into 12 paper cases and bake.
+""",
+        (
+            Told("", "", "190"),
+            Told("0 1 2 3 4 5 6 7", "bake 20-20", "190"),
+        ),
+        "",
+        "",
+    ),
+)
+ALL = (
+    *FIRST,
+    *SECOND,
+    *THIRD,
+    *FOURTH,
+    *FIFTH,
+    *SIXTH,
+    *SEVENTH,
+    *EIGHTH,
+    *NINTH,
+    *TENTH,
+    *ELEVENTH,
+    *TWELFTH,
+    *THIRTEENTH,
+)

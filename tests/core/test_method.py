@@ -204,7 +204,7 @@ class Rewritten(CloseTo):
         )
         text = " ".join(step.text for step in told.steps)
         self.assertIn("dry crumb ingredients (250 g plain flour", text)
-        self.assertIn("100 g nuts, 50 g fruit and 1 tbsp zest.", text)
+        self.assertIn("100 g nuts, 50 g fruit and zest (1 orange).", text)
         self.assertIn("a pinch of flaky salt", text)
 
     def test_divided_sugar_stays_divided(self) -> None:

@@ -83,14 +83,14 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "dry",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|mix(?:ture)?|stuff|things|goods|bowl)|\b(?:the|in|add|all) dries\b|\b(?:mix|add|whisk|combine|in|into|to|with|stir|then|sift|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b|(?:^|(?<=[.!?;,]\s))dry\s+(?:in(?:to)?\s+(?:an?|the|one)\s+(?:\w+\s+)?bowl|together|first|in(?=\s*[,.;]|$))(?!\w)",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|ingr\b|mix(?:ture)?|stuff|things|goods|bowl)|\b(?:the|in|add|all) dries\b|\b(?:mix|add|whisk|combine|in|into|to|with|stir|then|sift|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b|(?:^|(?<=[.!?;,]\s))dry\s+(?:in(?:to)?\s+(?:an?|the|one)\s+(?:\w+\s+)?bowl|together|first|in(?=\s*[,.;]|$))(?!\w)",
             re.I,
         ),
     ),
     (
         "wet",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?(?:wet|liquid)\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|mix(?:ture)?|stuff|things|bowl)|\b(?:the|in|add|all) wets\b|\b(?:mix|add|whisk|combine|into|with|stir|then|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?wet\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|bowl))|\b(?:everything|all)\s+(?:that is\s+)?wet\b|(?:^|(?<=[.!?;]\s))wet\s+(?:in(?:to)?\s+(?:an?|the|another)\s+(?:\w+\s+)?(?:bowl|jug)|together|next)\b",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?(?:wet|liquid)\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|ingr\b|mix(?:ture)?|stuff|things|bowl)|\b(?:the|in|add|all) wets\b|\b(?:mix|add|whisk|combine|into|with|stir|then|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?wet\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|bowl))|\b(?:everything|all)\s+(?:that is\s+)?wet\b|(?:^|(?<=[.!?;]\s))wet\s+(?:in(?:to)?\s+(?:an?|the|another)\s+(?:\w+\s+)?(?:bowl|jug)|together|next)\b",
             re.I,
         ),
     ),

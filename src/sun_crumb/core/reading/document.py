@@ -132,7 +132,9 @@ def _broken_names(
         if (
             not is_next
             or several[statement.line.number] > 1
-            or not re.fullmatch(r"(?!(?:for|to|or|and|plus)\b)[a-z][a-z' -]{2,24}", statement.raw.strip())
+            or not re.fullmatch(
+                r"(?!(?:for|to|or|and|plus)\b)[a-z][a-z' -]{2,24}(?:,\s*[a-z][a-z ]{2,24})?", statement.raw.strip()
+            )
         ):
             continue
         first, second = told[before.text], told[statement.text]
@@ -225,7 +227,7 @@ def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         return "", []
     # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
     named, *more = re.split(
-        r"\s+[•|·]\s+|\s{3,}|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•")
+        r"\s+[•|·]\s+|\s{3,}|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~")
     )
     title, said = of_title(_FIELD.sub("", named))
     return re.sub(r"\s{2,}", " ", title.strip(" *#_=|:–—-").removesuffix(" .")), [
@@ -388,7 +390,7 @@ def _told(text: str) -> list[Stated]:
     # "(for 4)"
     text = re.sub(r"^\((for\s[^()]+)\)$", r"\1", text.strip(), flags=re.I)
     # "For a 24 cm springform, 12 pieces": a count may stand behind a comma.
-    parts = re.split(r"[,;|•·]\s+|\s[–—-]{1,2}\s", text) if len(text) < SHORT_LINE else [text]
+    parts = re.split(r"[,;|•·]\s+|\s[–—/-]{1,2}\s", text) if len(text) < SHORT_LINE else [text]
     # "1 bowl, no mixer": what it is made in.
     bare = [
         said

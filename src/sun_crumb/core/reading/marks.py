@@ -152,14 +152,14 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
     """Return the marks of a statement by itself."""
     raw, text = statement.raw, statement.text
     words = re.findall(r"[^\W\d_]+(?:['’][^\W\d_]+)?", text)
-    if _RATING.search(text) and len(words) <= 6:
+    if (_RATING.search(text) and len(words) <= 6) or _TRAIL.fullmatch(text):
         return {"junk_word", "short"}
     if not words:
         return {"amount_only"} if known.has_amount else {"wordless"}
     if len(words) == 1 and not re.search(r"\d", text):
         # "Drizzle" alone is a part of a dessert, and no amount of anything.
         known = replace(known, has_amount=False, has_unit=False, is_behind=False, is_only_amount=False)
-    if SUCH_FOR.fullmatch(text):
+    if SUCH_FOR.fullmatch(text) or _so_many_and_so_long(text):
         return {"portions", "short"}  # "Cake for 10"
     method = _method_marks(raw, text, words, known)
     found = (
@@ -178,6 +178,16 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
     found |= _portion_marks(text, words, is_heading=is_heading, has_food=known.has_food)
     found.add("long" if len(words) >= 15 else "short" if len(words) <= 4 else "plain")
     return found - {"plain"}
+
+
+def _so_many_and_so_long(text: str) -> bool:
+    """Return whether a line tells how many it makes, and how long that takes: "4 pots / 10 min + 3 h fridge"."""
+    first, *rest = re.split(r"\s[/|·]\s", text)
+    return (
+        bool(rest)
+        and bare_count(first) is not None
+        and all(re.search(r"\b\d+\s*(?:min|h\b|hrs?|hours?)", r) for r in rest)
+    )
 
 
 def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
@@ -280,8 +290,6 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
     # "Carrot traybake (about 200 kcal a square)": what a bracket adds makes no name a label.
     outside = re.sub(r"\([^()]*\)", " ", text)
     found = {mark for mark, kind in kinds if _page(kind).search(outside if len(outside.split()) > 1 else text)}
-    if _TRAIL.fullmatch(text):
-        found.add("junk_word")  # "HOME » BAKING » CAKES"
     if _page("tool").search(re.split(r"[,(]|\bfor\b", text)[0]):
         found.add("tool")
     if _TIME_ONLY.match(text) or (_DURATION.search(text) and len(words) <= 14 and not _TOLD_WITH.search(text)):

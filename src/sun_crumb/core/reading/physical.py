@@ -89,7 +89,7 @@ def _name_and_fields(raw: str) -> list[str]:
 
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
-    raw = _KEYCAP.sub(r"\1. ", raw)
+    raw = _FOR_THE_END.sub(r"\1: ", _KEYCAP.sub(r"\1. ", raw))
     text = _EMOJI.sub(" ", _ARROW.sub(", ", _SAID_BESIDE.sub("", _QUOTED.sub("", raw))))
     if whole := re.match(r"^\s*(\*{1,2}|_{1,2})([^\s*_][^*_]{1,50})\1\s*:?\s*$", text):
         # A line that is all emphasis is a heading, if it tells no number of portions.
@@ -98,6 +98,8 @@ def bare_line(raw: str) -> str:
     return text.strip()
 
 
+# "To serve - shortbread"
+_FOR_THE_END = re.compile(r"^\s*(to (?:serve|finish|decorate|garnish))\s+[-–—]\s+(?=[^\W\d_])", re.I)
 # A number drawn as a key.
 _KEYCAP = re.compile("^(\\s*\\d)\ufe0f?\u20e3\\s*")
 # What a letter quotes: "> 300 g flour".
