@@ -153,10 +153,14 @@ class Adjusters(CloseTo):
         self.assertFalse({"chia_seeds", "ground_flax"} & self.kinds("oil_cake", CAKE))
 
     def test_an_egg_comes_only_where_eggs_are(self) -> None:
-        self.assertIn("egg_yolk", self.kinds("butter_cake", CAKE))
-        eggless = self.kinds("butter_cake", CAKE.replace("3 eggs\n", ""))
+        custard = "Custard\n500 ml milk\n100 ml cream\n4 egg yolks\n100 g sugar"
+        self.assertIn("egg_yolk", self.kinds("custard", custard.replace("4 egg yolks", "2 eggs")))
+        eggless = self.kinds("custard", custard.replace("4 egg yolks\n", ""))
         self.assertNotIn("egg_yolk", eggless)
         self.assertIn("cornflour", eggless)
+
+    def test_a_cake_takes_no_yolk_for_its_moisture(self) -> None:
+        self.assertNotIn("egg_yolk", self.kinds("butter_cake", CAKE))
 
 
 class Limits(CloseTo):

@@ -162,7 +162,7 @@ class Bench(Screens):
         expect(vegan).to_be_checked()
         page.keyboard.press("Escape")
         # The small suns follow who eats it, not the wish.
-        expect(fruit).to_contain_text("at its edge")
+        expect(fruit).to_contain_text("falls short")
         expect(page.get_by_role("row", name=re.compile("^Butter Keep", re.I))).to_contain_text("left out for “vegan”")
         expect(page.get_by_role("row", name=re.compile("^Flax egg", re.I))).to_contain_text("in place of egg")
         page.get_by_role("button", name=re.compile("^Keep butter at")).click()

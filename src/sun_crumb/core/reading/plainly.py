@@ -158,6 +158,12 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         ),
         r"\1 oz ",
     ),
+    # American tins by their numbers, what they weigh (common practice).
+    (re.compile(r"(?:#|\bno\.?\s*)2\s*(?:1/2|½)\s+(?=cans?\b)", re.I), "29-oz "),
+    (re.compile(r"(?:#|\bno\.?\s*)2\s+(?=cans?\b)", re.I), "20-oz "),
+    (re.compile(r"(?:#|\bno\.?\s*)30[03]\s+(?=cans?\b)", re.I), "15-oz "),
+    (re.compile(r"^([\d½]+)\s*sq\.?\s+(?:of\s+)?(?=choc)", re.I), r"\1 squares "),
+    (re.compile(r"\bripe but firm\b|\bfirm but ripe\b", re.I), "ripe"),
     (re.compile(r"\ba\.\s?p\. flour\b", re.I), "all-purpose flour"),
     # "lemons, zest -> 2", "lemon juice -> 2 lemons"
     (re.compile(r"^(lemon|lime|orange)s?,? (zest|juice)(?:d| only)?,?\s*(?:->|[-:–])?\s*(\d)$", re.I), r"\2 of \3 \1s"),

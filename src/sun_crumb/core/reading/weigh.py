@@ -278,6 +278,8 @@ def _fluid_ounces(line: ParsedLine, ingredient: Ingredient, first: float | None)
     """Return the mL of ounces that can only be fluid ones ("1 cup (8 oz) milk"), or None."""
     if not ingredient.has_role("liquid", "syrup", "fat") or first is None:
         return None
+    if any(amount.unit in ("g", "kg") for amount in line.also):
+        return None  # "1 cup (8 oz/227 g) butter": the weight is told
     for amount in line.also:
         if amount.unit == "oz" and line.sums[0].unit in ("cup", "tbsp", "ml", "pint"):
             ml = amount.middle * 29.57

@@ -6,6 +6,7 @@ from collections.abc import Container, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, Nature, Verdict, as_mixed, families, nature_of
+from sun_crumb.core.balance.makeup import makeup
 from sun_crumb.core.errors import NothingToReworkError, OutOfDomainError
 from sun_crumb.core.formula import Formula
 from sun_crumb.core.offers.addition import Addition
@@ -25,6 +26,8 @@ from sun_crumb.core.wish.goals import DEFINITIONS, Goals
 SMALL, SMALL_UP_TO = 0.2, 0.7
 # Below this confidence in its kind no milk, purée or starch comes into a component [probability] (judgement).
 LEAST_KNOWN = 0.4
+# From this share of flour it may: whichever it is, it is a crumb [g per g] (judgement).
+A_CRUMB = 0.12
 
 
 @dataclass(frozen=True, slots=True)
@@ -93,7 +96,7 @@ def parts_of(
         )
         kept = {n for n, i in enumerate(positions) if i in goals.locks}
         extra = additions(part, family, own_goals, pantry, kept, around)
-        if component in found and found[component].confidence < LEAST_KNOWN:
+        if component in found and _is_unknown(found[component], part):
             extra = [a for a in extra if _is_harmless(a)]
         told = tuple(flavours(part, family, goals, pantry)) if component == heaviest else ()
         seasoned = _seasoned(told, locks, extra, len(part.lines), pantry)
@@ -120,6 +123,11 @@ def parts_of(
             told,
             found.get(component),
         )
+
+
+def _is_unknown(nature: Nature, part: Formula) -> bool:
+    """Return whether nobody knows what a component is, not even that it is a crumb."""
+    return nature.confidence < LEAST_KNOWN and makeup(part.lines)["flour"] < A_CRUMB
 
 
 def _is_harmless(addition: Addition) -> bool:
