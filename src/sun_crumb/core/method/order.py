@@ -75,7 +75,10 @@ _POURED_IN = re.compile(
 # "bake each 5 minutes at 180 C" tells an oven's heat, and bakes.
 _BAKES_FIRST = re.compile(r"\W*(?:then\s+)?bake\b(?!\s*[:=])", re.I)
 # "Fill.", "Poke holes, pour the soak", "soak in the syrup", "toss in the crumbs": with what is there.
-_LAID_ON = re.compile(r"\W*(?:fill|poke|prick|sandwich|split|dip|(?:soak|toss|roll|drench)\s+in)\b", re.I)
+_LAID_ON = re.compile(
+    r"\W*(?:fill|poke|prick|sandwich|split|dip|(?:soak|toss|roll|drench)\s+in|(?:cut|scoop|hollow|make|press)\b[^.;]{0,30}\bin\s+each)\b",
+    re.I,
+)
 # "Serve warm, dusted with cinnamon": with all that is done.
 # "Stir into the creamed mixture": what was just mixed goes into what was mixed before.
 _INTO_THE_MIX = re.compile(

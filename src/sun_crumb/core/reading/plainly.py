@@ -163,6 +163,8 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
     (re.compile(r"(?:#|\bno\.?\s*)2\s+(?=cans?\b)", re.I), "20-oz "),
     (re.compile(r"(?:#|\bno\.?\s*)30[03]\s+(?=cans?\b)", re.I), "15-oz "),
     (re.compile(r"^([\d½]+)\s*sq\.?\s+(?:of\s+)?(?=choc)", re.I), r"\1 squares "),
+    # "1 packet (8) trifle sponges"
+    (re.compile(r"^(?:1|an?|one)\s+(?:packet|pack|pkt|bag|box)\s+\((\d{1,2})\)\s+(?=[a-z])", re.I), r"\1 "),
     (re.compile(r"\bripe but firm\b|\bfirm but ripe\b", re.I), "ripe"),
     (re.compile(r"\ba\.\s?p\. flour\b", re.I), "all-purpose flour"),
     # "lemons, zest -> 2", "lemon juice -> 2 lemons"

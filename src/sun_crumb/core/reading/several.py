@@ -45,6 +45,7 @@ def split_line(text: str) -> list[str]:
         or _and_of_a_fruit(text)
         or _of_a_fruit_and_more(text)
         or each_of_several(text)
+        or _brushed_and_more(text)
         or _summed(text)
         or _both_to_serve(text)
         or _tossed_with(text)
@@ -190,7 +191,7 @@ def _both_to_serve(text: str) -> list[str] | None:
 
 
 _BOTH_TO_SERVE = re.compile(
-    r"^(?P<one>[a-z]+(?: [a-z]+)?) (?:and|&) (?P<two>[a-z]+(?: [a-z]+)?),? (?P<use>(?:to|for) (?:serve|serving|decorate|finish|garnish|dust|top|topping|the top|sprinkle|sprinkling))$",
+    r"^(?P<one>[a-z]+(?: [a-z]+)?) (?:and|&) (?P<two>[a-z]+(?: [a-z]+)?),? (?P<use>(?:to|for) (?:serve|serving|glaze|glazing|decorate|finish|garnish|dust|top|topping|the top|sprinkle|sprinkling))$",
     re.I,
 )
 
@@ -203,6 +204,19 @@ def _tossed_with(text: str) -> list[str] | None:
 
 _TOSSED = re.compile(
     r"^(?P<one>.+?)[,\s]+(?:and\s+|then\s+)?toss(?:ed)?\s+(?:with|in)\s+(?P<two>(?:the\s+)?[\d½¼¾⅓⅔][^,;]*)(?:[,;].*)?$",
+    re.I,
+)
+
+
+def _brushed_and_more(text: str) -> list[str] | None:
+    """Read "milk and 1 tbsp demerara sugar, to glaze": what is brushed on goes without an amount."""
+    found = _BRUSHED.match(text)
+    amount = read_amount(found["more"]) if found else None
+    return [f"a little {found['what']}, to glaze", found["more"]] if found and amount and amount[0].unit else None
+
+
+_BRUSHED = re.compile(
+    r"^(?:a little\s+|some\s+)?(?P<what>(?:beaten\s+|melted\s+)?(?:milk|egg|egg wash|egg white|cream|water|butter))\s+(?:and|&|\+|plus)\s+(?P<more>[\d½¼¾⅓⅔].*)$",
     re.I,
 )
 

@@ -102,7 +102,9 @@ def _together(problems: Sequence[Problem], share: Share, hard: bool) -> tuple[Li
         base, mine = build.combine(build.p.counted / whole)
         held += base
         terms |= mine
-        if len(builds) > 1 and build.p.counted_before > 0:
+        # A custard beside jam and bought sponge bears the cut alone: with fruit only, nothing makes up for the sugar that it loses.
+        is_bared = share.left_g > 0 and "fruit_only" in build.p.goals.preset.traits
+        if (len(builds) > 1 or is_bared) and build.p.counted_before > 0:
             _evenly(model, build, share, build.p.counted_before / whole)
     wanted = 1 - share.wanted_cut - held
     model.require(terms, wanted, wanted)
