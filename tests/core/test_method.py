@@ -243,6 +243,29 @@ class Rewritten(CloseTo):
         sugar = dates * PANTRY["medjool_date"].per_100g.total_sugars_g / 100
         self.assertClose(sugar, grams * PANTRY["date_paste"].per_100g.total_sugars_g / 100, rel=0.03)
 
+    def test_a_puree_goes_in_before_the_batter_is_spread(self) -> None:
+        """Common practice, no published source: what sweetens a batter is in it before it leaves the bowl."""
+        told = rewritten(
+            "Pear cake\nServes 8\n150 g soft butter\n150 g light brown sugar\n3 eggs\n180 g self-raising flour\n30 g ginger, chopped\n4 pears\n\n"
+            "Lay the pears in a tin. Beat the butter, sugar, eggs and flour together, fold in the ginger and spread over the pears. Bake at 180 C for 40 minutes.",
+            path="blend",
+            cut=0.4,
+            amounts=(("", "applesauce", 60.0),),
+        )
+        step = next(s for s in told.steps if any(u.ingredient == "applesauce" for u in s.uses))
+        self.assertLess(step.text.index("applesauce"), step.text.index("spread over the"))
+
+    def test_whites_are_warned_of_only_where_they_are_whisked_to_a_foam(self) -> None:
+        for how, is_warned in (("lightly until just frothy", False), ("until stiff", True)):
+            told = rewritten(
+                f"Almond cakes\nMakes 12\n6 egg whites\n250 g icing sugar\n150 g ground almonds\n80 g plain flour\n150 g butter\n\nWhisk the whites {how}. "
+                "Fold in everything else. Bake at 180 C for 20 minutes.",
+                path="blend",
+                cut=0.5,
+            )
+            notes = [note for s in told.steps for note in s.notes if "break sooner" in note]
+            self.assertEqual(bool(notes), is_warned, how)
+
     def test_oven_and_foil_are_the_plans(self) -> None:
         told = rewritten(FIRST[6].text, path="fruit", cut=0.4)
         self.assertIn("155 °C fan", told.steps[0].text)

@@ -282,9 +282,9 @@ def _after(draft: _Draft) -> None:
         stop = re.compile(r"[.!;](?=\s|$)").search(text, at)
         end = stop.end() if stop else len(text)
         told = listed(_phrase(a) for a in amounts)
-        if kneaded := _KNEADED.search(text, at, end):
-            # A paste goes in before the dough is worked.
-            draft.edits.append((kneaded.start(), kneaded.start(), f", stir in {told}"))
+        if leaves := _LEAVES_THE_BOWL.search(text, at, end):
+            # A paste goes in before the dough is worked, or the batter is spread over the fruit.
+            draft.edits.append((leaves.start(), leaves.start(), f", stir in {told}"))
             continue
         words = f" Stir in {told}."
         draft.edits.append((end, end, words if stop else f".{words}"))
@@ -313,6 +313,9 @@ def _finished(
     )
 
 
-_KNEADED = re.compile(r",?\s+(?:and\s+(?:then\s+)?|then\s+)knead\b", re.I)
+_LEAVES_THE_BOWL = re.compile(
+    r",?\s+(?:and\s+(?:then\s+)?|then\s+)(?:knead\b|(?:spread|spoon|pour|tip|scrape|pile|dollop)\b(?:\s+(?:it|evenly|the (?:batter|mixture)))?\s+(?:over|on|onto|on top of)\b)",
+    re.I,
+)
 # What stands for words that go, until the sentence is closed over them.
 GONE = "\x00"
