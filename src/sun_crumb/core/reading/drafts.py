@@ -160,8 +160,11 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> li
     components = list(dict.fromkeys(d.piece.component for d in drafts if d.parsed))
     extra: list[Draft] = []
     for piece in found:
-        for statement in mentions(piece.text) if piece.role == "step" else ():
-            if _is_what_it_makes(statement, piece.text) or (draft := _mention(statement, piece, index, pantry)) is None:
+        if piece.role != "step":
+            continue
+        made = _made(piece.text)
+        for statement in mentions(piece.text):
+            if _is_among(statement, made) or (draft := _mention(statement, piece, index, pantry)) is None:
                 continue
             parsed, key = draft.parsed, draft.candidates[0].ingredient
             assert parsed is not None
@@ -189,8 +192,11 @@ def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draf
     """
     drafts = []
     for piece in found:
-        for told in mentions(piece.text, is_list=True) if piece.role == "step" else ():
-            if _is_what_it_makes(told, piece.text):
+        if piece.role != "step":
+            continue
+        made = _made(piece.text)
+        for told in mentions(piece.text, is_list=True):
+            if _is_among(told, made):
                 continue
             for statement in split_line(told):
                 if draft := _mention(statement, piece, index, pantry):
@@ -208,9 +214,14 @@ _BOUGHT_BY = frozenset({"g", "oz", "ml", "tsp", "tbsp", "cup"})
 _A_VESSEL = re.compile(r"\b(?:tins?|pans?|dish|dishes|moulds?|molds?|bowls?|ramekins?|glass(?:es)?|loaf|water)\b", re.I)
 
 
-def _is_what_it_makes(statement: str, step: str) -> bool:
-    """Return whether an amount is what the recipe makes: "yield 18 biscuits"."""
-    return any(statement.lower() in said.text.lower() for said in statements(step))
+def _made(step: str) -> list[str]:
+    """Return what a step says of what the recipe makes ("yield 18 biscuits"), in small letters."""
+    return [said.text.lower() for said in statements(step)]
+
+
+def _is_among(statement: str, made: Sequence[str]) -> bool:
+    """Return whether an amount is part of what the recipe makes."""
+    return any(statement.lower() in said for said in made)
 
 
 def _mention(statement: str, piece: Piece, index: NameIndex, pantry: Pantry) -> Draft | None:

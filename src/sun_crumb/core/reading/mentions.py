@@ -57,7 +57,7 @@ _OF_FRUIT = re.compile(
 )
 # "Cream the butter (100 g) with the sugar (150 g)"
 _BEHIND = re.compile(
-    r"(?P<name>[^\W\d_]+(?:[ -][^\W\d_]+){0,2})\s*\((?P<amount>(?:about |approx\.? )?[\d½¼¾][\d.,/½¼¾]*\s*(?:kg|g|ml|l|oz|lbs?|cups?|tbsps?|tsps?)\b\.?)\)",
+    r"(?<![^\W\d_])(?P<name>[^\W\d_]+(?:[ -][^\W\d_]+){0,2})\s*\((?P<amount>(?:about |approx\.? )?[\d½¼¾][\d.,/½¼¾]*\s*(?:kg|g|ml|l|oz|lbs?|cups?|tbsps?|tsps?)\b\.?)\)",
     re.I,
 )
 _LEADING = re.compile(
