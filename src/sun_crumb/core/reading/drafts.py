@@ -113,7 +113,7 @@ def with_units(drafts: list[Draft]) -> list[Draft]:
     return found
 
 
-# In so many lines of grams a bare number of so much and more is grams.
+# In so many lines of grams a bare number of so much and more is grams; where no line has a unit of weight, of so much and more [lines; g; g] (judgement).
 LEAST_IN_GRAMS, LEAST_BARE_GRAMS, LEAST_TOLD_BARE_GRAMS = 2, 20, 50
 
 # "150 g sugar for the caramel": boiled apart from the rest, whatever the list does without a heading.
@@ -141,13 +141,16 @@ def _in_a_known_tongue(parsed: ParsedLine, index: NameIndex) -> ParsedLine:
     other = next(iter(parsed.alternatives), "")
     if not other or "/" not in parsed.text or is_sure(index.match(parsed.name)):
         return parsed
-    plain = index.match(re.sub(r"\s+-\s.*$", "", other))
-    is_known = is_sure(plain) and plain[0].confidence >= SURE_ASIDE
-    return replace(parsed, name=re.sub(r"\s+-\s.*$", "", other), alternatives=()) if is_known else parsed
+    name = re.sub(r"\s+-\s.*$", "", other)
+    found = index.match(name)
+    is_known = is_sure(found) and found[0].confidence >= SURE_ASIDE
+    return replace(parsed, name=name, alternatives=()) if is_known else parsed
 
 
 # How sure the words in a bracket must be before they are taken instead of the name.
 SURE_ASIDE = 0.95
+# So sure must be what a sentence only counts ("2 bananas"), where much else is counted [probability] (judgement).
+SURE_COUNTED = 0.93
 
 
 def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> list[Draft]:
@@ -230,7 +233,7 @@ def _mention(statement: str, piece: Piece, index: NameIndex, pantry: Pantry) -> 
     if not parsed.name or not parsed.sums:
         return None
     candidates = index.match(parsed.name)
-    if not is_sure(candidates) or (parsed.sums[0].unit is None and candidates[0].confidence < 0.93):
+    if not is_sure(candidates) or (parsed.sums[0].unit is None and candidates[0].confidence < SURE_COUNTED):
         return None
     food = pantry[candidates[0].ingredient]
     return Draft(Piece(statement, "food", piece.component, piece.number), parsed, candidates, food)
