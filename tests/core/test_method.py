@@ -129,7 +129,7 @@ class Words(CloseTo):
             ("1 hr 15 mins", [(75, 75)]), ("half an hour", [(30, 30)]), ("an hour and a half", [(90, 90)]), ("1-1/2 hours", [(90, 90)]),
             ("overnight", [(480, 720)]), ("1 hour 15 minutes to 1 hour 30 minutes", [(75, 90)]), ("stirring every 5 minutes", []),
             ("two to three hours", [(120, 180)]), ("for another 20-25 min.", [(20, 25)]), ("a 30-min rest", [(30, 30)]), ("after 20 minutes", []),
-            ("1hr 10.", [(70, 70)]), ("1 hour 180C", [(60, 60)]), ("20 mins 10.", [(20, 20)]), ("fridge 4 hrs min", [(240, 240)]),
+            ("keep for up to 5 days", []), ("1hr 10.", [(70, 70)]), ("1 hour 180C", [(60, 60)]), ("20 mins 10.", [(20, 20)]), ("fridge 4 hrs min", [(240, 240)]),
         ):  # fmt: skip
             self.assertEqual([(d.low_min, d.high_min) for d in durations.durations(text)], wanted, text)
 

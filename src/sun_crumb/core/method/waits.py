@@ -20,8 +20,6 @@ _KEPT = re.compile(
     r"\W*(?:(?:it|they|these|this|the \w+)\s+)?(?:stores?|keeps?|will keep|can be (?:stored|kept|frozen)|freezes? well)\b(?!\s+(?:stirring|whisking|beating|warm|going|an eye|in a warm))",
     re.I,
 )
-# "Cool, then wrap and keep for up to 5 days": what may be, and no wait.
-_KEEPS_UP_TO = re.compile(r"\b(?:keeps?|stores?|stored|kept)\b[^.;]{0,40}\bup to\s*$", re.I)
 _FREEZES = re.compile(r"\W*(?:then\s+)?freeze\b[^.;]*\bevery\b", re.I)
 _OUT = re.compile(
     r"\b(?:take|remove|bring|lift|transfer|move)\w*\b.{0,50}\b(?:freezer|fridge)\b|^\W*take (?:it |them )?out\b",
@@ -90,8 +88,6 @@ def wait_of(text: str, before: Wait | None, *, uses: bool, is_hot: bool) -> tupl
     if _KEPT.match(text):
         return None, None  # "Store in the fridge up to 4 days": nobody waits for that
     for span in durations(text):
-        if _KEEPS_UP_TO.search(text[: span.start]):
-            continue
         # "Freeze, beating with a fork every hour, for 4 hours": hands are free in between.
         freezes = _FREEZES.match(text[: span.start])
         kind = "freeze" if freezes else _kind(text, span, before, uses=uses, is_hot=is_hot)

@@ -33,9 +33,9 @@ _EACH_SIDE = re.compile(
 )
 # A night in the fridge [min] (common practice).
 NIGHT = (480, 720)
-# How often something is done, or when within a time, is no time to wait.
+# How often something is done, when within a time, or how long a thing keeps, is no time to wait.
 _NOT_BEFORE = re.compile(
-    r"\b(?:every|(?<!bake )(?<!cook )(?<!fry )each|after|for the (?:last|final|first)|halfway|at|within|up to the last|keeps?(?: for)?)\s*(?:about\s+)?$",
+    r"\b(?:every|(?<!bake )(?<!cook )(?<!fry )each|after|for the (?:last|final|first)|halfway|at|within|up to the last|keeps?(?: for)?|(?:keeps?|stores?|stored|kept)\b[^.;]{0,30}\bup to)\s*(?:about\s+)?$",
     re.I,
 )
 _NOT_AFTER = re.compile(r"^\s*(?:before the end|a side|per side|on each side|each side|old\b|ahead)", re.I)
@@ -54,7 +54,7 @@ class Duration:
 def durations(text: str) -> list[Duration]:
     """Return the times that *text* tells to wait or to work, in order [min].
 
-    How often something is done ("every 5 minutes") is none. "At least 4 hours or overnight" is one.
+    How often something is done ("every 5 minutes") is none, nor how long it keeps ("keep for up to 5 days"). "At least 4 hours or overnight" is one.
 
     Examples
     --------
@@ -66,7 +66,7 @@ def durations(text: str) -> list[Duration]:
     found = [
         d
         for d in _joined(text, list(_spans(text)))
-        if not _NOT_BEFORE.search(text[max(0, d.start - 40) : d.start])
+        if not _NOT_BEFORE.search(text[max(0, d.start - 50) : d.start])
         and not _NOT_AFTER.match(text[d.end : d.end + 40])
     ]
     found += [
