@@ -136,11 +136,14 @@ def _numbers_out(text: str) -> str:
 
 
 def _does(text: str) -> bool:
-    """Return whether a sentence does something: a verb among its first words or a time."""
-    if durations(text):
+    """Return whether a sentence does something: a verb among its first words or a time, or how the thing is stored."""
+    if durations(text) or _STORES.match(text):
         return True
     words = re.findall(r"[^\W\d_]+", text)
     return any(verb_of(word) for word in words[:6]) or bool(re.search(r"\boven\b|°", text))
+
+
+_STORES = re.compile(r"\W*store\b[^.;]*\bup to\b", re.I)
 
 
 def _waits_apart(sentence: str) -> list[str]:
