@@ -28,6 +28,11 @@ _BY_WEIGHT = re.compile(
 # A spoonful is a spoonful in every kitchen, a scale's too.
 _BY_SPOON = re.compile(r"^\W*\S{1,8}\s*(?:level |heaped )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|spoons?)\b", re.I)
 _OF_A_FRUIT = re.compile(r"^\W*(?:(?:the|finely|grated)\s+)*(?:juice|zest|rind)\b", re.I)
+# "3 ripe mangoes": fruit is counted in every kitchen too.
+_COUNTED = re.compile(
+    r"^\W*(?:\d{1,2}|½)\s+(?!(?:cups?|c|sticks?|cans?|tins?|pints?|quarts?|packages?|pkgs?|t|handfuls?|scoops?)\b)[a-z]",
+    re.I,
+)
 # "1 cup applesauce, to serve": eaten beside it.
 _TO_SERVE = re.compile(r"[,–-]\s*(?:to serve|for serving|to accompany|on the side|alongside)\b[^,;]{0,12}$", re.I)
 PORTION_GUESS_G = 80.0
@@ -165,6 +170,11 @@ class Formula:
             and not line.ingredient.has_role("flavour", "salt", "egg")
             and (line.ingredient.has_role("flour") or not line.ingredient.has_role("leaven"))
             and not (line.ingredient.has_role("acid") and _OF_A_FRUIT.match(line.text))
+            and not (
+                line.ingredient.has_role("fruit", "acid")
+                and _COUNTED.match(line.text)
+                and not _BY_WEIGHT.match(line.text)
+            )
         ]
         return bool(told) and sum(bool(_BY_WEIGHT.match(line.text)) for line in told) > 0.5 * len(told)
 

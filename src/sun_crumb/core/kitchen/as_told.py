@@ -13,7 +13,9 @@ from sun_crumb.core.reading.words import FORMS
 
 # What a kitchen measures as it is told, whatever it weighs else.
 _AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l", "oz", "lb")
-_PACKED = ("can", "tin", "jar", "sachet")
+_PACKED = ("can",)
+# "3 sheets of gelatine" are soaked and squeezed, two teaspoons of it are not.
+_SHEETS = re.compile(r"\d+\s*(?:sheets?|leaves|leaf)", re.I)
 # "finely grated zest of 1 lemon"
 _OF_A_FRUIT = re.compile(
     r"^(?:(?:finely|coarsely)\s+)?(?:grated\s+)?(?:the\s+)?(?:zest|rind)\s+(?:of|from)\s+(?P<count>\d|½|half an?|an?|one)\s+(?:unwaxed\s+|large\s+|small\s+)?(?P<fruit>lemon|orange|lime|grapefruit)s?$",
@@ -56,6 +58,8 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
     if len(parsed.sums) == 1 and parsed.sums[0].unit in _PACKED and len(parsed.sums[0].text) <= LONGEST_AMOUNT:
         return parsed.sums[0].text
     one = parsed.sums[0] if len(parsed.sums) == 1 and not parsed.also else None
+    if one is not None and was.ingredient.has_role("binder") and _SHEETS.fullmatch(one.text):
+        return one.text
     if one is None or one.size or len(one.text) > LONGEST_AMOUNT:
         return ""
     # "2 tbsp flaked almonds": how it is cut is said of the food.
@@ -65,8 +69,12 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
 
 
 def _is_counted(line: FormulaLine, unit: str | None, amount: str) -> bool:
-    """Return whether a line counts pods and sticks: "1 vanilla pod" is no 3 g of it."""
-    return unit is None and amount.isdigit() and bool(_WHOLE_SPICE.search(line.text))
+    """Return whether a line counts pods, sticks or fruit: "1 vanilla pod" is no 3 g of it, "3 bananas" no 330."""
+    if unit is not None or not amount.isdigit():
+        return False
+    food = line.ingredient
+    is_fruit = food.group in ("fruit", "morefruit", "vegetable") and not food.has_role("acid", "flavour")
+    return (is_fruit and food.measure("each") is not None) or bool(_WHOLE_SPICE.search(line.text))
 
 
 def _in_glyphs(amount: str) -> str:

@@ -123,7 +123,10 @@ _EXCEPT = re.compile(
 
 @dataclass(frozen=True, slots=True)
 class Said:
-    """One mention as it stands: the phrase, the lines it may mean and how closely, the part that it takes."""
+    """One mention as it stands: the phrase, the lines it may mean and how closely, the part that it takes.
+
+    Where it ``is_all_but`` its amount, that is what is kept back.
+    """
 
     start: int
     end: int
@@ -134,6 +137,7 @@ class Said:
     amount: Amount | None = None
     is_many: bool = False
     lead: int = -1
+    is_all_but: bool = False
 
     def closest(self, names: Names) -> list[int]:
         """Return the lines that the phrase means most closely: "the coconut" is desiccated coconut before it is coconut oil."""
@@ -308,6 +312,7 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
             amount=amount,
             is_many=many,
             lead=at + found.start() if found else start,
+            is_all_but=part == "amount" and bool(found and _ALL_BUT.search(before[: found.start()])),
         )
 
     if _MIXTURE.match(text[end:]):
@@ -333,6 +338,8 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
     return said("whole", both, many=is_many or bool(both))
 
 
+# "all but 2 tbsp of the chips"
+_ALL_BUT = re.compile(r"\ball\s+but\s*(?:about\s+)?$", re.I)
 # "the raspberries you kept"
 _THAT_WAS_KEPT = re.compile(
     r"\s+(?:(?:that\s+)?(?:you|we|i)(?:['’]ve)?\s+)?(?:kept|saved|reserved|held|set aside)\b(?:\s+(?:back|aside))?",
@@ -372,6 +379,8 @@ def _amount(before: str) -> Amount | None:
 def share_of(said: Said, names: Names, position: int) -> float | None:
     """Return the share of a line that an amount said of it is, or None where its weight or the amount's is not known."""
     share = _times(said, names, position)
+    if said.is_all_but and share is not None:
+        return max(1.0 - share, 0.0)
     return 1.0 if share is not None and share > 0.88 else share
 
 

@@ -103,6 +103,8 @@ _FILLS_A_CASE = re.compile(
 )
 # "Spread warm over one pastry sheet": what was just made.
 _SPREADS = re.compile(r"\W*(?:spread|spoon|pour|pipe|tip)\s+(?:[a-z]+\s+)?(?:over|on|onto)\b", re.I)
+# "Roast for 15 minutes": the fruit alone.
+_ROASTS = re.compile(r"\W*(?:then\s+|and\s+)?roast\b", re.I)
 _SERVES = re.compile(r"\W*(?:to\s+)?serve\b", re.I)
 # "Roll to 30 x 40 cm": what was kneaded and has risen.
 _SHAPES = re.compile(
@@ -255,7 +257,8 @@ class Order:
         goes_in = (
             role == "go_on" and bool(spoken) and wait is None and bool(_GOES_IN.search(text) or _SPREADS.match(text))
         )
-        if is_whole and self.baked is None and self.bowls and all(b.component != self._main() for b in taken):
+        is_first_whole = is_whole and self.baked is None and not _ROASTS.match(text)
+        if is_first_whole and self.bowls and all(b.component != self._main() for b in taken):
             # "Fill the cups, top with the streusel": the main batter goes in too.
             _extend(taken, [b for b in self.bowls if b.component == self._main() and b not in self.set_aside])
         # "Spread over the cold cake": with what was just made.

@@ -128,9 +128,8 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
     # What glazes, coats or serves is no batter that something could be stirred into.
     own = [p for p in own if not TO_FINISH.search(placing.lines[p.position or 0].text)] or own
     food = line.ingredient
-    gone = [p for p in own if p.grams <= GONE_G < p.before_g and _is_like(p.ingredient, food)]
-    if gone:
-        return max(gone, key=lambda p: (_likeness(p.ingredient, food), p.before_g)).position
+    if (instead := _instead(own, food)) is not None:
+        return instead.position
     sugars = [p for p in own if is_crystals(p.ingredient) and not p.ingredient.has_role("chocolate")]
     sugars = sugars or [p for p in own if p.ingredient.has_role("syrup") and p.before_g > p.grams]
     # Whipped whites bear no paste, unless there is nothing else to stir it into.
@@ -162,6 +161,25 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
             # Of several sugars it goes where most of one is gone; of the rest, where most is.
             return max(group, key=lambda p: abs(p.before_g - p.grams) if p in sugars else p.grams).position
     return None
+
+
+def _instead(own: Sequence[Planned], food: Ingredient) -> Planned | None:
+    """Return the line whose place a new food takes, wholly or in part; None where it takes none's."""
+    gone = [p for p in own if p.grams <= GONE_G < p.before_g and _is_like(p.ingredient, food)]
+    if gone:
+        return max(gone, key=lambda p: (_likeness(p.ingredient, food), p.before_g))
+    # Half of the condensed milk for plain: it goes in with the rest.
+    return max((p for p in own if _makes_way(p, food)), key=lambda p: p.before_g - p.grams, default=None)
+
+
+def _makes_way(line: Planned, food: Ingredient) -> bool:
+    """Return whether something sweet that is bought gave up a good part of itself for a *food* of its own kind."""
+    is_bought = line.ingredient.has_role("sugar") and not is_crystals(line.ingredient)
+    return is_bought and line.ingredient.group == food.group and line.grams < MADE_WAY * line.before_g
+
+
+# Less than this is left of what made way in part [share].
+MADE_WAY = 0.75
 
 
 def _is_wet(food: Ingredient) -> bool:

@@ -13,7 +13,7 @@ from sun_crumb.core.method.planned import Amount, PlannedLine, Preparation, Rewr
 from sun_crumb.core.method.records import Mention, MethodLine, MethodRead, MethodStep, Use
 from sun_crumb.core.method.sentences import verb_of, verbs
 from sun_crumb.core.method.wording import listed, sentence, without
-from sun_crumb.core.pantry.names import fold
+from sun_crumb.core.pantry.names import fold, singular, words_of
 
 
 @dataclass(slots=True)
@@ -150,6 +150,8 @@ def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
         return mention.end, mention.end, f" ({told} in all)"
     if _ENOUGH.search(text[: mention.start]):
         return mention.end, mention.end, f" (about {told})"
+    if _ALL_BUT.search(text[: mention.lead]):
+        return mention.end, mention.end, f" ({told})"  # "all but 2 tbsp of the chips (90 g)"
     if mention.is_part and _SO_MUCH.match(text[mention.lead : mention.start]):
         return mention.lead, mention.start, f"{as_said(told)} "
     if mention.is_part:
@@ -172,7 +174,7 @@ def _taken_up(
     for use, k, share in placed:
         of_it = _part_here(draft.step, use)
         for amount in _amounts(plan, k, share * of_it, told):
-            part = _part_of_an_egg(words, plan[k], told) if plan[k].position == use.position else ""
+            part = _as_it_is_called(words, plan[k], told) if plan[k].position == use.position else ""
             amount = replace(amount, told=part) if part else amount
             before = next((n for n, x in enumerate(draft.amounts) if x.line == amount.line), None)
             if before is None:
@@ -198,6 +200,7 @@ def _part_here(step: MethodStep, use: Use) -> float:
 WHOLE = 0.985
 # "add enough iced water to bind"
 _ENOUGH = re.compile(r"\benough\s+(?:[a-z]+\s+)?$", re.I)
+_ALL_BUT = re.compile(r"\ball\s+but\s*(?:about\s+)?$", re.I)
 _PINCH_OF = re.compile(
     r"\b(?:an?\s+)?(?:good\s+|big\s+|little\s+)?(?:pinch|dash|splash|drop|squeeze)(?:es|s)?\s+of\s+$", re.I
 )
@@ -223,13 +226,22 @@ def _as_list(text: str, mention: Mention, here: Sequence[Amount]) -> tuple[int, 
         # "Butter the bread": what is done says what with.
         return 0, mention.end, f"Spread {listed(phrases)} on"
     before = re.search(r"(?:,?\s+and\s+|\s*&\s*)(?:the\s+)?$", text[:start]) if len(phrases) > 1 else None
-    goes_on = re.match(r"\s*(?:,\s*(?:and\s+)?|and\s+)(?:the\s+)?(\w+)", text[mention.end :])
-    words = ", ".join(phrases) if len(phrases) > 1 and goes_on and not verb_of(goes_on[1]) else listed(phrases)
+    goes_on = _AND_MORE.match(text[mention.end :])
+    is_list = goes_on is not None and (bool(_NO_DEED.match(goes_on[1])) or not verb_of(goes_on[1].split()[0]))
+    words = ", ".join(phrases) if len(phrases) > 1 and is_list else listed(phrases)
     return (before.start(), mention.end, f", {words}") if before else (start, mention.end, words)
 
 
-def _part_of_an_egg(words: str, line: PlannedLine, told: Told) -> str:
-    """Return the number of yolks or whites, where a mention takes a part of whole eggs; else nothing."""
+# What a list goes on with behind a food; "baking powder" is nothing that is done.
+_AND_MORE = re.compile(r"\s*(?:,\s*(?:and\s+)?|and\s+)(?:the\s+)?(?!then\b|until\b|till\b)(\w+(?:\s+\w+)?)")
+_NO_DEED = re.compile(r"baking (?:powder|soda)|cooking (?:oil|apple|chocolate)", re.I)
+
+
+def _as_it_is_called(words: str, line: PlannedLine, told: Told) -> str:
+    """Return the number of yolks or whites, where a mention takes a part of whole eggs; the weight of "mango flesh", that no number fits; else nothing."""
+    if line.ingredient.group in ("fruit", "morefruit", "vegetable") and line.told.isdigit():
+        named_so = {singular(word) for word in words_of(line.ingredient.name)}
+        return "" if singular(fold(words.split()[-1])) in named_so else told(line.ingredient, line.grams)
     if line.ingredient.key != "egg" or not re.search(r"yolk|white", words, re.I):
         return ""
     return told(line.ingredient, line.grams)

@@ -22,7 +22,7 @@ from sun_crumb.core.method.names import Names
 from sun_crumb.core.method.parts import Parts
 from sun_crumb.core.method.records import Mention, MethodLine, Use
 from sun_crumb.core.method.sentences import Clause, verb_of, verbs
-from sun_crumb.core.pantry.names import words_of
+from sun_crumb.core.pantry.names import fold, words_of
 
 _OF_SOME_KIND = re.compile(r"^(?!all\b).*\b(?:things|stuff|bits)$", re.I)
 # What is left of a line when it counts as used up [share].
@@ -57,6 +57,11 @@ _REPEATED = re.compile(
 # "until soft, then add", "till thick, gradually add": what is done after it.
 _GOES_ON_AFTER = re.compile(r"[.!?]\s|[.;,]\s*(?:then|add|stir|and)|\bthen\b|\bgradually\b|\badd(?:ing)?\b", re.I)
 _SYRUP = re.compile(r"\b(?:the|with|hot|warm|cold|cooled?|sugar|this|your)\s+syrup\b", re.I)
+
+
+# "Blitz to a purée", and "the purée" after it.
+_TURNS_TO = re.compile(r"\b(?:in)?to\s+(?:an?\s+)?(?:\w+\s+)?(pur[ée]e|paste|powder|crumbs|pulp|mash)\b", re.I)
+_WHAT_IT_BECAME = re.compile(r"\bthe\s+(?:\w+\s+)?(pur[ée]e|paste|powder|crumbs|pulp|mash)\b", re.I)
 
 
 def _goes_on(text: str) -> bool:
@@ -117,6 +122,8 @@ class Resolver:
         self.groups = [list(said_groups(c.text, self.names)) for c in clauses]
         self.left = [1.0] * len(self.lines)
         self.whole_at: dict[int, set[str]] = {}
+        # What steps have turned their foods into, by its word: "blitz to a purée".
+        self.became: dict[str, set[int]] = {}
 
     @cached_property
     def named_at(self) -> list[set[int]]:
@@ -220,6 +227,8 @@ class Resolver:
         for n, clause in enumerate(self.clauses):
             current = self._component(n, current)
             found.append(self._resolved(n, clause, current))
+            if turned := _TURNS_TO.search(clause.text):
+                self.became[fold(turned[1])] = {use.position for use in found[-1].uses} | found[-1].back
         return found
 
     def _component(self, n: int, current: str) -> str:
@@ -276,6 +285,7 @@ class Resolver:
             "syrup" in clause.text[said.start : said.end].lower() for said in self.said[n]
         ):
             found.back |= self._boiled(component)
+        found.back |= self._of_what_became(n)
         if many := _FIRST_SO_MANY.search(clause.text):
             word = many["count"].lower()
             count = _COUNTS.get(word) or int(word)
@@ -290,6 +300,15 @@ class Resolver:
         # "the split vanilla pod" names its line twice; what goes in here is not in already.
         found.back -= untouched
         return found
+
+    def _of_what_became(self, n: int) -> set[int]:
+        """Return the lines of what a step calls by what it was made into: "the purée"."""
+        words = (
+            m[1]
+            for m in _WHAT_IT_BECAME.finditer(self.clauses[n].text)
+            if not any(said.start <= m.start(1) < said.end for said in self.said[n])
+        )
+        return set().union(*(self.became.get(fold(word), set()) for word in words))
 
     def _boiled(self, component: str) -> set[int]:
         """Return the sugar that is in already: what a step calls the syrup where no line is called so."""

@@ -93,9 +93,23 @@ def wait_of(text: str, before: Wait | None, *, uses: bool, is_hot: bool) -> tupl
         kind = "freeze" if freezes else _kind(text, span, before, uses=uses, is_hot=is_hot)
         if kind == "hands":
             hands = (span.low_min, span.high_min)
+        elif kind == "bake" and (more := _goes_on(text, span)):
+            return Wait("bake", span.low_min + more.low_min, span.high_min + more.high_min), hands
         elif kind:
             return Wait(cast(WaitKind, kind), span.low_min, span.high_min), hands
     return None, hands
+
+
+def _goes_on(text: str, span: Duration) -> Duration | None:
+    """Return the second time of one bake ("15 minutes with beans and 5 minutes without"), None where there is none."""
+    rest = text[span.end :]
+    return next(
+        (d for d in durations(rest) if _AND_THEN.fullmatch(rest[: d.start]) and _MORE.match(rest[d.end :])), None
+    )
+
+
+_AND_THEN = re.compile(r"[^.;]{0,30}\b(?:and|then|plus)\s+(?:for\s+)?(?:another\s+|a further\s+|about\s+)*", re.I)
+_MORE = re.compile(r"\s*(?:without|uncovered|more|longer|further)\b", re.I)
 
 
 def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot: bool) -> str:

@@ -25,8 +25,8 @@ CAPPED_ROLES = ("paste", "puree", "syrup")
 class Addition:
     """Something the plan may add: its kind, its least sensible dose [g], its cap [share of the batter] and what taking it costs the plan.
 
-    A ``piece`` comes whole (eggs, yolks); a ``swap`` takes the place of the line at ``replaces``, gram for gram; a
-    ``stand_in`` takes the place of what a diet rules out there, ``base_g`` of it, and may ``move`` like a line of the recipe.
+    A ``piece`` comes whole (eggs, yolks); a ``swap`` takes the place of the line at ``replaces``, gram for gram, of all of it or of
+    so many of its ``pieces``; a ``stand_in`` takes the place of what a diet rules out there, ``base_g`` of it, and may ``move`` like a line of the recipe.
     ``is_required`` when the baker said that it must be in, ``set_g`` how much of it where that was said too.
     """
 
@@ -42,6 +42,7 @@ class Addition:
     move: Move | None = None
     set_g: float | None = None
     words: str = ""
+    pieces: int = 1
 
     @property
     def asked_g(self) -> float:

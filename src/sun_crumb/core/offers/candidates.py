@@ -306,7 +306,16 @@ def _swaps(
             continue
         line = formula.lines[n]
         saved = line.ingredient.per_100g.total_sugars_g * line.grams
-        addition = Addition(instead, "swap", line.grams, None, float(row["penalty"]), replaces=n, words=row["words"])
+        addition = Addition(
+            instead,
+            "swap",
+            line.grams,
+            None,
+            float(row["penalty"]),
+            replaces=n,
+            words=row["words"],
+            pieces=int(row["pieces"]),
+        )
         if saved > best.get(instead.key, (0.0, addition))[0]:
             best[instead.key] = saved, addition
     yield from (addition for _, addition in best.values())

@@ -87,6 +87,10 @@ def is_packed(text: str) -> bool:
     return bool(_PACKED.match(text))
 
 
+# Juice told by its fruit: nobody squeezes nine tenths of two lemons.
+_BY_THE_FRUIT = re.compile(r"\bjuice\b[^,;\d]*\b(?:of|from)\b|\bjuiced\b", re.I)
+
+
 def _egg_move(line: FormulaLine, family: Family) -> Move | None:
     """Return how eggs may move: fewer by whole ones, or halves by weight where the family allows, by one at most.
 
@@ -111,7 +115,7 @@ def _stays(line: FormulaLine) -> bool:
         is_packed(line.text)
         or "made" in ingredient.traits
         or (ingredient.group == "chocolate" and ingredient.has_role("flour"))
-        or (ingredient.has_role("acid") and line.grams < LITTLE_ACID_G)
+        or (ingredient.has_role("acid") and (line.grams < LITTLE_ACID_G or bool(_BY_THE_FRUIT.search(line.text))))
         or line.is_inclusion
         or (is_seasoning and not ingredient.has_role("flour", "leaven"))
         or is_ready_made
@@ -129,7 +133,8 @@ def move_of(line: FormulaLine, definition: str, family: Family) -> Move | None:
     if _stays(line):
         return None
     if ingredient.has_role("acid") and not ingredient.has_role("fruit", "syrup") and "milk" not in ingredient.tags:
-        return _moves()["acid"]
+        # What a glaze is stirred with goes with its sugar: else it runs off.
+        return _moves()["liquid" if family.is_among(["glaze"]) else "acid"]
     for role in ("leaven", "syrup", "puree", "flour", "starch", "liquid", "fat"):
         if ingredient.has_role(role):
             if role == "leaven" and ingredient.has_role("flour"):

@@ -200,7 +200,7 @@ def _takes_unit(spoken: _Spoken, text: str) -> bool:
 def _unit_alone(text: str, at: int) -> tuple[Amount, int] | None:
     """Read "handful of walnuts" or "pinch salt" as one of the unit."""
     match = re.match(
-        r"(?:(?:good|big|small|generous)\s+)?(pinch|dash|splash|handful|bunch|knob|drizzle|squeeze|sprig|drop)\b"
+        r"(?:(?:good|big|small|generous)\s+)?(pinch|dash|splash|handful|bunch|knob|drizzle|squeeze|sprig|drop|glug|slosh|slug)\b"
         r"(?!\s+(?:the|an?|by|over|onto?|in|into|with|from|it|them|out|\w*spoons?(?:ful)?s?|heaped|rounded|dough|batter|mixture)\b)",
         text[at:],
         re.I,

@@ -250,18 +250,25 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
     for n, piece in enumerate(pieces):
         if not n or piece.role not in ("heading", "food", "step", "note", "chatter", "junk", "portions"):
             continue
-        told = of_title(piece.text)[0] if piece.role == "portions" else _SENTENCE.split(piece.text)[0]
-        name = re.sub(r"[\"“”]", "", told).strip(" *#_=:.–—-")
+        name = _name_in(piece)
         if not _NAME.fullmatch(name) or heading_kind(name) or name.split()[0].lower() in word_list("verb") | _LINKS:
             continue
         is_over_none = piece.role == "heading" and not _is_followed_by_food(pieces, n)
         if is_over_none or (piece.role != "heading" and kind_of(name.split()[-1].lower()) in ("piece", "whole")):
-            if name == re.sub(r"[\"“”]", "", piece.text).strip(" *#_=:."):
+            if is_over_none or name == re.sub(r"[\"“”]", "", piece.text).strip(" *#_=:."):
                 return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
             return [Piece(name, "title", piece.component, piece.number), *pieces]
     if told := next((m for p in pieces if p.role in ("chatter", "step") and (m := _SPOKEN_OF.search(p.text))), None):
         return [Piece(told[1][:1].upper() + told[1][1:], "title", "", 0), *pieces]
     return pieces
+
+
+def _name_in(piece: Piece) -> str:
+    """Return what of a piece may be the dessert's name."""
+    told = of_title(piece.text)[0] if piece.role == "portions" else _SENTENCE.split(piece.text)[0]
+    if piece.role == "heading":
+        told = _COUNT_BEHIND.sub("", told)
+    return re.sub(r"[\"“”]", "", told).strip(" *#_=:.–—-")
 
 
 # "You asked for the apple cake": a letter names what it tells.
@@ -274,6 +281,8 @@ _FIELD = re.compile(
     re.I,
 )
 _NAME = re.compile(r"[A-Z][^\W\d_]*(?:[\s'’&-]+[^\W\d_]+){1,5}")
+# "OATMEAL COOKIES (24)"
+_COUNT_BEHIND = re.compile(r"\s*\(\d{1,3}\)\s*$")
 _LINKS = frozenset({"for", "to", "the", "you", "then", "and", "a", "an", "some", "your"})
 
 

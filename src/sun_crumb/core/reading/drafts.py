@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
+from itertools import chain
 
 from sun_crumb.core.pantry import Ingredient, Pantry
-from sun_crumb.core.pantry.names import words_of
+from sun_crumb.core.pantry.names import singular, words_of
 from sun_crumb.core.quantities.measures import cup_standard, units
 from sun_crumb.core.reading.document import Piece
 from sun_crumb.core.reading.line import parse_line
@@ -193,12 +194,12 @@ def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draf
 
     What is weighed or spooned and no food of the pantry is asked about; what is only counted ("a bowl") is no food then.
     """
-    drafts = []
+    drafts: list[Draft] = []
     for piece in found:
         if piece.role != "step":
             continue
         made = _made(piece.text)
-        for told in mentions(piece.text, is_list=True):
+        for told in chain(mentions(piece.text, is_list=True), _of_the_same(piece.text, drafts)):
             if _is_among(told, made):
                 continue
             for statement in split_line(told):
@@ -210,6 +211,26 @@ def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draf
                         [] if _A_VESSEL.search(parsed.name) else [Draft(asked, parsed, index.match(parsed.name), None)]
                     )
     return drafts
+
+
+# "the juice of the lemons", whose zest is in it already
+_THE_SAME_FRUIT = re.compile(
+    r"\b(?P<part>juice|zest)\s+(?:of|from)\s+(?:the|both|those)\s+(?P<fruit>lemon|lime|orange)s?\b", re.I
+)
+
+
+def _of_the_same(step: str, drafts: Sequence[Draft]) -> Iterator[str]:
+    """Give the juice, or the zest, of fruit of which the other was told with its number: "the zest of 2 lemons ... the juice of the lemons"."""
+    for said in _THE_SAME_FRUIT.finditer(step):
+        fruit, other = said["fruit"].lower(), "zest" if said["part"].lower() == "juice" else "juice"
+        for draft in drafts:
+            if (
+                draft.parsed
+                and draft.parsed.sums
+                and {fruit, other} <= {singular(w) for w in words_of(draft.parsed.name)}
+            ):
+                yield f"{said['part'].lower()} of {draft.parsed.sums[0].middle:g} {fruit}s"
+                break
 
 
 # What no vessel is told by, but foods are.

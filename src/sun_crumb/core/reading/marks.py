@@ -298,13 +298,15 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
         found.add("credit")
     if _FOOTNOTE.match(raw.strip()):
         found.add("footnote")
-    if _page("note").match(raw.strip()):
+    if _page("note").match(raw.strip()) and not _TIPPED.match(raw.strip()):
         found.add("note_word")
     if (raw.lstrip()[:1].islower() and not _AT_LAST.search(text)) or raw.lstrip()[:1] in "(&":
         found.add("lower_start")
     return found
 
 
+# "Tip into a tub and freeze": poured, and no tip.
+_TIPPED = re.compile(r"\W*tip\s+(?:(?:in)?to|onto?|in|out|over|everything|all|it|the|this|them|half)\b", re.I)
 # "Blind bake 15 minutes with beans, then 5 without": done, and no time told ahead.
 _TOLD_WITH = re.compile(r"\b(?:then|until|till|without|with)\b|^\W*blind\b", re.I)
 # "*No buttermilk? Add lemon juice to milk."

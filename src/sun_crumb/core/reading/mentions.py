@@ -68,6 +68,13 @@ _LEADING = re.compile(
 _DONE_BEHIND = frozenset(
     {"mixed", "sweetened", "whisked", "combined", "dissolved", "altogether", "all", "well", "first", "w", "one"}
 )
+# "900g/2lb loaf tin", "160C fan"
+_NO_FOOD = re.compile(
+    r"\s*(?:[°º%]|min|hour|sec|cm|mm|inch|degree|of the\b|/?\s*(?:\d+\s*(?:lb|oz|g|kg|ml)\s+)?(?:\w+\s+)?(?:tins?|pans?)\b)"
+)
+_HEAT = re.compile(r"\d{3}\s*[CF]\b")
+# "a spoon (tbsp) of milk"
+_WHICH_SPOON = re.compile(r"\bspoon(?:ful)?s?\s*\(\s*(tbsp|tsp|dsp|tablespoons?|teaspoons?)\s*\)", re.I)
 MOST_WORDS = 4
 MOST_MENTIONS = 30
 MOST_TRIED = 60
@@ -97,6 +104,8 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     >>> mentions("Beat the butter (100 g) with an egg and the juice of 2 lemons.", is_list=True)
     ['100 g butter', 'an egg', 'juice of 2 lemons']
     """
+    if is_list:
+        step = _WHICH_SPOON.sub(r"\1", step)
     found = list(_amounts_first(step, is_list=is_list))
     if is_list:
         fruit = [(m.start(), m.end(), m[0]) for m in _OF_FRUIT.finditer(step)]
@@ -130,7 +139,7 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
             continue
         kind = units()[amount[0].unit].kind if amount[0].unit else "count"
         rest = re.sub(r"^\s*(?:well[- ])?beaten\s+", " ", window[amount[1] :])
-        if kind not in kinds or re.match(r"\s*(?:[°º%]|min|hour|sec|cm|mm|inch|degree|of the\b)", rest):
+        if kind not in kinds or _NO_FOOD.match(rest) or _HEAT.match(window):
             continue
         end = _END.search(rest)
         words = re.split(r"(?=\d)", rest[: end.start()] if end else rest)[0].split()[:MOST_WORDS]

@@ -20,6 +20,11 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
         re.compile(rf"^(\d+(?:[.,]\d+)?\s*(?:g|kg|ml|cl|l|oz)\.?)\s+{_HOLDERS}\s+(?:of\s+)?(?=[a-z]|\d+\s*%)", re.I),
         r"\1 ",
     ),
+    # "1 pot (125 g) plain yoghurt - keep the pot"
+    (
+        re.compile(rf"^(?:1|an?|one)\s+{_HOLDERS}\s*\(\s*(\d+\s*(?:g|ml))\s*\)\s*(?:of\s+)?(?=[a-z])", re.I),
+        r"\1 ",
+    ),
     # "30 g cocoa (+ 1 tbsp for rolling)"
     (re.compile(r"\(\s*(?:\+|plus)\s*(?=[\d½¼¾⅓⅔])(?![^()]*\bif\b)([^()]*)\)"), r"plus \1"),
     # "3 v. ripe bananas", "5% Greek yoghurt"

@@ -288,6 +288,8 @@ def _bake_beside_the_heat(text: str) -> tuple[int, int] | None:
     """Return the time that stands beside an oven's heat, or alone in a sentence behind it, where nothing says "bake"."""
     is_heated = False
     for sentence in _SHORT_SENTENCES.split(text):
+        if (at_heat := _TIME_AT_HEAT.search(sentence)) and (times := read_times(at_heat["time"])):
+            return times[0].low, times[0].high
         heat = _OVEN_HEAT.search(sentence)
         if _TURNED_DOWN.search(sentence):
             return None  # two heats in turn: neither time is the whole
@@ -302,6 +304,11 @@ def _bake_beside_the_heat(text: str) -> tuple[int, int] | None:
     return None
 
 
+# "12 min at 175", "25 mins @ 180"
+_TIME_AT_HEAT = re.compile(
+    r"(?P<time>\d[\d½¼¾.,]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min|hour|hr|h\b)[a-z]*)\s*(?:@|at)\s*(?:1[4-9]\d|2[0-4]\d|3\d\d|4[0-5]\d)(?!\d|\s*(?:g|ml|w)\b)",
+    re.I,
+)
 _OVEN_HEAT = re.compile(
     r"\b(?:1[4-9]\d|2[0-4]\d|[34][0-9]\d)\s*(?:°|º|degrees\b|deg\b\.?|['’]?\s*[CF]\b)|\b(?:gas(?:\s*mark)?)\s*[1-9]\b|\b(?:1[4-9]\d|2[0-4]\d)\s*(?:[(/]\s*\d{3}\s*)?fan\b|\boven\b[^.\n\d]{0,20}\b(?:1[4-9]\d|2[0-4]\d|[34]\d\d)\b",
     re.I,

@@ -53,7 +53,8 @@ def one_amount(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: s
         return amount.middle * measure * amount.factor
     if unit.kind == "pinch":
         assert unit.value is not None
-        if "liquid" in ingredient.roles or (ingredient.has_role("syrup", "acid") and ingredient.group != "leaven"):
+        is_poured = ingredient.has_role("liquid") or ingredient.key.endswith("_oil")
+        if is_poured or (ingredient.has_role("syrup", "acid") and ingredient.group != "leaven"):
             return amount.middle * (5.0 if amount.unit == "dash" else 1.0)
         per_ml = ingredient.density_g_per_ml()
         # A pinch of salt weighs 0.36 g; of anything else, the same volume of it.
@@ -233,13 +234,8 @@ def _weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight
         return None
     main = line.sums[0] if line.sums else line.also[0]
     kind = "mass" if stated is not None else _kind(main, ingredient)
-    is_splash = main.unit == "dash" and main.text.split()[-1].lower() in (
-        "splash",
-        "drizzle",
-        "squeeze",
-        "slosh",
-        "slug",
-        "glug",
+    is_splash = main.unit == "glug" or (
+        main.unit == "dash" and main.text.split()[-1].lower() in ("splash", "drizzle", "squeeze")
     )
     if stated is None and line.sums and (main.unit is None or main.unit in HOLDERS or is_splash) and others:
         # "3 bananas (about 1 cup mashed)", "a splash of milk (30 ml)", "1 tin (170 ml)": the volume says more than the count.
@@ -367,7 +363,7 @@ def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard
     if len(line.sums) != 1 or not line.also:
         return None
     main = line.sums[0]
-    if main.unit == "dash" or main.unit in HOLDERS:
+    if main.unit in ("dash", "glug") or main.unit in HOLDERS:
         return None  # a splash is as much as it says it is, and a tin holds what stands on it
     for other in line.also:
         one, two = (

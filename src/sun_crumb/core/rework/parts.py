@@ -23,7 +23,7 @@ from sun_crumb.core.telling.unmet import ComponentBalance
 from sun_crumb.core.wish.goals import DEFINITIONS, Goals
 
 # A component with less than this share of the sugar that can be cut keeps its own, where the others need lose no more than so much of theirs (judgement).
-SMALL, SMALL_UP_TO = 0.2, 0.7
+SMALL, SMALL_UP_TO = 0.25, 0.7
 # Below this confidence in its kind no milk, purée or starch comes into a component [probability] (judgement).
 LEAST_KNOWN = 0.4
 # From this share of flour it may: whichever it is, it is a crumb [g per g] (judgement).
@@ -184,12 +184,25 @@ def _check(formula: Formula, goals: Goals, kinds: dict[str, Family], *, is_recas
     )
     if not (cuttable or goals.locks or goals.amounts or leaves or is_recast):
         raise NothingToReworkError(
-            f"nothing to cut: no line of this recipe is a sweetener that holds {what}",
+            _nothing_to_cut(formula, goals, what),
             field="lines",
             definition=goals.counted,
         )
     if len(cuttable) == len(formula.lines):
         raise NothingToReworkError("there is nothing in this recipe besides sugar to rebalance", field="lines")
+
+
+def _nothing_to_cut(formula: Formula, goals: Goals, what: str) -> str:
+    """Return why there is nothing to cut: where the sugar is that this path leaves alone, or that there is none."""
+    held = {x.ingredient.name.lower(): counted_per_gram(x, goals.counted) * x.grams for x in formula.lines}
+    most = max(held, key=lambda name: held[name])
+    if held[most] < MUCH * formula.mass_g:
+        return f"nothing to cut: no line of this recipe is a sweetener that holds {what}"
+    return f"nothing to cut: the {what} is in the {most}, which the path “{goals.preset.name}” leaves alone"
+
+
+# From this share of the mass on sugar is worth naming [g per g] (judgement).
+MUCH = 0.02
 
 
 def _small(parts: list[tuple[str, Formula, list[int]]], goals: Goals) -> frozenset[str]:

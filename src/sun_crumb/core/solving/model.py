@@ -12,7 +12,7 @@ from sun_crumb.core.balance.verdicts import Gauge
 from sun_crumb.core.offers.addition import Addition
 from sun_crumb.core.offers.moves import Move
 from sun_crumb.core.reference import constant
-from sun_crumb.core.solving.penalty import CUT_SHORT, stretches
+from sun_crumb.core.solving.penalty import CUT_SHORT, PLAIN, stretches
 from sun_crumb.core.solving.problem import LIMITS, Matrix, Problem, fair_share, least_per_sugar
 from sun_crumb.core.solving.solver import INFINITY, LinearModel
 from sun_crumb.core.sugars.sweetness import intense_dose
@@ -170,10 +170,10 @@ class Build:
         self.terms.append({amount: 1.0})
 
     def _swap(self, row: int, addition: Addition) -> None:
-        """All of a chocolate for a darker one, or none."""
+        """All of a chocolate for a darker one, or none; half of a tin of condensed milk."""
         assert addition.replaces is not None
-        grams = self.p.formula.lines[addition.replaces].grams
-        swapped = self.m.binary(addition.penalty)
+        grams = self.p.formula.lines[addition.replaces].grams / addition.pieces
+        swapped = self.m.add(0.0, addition.pieces, addition.penalty / addition.pieces, is_integer=True)
         self.whole[row] = (swapped, grams)
         self.terms[addition.replaces] = {swapped: -grams}
         self.base.append(0.0)
@@ -315,6 +315,8 @@ class Build:
         base, terms = self.combine(self.adds["sweetness"] / old)
         for k, f in self.sweet_terms.items():
             terms[k] = terms.get(k, 0.0) + f / old
+        if least := p.least_sweetness_g / old:
+            m.require({**terms, m.add(0.0, INFINITY, PLAIN): 1.0}, lower=least - base)
         for part in short:
             terms[part] = 1.0
         m.require(terms, lower=1.0 - base)

@@ -15,6 +15,8 @@ INSIDE, BEYOND, FAR, OUTSIDE = 0.15, 2.0, 6.0, 40.0
 EDGE = 0.4
 # What a shortfall of the whole cut costs, and an overshoot: the cut gives way only when the dessert would fail.
 CUT_SHORT, CUT_OVER = 400.0, 25.0
+# What each part of the sweetness costs that is missing below the least there is to be: more than the same part of the cut.
+PLAIN = 800.0
 
 Stretches = tuple[tuple[float, float], ...]
 

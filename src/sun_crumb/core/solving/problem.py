@@ -31,6 +31,9 @@ Matrix = npt.NDArray[np.float64]
 BLEND_SHARE, BLEND_UP_TO = 0.55, 0.6
 # So little sugar that goes is not worth two sweeteners [g] (judgement: three spoons).
 TOO_LITTLE_G = 50.0
+# Where nothing comes in that is sweet enough, the cut gives way before a dessert is less sweet than this [share of the original's sweetness]
+# (common practice: a quarter to a third of the sugar goes unmissed, half does not).
+LEAST_SWEET = 0.7
 # Fruit that sweetens a loaf alone may come to so many times what was there.
 MOST_GROWN = 2.6
 # What a portion may be held below: each line's part per gram.
@@ -132,6 +135,13 @@ class Problem:
         """Whether the path would take a little of several sweeteners, of which the baker has named none."""
         is_named = any(a.is_wished or a.is_required for a in self.additions if a.is_sweetener)
         return "shares" in self.goals.preset.traits and not is_named
+
+    @property
+    def least_sweetness_g(self) -> float:
+        """The sweetness before which the cut gives way [g of sugar]; 0 on a path that simply takes less."""
+        if not self.goals.preset.most_new or self.is_sweet_as_it_falls:
+            return 0.0
+        return min(LEAST_SWEET, self.goals.wanted_sweetness) * self.before["sweetness"]
 
     @cached_property
     def gauges(self) -> list[Gauge]:

@@ -7,7 +7,17 @@ from typing import NamedTuple
 
 from sun_crumb.core.balance import QUANTITIES, Gauge
 from sun_crumb.core.balance.verdicts import HARDLY
-from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT, EDGE, INSIDE, Stretches, charged, penalty, stretches
+from sun_crumb.core.solving.penalty import (
+    CUT_OVER,
+    CUT_SHORT,
+    EDGE,
+    INSIDE,
+    PLAIN,
+    Stretches,
+    charged,
+    penalty,
+    stretches,
+)
 from sun_crumb.core.solving.problem import LIMITS, Problem
 from sun_crumb.core.sugars.sweetness import intense_equivalent
 
@@ -116,7 +126,7 @@ class TruePenalty:
     def limits(self, sums: list[float]) -> float:
         """Return what a missed cut, a passed limit or a broken rule costs."""
         held = len(QUANTITIES)
-        cost = self.cut(sums)
+        cost = self.cut(sums) + self._plain(sums)
         for k, most in enumerate(self.most, held + 1):
             cost += CUT_SHORT / 10 * max(sums[k] / max(most, 1e-9) - 1.005, 0.0)
         for k, rule in enumerate(self.rules, held + 1 + len(self.most)):
@@ -131,6 +141,11 @@ class TruePenalty:
             return 0.0
         gap = sums[len(QUANTITIES)] / problem.counted_before - (1 - problem.goals.wanted_cut)
         return CUT_SHORT * max(gap - NEAR, 0.0) + CUT_OVER * max(-gap, 0.0)
+
+    def _plain(self, sums: list[float]) -> float:
+        """Return what it costs to be less sweet than anything is to be."""
+        least = self.problem.least_sweetness_g
+        return PLAIN * max(1 - NEAR - self.whole_sweetness(sums) / least, 0.0) if least > 0 else 0.0
 
     def sweetness(self, sums: list[float]) -> float:
         """Return what the sweetness of these *sums* costs."""

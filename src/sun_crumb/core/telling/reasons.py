@@ -38,7 +38,7 @@ def reason(problem: Problem, position: int, grams: list[float]) -> str:
         return "put in, as you asked"
     for n, other in enumerate(problem.rows):
         if other.addition and other.addition.kind == "swap" and position in (other.addition.replaces, n):
-            return _swap_reason(problem, other.addition)
+            return _swap_reason(problem, other.addition, grams[n])
     return _adjuster_reason(problem, position, grams, was)
 
 
@@ -55,11 +55,11 @@ def _stand_in_reason(problem: Problem, addition: Addition, position: int, grams:
     return told
 
 
-def _swap_reason(problem: Problem, addition: Addition) -> str:
+def _swap_reason(problem: Problem, addition: Addition, grams: float) -> str:
     assert addition.replaces is not None
     line = problem.formula.lines[addition.replaces]
     darker = counted_per_gram(replace(line, ingredient=addition.ingredient), problem.goals.counted)
-    saved = (counted_per_gram(line, problem.goals.counted) - darker) * line.grams / problem.formula.servings
+    saved = (counted_per_gram(line, problem.goals.counted) - darker) * grams / problem.formula.servings
     what = DEFINITIONS[problem.goals.counted]
     return f"{addition.words}: {grams_text(saved)} less {what} in each {problem.formula.unit}, less sweet"
 

@@ -14,7 +14,7 @@ from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.offers.stand_ins import no_stand_in
 from sun_crumb.core.pantry import Ingredient, diets
 from sun_crumb.core.reference import constant, table
-from sun_crumb.core.solving.problem import Problem
+from sun_crumb.core.solving.problem import LEAST_SWEET, Problem
 from sun_crumb.core.wish.eaters import eaters
 from sun_crumb.core.wish.goals import CAPS, DEFINITIONS, Goals
 from sun_crumb.core.wish.money import cost_of
@@ -85,7 +85,9 @@ def unmet_goals(
     if reached < goals.wanted_cut - CUT_TOLERANCE:
         told = f"{DEFINITIONS[goals.counted]} falls by {100 * reached:.0f} % instead of {100 * goals.wanted_cut:.0f} %"
         found.append(
-            Unmet("cut", goals.wanted_cut, round(reached, 4), f"{told}: {_why_short(goals, original, formula)}")
+            Unmet(
+                "cut", goals.wanted_cut, round(reached, 4), f"{told}: {_why_short(goals, original, formula, balances)}"
+            )
         )
     found += _over_limits(goals, formula, after)
     held_keys = {line.ingredient.key for line in formula.lines}
@@ -175,8 +177,8 @@ def lost_floor(problem: Problem, grams: list[float]) -> list[Unmet]:
 FLOOR_SLACK = 0.02
 
 
-def _why_short(goals: Goals, original: Formula, formula: Formula) -> str:
-    """Return what keeps the cut from going further: lines that are never cut or that the baker has set, else the balance."""
+def _why_short(goals: Goals, original: Formula, formula: Formula, balances: Iterable[ComponentBalance]) -> str:
+    """Return what keeps the cut from going further: lines that are never cut or that the baker has set, sweetness, else the balance."""
     there = {(line.component, line.ingredient.key) for line in original.lines}
     held = {(original.lines[i].component, original.lines[i].ingredient.key) for i in goals.locks}
     rest: dict[str, float] = {}
@@ -190,10 +192,22 @@ def _why_short(goals: Goals, original: Formula, formula: Formula) -> str:
             rest[name] = rest.get(name, 0.0) + sugar
     cuttable = sum(counted_per_gram(x, goals.counted) * x.grams for x in formula.lines) - sum(rest.values())
     if cuttable > 0.05 * whole:
+        if goals.preset.most_new and any(_is_barely_sweet(b) for b in balances):
+            return "with less it would hardly be sweet, and this path has nothing more that suits it"
         return "beyond that the dessert would leave its balance"
     names = sorted(rest, key=lambda name: -rest[name])
     most = [name for name in names if rest[name] > 0.15 * whole][:2] or names[:1]
     return f"the rest is in the {' and the '.join(most)}, which the plan leaves alone"
+
+
+def _is_barely_sweet(balance: ComponentBalance) -> bool:
+    """Return whether a component is as little sweet as any is to be, and less than was asked."""
+    sweet = next((v for v in balance.verdicts if v.key == "sweetness"), None)
+    return sweet is not None and sweet.level != "balanced" and sweet.after <= (LEAST_SWEET + NEARLY) * sweet.before
+
+
+# What a spoon may leave above the least sweetness [share].
+NEARLY = 0.08
 
 
 def _rules(goals: Goals) -> dict[str, frozenset[str]]:
