@@ -264,4 +264,12 @@ Eggs x 3|egg 150
 3x eggs|egg 150
 Eggs (large): 2|egg 100
 plain flour, 200g, sifted|plain_flour 200
+a good glug of olive oil|olive_oil 13.7
+a drizzle of olive oil|olive_oil 5
+slug of brandy|rum 14.1
+a slosh of milk (30 ml)|milk 30.9
+4 oz. cornflr|cornflour 113.4
+4 oz cast. sugar|caster_sugar 113.4
+1 pot (125g) plain yoghurt - keep the pot|yoghurt 125
+100g soft brown sugar overnight|light_brown_sugar 100
 """

@@ -89,7 +89,10 @@ async function open(): Promise<void> {
   try {
     await Promise.all([household.load(), people.load()])
     bench.forget()
-    await bench.open(props.id, startingGoals, namedVersion())
+    const named = namedVersion()
+    await bench.open(props.id, startingGoals, named)
+    // Another version may have been asked for while this one was on its way.
+    if (namedVersion() !== named) bench.change(startingGoals())
     const cut = Number(route.query.cut)
     if (cut > 0 && cut <= 1) bench.change({ cut })
     await bench.glance()
