@@ -53,7 +53,8 @@ def levers_in(
     """Give each line of a component that may make way, by its position."""
     sour = sum(line.grams for line in lines if line.ingredient.has_role("acid"))
     for n, line in enumerate(lines):
-        if line.ingredient.key == "condensed_milk" and sour > SETS_BY_ACID * line.grams:
-            continue  # a lime pie sets by its condensed milk and its juice
+        is_what_sets = sour > SETS_BY_ACID * line.grams or "boiled" in family.traits
+        if line.ingredient.key == "condensed_milk" and is_what_sets:
+            continue  # a lime pie sets by its condensed milk and its juice, a toffee by boiling it down
         if found := lever_of(line, goals, family, present):
             yield n, *found

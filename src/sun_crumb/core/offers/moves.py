@@ -135,12 +135,10 @@ def move_of(line: FormulaLine, definition: str, family: Family) -> Move | None:
     if ingredient.has_role("acid") and not ingredient.has_role("fruit", "syrup") and "milk" not in ingredient.tags:
         # What a glaze is stirred with goes with its sugar: else it runs off.
         return _moves()["liquid" if family.is_among(["glaze"]) else "acid"]
-    for role in ("leaven", "syrup", "puree", "flour", "starch", "liquid", "fat"):
+    for role in ("leaven", "syrup", "puree", "flour", "starch", "liquid"):
         if ingredient.has_role(role):
             if role == "leaven" and ingredient.has_role("flour"):
                 continue
-            if role == "fat" and ingredient.has_role("nut"):
-                return None
             # What is boiled down may have more or less of its cream; elsewhere cream is the thing itself.
             is_body = "thick" in ingredient.traits and family.is_among(
                 ["frozen", "no_bake", "cheesecake", "mousse", "frosting"]

@@ -33,7 +33,7 @@ DASH, DASH_STEPS = 0.08, 8
 # A speck of something strong, less than any spoon but the smallest holds [g], is not worth a jar of it for less than this share (judgement).
 SPECK, SPECK_G = 0.16, 0.15
 # In one part of several a new sweetener of less than this is such a speck [g]; a part that is less of the whole is one of several (judgement).
-LEAST_IN_A_PART_G, WHOLE_SHARE = 10.0, 0.99
+LEAST_IN_A_PART_G, WHOLE_SHARE = 22.0, 0.99
 # A part may be so much less sweet without it [cost] (judgement).
 PART_LESS_SWEET, PART_DASH = 1.6, 0.3
 
