@@ -6,6 +6,9 @@ import unittest
 
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import Reading, read_recipe
+from sun_crumb.core.reading.plainly import _PLAIN
+from sun_crumb.core.reading.several import split_line
+from tests.core.fresh_recipes import FRESH
 from tests.core.told_ways import AT_THE_END, LINES, OVENS, UNDER_THE_TITLE
 
 FOODS = "200 g flour\n100 g sugar\n100 g butter\n2 eggs\n"
@@ -54,3 +57,25 @@ class ToldWays(unittest.TestCase):
 
 if __name__ == "__main__":
     unittest.main()
+
+
+class InPlainerWords(unittest.TestCase):
+    def test_the_words_that_a_way_of_writing_needs_hide_none(self) -> None:
+        """What is not searched for, since a word is missing that every text of its kind holds, would not have been found."""
+        rows = [row.partition("|")[0] for row in LINES.strip().splitlines()]
+        lines = {*rows, *(line for text, *_ in FRESH for line in text.splitlines() if len(line) < 160)}
+        used = set()
+        for line in lines:
+            for n, (pattern, _, needs) in enumerate(_PLAIN):
+                if pattern.search(line):
+                    used.add(n)
+                    self.assertTrue(
+                        not needs or any(word in line.lower() for word in needs.split("|")), (line, pattern.pattern)
+                    )
+        self.assertGreater(len(used), len(_PLAIN) / 2)  # most of them are written by somebody here
+
+    def test_what_is_remembered_is_what_is_found_out(self) -> None:
+        for line in ("2 eggs plus 1 yolk", "300ml pot double cream", f"100 g {'very ' * 60}ripe plums"):
+            with self.subTest(line[:20]):
+                self.assertEqual(split_line(line), split_line(line))
+                self.assertEqual(split_line(line), split_line.__wrapped__(line))

@@ -12,6 +12,7 @@ from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.physical import Statement
 from sun_crumb.core.reading.portions import SUCH_FOR, bare_count, said_in, statements
+from sun_crumb.core.reading.remembered import remembered
 from sun_crumb.core.reading.words import word_list
 from sun_crumb.core.reference import table
 
@@ -148,19 +149,23 @@ _TIN_OF = re.compile(
 )
 
 
-def marks_of(statement: Statement, known: Known) -> set[str]:
+def marks_of(statement: Statement, known: Known) -> frozenset[str]:
     """Return the marks of a statement by itself."""
-    raw, text = statement.raw, statement.text
+    return _marks(statement.raw, statement.text, known)
+
+
+@remembered
+def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
     words = re.findall(r"[^\W\d_]+(?:['’][^\W\d_]+)?", text)
     if (_RATING.search(text) and len(words) <= 6) or _TRAIL.fullmatch(text):
-        return {"junk_word", "short"}
+        return frozenset({"junk_word", "short"})
     if not words:
-        return {"amount_only"} if known.has_amount else {"wordless"}
+        return frozenset({"amount_only"} if known.has_amount else {"wordless"})
     if len(words) == 1 and not re.search(r"\d", text):
         # "Drizzle" alone is a part of a dessert, and no amount of anything.
         known = replace(known, has_amount=False, has_unit=False, is_behind=False, is_only_amount=False)
     if SUCH_FOR.fullmatch(text) or _so_many_and_so_long(text):
-        return {"portions", "short"}  # "Cake for 10"
+        return frozenset({"portions", "short"})  # "Cake for 10"
     method = _method_marks(raw, text, words, known)
     found = (
         _heading_marks(raw, text, words, known) | method | _amount_marks(known, words, is_step="imperative" in method)
@@ -177,7 +182,7 @@ def marks_of(statement: Statement, known: Known) -> set[str]:
         found.discard("personal")  # "What you'll need for the base"
     found |= _portion_marks(text, words, is_heading=is_heading, has_food=known.has_food)
     found.add("long" if len(words) >= 15 else "short" if len(words) <= 4 else "plain")
-    return found - {"plain"}
+    return frozenset(found - {"plain"})
 
 
 def _so_many_and_so_long(text: str) -> bool:

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.portions import bare_count, statements
+from sun_crumb.core.reading.remembered import remembered
 from sun_crumb.core.reading.run_on import all_in_one, begins_food, is_food_with_amount, named_then_told, run_on
 from sun_crumb.core.reading.words import word_list
 
@@ -50,20 +51,28 @@ def physical_lines(text: str) -> list[Physical]:
 
 def statements_of(line: Physical) -> list[Statement]:
     """Return what a line says: one statement, or one for each food where it holds several."""
-    raw = bare_line(line.raw)
+    return [Statement(line, part, text) for part, text in _parts(line.raw, not line.number)]
+
+
+@remembered
+def _parts(line: str, is_first: bool) -> tuple[tuple[str, str], ...]:
+    """Return the statements of a line as they stand and cleaned; only the first of a text may hold its name and fields."""
+    raw = bare_line(line)
     if not raw or _is_table_head(raw):
-        return []
-    if parts := all_in_one(raw):
-        return [Statement(line, part, clean(part)) for part in parts]
-    if not line.number and (told := named_then_told(raw)):
-        return [Statement(line, part, clean(part)) for part in told]
-    if not line.number and len(row := _title_row(raw)) > 1:
-        return [Statement(line, part, clean(part)) for part in row]
-    if not line.number and len(named := _name_and_fields(raw)) > 1:
-        return [Statement(line, part, clean(part)) for part in named]
+        return ()
+    whole = all_in_one(raw) or (is_first and (named_then_told(raw) or _name_beside(raw)))
+    if whole:
+        return tuple((part, clean(part)) for part in whole)
     cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(_two_led(raw))
     parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else run_on(cells[0] if cells else raw)
-    return [Statement(line, part, text) for part in parts if (text := clean(part))]
+    return tuple((part, text) for part in parts if (text := clean(part)))
+
+
+def _name_beside(raw: str) -> list[str]:
+    """Return the cells of a first line that divide a name from what stands beside it; none where it is no such line."""
+    if len(row := _title_row(raw)) > 1:
+        return row
+    return named if len(named := _name_and_fields(raw)) > 1 else []
 
 
 def _is_table_head(raw: str) -> bool:

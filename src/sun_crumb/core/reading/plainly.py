@@ -13,36 +13,46 @@ _HOLDERS = (
 )
 _CITRUS = r"(?P<food>lemon|lime|orange|clementine|mandarin|grapefruit)s?"
 
-# Each is a pattern and what stands in its place, in this order.
-_PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
+# Each is a pattern, what stands in its place, and the words of which one is in every text that it fits, so that most texts are not searched for it; in this order.
+_PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     # "300ml pot double cream": what it is sold in says nothing more.
     (
         re.compile(rf"^(\d+(?:[.,]\d+)?\s*(?:g|kg|ml|cl|l|oz)\.?)\s+{_HOLDERS}\s+(?:of\s+)?(?=[a-z]|\d+\s*%)", re.I),
         r"\1 ",
+        "bag|bar|block|bottle|box|brick|carton|pack|pot|pouch|punnet|tub",
     ),
     # "1 pot (125 g) plain yoghurt - keep the pot"
     (
         re.compile(rf"^(?:1|an?|one)\s+{_HOLDERS}\s*\(\s*(\d+\s*(?:g|ml))\s*\)\s*(?:of\s+)?(?=[a-z])", re.I),
         r"\1 ",
+        "(",
     ),
     # "30 g cocoa (+ 1 tbsp for rolling)"
-    (re.compile(r"\(\s*(?:\+|plus)\s*(?=[\d½¼¾⅓⅔])(?![^()]*\bif\b)([^()]*)\)"), r"plus \1"),
+    (re.compile(r"\(\s*(?:\+|plus)\s*(?=[\d½¼¾⅓⅔])(?![^()]*\bif\b)([^()]*)\)"), r"plus \1", "("),
     # "3 v. ripe bananas", "5% Greek yoghurt"
-    (re.compile(r"\bv\.?\s+(?=(?:ripe|soft|hot|cold|strong|fresh|large|small|finely)\b)", re.I), "very "),
-    (re.compile(r"(?<!\d)(?:[1-3](?:[.,]\d)?)\s*%\s*(?:fat\s+)?(?=greek(?:[ -]style)? yogh?urt)", re.I), "low-fat "),
-    (re.compile(r"(?<!\d)(?:[4-9]|10)\s*%\s*(?:fat\s+)?(?=greek(?:[ -]style)? yogh?urt)", re.I), ""),
+    (re.compile(r"\bv\.?\s+(?=(?:ripe|soft|hot|cold|strong|fresh|large|small|finely)\b)", re.I), "very ", ""),
+    (
+        re.compile(r"(?<!\d)(?:[1-3](?:[.,]\d)?)\s*%\s*(?:fat\s+)?(?=greek(?:[ -]style)? yogh?urt)", re.I),
+        "low-fat ",
+        "%",
+    ),
+    (re.compile(r"(?<!\d)(?:[4-9]|10)\s*%\s*(?:fat\s+)?(?=greek(?:[ -]style)? yogh?urt)", re.I), "", "%"),
     # "juice, not from concentrate", "neutral oil such as canola": which one it is not, and one it may be.
-    (re.compile(r",?\s*\(?\bnot (?:from )?concentrated?\b\)?", re.I), ""),
-    (re.compile(r"(?<=[a-z]{3}),?\s*\(?(?:such as|e\.g\.?|for example)\s+[^()]*\)?$", re.I), ""),
+    (re.compile(r",?\s*\(?\bnot (?:from )?concentrated?\b\)?", re.I), "", "concentrate"),
+    (
+        re.compile(r"(?<=[a-z]{3}),?\s*\(?(?:such as|e\.g\.?|for example)\s+[^()]*\)?$", re.I),
+        "",
+        "e.g|for example|such as",
+    ),
     # "mixed w/ 1 tbsp vinegar"
-    (re.compile(r"(?<=\s)w/\s*(?=\S)", re.I), "with "),
+    (re.compile(r"(?<=\s)w/\s*(?=\S)", re.I), "with ", "w/"),
     # "Eggs (3, medium, beaten)": how many stands first in the bracket.
-    (re.compile(r"^([a-z][a-z ]+?)\s*\((\d{1,2}),\s*([^()]+)\)$", re.I), r"\2 \1, \3"),
+    (re.compile(r"^([a-z][a-z ]+?)\s*\((\d{1,2}),\s*([^()]+)\)$", re.I), r"\2 \1, \3", "("),
     # "walnut-sized piece of butter"
-    (re.compile(r"^(?:an?\s+)?walnut[- ]sized?\s+(?:piece|knob|lump)\s+(?:of\s+)?", re.I), "15 g "),
+    (re.compile(r"^(?:an?\s+)?walnut[- ]sized?\s+(?:piece|knob|lump)\s+(?:of\s+)?", re.I), "15 g ", "walnut"),
     # "3x eggs", "Eggs x 3"
-    (re.compile(r"^(\d{1,2})\s*[x×]\s+(?=[a-z])", re.I), r"\1 "),
-    (re.compile(r"^([A-Za-z][A-Za-z ]+?)\s*[x×]\s*(\d{1,2})$"), r"\2 \1"),
+    (re.compile(r"^(\d{1,2})\s*[x×]\s+(?=[a-z])", re.I), r"\1 ", ""),
+    (re.compile(r"^([A-Za-z][A-Za-z ]+?)\s*[x×]\s*(\d{1,2})$"), r"\2 \1", ""),
     # "1 package marshmallows OR 4 cups miniature ones": the first is taken.
     (
         re.compile(
@@ -50,19 +60,25 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
             re.I,
         ),
         "",
+        "or",
     ),
     # "250 ml cream (35 %)": how fat it is says which it is; "Greek yoghurt 10 %" is as fat as it comes.
-    (re.compile(r"\bcream\s*\(?\s*(3\d|4\d)\s*%\s*(?:fat)?\)?", re.I), r"double cream (\1 % fat)"),
-    (re.compile(r"\b(greek yogh?urt)\s+(?:10|9|8)\s*%(?!\s*off)", re.I), r"\1"),
+    (re.compile(r"\bcream\s*\(?\s*(3\d|4\d)\s*%\s*(?:fat)?\)?", re.I), r"double cream (\1 % fat)", "cream"),
+    (re.compile(r"\b(greek yogh?urt)\s+(?:10|9|8)\s*%(?!\s*off)", re.I), r"\1", "greek yog"),
     # "Lemon zest from 2 lemons", "a squeeze of lime", "1 tsp almond ext."
     (
         re.compile(
             r"^(lemon|lime|orange|grapefruit)\s+(zest|juice|rind|peel),?\s+(?:of|from)\s+(\S+)\s+(?:\w+\s+)?\1s?$", re.I
         ),
         r"\3 \1 \2",
+        "grapefruit|lemon|lime|orange",
     ),
-    (re.compile(r"\b((?:good |generous |little )?squeeze)\s+(?:of\s+)?(lemon|lime|orange)$", re.I), r"\1 of \2 juice"),
-    (re.compile(r"(?<=[a-z] )ext\b\.?(?=\W*$|,)", re.I), "extract"),
+    (
+        re.compile(r"\b((?:good |generous |little )?squeeze)\s+(?:of\s+)?(lemon|lime|orange)$", re.I),
+        r"\1 of \2 juice",
+        "squeeze",
+    ),
+    (re.compile(r"(?<=[a-z] )ext\b\.?(?=\W*$|,)", re.I), "extract", "ext"),
     # "of the best dark chocolate you can find", "caramel sauce from a jar": where it comes from.
     (
         re.compile(
@@ -70,6 +86,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
             re.I,
         ),
         r"\1",
+        "can",
     ),
     (
         re.compile(
@@ -77,25 +94,28 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
             re.I,
         ),
         "",
+        "from|out of",
     ),
     # "half a pound of butter beaten to a cream", "a wine-glass of rum"
-    (re.compile(r",?\s+(?:beaten|worked|rubbed|creamed) to a (?:\w+ )?cream\b", re.I), ", creamed"),
-    (re.compile(r"\bwine-glass", re.I), "wineglass"),
+    (re.compile(r",?\s+(?:beaten|worked|rubbed|creamed) to a (?:\w+ )?cream\b", re.I), ", creamed", " to a "),
+    (re.compile(r"\bwine-glass", re.I), "wineglass", "wine-glass"),
     (
         re.compile(
             r"\s*(?:\+|\bplus\b|\band\b)\s+(?:a\s+)?(?:wee\s+)?(?:bit|little)(?:\s+(?:more|extra))?(?:\s+for\b.*)?$",
             re.I,
         ),
         "",
+        "bit|little",
     ),
-    (re.compile(r"(?<=[a-z])\s+from\s+(?:the\s+|a\s+)?(?:tin|can|jar)\s*$", re.I), ""),
+    (re.compile(r"(?<=[a-z])\s+from\s+(?:the\s+|a\s+)?(?:tin|can|jar)\s*$", re.I), "", "from"),
     # Short for brown, and what a fruit is cut into.
-    (re.compile(r"\bbr(?:n|wn)?\.?\s+sugar\b", re.I), "brown sugar"),
+    (re.compile(r"\bbr(?:n|wn)?\.?\s+sugar\b", re.I), "brown sugar", "sugar"),
     (
         re.compile(
             r",?\s+cut\s+in(?:to)?\s+(?:\w+\s+)?(?:chunks|pieces|slices|wedges|cubes|strips|lengths|dice)$", re.I
         ),
         ", cut up",
+        "cut",
     ),
     # "apple purée without sugar", "custard made with powder", "5cm cinnamon stick"
     (
@@ -104,14 +124,20 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
             re.I,
         ),
         r"\1unsweetened \2",
+        "without ",
     ),
-    (re.compile(r"(?<=custard),?\s+(?:made|mixed)\s+(?:up\s+)?(?:with|from)\s+(?:custard\s+)?powder\b", re.I), ""),
+    (
+        re.compile(r"(?<=custard),?\s+(?:made|mixed)\s+(?:up\s+)?(?:with|from)\s+(?:custard\s+)?powder\b", re.I),
+        "",
+        "powder",
+    ),
     (
         re.compile(
             r"^(?:an?\s+)?\d+(?:[.,]\d)?[- ]?(?:cm|inch|in|\")[- ]+(?:piece\s+(?:of\s+)?|stick\s+of\s+)?cinnamon(?:\s+stick|\s+quill)?",
             re.I,
         ),
         "1 stick cinnamon",
+        "cinnamon",
     ),
     # "Lemon, zest of 1"
     (
@@ -119,9 +145,10 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
             r"^(lemon|lime|orange|grapefruit)s?,\s*(?:grated\s+)?(zest|juice|rind)\s+of\s+(\d|½|half|one)$", re.I
         ),
         r"\3 \1 \2",
+        "juice|rind|zest",
     ),
     # "a handful of berries on top"
-    (re.compile(r"(?<=[a-z]{3})\s+on top$", re.I), ", to top"),
+    (re.compile(r"(?<=[a-z]{3})\s+on top$", re.I), ", to top", "on top"),
     # Ginger by the teaspoon is the ground one.
     (
         re.compile(
@@ -129,15 +156,17 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
             re.I,
         ),
         r"\1 ground ginger",
+        "ginger",
     ),
     # "1 dessert spoon", "2 table spoons"
-    (re.compile(r"\b(dessert|table|tea)[ -]spoon(s|fuls?)?\b", re.I), r"\1spoon\2"),
+    (re.compile(r"\b(dessert|table|tea)[ -]spoon(s|fuls?)?\b", re.I), r"\1spoon\2", "spoon"),
     # What lies in syrup is no syrup.
-    (re.compile(r"\b((?:stem|preserved) ginger)\s+in\s+(?:its\s+)?syrup\b", re.I), r"\1"),
+    (re.compile(r"\b((?:stem|preserved) ginger)\s+in\s+(?:its\s+)?syrup\b", re.I), r"\1", " ginger"),
     # Ginger that is grated, or comes as a piece, is the fresh root.
     (
         re.compile(r"\b(?:freshly\s+)?(?:grated|minced|finely chopped)\s+(?:root\s+)?ginger\b(?! root)", re.I),
         "fresh ginger, grated",
+        "ginger",
     ),
     (
         re.compile(
@@ -145,8 +174,9 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
             re.I,
         ),
         "1 piece fresh ginger",
+        "ginger",
     ),
-    (re.compile(r"\b(piece|knob|thumb|inch|cm)\b(.{0,20}?\bof\s+)ginger\b", re.I), r"\1\2fresh ginger"),
+    (re.compile(r"\b(piece|knob|thumb|inch|cm)\b(.{0,20}?\bof\s+)ginger\b", re.I), r"\1\2fresh ginger", "ginger"),
     # "4 mangoes (about 2 kg whole; 1.2 kg flesh)": what is eaten counts.
     (
         re.compile(
@@ -154,6 +184,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
             re.I,
         ),
         r"(\1)",
+        "gross|unpeeled|unprepared|whole|with",
     ),
     # An American baking square is an ounce.
     (
@@ -162,33 +193,47 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
             re.I,
         ),
         r"\1 oz ",
+        "sq",
     ),
     # American tins by their numbers, what they weigh (common practice).
-    (re.compile(r"(?:#|\bno\.?\s*)2\s*(?:1/2|½)\s+(?=cans?\b)", re.I), "29-oz "),
-    (re.compile(r"(?:#|\bno\.?\s*)2\s+(?=cans?\b)", re.I), "20-oz "),
-    (re.compile(r"(?:#|\bno\.?\s*)30[03]\s+(?=cans?\b)", re.I), "15-oz "),
-    (re.compile(r"^([\d½]+)\s*sq\.?\s+(?:of\s+)?(?=choc)", re.I), r"\1 squares "),
+    (re.compile(r"(?:#|\bno\.?\s*)2\s*(?:1/2|½)\s+(?=cans?\b)", re.I), "29-oz ", ""),
+    (re.compile(r"(?:#|\bno\.?\s*)2\s+(?=cans?\b)", re.I), "20-oz ", ""),
+    (re.compile(r"(?:#|\bno\.?\s*)30[03]\s+(?=cans?\b)", re.I), "15-oz ", "30"),
+    (re.compile(r"^([\d½]+)\s*sq\.?\s+(?:of\s+)?(?=choc)", re.I), r"\1 squares ", "sq"),
     # "1 packet (8) trifle sponges"
-    (re.compile(r"^(?:1|an?|one)\s+(?:packet|pack|pkt|bag|box)\s+\((\d{1,2})\)\s+(?=[a-z])", re.I), r"\1 "),
-    (re.compile(r"\bripe but firm\b|\bfirm but ripe\b", re.I), "ripe"),
-    (re.compile(r"\ba\.\s?p\. flour\b", re.I), "all-purpose flour"),
+    (
+        re.compile(r"^(?:1|an?|one)\s+(?:packet|pack|pkt|bag|box)\s+\((\d{1,2})\)\s+(?=[a-z])", re.I),
+        r"\1 ",
+        "bag|box|pack|pkt",
+    ),
+    (re.compile(r"\bripe but firm\b|\bfirm but ripe\b", re.I), "ripe", "firm but ripe|ripe but firm"),
+    (re.compile(r"\ba\.\s?p\. flour\b", re.I), "all-purpose flour", "p. flour"),
     # "lemons, zest -> 2", "lemon juice -> 2 lemons"
-    (re.compile(r"^(lemon|lime|orange)s?,? (zest|juice)(?:d| only)?,?\s*(?:->|[-:–])?\s*(\d)$", re.I), r"\2 of \3 \1s"),
-    (re.compile(r"^(lemon|lime|orange) (zest|juice)\s*(?:->|[-:–])\s*(\d) \1s?$", re.I), r"\2 of \3 \1s"),
+    (
+        re.compile(r"^(lemon|lime|orange)s?,? (zest|juice)(?:d| only)?,?\s*(?:->|[-:–])?\s*(\d)$", re.I),
+        r"\2 of \3 \1s",
+        "juice|zest",
+    ),
+    (re.compile(r"^(lemon|lime|orange) (zest|juice)\s*(?:->|[-:–])\s*(\d) \1s?$", re.I), r"\2 of \3 \1s", "juice|zest"),
     # "pastry for a single 9-inch crust"
     (
         re.compile(
             r"\b\d{1,2}(?:[.,]\d)?\s*-?\s*(?:inch|in\.|\"|cm)\s+(?=(?:pie\s+)?(?:crust|pie|tart|shell|case)\b)", re.I
         ),
         "",
+        "",
     ),
     # "0% Greek yoghurt"
-    (re.compile(r"\b0\s*%\s*(?:fat\s+)?(?=(?:plain |natural )?(?:greek|yog|quark|fromage|skyr))", re.I), "fat-free "),
+    (
+        re.compile(r"\b0\s*%\s*(?:fat\s+)?(?=(?:plain |natural )?(?:greek|yog|quark|fromage|skyr))", re.I),
+        "fat-free ",
+        "%",
+    ),
     # "almonds 12, slivered": how many stands behind the name.
-    (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}), ([a-z][a-z ]*)$", re.I), r"\2 \1, \3"),
-    (re.compile(r"^saffron,? (?:a )?(few|\d+) (strands|threads)$", re.I), r"\1 \2 saffron"),
-    (re.compile(r"\b(?:sweet )?dessert wine\b", re.I), "sweet wine"),
-    (re.compile(r"\bcurds\b", re.I), "curd cheese"),
+    (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}), ([a-z][a-z ]*)$", re.I), r"\2 \1, \3", ", "),
+    (re.compile(r"^saffron,? (?:a )?(few|\d+) (strands|threads)$", re.I), r"\1 \2 saffron", "saffron"),
+    (re.compile(r"\b(?:sweet )?dessert wine\b", re.I), "sweet wine", "dessert wine"),
+    (re.compile(r"\bcurds\b", re.I), "curd cheese", "curds"),
     # "1 x 400 g tin chickpeas, drained (240 g drained weight)": what is left counts.
     (
         re.compile(
@@ -196,6 +241,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str], ...] = (
             re.I,
         ),
         r"\2 \1 (drained weight)",
+        "drained",
     ),
 )
 _ZEST_AND_PART = re.compile(
@@ -246,6 +292,11 @@ def _shortened() -> re.Pattern[str]:
     return re.compile(rf"(?<![\w-])({words})\b\.?(?![\w'’-])", re.I)
 
 
+@cache
+def _needed() -> tuple[tuple[re.Pattern[str], str, tuple[str, ...]], ...]:
+    return tuple((pattern, instead, tuple(filter(None, needs.split("|")))) for pattern, instead, needs in _PLAIN)
+
+
 def plainly(text: str) -> str:
     """Return *text*, one ingredient line, in plainer words of the same meaning.
 
@@ -257,8 +308,11 @@ def plainly(text: str) -> str:
     '3 Eggs'
     """
     text = _shortened().sub(lambda found: _short()[re.sub(r"\.?\s+", " ", found[1].lower())], text)
-    for pattern, instead in _PLAIN:
-        text = pattern.sub(instead, text, count=1)
+    small = text.lower()
+    for pattern, instead, needs in _needed():
+        if not needs or any(word in small for word in needs):
+            text = pattern.sub(instead, text, count=1)
+            small = text.lower()
     return _COCOA.sub(_by_its_cocoa, text, count=1)
 
 

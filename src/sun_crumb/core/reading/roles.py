@@ -84,7 +84,7 @@ def roles_of(
 def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[str]]:
     """Return the marks that each statement has by itself, and which of them begins the recipe."""
     # The same words have the same marks wherever they stand.
-    seen: dict[str, set[str]] = {}
+    seen: dict[str, frozenset[str]] = {}
     for statement, held in zip(found, known, strict=True):
         if statement.raw not in seen:
             seen[statement.raw] = marks_of(statement, held)

@@ -8,6 +8,7 @@ from collections.abc import Sequence
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.line import PAREN, TRAILING, clean, parse_line
 from sun_crumb.core.reading.plainly import each_of_several, made_up, plainly, zest_and_part_juice
+from sun_crumb.core.reading.remembered import remembered
 
 _PART_OF = re.compile(
     r"^(?P<prep>(?:(?:finely|freshly|grated|squeezed|the|fresh|strained)\s+)*)"
@@ -35,10 +36,11 @@ _SPLIT = re.compile(
 )
 
 
-def split_line(text: str) -> list[str]:
+@remembered
+def split_line(text: str) -> tuple[str, ...]:
     """Return the ingredient statements in one line: two where it names two foods ("2 eggs plus 1 yolk")."""
     text = plainly(_LARGE_EGGS.sub(lambda m: f"{m[1]} {_EGG_SIZES[m[2].upper()]} {m[3]}", text))
-    return (
+    return tuple(
         _from_a_tin(text)
         or made_up(text)
         or _of_eggs(text)
