@@ -30,6 +30,8 @@ SAME_SHARE = 0.004
 # Longer words than this are more than an amount [characters] (judgement).
 LONGEST_AMOUNT = 18
 _HOW_CUT = re.compile(rf"(?:\s+(?:{'|'.join(FORMS)}))+$", re.I)
+# "7g sachet": it is weighed already.
+_SOLD_IN = re.compile(r"^(\d+(?:\.\d+)?\s*g)\s+(?:sachet|packet|pack|bag|bar|block|pot|tub)s?$", re.I)
 _GRAMS = re.compile(r"\d+(?:\.\d+)?\s*g")
 _WHOLE_SPICE = re.compile(r"\b(?:vanilla (?:pods?|beans?)|cinnamon sticks?|star anise|tea ?bags?)\b", re.I)
 _SLASHED = re.compile(r"(?<![\d/])([1-9])/([2-8])(?![\d/])")
@@ -63,7 +65,7 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
     if one is None or one.size or len(one.text) > LONGEST_AMOUNT:
         return ""
     # "2 tbsp flaked almonds": how it is cut is said of the food.
-    text = _HOW_CUT.sub("", one.text)
+    text = _SOLD_IN.sub(r"\1", _HOW_CUT.sub("", one.text))
     is_told = one.unit in _AS_TOLD or (one.unit == "g" and _GRAMS.fullmatch(text))
     return _in_glyphs(text) if is_told or _is_counted(was, one.unit, text) else ""
 

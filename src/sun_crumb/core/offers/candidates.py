@@ -115,12 +115,16 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
 
 
 def _shows(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
-    """Return whether fruit would show or tell: in a cake that its name says is plain and pale, or dates in a filling of other fruit.
+    """Return whether fruit would show or tell: in a cake that its name says is plain and pale, dates in a filling of other fruit, wet fruit in a cookie.
 
     Where other sweeteners are at hand it stays out.
     """
+    if not ingredient.has_role("paste", "puree"):
+        return False
+    if family.is_among(["cookie"]):
+        return True  # it puffs and softens what is to spread and snap at the edge
     is_plain = bool(_PALE_NAME.search(formula.title)) or (family.is_among(["fruit", "sauce"]) and _is_of_fruit(formula))
-    return ingredient.has_role("paste", "puree") and is_plain and not _is_dark(formula)
+    return is_plain and not _is_dark(formula)
 
 
 _PALE_NAME = re.compile(r"\b(?:lemon|lime|vanilla|victoria|madeira|angel|white|coconut|elderflower|pound)\b", re.I)

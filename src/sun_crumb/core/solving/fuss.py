@@ -29,7 +29,7 @@ SPOON_TRIFLE_G = 8.5
 # Several such changes at once must gain so much together (judgement).
 ALL_FUSS_GAIN = 0.55
 # A new sweetener that gives less than this share of the sweetness is a dash; so many steps of another may make up for it (judgement).
-DASH, DASH_STEPS = 0.08, 8
+DASH, DASH_STEPS = 0.14, 8
 # A speck of something strong, less than any spoon but the smallest holds [g], is not worth a jar of it for less than this share (judgement).
 SPECK, SPECK_G = 0.16, 0.15
 # In one part of several a new sweetener of less than this is such a speck [g]; a part that is less of the whole is one of several (judgement).

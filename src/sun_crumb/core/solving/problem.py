@@ -30,7 +30,7 @@ Matrix = npt.NDArray[np.float64]
 # On the blend path no one sweetener stands for more than this share of the sugar there was, up to a cut that leaves a choice: what stays is one of the several.
 BLEND_SHARE, BLEND_UP_TO = 0.55, 0.6
 # So little sugar that goes is not worth two sweeteners [g] (judgement: three spoons).
-TOO_LITTLE_G = 50.0
+TOO_LITTLE_G = 60.0
 # Where nothing comes in that is sweet enough, the cut gives way before a dessert is less sweet than this [share of the original's sweetness]
 # (common practice: a quarter to a third of the sugar goes unmissed, half does not).
 LEAST_SWEET = 0.7

@@ -16,7 +16,10 @@ from sun_crumb.core.solving.solver import INFINITY, LinearModel, WarmStart
 UNEVEN, UNEVEN_FREE = 6.0, 0.08
 # What is baked to a crumb, or set, loses no more than this for another part's sake, as far as that can be had; and what each part beyond costs (judgement).
 MOST_CUT, BARE = 0.7, 600.0
+# Where more of the sugar than this can't be cut, no part loses more than its own share of the cut, or than so much of a small one [share] (judgement).
+MOSTLY, LEAST_OWN = 0.5, 0.4
 KEEP_SOME = (
+    "frosting",
     "butter_cake",
     "foam_cake",
     "oil_cake",
@@ -102,23 +105,30 @@ def _together(problems: Sequence[Problem], share: Share, hard: bool) -> tuple[Li
         base, mine = build.combine(build.p.counted / whole)
         held += base
         terms |= mine
+    # So much of the sugar stays whatever is done: condensed milk, jam, what is set.
+    is_mostly_left = held > MOSTLY
+    for build in builds:
         # A custard beside jam and bought sponge bears the cut alone: with fruit only, nothing makes up for the sugar that it loses.
         is_bared = share.left_g > 0 and "fruit_only" in build.p.goals.preset.traits
-        if (len(builds) > 1 or is_bared) and build.p.counted_before > 0:
-            _evenly(model, build, share, build.p.counted_before / whole)
+        if (len(builds) > 1 or is_bared or is_mostly_left) and build.p.counted_before > 0:
+            _evenly(model, build, share, build.p.counted_before / whole, is_mostly_left=is_mostly_left)
     wanted = 1 - share.wanted_cut - held
     model.require(terms, wanted, wanted)
     return model, builds
 
 
-def _evenly(model: LinearModel, build: Build, share: Share, weight: float) -> None:
+def _evenly(model: LinearModel, build: Build, share: Share, weight: float, *, is_mostly_left: bool) -> None:
     """Let a component that is cut deeper than the whole recipe pay for it."""
     base, mine = build.combine(build.p.counted / build.p.counted_before)
     deeper = model.add(0.0, INFINITY, UNEVEN * weight)
+    most = 1.0
     if build.p.family.is_among(KEEP_SOME) and share.wanted_cut < MOST_CUT - UNEVEN_FREE:
-        # A sponge without any sugar is none: it stops paying for the rest before that.
+        most = MOST_CUT  # a sponge without any sugar is none: it stops paying for the rest before that
+    if is_mostly_left:
+        most = min(most, max(share.wanted_cut, LEAST_OWN))  # no crust pays for condensed milk that can't move
+    if most < 1.0:
         bare = model.add(0.0, INFINITY, BARE * weight)
-        model.require({**mine, bare: 1.0}, lower=1 - MOST_CUT - base)
+        model.require({**mine, bare: 1.0}, lower=1 - most - base)
     model.require({**mine, deeper: 1.0}, lower=1 - share.wanted_cut - UNEVEN_FREE - base)
 
 
