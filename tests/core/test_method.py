@@ -207,6 +207,52 @@ class Rewritten(CloseTo):
         self.assertIn("100 g nuts, 50 g fruit and zest (1 orange).", text)
         self.assertIn("a pinch of flaky salt", text)
 
+    def test_what_is_as_it_was_is_told_as_the_recipe_tells_it(self) -> None:
+        text = (
+            "Set cream\nServes 6\n3 sheets gelatine\n500 ml double cream\n90 g caster sugar\n2 bananas\n100 g walnuts\n24 sponge fingers\n50 ml milk\n"
+            "Soak the gelatine in cold water. Heat the cream with the sugar and milk, adding more milk if needed, and stir in the gelatine. "
+            "Slice the bananas in. Fold in all but 2 tbsp of the walnuts. Lay half the sponge fingers in a dish, pour on half the cream. Repeat. Top with the reserved walnuts."
+        )
+        said = " ".join(s.text for s in rewritten(text, path="blend", cut=0.5).steps)
+        for words in (
+            "3 sheets gelatine",
+            "2 bananas",
+            "all but 2 tbsp of the walnuts (",
+            "sponge fingers (",
+            " in all)",
+        ):
+            with self.subTest(words):
+                self.assertIn(words, said)
+        self.assertNotIn("more 50 ml", said)
+
+    def test_what_comes_in_for_half_of_a_tin_goes_in_with_the_rest_of_it(self) -> None:
+        text = "No-churn ice\nServes 10\n400 g strawberries\n1 x 397 g tin condensed milk\n600 ml double cream\nWhip the cream. Fold in the condensed milk, then the strawberries. Freeze for 6 hours."
+        steps = rewritten(text, path="blend", cut=0.5).steps
+        self.assertTrue(any("condensed milk" in s.text and "evaporated milk" in s.text for s in steps))
+        self.assertIn("Whip the 600 ml cream.", [s.text for s in steps])
+
+    def test_a_list_stays_one_where_two_stand_for_one(self) -> None:
+        text = "Cake\nServes 8\n100 g golden syrup\n100 g light brown sugar\n100 g butter\n200 g plain flour\n2 tsp baking powder\n2 eggs\n{}"
+        for step, words in (
+            ("Melt the syrup, sugar and butter together.", ", 100 g butter together|and 100 g butter together"),
+            ("Whisk the eggs with the sugar, then whisk in the flour.", "then whisk in the 200 g flour"),
+            ("Mix the flour, sugar, baking powder and eggs.", "2 tsp baking powder and 2 eggs"),
+        ):
+            with self.subTest(step):
+                said = rewritten(text.format(step), path="blend", cut=0.5).steps[0].text
+                self.assertTrue(any(w in said for w in words.split("|")), said)
+                self.assertNotRegex(said, r"\band\b[^,.]*\band\b[^,.]*(?:butter together|baking powder)")
+
+    def test_every_dial_of_an_oven_is_told_lower(self) -> None:
+        text = "Loaf\nServes 10\n200 g plain flour\n150 g sugar\n100 g butter\n2 eggs\n2 tsp baking powder\n{}\nCream the butter and sugar, beat in eggs, flour and baking powder. Bake for 50 minutes."
+        for words, lower in (
+            ("Oven 180 / fan 160.", "Oven 165 / fan 145."),
+            ("Heat the oven to 180C/160C fan.", "Heat the oven to 165C/145C fan."),
+            ("Preheat the oven to 350F.", "Preheat the oven to 325F."),
+        ):
+            with self.subTest(words):
+                self.assertEqual(rewritten(text.format(words), path="fruit", cut=0.5).steps[0].text, lower)
+
     def test_divided_sugar_stays_divided(self) -> None:
         told = rewritten(FIRST[11].text, path="fruit", cut=0.4)
         parts = [u.share for s in told.steps for u in s.uses if u.ingredient == "caster_sugar"]

@@ -30,35 +30,25 @@ def first_look(minutes: int) -> int:
     return minutes - max(min(5, minutes // 6), 1) if minutes > 1 else 1
 
 
-_CELSIUS = re.compile(r"(?P<value>\d{3})(?P<unit>\s*(?:°|º|degrees?)?\s*C\b)", re.I)
-_FAHRENHEIT = re.compile(r"(?P<value>\d{3})(?P<unit>\s*(?:°|º|degrees?)?\s*F\b)", re.I)
+# "180C/160C fan", "180 / fan 160", "350 F", "oven at 180": three digits that are no weight, time or length.
+_HEAT = re.compile(r"(?<![\d.,])\d{3}(?![\d.,]*\d)(?!\s*(?:g|kg|ml|l|cm|mm|oz|min\w*|k?cal)\b)", re.I)
+# By so much less a fan's oven is set, and so near a heat is the one that the step asks for [°C] (common practice).
+FAN_C, NEAR_C = 20.0, 6.0
 _GAS = re.compile(r"\bgas(?:\s*mark)?\s*(?P<mark>\d{1,2})\b", re.I)
-_FAN = re.compile(r"\bfan(?P<unit>\s+)(?P<value>\d{3})\b|\b(?P<value2>\d{3})(?P<unit2>\s*(?:°|º)?\s*C?\s*fan)\b", re.I)
-
-
-# "180/160 fan"
-_PLAIN_BESIDE_FAN = re.compile(r"\b(\d{3})(?=\s*(?:°|º)?\s*[/(]\s*\d{3}\s*(?:°|º)?\s*fan\b)", re.I)
 
 
 def baked(text: str, step: MethodStep, baking: Baking) -> tuple[str, MethodStep]:
     """Return a step with the plan's oven and times."""
     if step.temperature_c is not None and baking.lower_c:
+        asked, lower = step.temperature_c, int(baking.lower_c)
 
-        def lower(found: re.Match[str]) -> str:
-            return f"{int(found['value']) - int(baking.lower_c)}{found['unit']}"
+        def lowered(found: re.Match[str]) -> str:
+            value = int(found[0])
+            if _is_asked(value, asked):
+                return str(value - lower)
+            return f"{25 * round((value - 1.8 * lower) / 25)}" if _is_asked((value - 32) / 1.8, asked) else found[0]
 
-        text = _PLAIN_BESIDE_FAN.sub(lambda m: str(int(m[1]) - int(baking.lower_c)), text)
-        fan_done = _FAN.sub(
-            lambda m: m[0].replace(
-                m["value"] or m["value2"], str(int(m["value"] or m["value2"]) - int(baking.lower_c))
-            ),
-            text,
-        )
-        marked = {m.start() for m in _FAN.finditer(text)}
-        text = _CELSIUS.sub(lambda m: m[0] if any(s <= m.start() < s + 12 for s in marked) else lower(m), fan_done)
-        text = _FAHRENHEIT.sub(
-            lambda m: f"{25 * round((int(m['value']) - 1.8 * baking.lower_c) / 25)}{m['unit']}", text
-        )
+        text = _HEAT.sub(lowered, text)
         text = _GAS.sub(lambda m: f"gas {max(int(m['mark']) - 1, 1)}" if baking.lower_c >= 10 else m[0], text)
         step = replace(step, temperature_c=step.temperature_c - baking.lower_c)
     wait = step.wait
@@ -74,6 +64,11 @@ def baked(text: str, step: MethodStep, baking: Baking) -> tuple[str, MethodStep]
         if count:
             step = replace(step, wait=replace(wait, low_min=low, high_min=high))
     return text, step
+
+
+def _is_asked(celsius: float, asked: float) -> bool:
+    """Return whether a heat is the one that a step asks for, of a plain oven or of one with a fan [°C]."""
+    return min(abs(celsius - asked), abs(celsius - (asked - FAN_C))) <= NEAR_C
 
 
 _MINUTES = re.compile(

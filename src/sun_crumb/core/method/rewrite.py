@@ -146,8 +146,11 @@ def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[Plan
 
 def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
     """Return the edit that says how much of one food goes in, where its name stands."""
-    if re.search(r"\b(?:an?|one)\s+$", text[: mention.start], re.I):
+    is_whole = mention.is_part and mention.uses[0].share > WHOLE  # "half the fingers ... repeat": all of them
+    if is_whole or re.search(r"\b(?:an?|one)\s+$", text[: mention.start], re.I):
         return mention.end, mention.end, f" ({told} in all)"
+    if _MORE_OF_IT.search(text[: mention.start]):
+        return mention.end, mention.end, f" ({told})"
     if _ENOUGH.search(text[: mention.start]):
         return mention.end, mention.end, f" (about {told})"
     if _ALL_BUT.search(text[: mention.lead]):
@@ -201,6 +204,8 @@ WHOLE = 0.985
 # "add enough iced water to bind"
 _ENOUGH = re.compile(r"\benough\s+(?:[a-z]+\s+)?$", re.I)
 _ALL_BUT = re.compile(r"\ball\s+but\s*(?:about\s+)?$", re.I)
+# "adding more milk if needed"
+_MORE_OF_IT = re.compile(r"\b(?:more|extra|any)\s+$", re.I)
 _PINCH_OF = re.compile(
     r"\b(?:an?\s+)?(?:good\s+|big\s+|little\s+)?(?:pinch|dash|splash|drop|squeeze)(?:es|s)?\s+of\s+$", re.I
 )
@@ -220,6 +225,8 @@ def _before_adjectives(text: str, at: int) -> int:
 def _as_list(text: str, mention: Mention, here: Sequence[Amount]) -> tuple[int, int, str]:
     """Return the edit that lists several amounts where one food stood, and joins the list that it stood in."""
     start = _before_adjectives(text, mention.lead)
+    if but := _ALL_BUT.search(text[:start]):
+        start = but.start()  # how much stands in its place is said
     kind = text[start : mention.lead]
     phrases = [_phrase(a, kind if n == 0 else "") for n, a in enumerate(here)]
     if not start and verb_of(text[: mention.end].split()[0]) == fold(text[mention.start : mention.end]):
@@ -234,7 +241,10 @@ def _as_list(text: str, mention: Mention, here: Sequence[Amount]) -> tuple[int, 
 
 # What a list goes on with behind a food; "baking powder" is nothing that is done.
 _AND_MORE = re.compile(r"\s*(?:,\s*(?:and\s+)?|and\s+)(?:the\s+)?(?!then\b|until\b|till\b)(\w+(?:\s+\w+)?)")
-_NO_DEED = re.compile(r"baking (?:powder|soda)|cooking (?:oil|apple|chocolate)", re.I)
+_NO_DEED = re.compile(
+    r"baking (?:powder|soda)|cooking (?:oil|apple|chocolate)|(?:butter|flour|oil|cream|salt|zest|juice|spice)s?\b(?!\s+(?:the|an?|your|it)\b)",
+    re.I,
+)
 
 
 def _as_it_is_called(words: str, line: PlannedLine, told: Told) -> str:

@@ -84,10 +84,13 @@ def _is_still(problem: Problem, position: int, amount: float) -> bool:
 def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float], snap: _Snap) -> list[float]:
     """Return the first guess: cut sugars rounded down, the rest to the nearest step, what hardly moved as it was [g]."""
     result = list(grams)
+    swapped = _swapped_in_part(problem, grams)
     for i, amount in enumerate(grams):
         was = problem.rows[i].untouched_g
         step = steps.get(i)
-        if step is None:
+        if i in swapped:
+            result[i] = snap(i, amount)
+        elif step is None:
             if _is_still(problem, i, amount) and problem.rows[i].lock_g is None:
                 result[i] = was if amount >= LEAST_G else 0.0
         elif _is_cut(problem, i):
@@ -100,6 +103,16 @@ def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float], snap
             if was and abs(result[i] - was) < 0.5 * step:
                 result[i] = was
     return result
+
+
+def _swapped_in_part(problem: Problem, grams: list[float]) -> set[int]:
+    """Return the rows of what made way in part, and of what came for it: half a tin of each is what words weigh, too."""
+    found = set[int]()
+    for i, row in enumerate(problem.rows):
+        replaced = row.addition.replaces if row.addition is not None and row.addition.kind == "swap" else None
+        if replaced is not None and grams[i] > LEAST_G and grams[replaced] > LEAST_G:
+            found |= {i, replaced}
+    return found
 
 
 def _put_leftovers_back(
