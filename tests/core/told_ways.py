@@ -265,6 +265,17 @@ Eggs x 3|egg 150
 Eggs (large): 2|egg 100
 plain flour, 200g, sifted|plain_flour 200
 a good glug of olive oil|olive_oil 13.7
+8 slices white bread, buttered (40 g butter)|white_bread 224 butter 40
+a walnut of lard|lard 15
+butter the size of an egg|butter 57
+2 breakfastcups self-raising flour|self_raising_flour 300.1
+1 teacupful sultanas|raisin 95.1
+1 gill milk|milk 146.4
+eggs - 3 if large, 4 if small|egg 150
+1 lg. can crushed pineapple with juice (20 oz)|pineapple 567
+1 cake of yeast|fresh_yeast 17
+250 g kvarg|quark 250
+3 T. Zorbo or other shortening|shortening 38
 a drizzle of olive oil|olive_oil 5
 slug of brandy|rum 14.1
 a slosh of milk (30 ml)|milk 30.9

@@ -137,10 +137,15 @@ def _named_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
     return found if is_sure(found) and found[0].confidence >= SURE_ASIDE else []
 
 
+_OR_OTHER = re.compile(r"\bor\s+(?:(?:some|any)\s+)?other\b", re.I)
+
+
 def _in_a_known_tongue(parsed: ParsedLine, index: NameIndex) -> ParsedLine:
-    """Return a line by the name that its slash gives in another tongue ("levure / baking powder"), where only that one is known."""
+    """Return a line by the name that its slash gives in another tongue ("levure / baking powder"), or that says what kind of food its maker's name is
+    ("Zorbo or other shortening"), where only that one is known."""
     other = next(iter(parsed.alternatives), "")
-    if not other or "/" not in parsed.text or is_sure(index.match(parsed.name)):
+    is_said_again = "/" in parsed.text or _OR_OTHER.search(parsed.text) is not None
+    if not other or not is_said_again or is_sure(index.match(parsed.name)):
         return parsed
     name = re.sub(r"\s+-\s.*$", "", other)
     found = index.match(name)

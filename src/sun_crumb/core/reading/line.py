@@ -114,7 +114,9 @@ def _alternatives(name: str) -> tuple[str, tuple[str, ...]]:
     parts = re.split(r"\s+(?:or|/)\s+|\s*/\s*", name)
     if len(parts) < 2 or any(len(p) < 2 for p in parts):
         return name, ()
-    return parts[0].strip(), tuple(re.sub(r"^(?:use|even)\s+", "", p.strip()) for p in parts[1:])
+    return parts[0].strip(), tuple(
+        re.sub(r"^(?:use|even|other|another|any|some other)\s+", "", p.strip()) for p in parts[1:]
+    )
 
 
 @dataclass(slots=True)

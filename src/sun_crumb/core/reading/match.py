@@ -31,7 +31,9 @@ LEAN_PRICE, FATTY_G = 0.2, 8.0
 TURNED_PRICE = 0.012
 # Juice "from concentrate" is juice again.
 _FROM_CONCENTRATE = re.compile(r"\b(?:made )?from concentrate\b", re.I)
-_LIES_IN = re.compile(r"\bin (?:(?:its|their|own|natural|light|heavy|extra|thick|fruit|grape|apple) )*(juice|syrup)\b")
+_LIES_IN = re.compile(
+    r"\b(?:in|with) (?:(?:its|their|own|natural|light|heavy|extra|thick|fruit|grape|apple) )*(juice|syrup)\b"
+)
 _JOINERS = frozenset({"of", "the", "and", "or", "a", "an", "&", "with", "in", "for", "to"})
 _TELLING = frozenset(
     {

@@ -50,6 +50,21 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     (re.compile(r"^([a-z][a-z ]+?)\s*\((\d{1,2}),\s*([^()]+)\)$", re.I), r"\2 \1, \3", "("),
     # "walnut-sized piece of butter"
     (re.compile(r"^(?:an?\s+)?walnut[- ]sized?\s+(?:piece|knob|lump)\s+(?:of\s+)?", re.I), "15 g ", "walnut"),
+    # "a walnut of lard", "butter the size of an egg" (common practice)
+    (re.compile(r"^(?:an?\s+)?walnut\s+of\s+(?=(?:butter|lard|fat|margarine|dripping)\b)", re.I), "15 g ", "walnut"),
+    (
+        re.compile(r"^(butter|lard|fat|margarine),?\s+(?:about\s+)?the\s+size\s+of\s+an?\s+egg\b", re.I),
+        r"57 g \1",
+        "size",
+    ),
+    (
+        re.compile(r"^(butter|lard|fat|margarine),?\s+(?:about\s+)?the\s+size\s+of\s+a\s+walnut\b", re.I),
+        r"15 g \1",
+        "size",
+    ),
+    # "eggs - 3 if large, 4 if small"
+    (re.compile(r"^eggs?\s*[-–:,]\s*(\d{1,2})\s+if\s+large\b.*$", re.I), r"\1 large eggs", "if"),
+    (re.compile(r"^(\d{1,2})\s+eggs?,?\s+if\s+large\b.*$", re.I), r"\1 large eggs", "if"),
     # "3x eggs", "Eggs x 3"
     (re.compile(r"^(\d{1,2})\s*[x×]\s+(?=[a-z])", re.I), r"\1 ", ""),
     (re.compile(r"^([A-Za-z][A-Za-z ]+?)\s*[x×]\s*(\d{1,2})$"), r"\2 \1", ""),

@@ -51,7 +51,7 @@ def run_on(raw: str) -> list[str]:
 
 
 # "Filling - 2 eggs, 100 g sugar", "PASTRY 200 g plain flour, 100 g butter"
-_DASHED = re.compile(r"^([^\W\d_][^:,;\d]{1,30}?)\s+[–—-]\s+(?=[\d½¼¾⅓⅔])")
+_DASHED = re.compile(r"^(?!.*\bif (?:large|small)\b)([^\W\d_][^:,;\d]{1,30}?)\s+[–—-]\s+(?=[\d½¼¾⅓⅔])")
 _SHOUTED = re.compile(r"^([A-Z][A-Z]+(?:[ &/][A-Z]+){0,3})\s+(?=[\d½¼¾⅓⅔])")
 
 

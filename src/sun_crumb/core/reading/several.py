@@ -51,6 +51,7 @@ def split_line(text: str) -> tuple[str, ...]:
         or _summed(text)
         or _both_to_serve(text)
         or _tossed_with(text)
+        or _spread_with(text)
         or [text]
     )
 
@@ -206,6 +207,18 @@ def _tossed_with(text: str) -> list[str] | None:
 
 _TOSSED = re.compile(
     r"^(?P<one>.+?)[,\s]+(?:and\s+|then\s+)?toss(?:ed)?\s+(?:with|in)\s+(?P<two>(?:the\s+)?[\d½¼¾⅓⅔][^,;]*)(?:[,;].*)?$",
+    re.I,
+)
+
+
+def _spread_with(text: str) -> list[str] | None:
+    """Read "8 slices bread, buttered (40 g butter)": the bracket weighs what is spread on it."""
+    found = _SPREAD_WITH.match(text)
+    return [f"{found['one']}, {found['done']}", found["two"]] if found else None
+
+
+_SPREAD_WITH = re.compile(
+    r"^(?P<one>[\d½¼¾].*?),?\s+(?P<done>(?:\w+ly\s+)?(?:buttered|oiled|spread|brushed))\s*\((?:with\s+)?(?:about\s+)?(?P<two>\d[^()]*?\b(?:butter|margarine|spread|oil|jam))\)\s*$",
     re.I,
 )
 
