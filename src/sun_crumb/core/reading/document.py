@@ -221,6 +221,10 @@ def _completes(pieces: list[Piece], role: Role, text: str) -> bool:
 _AMOUNT_FIRST = re.compile(r"\W*(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half)\b)", re.I)
 
 
+# "#banana #bread"; "MOUSSE ........ serves 6"
+_HASH, _LEADERS = re.compile(r"(?<!\S)#(?=\w)"), re.compile(r"\s*[.…]{3,}$")
+
+
 def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     first = next((p for p in pieces if p.role == "title"), None)
     if first is None:
@@ -229,8 +233,8 @@ def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     named, *more = re.split(
         r"\s+[•|·]\s+|\s{3,}|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~")
     )
-    title, said = of_title(_FIELD.sub("", named))
-    return re.sub(r"\s{2,}", " ", title.strip(" *#_=|:–—-").removesuffix(" .")), [
+    title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
+    return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .")), [
         *([said] if said else []),
         *(told for part in more for told in _told(part)),
     ]

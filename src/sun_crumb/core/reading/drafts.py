@@ -212,9 +212,9 @@ def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draf
                     drafts.append(draft)
                 elif (parsed := parse_line(statement)).name and parsed.sums and parsed.sums[0].unit in _BOUGHT_BY:
                     asked = Piece(statement, "food", piece.component, piece.number)
-                    drafts += (
-                        [] if _A_VESSEL.search(parsed.name) else [Draft(asked, parsed, index.match(parsed.name), None)]
-                    )
+                    if not _A_VESSEL.search(parsed.name):
+                        likely = index.match(parsed.name)
+                        drafts.append(Draft(asked, parsed, likely, pantry[likely[0].ingredient] if likely else None))
     return drafts
 
 

@@ -62,6 +62,14 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
         r"15 g \1",
         "size",
     ),
+    # "1 yeast cake": three fifths of an ounce (common practice)
+    (
+        re.compile(
+            r"^(\d)\s+(?:cakes?\s+(?:of\s+)?(?:compressed\s+|fresh\s+)?yeast|(?:compressed\s+)?yeast\s+cakes?)\b", re.I
+        ),
+        r"\1 x 17 g fresh yeast",
+        "yeast",
+    ),
     # "eggs - 3 if large, 4 if small"
     (re.compile(r"^eggs?\s*[-–:,]\s*(\d{1,2})\s+if\s+large\b.*$", re.I), r"\1 large eggs", "if"),
     (re.compile(r"^(\d{1,2})\s+eggs?,?\s+if\s+large\b.*$", re.I), r"\1 large eggs", "if"),

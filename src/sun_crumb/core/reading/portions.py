@@ -237,9 +237,13 @@ _LABELLED = re.compile(
 )
 
 
+# "12ish slices"
+_ISH = re.compile(r"\b(\d{1,3})[ -]?ish\s+(?=[a-z])", re.I)
+
+
 def bare_count(text: str) -> Stated | None:
     """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
-    text = _LABELLED.sub(r"\1", _SHORT_PEOPLE.sub(r"\1 portions", text))
+    told, text = text.strip(), _LABELLED.sub(r"\1", _SHORT_PEOPLE.sub(r"\1 portions", _ISH.sub(r"about \1 ", text)))
     if (alone := _ABOUT_SO_MANY.fullmatch(text)) and (some := read_count(alone[1])):
         return Stated(some, "", 0.9, text.strip())
     if (such := SUCH_FOR.fullmatch(text)) and (some := read_count(such[1])):
@@ -251,7 +255,7 @@ def bare_count(text: str) -> Stated | None:
         return None
     if all(c.kind not in ("piece", "person", "whole") for c in counts) and "dozen" not in text.lower():
         return None
-    return _stated("bare", counts, text.strip(), 1.0)
+    return _stated("bare", counts, told, 1.0)
 
 
 def said_in(aside: str) -> Stated | None:

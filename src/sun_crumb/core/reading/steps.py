@@ -128,7 +128,7 @@ def read_oven(text: str) -> Oven | None:
 _TIMED = re.compile(
     r"(?:^|[.;!?\n])\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
     r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:\(\s*(?:not?\s+fan|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
-    r"(?:about |around |approx\.? )?(?:\d\s*h|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m|\d{2}\s*(?:-|–)\s*\d{2}\s*(?:[.,;]|$))",
+    r"(?:about |around |approx\.? )?(?:\d\s*h|an?\s+(?:hr|hour)\b|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m|\d{2}\s*(?:-|–)\s*\d{2}\s*(?:[.,;]|$))",
     re.I,
 )
 # "In it goes at 180 for 45 min"
@@ -244,6 +244,10 @@ def _from_fahrenheit(degrees: float) -> float:
     return float(round((degrees - 32) / 1.8))
 
 
+# Sentences; a shortened word's full stop ends none.
+_TOLD_IN_TURN = re.compile(r"(?<=[.;])(?<!approx\.)(?<!abt\.)(?<!ca\.)(?<!deg\.)\s|\n")
+
+
 def read_bake_minutes(text: str) -> tuple[int, int] | None:
     """Return the baking time [min] as a range, or None: the first time named in a sentence that bakes, and for baking.
 
@@ -254,7 +258,7 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
     """
     told: list[tuple[str, int, int]] = []
     turned: set[int] = set()
-    for sentence in re.split(r"(?<=[.;])\s|\n", text):
+    for sentence in _TOLD_IN_TURN.split(text):
         if re.search(r"\bbak(?:e|ing)\b|\bin the oven\b", sentence, re.I) and (times := read_times(sentence)):
             baked = [time for time in times if time.doing == "bake"] or times[:1]
             if len(baked) > 1 and _IN_TURN.search(sentence):
@@ -293,6 +297,8 @@ def _bake_beside_the_heat(text: str) -> tuple[int, int] | None:
         heat = _OVEN_HEAT.search(sentence)
         if _TURNED_DOWN.search(sentence):
             return None  # two heats in turn: neither time is the whole
+        if (timed := _TIMED.search(sentence)) and (times := read_times(sentence[timed.end(1) :])):
+            return times[0].low, times[0].high  # "170 for an hr"
         if heat is None and not (is_heated and _TIME_ALONE.fullmatch(sentence.strip())):
             continue
         if heat is None or not _NO_OVEN.search(sentence[: heat.start()]):
@@ -423,7 +429,7 @@ def read_times(text: str) -> tuple[StepTime, ...]:
     [('rest', 10, 10), ('bake', 35, 40), ('chill', 60, 60)]
     """
     found = []
-    for sentence in re.split(r"(?<=[.;])(?<!deg\.)\s|\n", text):
+    for sentence in _TOLD_IN_TURN.split(text):
         start = 0
         for span in durations(sentence):
             before = sentence[start : span.start]
