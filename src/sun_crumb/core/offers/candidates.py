@@ -121,12 +121,14 @@ def _shows(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
     """
     if not ingredient.has_role("paste", "puree"):
         return False
-    if family.is_among(["cookie"]):
-        return True  # it puffs and softens what is to spread and snap at the edge
+    if not family.is_among(_FRUITY) and makeup(formula.lines)["fruit"] < SOME_FRUIT:
+        return True  # apple in brownies, dates in a coffee cake: one more thing to fetch, and another crumb
     is_plain = bool(_PALE_NAME.search(formula.title)) or (family.is_among(["fruit", "sauce"]) and _is_of_fruit(formula))
     return is_plain and not _is_dark(formula)
 
 
+# Where fruit beside another sweetener is nothing new; elsewhere only where so much fruit is in it already [share] (judgement).
+_FRUITY, SOME_FRUIT = ("quick_bread", "!pancake", "oil_cake", "bar", "no_bake", "fruit", "sauce", "energy_ball"), 0.12
 _PALE_NAME = re.compile(r"\b(?:lemon|lime|vanilla|victoria|madeira|angel|white|coconut|elderflower|pound)\b", re.I)
 
 

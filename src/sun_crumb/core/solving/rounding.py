@@ -19,7 +19,7 @@ PINCH = 0.02
 # Less than this share of a sugar that is cut is not worth a spoon: it goes too.
 LEFTOVER = 0.04
 # Nor is so little of it, unless it is much of what there was [g; share] (judgement).
-LEAST_LEFT_G, LEAST_LEFT = 5.0, 0.12
+LEAST_LEFT_G, LEAST_LEFT = 12.0, 0.1
 
 
 def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[float]:
