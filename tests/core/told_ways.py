@@ -264,6 +264,7 @@ Eggs x 3|egg 150
 3x eggs|egg 150
 Eggs (large): 2|egg 100
 plain flour, 200g, sifted|plain_flour 200
+500ml custard (500ml milk, 4 egg yolks, 60g sugar)|ready_custard 538.9
 a good glug of olive oil|olive_oil 13.7
 8 slices white bread, buttered (40 g butter)|white_bread 224 butter 40
 a walnut of lard|lard 15

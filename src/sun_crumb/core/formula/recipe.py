@@ -75,9 +75,14 @@ class FormulaLine:
         return bool(_BY_SPOON.match(self.text))
 
     @property
+    def is_beside(self) -> bool:
+        """Whether it is eaten beside the dessert: "100 ml maple syrup, to serve"."""
+        return bool(_TO_SERVE.search(self.text))
+
+    @property
     def is_inclusion(self) -> bool:
         """Whether it sits in the crumb whole, or beside it, keeping its own water and sugar (berries, chips, nuts, raisins; "to serve")."""
-        if _TO_SERVE.search(self.text):
+        if self.is_beside:
             return True
         if (
             self.is_crushed

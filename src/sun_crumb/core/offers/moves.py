@@ -60,6 +60,8 @@ def is_cuttable(line: FormulaLine, definition: str) -> bool:
     if ingredient.group not in SWEETENER_GROUPS and ingredient.sugar_kind != "puree":
         # Curd, toffee bits, sprinkles or drinking chocolate are there for themselves, not to sweeten.
         return False
+    if line.is_beside:
+        return False  # what is poured over is as much as who eats it takes: no batter makes up for it
     return counted_per_gram(line, definition) > 0.3
 
 

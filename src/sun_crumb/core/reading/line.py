@@ -186,7 +186,13 @@ class _Statement:
     def _takes_aside(self, aside: str) -> bool:
         if _ANOTHER_KIND.match(aside):
             return True
-        if not ONE.search(aside) or _MADE_OF.search(aside) or _IN_PARTS.search(aside) or _ON_CONDITION.search(aside):
+        if (
+            not ONE.search(aside)
+            or _MADE_OF.search(aside)
+            or _LISTS.search(aside)
+            or _IN_PARTS.search(aside)
+            or _ON_CONDITION.search(aside)
+        ):
             return False
         # "(about 3 carrots / 220 g)": the part that measures.
         parts = [aside, *_OR_ELSE.split(aside)[1:]]
@@ -219,6 +225,8 @@ class _Statement:
             self.sums[0] = replace(self.sums[0], size=size[1].lower().replace("-", " "))
 
 
+# "custard (500 ml milk, 4 egg yolks, 60 g sugar)": what it is made of is not how much of it there is.
+_LISTS = re.compile(r"(?:[\d½¼¾⅓⅔][^,;]*?[^\W\d_]{3,}[^,;\d]*,\s*){2}[\d½¼¾⅓⅔][^,;]*?[^\W\d_]{3,}")
 # "(1/2 cup if you like it less sweet)": another amount for another cake.
 _ON_CONDITION = re.compile(r"\b(?:if|for (?:a )?(?:less|more|sweeter|lighter|extra)|would do|will do|unless)\b", re.I)
 # "(3/4 cup + 1/4 cup)", "(50 g and 100 g)": what is used at a time.
