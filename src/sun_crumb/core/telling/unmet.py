@@ -192,7 +192,7 @@ def _why_short(goals: Goals, original: Formula, formula: Formula, balances: Iter
             rest[name] = rest.get(name, 0.0) + sugar
     cuttable = sum(counted_per_gram(x, goals.counted) * x.grams for x in formula.lines) - sum(rest.values())
     if cuttable > 0.05 * whole:
-        if goals.preset.most_new and any(_is_barely_sweet(b) for b in balances):
+        if goals.preset.most_new and any(_is_barely_sweet(b, goals) for b in balances):
             return "with less it would hardly be sweet, and this path has nothing more that suits it"
         return "beyond that the dessert would leave its balance"
     names = sorted(rest, key=lambda name: -rest[name])
@@ -200,14 +200,17 @@ def _why_short(goals: Goals, original: Formula, formula: Formula, balances: Iter
     return f"the rest is in the {' and the '.join(most)}, which the plan leaves alone"
 
 
-def _is_barely_sweet(balance: ComponentBalance) -> bool:
-    """Return whether a component is as little sweet as any is to be, and less than was asked."""
+def _is_barely_sweet(balance: ComponentBalance, goals: Goals) -> bool:
+    """Return whether a component is as little sweet as any is to be under this wish."""
     sweet = next((v for v in balance.verdicts if v.key == "sweetness"), None)
-    return sweet is not None and sweet.level != "balanced" and sweet.after <= (LEAST_SWEET + NEARLY) * sweet.before
+    if sweet is None:
+        return False
+    nearly = AT_LEAST if sweet.level == "balanced" else NEARLY
+    return sweet.after <= (min(LEAST_SWEET, goals.wanted_sweetness) + nearly) * sweet.before
 
 
-# What a spoon may leave above the least sweetness [share].
-NEARLY = 0.08
+# What a spoon may leave above the least sweetness [share], where it is no less sweet than asked and where it is.
+AT_LEAST, NEARLY = 0.02, 0.08
 
 
 def _rules(goals: Goals) -> dict[str, frozenset[str]]:
