@@ -27,7 +27,8 @@ _BY_WEIGHT = re.compile(
 )
 # A spoonful is a spoonful in every kitchen, a scale's too.
 _BY_SPOON = re.compile(r"^\W*\S{1,8}\s*(?:level |heaped )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|spoons?)\b", re.I)
-_OF_A_FRUIT = re.compile(r"^\W*(?:(?:the|finely|grated)\s+)*(?:juice|zest|rind)\b", re.I)
+# "juice of 2 lemons", "1 lime, juiced"
+_OF_A_FRUIT = re.compile(r"^\W*(?:(?:the|finely|grated)\s+)*(?:juice|zest|rind)\b|\bjuiced\b", re.I)
 # "3 ripe mangoes": fruit is counted in every kitchen too.
 _COUNTED = re.compile(
     r"^\W*(?:\d{1,2}|½)\s+(?!(?:cups?|c|sticks?|cans?|tins?|pints?|quarts?|packages?|pkgs?|t|handfuls?|scoops?)\b)[a-z]",
@@ -73,6 +74,11 @@ class FormulaLine:
     def is_spooned(self) -> bool:
         """Whether its own words tell it by the spoon ("3 tbsp milk"), as a scale's kitchen does with little."""
         return bool(_BY_SPOON.match(self.text))
+
+    @property
+    def is_by_the_fruit(self) -> bool:
+        """Whether its own words tell it by the fruit that it comes from: "juice of 2 lemons"."""
+        return bool(_OF_A_FRUIT.search(self.text))
 
     @property
     def is_beside(self) -> bool:
@@ -174,7 +180,7 @@ class Formula:
             and not _BY_SPOON.match(line.text)
             and not line.ingredient.has_role("flavour", "salt", "egg")
             and (line.ingredient.has_role("flour") or not line.ingredient.has_role("leaven"))
-            and not (line.ingredient.has_role("acid") and _OF_A_FRUIT.match(line.text))
+            and not (line.ingredient.has_role("acid") and line.is_by_the_fruit)
             and not (
                 line.ingredient.has_role("fruit", "acid")
                 and _COUNTED.match(line.text)

@@ -89,10 +89,6 @@ def is_packed(text: str) -> bool:
     return bool(_PACKED.match(text))
 
 
-# Juice told by its fruit: nobody squeezes nine tenths of two lemons.
-_BY_THE_FRUIT = re.compile(r"\bjuice\b[^,;\d]*\b(?:of|from)\b|\bjuiced\b", re.I)
-
-
 def _egg_move(line: FormulaLine, family: Family) -> Move | None:
     """Return how eggs may move: fewer by whole ones, or halves by weight where the family allows, by one at most.
 
@@ -107,7 +103,7 @@ def _egg_move(line: FormulaLine, family: Family) -> Move | None:
 
 
 def _stays(line: FormulaLine) -> bool:
-    """Return whether a line is as much as it is: whole tins, inclusions, seasoning, what others baked, ready-made sweet things."""
+    """Return whether a line is as much as it is: whole tins, juice told by its fruit, inclusions, seasoning, what others baked, ready-made sweet things."""
     ingredient = line.ingredient
     is_seasoning = ingredient.has_role("egg", "chocolate", "salt", "flavour")
     is_ready_made = ingredient.has_role("sugar") and ingredient.has_role("flour", "liquid", "fat", "nut", "dairy")
@@ -117,7 +113,7 @@ def _stays(line: FormulaLine) -> bool:
         is_packed(line.text)
         or "made" in ingredient.traits
         or (ingredient.group == "chocolate" and ingredient.has_role("flour"))
-        or (ingredient.has_role("acid") and (line.grams < LITTLE_ACID_G or bool(_BY_THE_FRUIT.search(line.text))))
+        or (ingredient.has_role("acid") and (line.grams < LITTLE_ACID_G or line.is_by_the_fruit))
         or line.is_inclusion
         or (is_seasoning and not ingredient.has_role("flour", "leaven"))
         or is_ready_made
