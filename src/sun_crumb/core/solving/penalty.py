@@ -13,7 +13,7 @@ from sun_crumb.core.balance import Gauge
 INSIDE, BEYOND, FAR, OUTSIDE = 0.15, 2.0, 6.0, 40.0
 # What being called strained costs a rounded plan, however little it lies outside its stretch: a spoon less may undo it.
 EDGE = 0.4
-# What a shortfall of the whole cut costs, and an overshoot: the cut gives way only when the dessert would fail.
+# What a shortfall of the whole cut costs, and an overshoot: the cut gives way only when the dessert would fail, or hardly be sweet.
 CUT_SHORT, CUT_OVER = 400.0, 25.0
 # What each part of the sweetness costs that is missing below the least there is to be: more than the same part of the cut.
 PLAIN = 800.0

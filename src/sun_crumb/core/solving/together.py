@@ -52,7 +52,7 @@ class Solved:
 def solve(problems: Sequence[Problem], share: Share) -> list[Solved] | None:
     """Return the amounts of all components at once: the cut goes where each can bear it.
 
-    Texture stays within two bands where that is possible at all; else sweetness gives way, then the sugar cut. Where the search ends
+    Texture stays within two bands where that is possible at all; else sweetness gives way, down to the least there is to be, then the sugar cut. Where the search ends
     without a proof, a guess is tried too: what the relaxed model uses most, and the rest solved around it.
 
     Parameters
