@@ -11,7 +11,7 @@ from sun_crumb.core.quantities.numbers import ONE
 from sun_crumb.core.reading.amounts import form_in, read_amount, with_form
 from sun_crumb.core.reading.records import Amount, ParsedLine
 
-_BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*")
+_BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣¤>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*")
 _OPTIONAL = re.compile(
     r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted|needed|necessary|required|stiff|dry|too (?:stiff|dry|thick))|or to taste)\b\s*\)?",
     re.I,
@@ -30,7 +30,7 @@ _LAST_PINCH = re.compile(
 )
 _ADDED = re.compile(r"\s+(?:\+|plus|and)\s+(?P<amount>[\d½⅓⅔¼¾⅛][^a-z]*[a-z]+\.?)$", re.I)
 _STOP = re.compile(
-    r"\s*(?:,|;|\s(?=(?:soaked|steeped|plumped|dissolved|slaked)\s+in\b|overnight\W*$)|\s[-–—]\s|(?<=[^\W\d_]{6})\.\s|(?<=[^\W\d_]{2})\.\s(?=[A-Z(])|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|tops?\b|roll\b|sprinkle|tins?\b|pans?\b|dish\b|moulds?\b|molds?\b|trays?\b|ramekins?\b|bowl\b|coat|drizzle|(?:caramel|sauce|glaze|custard|syrup|crust|base|crumble|pastry|sponge|batter|meringue|topping|filling|icing|frosting|dough|cake|streusel)\W*$)))\s*",
+    r"\s*(?:,|;|\s(?=(?:soaked|steeped|plumped|dissolved|slaked)\s+in\b|overnight\W*$)|\s[-–—]\s|(?<=[^\W\d_]{6})\.\s|(?<=[^\W\d_]{2})\.\s(?=[A-Z(])|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|tops?\b|roll\b|sprinkle|(?:bottom|base of the tin)\b|tins?\b|pans?\b|dish\b|moulds?\b|molds?\b|trays?\b|ramekins?\b|bowl\b|coat|drizzle|(?:caramel|sauce|glaze|custard|syrup|crust|base|crumble|pastry|sponge|batter|meringue|topping|filling|icing|frosting|dough|cake|streusel)\W*$)))\s*",
     re.I,
 )
 # "1 lb 2 oz": the smaller unit after the larger one is added.

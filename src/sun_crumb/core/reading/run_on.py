@@ -11,7 +11,7 @@ from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.portions import statements
 from sun_crumb.core.reading.words import word_list
 
-_RUN_ON = re.compile(r"\s*(?:[;•·●▪]|,(?=\s)|\s[–-]\s|\s/\s(?=[\d½¼¾⅓⅔⅛])|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?")
+_RUN_ON = re.compile(r"\s*(?:[;•·●▪¤]|,(?=\s)|\s[–-]\s|\s/\s(?=[\d½¼¾⅓⅔⅛])|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?")
 _TITLED = re.compile(
     r"^([^\W\d_][^.:,;!\d]{2,60}?(?:\s+for\s+\d{1,2})?)[.!]+\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
     re.I,
@@ -194,7 +194,7 @@ def _split(text: str) -> list[str]:
         start = broken.start("amount")
     parts.append(text[start:])
     # "Cake • 200 g flour • 2 eggs": what stands first names what the foods make.
-    is_titled = len(parts) >= 3 and bool(re.match(r"[;•·●▪]", text[len(parts[0]) :].strip()))
+    is_titled = len(parts) >= 3 and bool(re.match(r"[;•·●▪¤]", text[len(parts[0]) :].strip()))
     if len(parts) < 2 or not (is_titled or begins_food(parts[0])):
         return [text]
     return [p.strip() for part in parts for p in _part_within(part) if p.strip()]
@@ -207,6 +207,8 @@ def _part_within(text: str) -> list[str]:
     """Return a food of a line apart from the part of the dessert that begins behind it ("150 g nuts, ground. Filling: 300 ml cream")."""
     if (more := _MORE_BEHIND.search(text)) and begins_food(text[more.end() :]):
         return [text[: more.start()], text[more.end() :]]
+    if told := _DONE_BEHIND.search(text):
+        return [text[: told.start()], text[told.end() :]]
     found = _PART_BEGINS.search(text)
     if found is None or not begins_food(text[found.end() :]):
         return [text]
@@ -215,6 +217,10 @@ def _part_within(text: str) -> list[str]:
 
 # "... a slosh of milk. Plus a tablespoon of sugar for the top."
 _MORE_BEHIND = re.compile(r"[.!]\s+(?:plus|and|also)\s+", re.I)
+# "1/2 tsp salt - sift into a pan. Make 3 holes.": what is done with all of it, in sentences.
+_DONE_BEHIND = re.compile(
+    r"\s[-–—]\s+(?=(?:sift|mix|put|stir|beat|cream|combine|whisk|melt|blend|rub|boil)\b[^.]*\.\s+[A-Z])", re.I
+)
 # A name and a colon behind a full stop, and an amount behind that.
 _PART_BEGINS = re.compile(r"[.!]\s+(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s*:\s*(?=[\d½¼¾⅓⅔])")
 
