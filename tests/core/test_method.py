@@ -243,6 +243,25 @@ class Rewritten(CloseTo):
                 self.assertTrue(any(w in said for w in words.split("|")), said)
                 self.assertNotRegex(said, r"\band\b[^,.]*\band\b[^,.]*(?:butter together|baking powder)")
 
+    def test_what_another_step_calls_by_more_words_is_left_to_it(self) -> None:
+        text = (
+            "Bars\nMakes 16\n150 g butter\n150 g sugar\n2 eggs\n150 g ground almonds\n25 g flaked almonds\n"
+            "Beat the butter and sugar, then the eggs and almonds. Scatter with the flaked almonds. Bake at 180C for 25 minutes."
+        )
+        steps = rewritten(text, path="less", cut=0.3).steps
+        self.assertIn("150 g almonds", steps[0].text)
+        self.assertIn("25 g flaked almonds", steps[1].text)
+
+    def test_a_paste_goes_in_before_the_fruit_is_laid_on_it(self) -> None:
+        text = (
+            "Upside-down cake\nServes 8\nTopping:\n50 g butter\n75 g light brown sugar\n6 plums\nCake:\n150 g butter\n150 g caster sugar\n3 eggs\n150 g self-raising flour\n"
+            "Melt the topping butter and sugar in a 22cm tin, lay the plums on it. Beat the cake ingredients together, spread over. Bake at 180C for 40 minutes."
+        )
+        for step in rewritten(text, path="fruit", cut=0.5).steps:
+            for late in ("lay the", "spread over"):
+                if late in step.text and "date paste" in step.text:
+                    self.assertLess(step.text.index("date paste"), step.text.index(late))
+
     def test_every_dial_of_an_oven_is_told_lower(self) -> None:
         text = "Loaf\nServes 10\n200 g plain flour\n150 g sugar\n100 g butter\n2 eggs\n2 tsp baking powder\n{}\nCream the butter and sugar, beat in eggs, flour and baking powder. Bake for 50 minutes."
         for words, lower in (

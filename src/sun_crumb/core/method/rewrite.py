@@ -239,6 +239,7 @@ def _as_list(text: str, mention: Mention, here: Sequence[Amount]) -> tuple[int, 
     return (before.start(), mention.end, f", {words}") if before else (start, mention.end, words)
 
 
+_POD = re.compile(r"\b(?:pod|stick)\b", re.I)
 # What a list goes on with behind a food; "baking powder" is nothing that is done.
 _AND_MORE = re.compile(r"\s*(?:,\s*(?:and\s+)?|and\s+)(?:the\s+)?(?!then\b|until\b|till\b)(\w+(?:\s+\w+)?)")
 _NO_DEED = re.compile(
@@ -252,6 +253,8 @@ def _as_it_is_called(words: str, line: PlannedLine, told: Told) -> str:
     if line.ingredient.group in ("fruit", "morefruit", "vegetable") and line.told.isdigit():
         named_so = {singular(word) for word in words_of(line.ingredient.name)}
         return "" if singular(fold(words.split()[-1])) in named_so else told(line.ingredient, line.grams)
+    if line.told.isdigit() and _POD.search(line.ingredient.name) and not _POD.search(words):
+        return f"{line.told} {_POD.search(line.ingredient.name)[0]}"  # type: ignore[index]
     if line.ingredient.key != "egg" or not re.search(r"yolk|white", words, re.I):
         return ""
     return told(line.ingredient, line.grams)
@@ -336,7 +339,7 @@ def _finished(
 
 
 _LEAVES_THE_BOWL = re.compile(
-    r",?\s+(?:and\s+(?:then\s+)?|then\s+)(?:knead\b|(?:spread|spoon|pour|tip|scrape|pile|dollop)\b(?:\s+(?:it|evenly|the (?:batter|mixture)))?\s+(?:over|on|onto|on top of)\b)",
+    r"(?:,\s+(?:and\s+)?(?:then\s+)?|\s+and\s+(?:then\s+)?|\s+then\s+)(?:knead\b|(?:lay|arrange|set)\s+(?:the|your)\s+[^,.;]{2,30}?\s+(?:on|over)\b|(?:spread|spoon|pour|tip|scrape|pile|dollop)\b(?:\s+(?:it|evenly|the (?:batter|mixture)))?\s+(?:over|on|onto|on top of)\b)",
     re.I,
 )
 # What stands for words that go, until the sentence is closed over them.

@@ -440,6 +440,12 @@ class Resolver:
         is_to_soak = _TO_SOAK.search(self.clauses[n].text) is not None
         return all(self.lines[k].component != component or is_to_soak for k in said.lines)
 
+    def _named_elsewhere(self, n: int, said: Said) -> set[int]:
+        """Return the lines that another step calls by more words, and no other line so: "the almonds" are not the flaked ones scattered later."""
+        words = set(said.phrase)
+        others = (o for m, mentions in enumerate(self.said) if m != n for o in mentions if words < set(o.phrase))
+        return {close[0] for other in others if len(close := other.closest(self.names)) == 1}
+
     def _take(self, found: Resolved, n: int, said: Said, *, finishes: bool) -> None:
         if self._is_other_water(said, found.component, n):
             return
@@ -448,6 +454,7 @@ class Resolver:
         nearer = {
             k for other in self.said[n] if other is not said for k, how in other.lines.items() if how > pool.get(k, how)
         }
+        nearer |= self._named_elsewhere(n, said)
         pool = {k: how for k, how in pool.items() if k not in nearer} or pool
         if said.part == "tin":
             greasing = [k for k in said.lines if self.listed.is_to_grease(k) and self.left[k] > USED_UP]
