@@ -262,6 +262,17 @@ class Rewritten(CloseTo):
                 if late in step.text and "date paste" in step.text:
                     self.assertLess(step.text.index("date paste"), step.text.index(late))
 
+    def test_what_the_method_says_nothing_of_is_no_part_of_the_icing(self) -> None:
+        text = (
+            "Coffee cake\nServes 12\n225 g butter\n225 g caster sugar\n4 eggs\n225 g self-raising flour\nButtercream:\n150 g butter\n300 g icing sugar\n2 tbsp coffee\n"
+            "Bake in two tins at 180C for 25 minutes. Beat the buttercream ingredients and sandwich the cold cakes."
+        )
+        steps = rewritten(text, path="blend", cut=0.5).steps
+        icing = next(s.text for s in steps if "buttercream" in s.text)
+        self.assertNotIn("eggs", icing)
+        cake = next(n for n, s in enumerate(steps) if "4 eggs" in s.text)
+        self.assertLess(cake, next(n for n, s in enumerate(steps) if "25 minutes" in s.text))
+
     def test_every_dial_of_an_oven_is_told_lower(self) -> None:
         text = "Loaf\nServes 10\n200 g plain flour\n150 g sugar\n100 g butter\n2 eggs\n2 tsp baking powder\n{}\nCream the butter and sugar, beat in eggs, flour and baking powder. Bake for 50 minutes."
         for words, lower in (

@@ -5,8 +5,9 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
-from sun_crumb.core.method.planned import PlannedLine, Preparation, RewrittenStep
-from sun_crumb.core.method.records import MethodStep, Wait
+from sun_crumb.core.method.planned import Amount, PlannedLine, Preparation, RewrittenStep, as_said, named
+from sun_crumb.core.method.records import MethodStep, Use, Wait
+from sun_crumb.core.method.wording import listed
 
 
 def with_preparations(
@@ -26,6 +27,21 @@ def with_preparations(
             n=0, text=made.words, component=line.component, uses=(), wait=wait, temperature_c=None, hands_on_minutes=made.hands_on, equipment=(), until="", after=(), origin=(), makes=line.ingredient.name
         )  # fmt: skip
         steps.insert(at, RewrittenStep(new, "", (), (), True))
+    return steps
+
+
+def with_untold(found: list[RewrittenStep], untold: Mapping[str, Sequence[Amount]]) -> list[RewrittenStep]:
+    """Return the steps with one before the first bake for each component that the method says nothing of: its amounts stand somewhere."""
+    steps = list(found)
+    at = next((n for n, s in enumerate(steps) if s.step.wait is not None and s.step.wait.kind == "bake"), 0)
+    for component, amounts in untold.items():
+        told = listed(f"{as_said(a.told)} {named(a.name, a.told)}" for a in amounts)
+        text = f"For the {component or 'base'}: {told}."
+        uses = tuple(Use(a.line, a.share, a.grams) for a in amounts)
+        new = MethodStep(
+            n=0, text=text, component=component, uses=uses, wait=None, temperature_c=None, hands_on_minutes=(5, 10), equipment=("bowl",), until="", after=(), origin=(), makes=component
+        )  # fmt: skip
+        steps.insert(at, RewrittenStep(new, "", tuple(amounts), (), True))
     return steps
 
 

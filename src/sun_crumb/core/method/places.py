@@ -71,6 +71,11 @@ class Placing:
                 found |= dict.fromkeys(k for k in lines if plan[k].grams > GONE_G)
         return list(found)
 
+    def is_untold(self, component: str) -> bool:
+        """Return whether no step takes anything of a component, and others are told of: then it is no part of theirs."""
+        told = {self.lines[use.position].component for step in self.read.steps for use in step.uses}
+        return bool(told) and component not in told
+
     def text_of(self, n: int) -> str:
         """Return the words of step *n*."""
         return next(step.text for step in self.read.steps if step.n == n)
@@ -98,14 +103,18 @@ def place_unnamed(placing: Placing, plan: Sequence[Planned]) -> None:
             total = sum(share for _, share in told)
             for n, share in told:
                 placing.put(n, k, share / total, line.position)
-        elif line.grams > GONE_G and (step := _where(placing, line)) is not None:
+        elif (
+            line.grams > GONE_G
+            and not placing.is_untold(line.component)
+            and (step := _where(placing, line)) is not None
+        ):
             placing.put(step.n, k, 1.0)
 
 
 def place_new(placing: Placing, plan: Sequence[Planned]) -> None:
     """Place what comes in: with what it stands in for, or with its like."""
     for k, line in enumerate(plan):
-        if line.position is not None or line.grams <= GONE_G:
+        if line.position is not None or line.grams <= GONE_G or placing.is_untold(line.component):
             continue
         anchor = _anchor(placing, plan, line)
         told = placing.steps_using(anchor) if anchor is not None else []

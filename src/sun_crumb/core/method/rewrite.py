@@ -6,7 +6,7 @@ import re
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 
-from sun_crumb.core.method.around import numbered, with_preparations, with_rest
+from sun_crumb.core.method.around import numbered, with_preparations, with_rest, with_untold
 from sun_crumb.core.method.oven import Baking, baked, first_look
 from sun_crumb.core.method.places import Placing, goes_in_line, place_new, place_unnamed
 from sun_crumb.core.method.planned import Amount, PlannedLine, Preparation, RewrittenStep, Told, as_said, named
@@ -66,6 +66,11 @@ def rewrite(
     drafts = [_draft(step, placing, plan, told) for step in read.steps]
     kept = [draft for draft in drafts if not draft.is_gone]
     found = [_finished(draft, baking, notes) for draft in kept]
+    untold: dict[str, list[Amount]] = {}
+    for k, line in enumerate(plan):
+        if placing.is_untold(line.component):
+            untold.setdefault(line.component, []).extend(_amounts(plan, k, 1.0, told))
+    found = with_untold(found, {name: amounts for name, amounts in untold.items() if amounts})
     return numbered(with_rest(with_preparations(found, plan, preparations or {}), plan))
 
 
