@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import ast
 import importlib
 import inspect
 import json
@@ -81,6 +82,17 @@ class Repository(unittest.TestCase):
                 with self.subTest(source.name):
                     text = source.read_text(encoding="utf-8").replace("http://www.w3.org", "")
                     self.assertNotRegex(text, r"https?://(?!127\.0\.0\.1)")
+
+    def test_no_module_gives_a_name_twice(self) -> None:
+        """A second constant of a name takes the place of the first, and no linter says so."""
+        for path in sorted((ROOT / "src").rglob("*.py")):
+            given: set[str] = set()
+            for node in ast.parse(path.read_text(encoding="utf-8")).body:
+                targets = node.targets if isinstance(node, ast.Assign) else [getattr(node, "target", node)]
+                named = (x.id for target in targets for x in ast.walk(target) if isinstance(x, ast.Name))
+                for name in named if isinstance(node, ast.Assign | ast.AnnAssign) else ():
+                    self.assertNotIn(name, given, f"{path.name} gives {name} twice")
+                    given.add(name)
 
     def test_what_the_core_hands_out_tells_its_arguments(self) -> None:
         for found in pkgutil.walk_packages(sun_crumb.core.__path__, "sun_crumb.core."):
