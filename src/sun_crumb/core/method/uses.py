@@ -144,6 +144,16 @@ class Resolver:
                     found[close[0]].add(n)
         return found
 
+    @cached_property
+    def called(self) -> list[tuple[frozenset[str], int, set[int]]]:
+        """Every phrase that means one line, that line, and the steps that say so: few, however long the method is."""
+        found: dict[tuple[frozenset[str], int], set[int]] = {}
+        for n, mentions in enumerate(self.said):
+            for said in mentions:
+                if len(said.phrase) > 1 and len(close := said.closest(self.names)) == 1:
+                    found.setdefault((frozenset(said.phrase), close[0]), set()).add(n)
+        return [(phrase, k, steps) for (phrase, k), steps in found.items()]
+
     def run(self) -> list[Resolved]:
         """Return every small step resolved; what is named only by its component's name comes in where that stands first."""
         found = self._pass()
@@ -443,8 +453,7 @@ class Resolver:
     def _named_elsewhere(self, n: int, said: Said) -> set[int]:
         """Return the lines that another step calls by more words, and no other line so: "the almonds" are not the flaked ones scattered later."""
         words = set(said.phrase)
-        others = (o for m, mentions in enumerate(self.said) if m != n for o in mentions if words < set(o.phrase))
-        return {close[0] for other in others if len(close := other.closest(self.names)) == 1}
+        return {k for phrase, k, steps in self.called if words < phrase and steps - {n}}
 
     def _take(self, found: Resolved, n: int, said: Said, *, finishes: bool) -> None:
         if self._is_other_water(said, found.component, n):

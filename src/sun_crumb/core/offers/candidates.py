@@ -109,13 +109,13 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
             continue
         if goals.cupboard is None and "shares" in path.traits and _is_itself_cut(ingredient, goals):
             continue
-        if goals.cupboard is None and "shares" in path.traits and _shows(ingredient, family, formula):
+        if goals.cupboard is None and "shares" in path.traits and _is_out_of_place(ingredient, family, formula):
             continue
         yield _addition(ingredient, row, is_wished=is_wished)
 
 
-def _shows(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
-    """Return whether fruit would show or tell: in a cake that its name says is plain and pale, dates in a filling of other fruit, wet fruit in a cookie.
+def _is_out_of_place(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
+    """Return whether fruit has no place: where none is at home or in already, in a cake that its name says is plain and pale, dates in a filling of other fruit.
 
     Where other sweeteners are at hand it stays out.
     """

@@ -156,6 +156,7 @@ def marks_of(statement: Statement, known: Known) -> frozenset[str]:
 
 @remembered
 def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
+    """Return the marks of a statement as it stands and cleaned, with what the pantry says of it."""
     words = re.findall(r"[^\W\d_]+(?:['’][^\W\d_]+)?", text)
     if (_RATING.search(text) and len(words) <= 6) or _TRAIL.fullmatch(text):
         return frozenset({"junk_word", "short"})

@@ -219,7 +219,7 @@ def _part_within(text: str) -> list[str]:
 _MORE_BEHIND = re.compile(r"[.!]\s+(?:plus|and|also)\s+", re.I)
 # "1/2 tsp salt - sift into a pan. Make 3 holes.": what is done with all of it, in sentences.
 _DONE_BEHIND = re.compile(
-    r"\s[-–—]\s+(?=(?:sift|mix|put|stir|beat|cream|combine|whisk|melt|blend|rub|boil)\b[^.]*\.\s+[A-Z])", re.I
+    r"\s[-–—]\s+(?=(?:sift|mix|put|stir|beat|cream|combine|whisk|melt|blend|rub|boil)\b[^.]*\.\s+\S)", re.I
 )
 # A name and a colon behind a full stop, and an amount behind that.
 _PART_BEGINS = re.compile(r"[.!]\s+(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s*:\s*(?=[\d½¼¾⅓⅔])")

@@ -136,10 +136,9 @@ _GOES_IN = re.compile(
     r"\b(?:in it goes|goes in|pop (?:it )?in|cook(?:ed)?|give it)\b[^.;\n]{0,20}?\bat\s+(\d{3})\s*(?:°|º|degrees\b)?\s*([CF]\b)?\s*(fan\s*)?,?\s*for\s+(?:about\s+)?(?:\d|an?\s+hour|half)",
     re.I,
 )
-# "25 mins at 180, wobbly"
-_MINUTES_AT = re.compile(
-    r"\b\d{2}\s*min\w*\.?\s+(?:at|@)\s+(1[2-9]\d|2[0-4]\d)\s*(?:°|º|degrees\b)?\s*(C\b)?\s*(fan\b)?", re.I
-)
+# "25 mins at 180, wobbly", "12 min @ 175": how long, and then how hot.
+_SO_LONG_AT = r"\d[\d½¼¾.,]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min|hour|hr|h\b)[a-z]*\.?\s*(?:@|at)\s*"
+_MINUTES_AT = re.compile(rf"\b{_SO_LONG_AT}(1[2-9]\d|2[0-4]\d)\s*(?:°|º|degrees\b)?\s*(C\b)?\s*(fan\b)?", re.I)
 # "Into a lined tin, 180 (160 fan) for 50 min"
 _FAN_BESIDE = re.compile(
     r"\b(1[2-9]\d|2[0-4]\d)\s*(?:°|º)?\s*(C\b)?\s*[(/]\s*(?:fan\s+)?\d{3}\s*(?:°|º)?\s*C?\s*fan\b", re.I
@@ -310,9 +309,8 @@ def _bake_beside_the_heat(text: str) -> tuple[int, int] | None:
     return None
 
 
-# "12 min at 175", "25 mins @ 180"
 _TIME_AT_HEAT = re.compile(
-    r"(?P<time>\d[\d½¼¾.,]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min|hour|hr|h\b)[a-z]*)\s*(?:@|at)\s*(?:1[4-9]\d|2[0-4]\d|3\d\d|4[0-5]\d)(?!\d|\s*(?:g|ml|w)\b)",
+    rf"(?P<time>{_SO_LONG_AT})(?:1[4-9]\d|2[0-4]\d|3\d\d|4[0-5]\d)(?!\d|\s*(?:g|ml|w)\b)",
     re.I,
 )
 _OVEN_HEAT = re.compile(

@@ -194,14 +194,16 @@ def _check(formula: Formula, goals: Goals, kinds: dict[str, Family], *, is_recas
 
 def _nothing_to_cut(formula: Formula, goals: Goals, what: str) -> str:
     """Return why there is nothing to cut: where the sugar is that this path leaves alone, or that there is none."""
-    held = {x.ingredient.name.lower(): counted_per_gram(x, goals.counted) * x.grams for x in formula.lines}
-    most = max(held, key=lambda name: held[name])
-    if held[most] < MUCH * formula.mass_g:
+    held, most = max(
+        ((counted_per_gram(x, goals.counted) * x.grams, x.ingredient.name.lower()) for x in formula.lines),
+        default=(0.0, ""),
+    )
+    if held < MUCH * formula.mass_g:
         return f"nothing to cut: no line of this recipe is a sweetener that holds {what}"
     return f"nothing to cut: the {what} is in the {most}, which the path “{goals.preset.name}” leaves alone"
 
 
-# From this share of the mass on sugar is worth naming [g per g] (judgement).
+# From this share of the mass on the sugar of one line is worth naming [g per g] (judgement).
 MUCH = 0.02
 
 

@@ -75,6 +75,7 @@ class TruePenalty:
             for g in problem.gauges
             if g.metric.key != "sweetness"
         ]
+        self.least_sweetness = problem.least_sweetness_g
         self.sweet = next((g for g in problem.gauges if g.metric.key == "sweetness"), None)
 
     def __call__(self, grams: list[float]) -> float:
@@ -144,8 +145,9 @@ class TruePenalty:
 
     def _plain(self, sums: list[float]) -> float:
         """Return what it costs to be less sweet than anything is to be."""
-        least = self.problem.least_sweetness_g
-        return PLAIN * max(1 - NEAR - self.whole_sweetness(sums) / least, 0.0) if least > 0 else 0.0
+        if self.least_sweetness <= 0:
+            return 0.0
+        return PLAIN * max(1 - NEAR - self.whole_sweetness(sums) / self.least_sweetness, 0.0)
 
     def sweetness(self, sums: list[float]) -> float:
         """Return what the sweetness of these *sums* costs."""
