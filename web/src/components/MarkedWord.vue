@@ -25,6 +25,7 @@ defineProps<{
   font-weight: 700;
   color: inherit;
   line-height: 1.15;
+  text-align: start;
   border-bottom: 3px solid var(--sun);
   padding: 0 1px;
 }

@@ -25,6 +25,11 @@ const marks = computed(() =>
 function follow(event: Event): void {
   if (margin.value) margin.value.scrollTop = (event.target as HTMLElement).scrollTop
 }
+/** A long line pasted leaves the caret, and with it the view, at its end: back to where lines begin. */
+function toTheStart(event: Event): void {
+  const page = event.target as HTMLElement
+  requestAnimationFrame(() => (page.scrollLeft = 0))
+}
 </script>
 
 <template>
@@ -50,6 +55,7 @@ function follow(event: Event): void {
       placeholder="Paste a recipe here: title, portions, ingredients, method."
       @input="emit('typed')"
       @scroll="follow"
+      @paste="toTheStart"
     />
   </div>
 </template>
