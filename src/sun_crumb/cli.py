@@ -55,6 +55,14 @@ def _text(name: str, most: int = MOST_BYTES) -> str:
     return raw.decode("utf-8-sig", errors="replace")
 
 
+def _recipe_text(name: str) -> str:
+    """Return the recipe of a file: the words of it where it is a page."""
+    from sun_crumb.services.kitchen import page_as_text
+
+    text = _text(name)
+    return page_as_text(text) or text
+
+
 def _read(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.reading import ReadingOut
     from sun_crumb.core.errors import EmptyRecipeError
@@ -72,7 +80,7 @@ def _analyse(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services import kitchen
     from sun_crumb.services.kitchen import analysed
 
-    formula, reading, _ = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
+    formula, reading, _ = kitchen.read_formula(_recipe_text(arguments.file), arguments.cup, arguments.servings)
     if not formula.lines:
         raise EmptyRecipeError("no line of this text could be weighed", field="text")
     return plain(AnalysedOut, analysed(formula)) | {"title": formula.title, "unsure": _unsure(reading)}
@@ -90,7 +98,7 @@ def _rework(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.rework import PlanOut
     from sun_crumb.services import kitchen
 
-    formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
+    formula, reading, cup = kitchen.read_formula(_recipe_text(arguments.file), arguments.cup, arguments.servings)
     plan = plain(PlanOut, kitchen.plan(formula, goals_asked(arguments, formula), cup))
     metrics = {metric["key"]: metric for part in plan["balance"][:1] for metric in part["metrics"]}
     more = {"title": formula.title, "balance_by_component": plan["balance"], "unsure": _unsure(reading)}
@@ -102,7 +110,7 @@ def _method(arguments: argparse.Namespace) -> Any:
     from sun_crumb.core.reading import method_of
     from sun_crumb.services import bake_day, kitchen
 
-    text = _text(arguments.file)
+    text = _recipe_text(arguments.file)
     if not arguments.rewrite:
         return contract_keys(plain(MethodTextOut, bake_day.read_steps(text, arguments.cup)))
     formula, reading, cup = kitchen.read_formula(text, arguments.cup, arguments.servings)
@@ -128,7 +136,7 @@ def _schedule(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services import schedules
 
     asked = schedules.asked(
-        _text(arguments.file), arguments.serve, arguments.sleep, arguments.now, ovens=arguments.ovens
+        _recipe_text(arguments.file), arguments.serve, arguments.sleep, arguments.now, ovens=arguments.ovens
     )
     found = schedules.planned(asked)
     if arguments.format == "ics":
@@ -189,7 +197,7 @@ def _check(arguments: argparse.Namespace) -> Any:
     from sun_crumb.api.schemas.checked import CheckOut
     from sun_crumb.services import kitchen
 
-    formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
+    formula, reading, cup = kitchen.read_formula(_recipe_text(arguments.file), arguments.cup, arguments.servings)
     found = kitchen.check(formula, families_asked(arguments.family or (), formula), cup)
     return {"title": formula.title, **plain(CheckOut, {"components": found}), "unsure": _unsure(reading)}
 
@@ -200,7 +208,7 @@ def _paths(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services import kitchen
     from sun_crumb.services.whatif import paths_shown
 
-    formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
+    formula, reading, cup = kitchen.read_formula(_recipe_text(arguments.file), arguments.cup, arguments.servings)
     sides = paths_shown(formula, goals_asked(arguments, formula), shipped_pantry(), cup)
     return {"title": formula.title, **plain(PathSidesOut, sides), "unsure": _unsure(reading)}
 
@@ -212,7 +220,7 @@ def _others(arguments: argparse.Namespace) -> Any:
     from sun_crumb.services import kitchen
     from sun_crumb.services.whatif import shown_other
 
-    formula, reading, cup = kitchen.read_formula(_text(arguments.file), arguments.cup, arguments.servings)
+    formula, reading, cup = kitchen.read_formula(_recipe_text(arguments.file), arguments.cup, arguments.servings)
     found = [shown_other(one) for one in others(formula, goals_asked(arguments, formula), shipped_pantry(), cup)]
     return {"title": formula.title, **plain(OthersOut, {"others": found}), "unsure": _unsure(reading)}
 
@@ -231,7 +239,7 @@ def _afternoon(arguments: argparse.Namespace) -> Any:
         raise CoreError(f"{arguments.portions!r} are no portions: give numbers, by comma", field="portions") from None
     wish = Goals(path=arguments.path, keep_sweet=arguments.keep_sweet, diets=tuple(arguments.diet or ()))
     desserts = [
-        Dessert(kitchen.read_formula(_text(name))[0], wish, given[n] if n < len(given) else 1.0)
+        Dessert(kitchen.read_formula(_recipe_text(name))[0], wish, given[n] if n < len(given) else 1.0)
         for n, name in enumerate(arguments.files)
     ]
     found = asdict(afternoon(desserts, arguments.most, shipped_pantry()))
@@ -259,7 +267,7 @@ def _compared(name: str) -> Any:
 
     if name.startswith("food:"):
         return product(shipped_pantry()[name.removeprefix("food:")]), ()
-    formula, reading, _ = kitchen.read_formula(_text(name))
+    formula, reading, _ = kitchen.read_formula(_recipe_text(name))
     return formula, method_of(reading).steps
 
 

@@ -5,11 +5,13 @@ from __future__ import annotations
 import csv
 import io
 import json
+import re
 from dataclasses import dataclass
 from typing import Any
 
 from sun_crumb.core.errors import CoreError
 from sun_crumb.formats.page import PageTooWildError, recipe_in_page, recipe_of, recipe_text
+from sun_crumb.formats.page_words import words_of_page
 
 MOST_CHARACTERS = 900_000
 MOST_ROWS = 2_000
@@ -80,13 +82,14 @@ def _json(name: str, content: str) -> Incoming:
 def _from_page(name: str, page: str) -> str:
     try:
         found = recipe_in_page(page)
+        words = "" if found else words_of_page(page)
     except PageTooWildError as error:
         raise UnreadableFileError(f"{name} can't be read: {error}", field="content") from None
-    if found is None:
-        raise UnreadableFileError(
-            f"{name} holds no recipe that a program can find; copy its text into Bring in instead", field="content"
-        )
-    return _text(name, found)
+    if found is not None:
+        return _text(name, found)
+    if not re.search(r"\d", words):
+        raise UnreadableFileError(f"{name} holds no recipe: nothing in it is measured", field="content")
+    return words
 
 
 def _text(name: str, found: dict[str, Any]) -> str:

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 import json
 import re
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 from html import unescape
 from html.parser import HTMLParser
 from time import monotonic
@@ -69,19 +69,30 @@ def _microdata(page: str) -> dict[str, Any] | None:
     if marked < 0:
         return None
     reader = _Microdata()
-    until = monotonic() + MOST_SECONDS
     # From the tag that marks the Recipe to its end: the rest of a page is none of our business.
-    for start in range(max(page.rfind("<", 0, marked), 0), len(page), PIECE):
-        if reader.found and not reader.is_inside:
-            break
-        reader.feed(page[start : start + PIECE])
-        if monotonic() > until:
-            raise PageTooWildError("it takes too long; copy the recipe's text into Bring in instead")
-        if len(reader.rawdata) > MOST_TAG:
-            raise PageTooWildError("a tag or comment in it never ends")
+    fed(reader, page[max(page.rfind("<", 0, marked), 0) :], is_over=lambda: bool(reader.found) and not reader.is_inside)
     while reader.stack:
         reader.leave()
     return reader.found if reader.found.get("recipeIngredient") else None
+
+
+def fed(parser: HTMLParser, page: str, is_over: Callable[[], bool] = lambda: False) -> None:
+    """Feed *page* to *parser* in pieces, until *is_over*.
+
+    Raises
+    ------
+    PageTooWildError
+        It takes too long, or a tag in it never ends.
+    """
+    until = monotonic() + MOST_SECONDS
+    for start in range(0, len(page), PIECE):
+        if is_over():
+            return
+        parser.feed(page[start : start + PIECE])
+        if monotonic() > until:
+            raise PageTooWildError("it takes too long; copy the recipe's text into Bring in instead")
+        if len(parser.rawdata) > MOST_TAG:
+            raise PageTooWildError("a tag or comment in it never ends")
 
 
 def _bare(script: str) -> str:

@@ -9,15 +9,18 @@ from dataclasses import dataclass, replace
 from itertools import pairwise
 
 from sun_crumb.core.pantry.names import fold
+from sun_crumb.core.reading.beside import method_beside
 from sun_crumb.core.reading.columns import in_columns
 from sun_crumb.core.reading.counts import MOST, kind_of
 from sun_crumb.core.reading.marks import FOR_THE, FOR_THE_PART, Known, heading_kind, is_asking, without_number
 from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
-from sun_crumb.core.reading.portions import Stated, bare_count, of_step, of_title, said_in, statements
+from sun_crumb.core.reading.portions import SURE, Stated, bare_count, of_step, of_title, said_in, statements
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.roles import roles_of
+from sun_crumb.core.reading.run_on import WHAT_GOES_IN
 from sun_crumb.core.reading.words import word_list
+from sun_crumb.core.reading.wrapped import wrapped
 
 # What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
 _HEAD_YIELD = re.compile(
@@ -63,9 +66,9 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         Roles that the baker has given, by the number of the line, from 0.
     """
     lines = physical_lines(text)
-    found = in_columns([statement for line in lines for statement in statements_of(line)])
+    found = in_columns(method_beside([statement for line in lines for statement in statements_of(line)]))
     told = {said: known(said) for said in {s.text for s in found}}
-    forced = {**_of_a_page(found), **_broken_names(found, told, known), **(forced or {})}
+    forced = {**_of_a_page(found), **wrapped(found), **_broken_names(found, told, known), **(forced or {})}
     roles = roles_of(found, [told[s.text] for s in found], forced)
     for n in _greetings(found):
         roles[n] = "chatter"
@@ -158,7 +161,7 @@ def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
             number = int(numbered[1]) if numbered else number
             # "3 Ripple the fruit through", behind a second step.
             bare = statement.raw[numbered.end() :] if numbered and is_next else without_number(statement.raw.strip())
-            text = bare or text
+            text = _IN_TURN.sub(". ", bare or text)
         elif role in ("title", "heading", "chatter", "portions", "note"):
             text = statement.raw.strip() if role != "heading" else text
         if role == "continuation" and pieces:
@@ -172,6 +175,8 @@ def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
     return pieces
 
 
+# "Split • fill • eat": one deed after the other.
+_IN_TURN = re.compile(r"\s*[.,;]?\s+•\s+")
 _NUMBERED = re.compile(r"^\s*(\d{1,2})\s*[.):]?\s+(?=[A-Z])")
 
 
@@ -221,8 +226,8 @@ def _completes(pieces: list[Piece], role: Role, text: str) -> bool:
 _AMOUNT_FIRST = re.compile(r"\W*(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half)\b)", re.I)
 
 
-# "#banana #bread"; "MOUSSE ........ serves 6"
-_HASH, _LEADERS = re.compile(r"(?<!\S)#(?=\w)"), re.compile(r"\s*[.…]{3,}$")
+# "#banana #bread"; "MOUSSE ........ serves 6", "MOUSSE . . . . serves 6"
+_HASH, _LEADERS = re.compile(r"(?<!\S)#(?=\w)"), re.compile(r"\s*(?:[.…]{3,}|(?:\s\.){3,})\s*$")
 
 
 def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
@@ -231,7 +236,7 @@ def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         return "", []
     # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
     named, *more = re.split(
-        r"\s+[•|·]\s+|\s{3,}|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~")
+        r"\s+[•|·]\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~")
     )
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
     return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .")), [
@@ -242,29 +247,85 @@ def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
 
 def _with_title(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the title that stands below the list, where none stands above: a heading over no food, or a dessert's name."""
-    named = next((n for n, p in enumerate(pieces[:MOST_HEAD_PIECES]) if n and _FIELD.match(p.text)), None)
+    is_named = any(p.role == "title" for p in pieces)
+    named = next(
+        (
+            n
+            for n, p in enumerate(pieces[:MOST_HEAD_PIECES])
+            if (n or not is_named) and _FIELD.match(p.text) and not (is_named and _OF_A_LETTER.match(p.text))
+        ),
+        None,
+    )
     if named is not None:
         # "Name: Blackberry clafoutis", under what heads every card
         heads = [replace(p, role="junk") if p.role == "title" else p for p in pieces[:named]]
         return [*heads, replace(pieces[named], role="title"), *pieces[named + 1 :]]
     if any(p.role == "title" for p in pieces):
-        return pieces
+        return _with_broken_title(pieces)
     if pieces and _may_be_title(pieces[0]):
         return [replace(pieces[0], role="title"), *pieces[1:]]
+    if found := _title_below(pieces):
+        return found
+    if told := next((m for p in pieces if p.role in ("chatter", "step") and (m := _SPOKEN_OF.search(p.text))), None):
+        return [Piece(told[1][:1].upper() + told[1][1:], "title", "", 0), *pieces]
+    return pieces
+
+
+def _title_below(pieces: list[Piece]) -> list[Piece] | None:
+    """Return pieces with a title that stands below the list: a heading over no food, or a dessert's name; None where there is none."""
+    for n in range(max(0, len(pieces) - 2), len(pieces)):
+        if _NAMED_LAST.match(pieces[n].text):
+            return [*pieces[:n], replace(pieces[n], role="title"), *pieces[n + 1 :]]
     for n, piece in enumerate(pieces):
         if not n or piece.role not in ("heading", "food", "step", "note", "chatter", "junk", "portions"):
             continue
         name = _name_in(piece)
         if not _NAME.fullmatch(name) or heading_kind(name) or name.split()[0].lower() in word_list("verb") | _LINKS:
             continue
+        is_named = kind_of(name.split()[-1].lower()) in ("piece", "whole") or (
+            # "Gingerbread people. Gives 2 dozen.": below everything, and how many it makes behind it.
+            n + 1 == len(pieces) and bool(statements(piece.text)) and piece.role in ("step", "portions")
+        )
         is_over_none = piece.role == "heading" and not _is_followed_by_food(pieces, n)
-        if is_over_none or (piece.role != "heading" and kind_of(name.split()[-1].lower()) in ("piece", "whole")):
+        if is_over_none or (piece.role != "heading" and is_named):
             if is_over_none or name == re.sub(r"[\"“”]", "", piece.text).strip(" *#_=:."):
                 return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
-            return [Piece(name, "title", piece.component, piece.number), *pieces]
-    if told := next((m for p in pieces if p.role in ("chatter", "step") and (m := _SPOKEN_OF.search(p.text))), None):
-        return [Piece(told[1][:1].upper() + told[1][1:], "title", "", 0), *pieces]
+            _, *more = _SENTENCE.split(piece.text, maxsplit=1)
+            if piece.role == "step" and more and statements(more[0]):
+                piece = replace(piece, text=more[0], role="portions")
+            return [Piece(name, "title", piece.component, piece.number), *pieces[:n], piece, *pieces[n + 1 :]]
+    return None
+
+
+# "3. Result: Lemon drizzle cake, 12 slices"
+_NAMED_LAST = re.compile(r"(?:\d\s*[.)]\s+)?(?:title|recipe|name|dish|result)\s*:\s*(?=[A-Z])", re.I)
+
+
+def _with_broken_title(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with a title whose last words stand on the next line, above an empty one: "Grandmother's apple" and "crumble"."""
+    at = next(n for n, p in enumerate(pieces) if p.role == "title")
+    if at + 1 >= len(pieces):
+        return pieces
+    title, piece = pieces[at], pieces[at + 1]
+    words = piece.text.strip(" *#_=:.").split()
+    if (
+        piece.role in ("heading", "chatter")
+        and piece.number == title.number + 1
+        and 1 <= len(words) <= MOST_BROKEN_OFF
+        and kind_of(words[-1].lower()) in ("piece", "whole")
+        and kind_of(title.text.split()[-1].lower()) not in ("piece", "whole")
+        and not re.search(r"[\d:]|[.!?]$", title.text + piece.text.strip())
+        and not (at + 2 < len(pieces) and pieces[at + 2].role == "food" and pieces[at + 2].number == piece.number + 1)
+    ):
+        return [
+            *pieces[:at],
+            replace(title, text=f"{title.text} {piece.text.strip()}"),
+            *pieces[at + 2 :],
+        ]
     return pieces
+
+
+MOST_BROKEN_OFF = 2
 
 
 def _name_in(piece: Piece) -> str:
@@ -281,9 +342,11 @@ _SPOKEN_OF = re.compile(
 )
 # "Title: Carrot halwa"
 _FIELD = re.compile(
-    r"^(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])",
+    r"^(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])",
     re.I,
 )
+# What a letter is about names its recipe where nothing else does.
+_OF_A_LETTER = re.compile(r"(?:re|fwd?|subject)\s*:", re.I)
 _NAME = re.compile(r"[A-Z][^\W\d_]*(?:[\s'’&-]+[^\W\d_]+){1,5}")
 # "OATMEAL COOKIES (24)"
 _COUNT_BEHIND = re.compile(r"\s*\(\d{1,3}\)\s*$")
@@ -364,7 +427,7 @@ def component_of(text: str) -> str | None:
     """Return the component that a heading names, in small letters; empty for the base, None where it names none."""
     bare = _HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
     bare = re.sub(r"\([^)]*\)", "", bare).strip(" *#_=:–—-")
-    found = FOR_THE.match(bare) or FOR_THE_PART.search(bare)
+    found = FOR_THE.match(bare) or FOR_THE_PART.search(bare) or WHAT_GOES_IN.fullmatch(bare)
     words = (found[1] if found else bare).strip().lower()
     words = re.sub(r"^(?:step\s+)?\d+\s*[.)]\s*", "", words)
     if words.endswith((" ingredients", " ingredient")):
@@ -415,6 +478,10 @@ def _told(text: str) -> list[Stated]:
     return [*statements(text), *bare]
 
 
+def _is_of_eaters(stated: Stated) -> bool:
+    return bool(stated.count and re.match(r"serves|feeds|enough", stated.text, re.I))
+
+
 # A line that tells portions, tin and time in turn is no longer than this [characters].
 SHORT_LINE = 90
 
@@ -442,7 +509,15 @@ def _stated(pieces: Iterable[Piece]) -> list[Stated]:
                     if said := of_step(sentence, is_late=at >= 0.6 * sentences):
                         found.append(said)
             case "heading" if heading_kind(piece.text) == "ingredients" and is_whole:
-                found += _told(re.sub(r"\([^)]*\)", "", piece.text))
-                if (inside := re.search(r"\(([^)]*)\)", piece.text)) and (said := said_in(inside[1])):
-                    found.append(said)
+                found += _of_the_list(piece.text)
+            case "heading" if first and component_of(piece.text) == first:
+                # "For the filling (serves 6)", over the first of its parts
+                found += [replace(s, trust=SURE) for s in statements(piece.text) if _is_of_eaters(s)]
     return found
+
+
+def _of_the_list(heading: str) -> list[Stated]:
+    """Return what the heading over the list says of portions: "Ingredients for 12 slices", "Ingredients (makes 12)"."""
+    inside = re.search(r"\(([^)]*)\)", heading)
+    said = said_in(inside[1]) if inside else None
+    return [*_told(re.sub(r"\([^)]*\)", "", heading)), *([said] if said else [])]

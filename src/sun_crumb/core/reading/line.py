@@ -11,13 +11,13 @@ from sun_crumb.core.quantities.numbers import ONE
 from sun_crumb.core.reading.amounts import form_in, read_amount, with_form
 from sun_crumb.core.reading.records import Amount, ParsedLine
 
-_BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣¤>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*")
+_BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣¤¶§»>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*")
 _OPTIONAL = re.compile(
     r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted|needed|necessary|required|stiff|dry|too (?:stiff|dry|thick))|or to taste)\b\s*\)?",
     re.I,
 )
 PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
-_OF = re.compile(r"^\s*(?:of\b|-|–|:)?\s*", re.I)
+_OF = re.compile(r"^\s*(?:(?:of|di|de)\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(
     r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<less>minus|less)(?=\s)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I
 )
@@ -167,7 +167,9 @@ class _Statement:
             _more_amounts(trailing["amount"], end, self.sums, self.also)
             before = rest[: trailing.start()]
             self.name = _STOP.split(re.split(r"[,(]", before)[0].strip(), maxsplit=1)[0]
-            self.preparation = left.strip(" ),;")
+            # "Ginger, ground - 1 tbsp": what is done to it may stand before its amount.
+            told = [part.strip() for part in PAREN.sub(" ", before).split(",")[1:]]
+            self.preparation = ", ".join(part for part in (*told, left.strip(" ),;")) if part)
             # "mouka (flour) 200 g": a bracket in front of the amount says more of the food.
             self.asides = [aside for aside in PAREN.findall(before) if not ONE.search(aside)]
 

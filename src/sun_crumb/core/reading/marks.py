@@ -77,6 +77,12 @@ def _page(kind: str) -> re.Pattern[str]:
     return re.compile("|".join(parts), re.I)
 
 
+# What the foods under it are put into.
+_IN_THE_BOWL = re.compile(
+    r"in(?:to)? (?:the|an?|another|one) (?:\w+ )?(?:bowl|jug|pan|saucepan|cup|mug|blender|processor|mixer|pot)"
+)
+
+
 def heading_kind(text: str) -> Section | Literal["stage"]:
     """Return what a line announces by its words alone: the list, the method, notes, a stage; or nothing."""
     bare = re.sub(r"\([^)]*\)", "", text).strip(" *#_=:–—-.!>").lower().replace("’", "'")
@@ -86,6 +92,8 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     for kind in ("ingredients", "method", "notes", "stage"):
         if bare in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
             return kind
+    if _IN_THE_BOWL.fullmatch(bare):
+        return "stage"
     if re.match(
         r"(?:the )?(?:ingredients|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
         bare,
@@ -136,6 +144,8 @@ def is_heading_form(raw: str, text: str) -> bool:
     if bare[:1].isupper() and (named := FOR_THE_PART.search(bare)) and not re.search(r"\d", text):
         return not _USES.search(named[1])
     if found := FOR_THE.match(text.strip(" :")):
+        if re.match(r"(?:about\s+)?\d", found[1]) and statements(text):
+            return False  # "For about 6 hungry people"
         return stripped.endswith(":") or not _USES.search(found[1])
     if re.search(r"(?::|\s[-–—]|:[-–—])$", stripped) or re.match(r"#|==|--|~(?!\s*\d)", stripped):
         return True
@@ -158,7 +168,7 @@ def marks_of(statement: Statement, known: Known) -> frozenset[str]:
 def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
     """Return the marks of a statement as it stands and cleaned, with what the pantry says of it."""
     words = re.findall(r"[^\W\d_]+(?:['’][^\W\d_]+)?", text)
-    if (_RATING.search(text) and len(words) <= 6) or _TRAIL.fullmatch(text):
+    if (_RATING.search(text) and len(words) <= 6) or _TRAIL.fullmatch(text) or _PAGE_NUMBER.fullmatch(raw.strip()):
         return frozenset({"junk_word", "short"})
     if not words:
         return frozenset({"amount_only"} if known.has_amount else {"wordless"})
@@ -182,6 +192,8 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
     if "heading_form" in found:
         found.discard("personal")  # "What you'll need for the base"
     found |= _portion_marks(text, words, is_heading=is_heading, has_food=known.has_food)
+    if raw.rstrip().endswith("?"):
+        found.add("asks")
     found.add("long" if len(words) >= 15 else "short" if len(words) <= 4 else "plain")
     return frozenset(found - {"plain"})
 
@@ -233,9 +245,39 @@ def _amount_marks(known: Known, words: Sequence[str], *, is_step: bool) -> set[s
         is_short = len(words) <= 6 or _AT_LAST.search(" ".join(words)) is not None
         return {"plain_food"} if known.has_food and is_short else set()
     if known.is_behind:
-        return set() if is_step or len(words) > 8 else {"weighed_behind" if known.has_food else "weighed_unknown"}
+        is_within = words[0].lower() in _WITHIN and words[0][:1].islower()
+        return (
+            set()
+            if is_step or is_within or len(words) > 8
+            else {"weighed_behind" if known.has_food else "weighed_unknown"}
+        )
     name = "weighed" if known.has_unit else "counted"
     return {name if known.has_food else f"{name}_unknown"}
+
+
+# What stands in the middle of a sentence, and before no food of a list.
+_WITHIN = frozenset(
+    [
+        "over",
+        "into",
+        "onto",
+        "in",
+        "on",
+        "with",
+        "the",
+        "then",
+        "until",
+        "to",
+        "of",
+        "and",
+        "for",
+        "at",
+        "from",
+        "by",
+        "as",
+        "it",
+    ]
+)
 
 
 def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> set[str]:
@@ -246,8 +288,17 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
         rest = text
     if is_numbered and not read_amount(rest):
         found.add("numbered")
+    rest = _WELL_THEN.sub("", rest)
     first = re.search(r"[^\W\d_]+", rest)
-    if first and first[0].lower() in word_list("deed_food") and (len(words) <= 4 or known.is_behind):
+    # "whip cream, fold in": one deed and another.
+    second = re.search(r",\s*([^\W\d_]+)\s+[^\W\d_]", rest)
+    is_two_deeds = second is not None and len(words) > LEAST_OF_A_DEED and fold(second[1]) in word_list("verb")
+    if (
+        first
+        and not is_two_deeds
+        and first[0].lower() in word_list("deed_food")
+        and (len(words) <= 4 or known.is_behind)
+    ):
         # "Butter the slices, layer in a 1.5 litre dish" is done; "Butter for the dish, 20 g" is bought.
         first = first if _DONE_TO.match(rest) and len(words) > 4 else None
     begins_amount = known.has_amount and known.has_unit and not known.is_behind
@@ -266,7 +317,14 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     return found
 
 
-_DONE_TO = re.compile(r"\w+\s+(?:the|a|an|each|both|your)\b", re.I)
+# What is said before it is told: "yes! melt the chocolate".
+_WELL_THEN = re.compile(r"^(?:yes|yep|ok(?:ay)?|so|right|well|now|next|then|and)[!,.:;\s]+(?=[a-z])", re.I)
+LEAST_OF_A_DEED = 2
+# "Cream 4 oz. butter with 4 oz. castor sugar"
+_DONE_TO = re.compile(
+    r"\w+\s+(?:(?:the|a|an|each|both|your)\b|\d[\d./½¼¾]*\s*(?:[a-z]+\.?\s+){2,4}(?:with|and|until|till|together)\b)",
+    re.I,
+)
 _MADE_IN_MEASURE = re.compile(
     r"(?:makes?|yields?)\s*:?\s*(?:about\s+|approx(?:\.|imately)?\s+|~\s*)?[\d½⅓⅔¼¾.,/ ]+\s*(?:-\s*\d+\s*)?(?:cups?|ml|l|litres?|liters?|pints?|quarts?|oz|g|kg|lbs?)\b[^\d]{0,20}$",
     re.I,
@@ -311,6 +369,10 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
     return found
 
 
+# "— 47 —"
+_PAGE_NUMBER = re.compile(
+    r"\W*[-–—]\s*\d{1,3}\s*[-–—]\W*|(?:page|p\.?|pg\.?)\s*\d{1,3}(?:\s*(?:of|/)\s*\d{1,3})?", re.I
+)
 # "Tip into a tub and freeze": poured, and no tip.
 _TIPPED = re.compile(r"\W*tip\s+(?:(?:in)?to|onto?|in|out|over|everything|all|it|the|this|them|half)\b", re.I)
 # "Blind bake 15 minutes with beans, then 5 without": done, and no time told ahead.

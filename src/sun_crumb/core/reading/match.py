@@ -55,6 +55,16 @@ _TELLING = frozenset(
 )
 
 
+# What is done to a food after it is weighed, whatever the food that comes of it is called.
+_DONE_TO_IT = frozenset(
+    {
+        *("browned", "whipped", "cooked", "roasted", "toasted", "soaked", "melted", "beaten", "boiled", "steamed"),
+        *("mashed", "pureed", "caramelised", "caramelized", "candied", "squeezed", "drained", "separated", "chopped"),
+        *("sliced", "grated", "crushed", "rendered", "reduced", "clarified", "strained", "baked", "popped", "juiced"),
+    }
+)
+
+
 def _words(text: str) -> list[str]:
     """Return the words of a name, what a food lies in as one of them: pineapple in juice is no pineapple juice."""
     return words_of(_LIES_IN.sub(r"in\1", fold(text)))
@@ -146,8 +156,18 @@ class NameIndex:
         ]
         if not raw:
             return []
+        if preparation:
+            raw = self._turned(raw, preparation)
         telling = [w for w in _words(preparation) if w in _TELLING and w not in raw] if preparation else []
         return list(self._ranked(tuple(raw), tuple(telling))[:limit])
+
+    def _turned(self, raw: list[str], preparation: str) -> list[str]:
+        """Return the words of a name with its kind that stands behind a comma: "flour, self-raising"."""
+        for part in preparation.split(","):
+            kind = [w for w in _words(part) if w not in _JOINERS]
+            if kind and not set(kind) & (_DONE_TO_IT | set(raw)) and frozenset((*kind, *raw)) in self.exact:
+                return [*kind, *raw]
+        return raw
 
     def is_name(self, name: str) -> bool:
         """Return whether *name* is all of a food's name, whatever neutral words stand beside it."""

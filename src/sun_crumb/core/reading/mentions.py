@@ -75,6 +75,9 @@ _NO_FOOD = re.compile(
 _HEAT = re.compile(r"\d{3}\s*[CF]\b")
 # "a spoon (tbsp) of milk"
 _WHICH_SPOON = re.compile(r"\bspoon(?:ful)?s?\s*\(\s*(tbsp|tsp|dsp|tablespoons?|teaspoons?)\s*\)", re.I)
+_WEIGHED = re.compile(r"\s*\((?:about\s+|approx\.?\s+|~)?(\d[\d.,]*\s*(?:g|oz))\)", re.I)
+# "4 oz. butter": the full stop ends no sentence.
+_SHORT_UNIT = re.compile(r"(?<=[\d½¼¾⅓⅔ ])\b(oz|lbs?|tbsps?|tsps?|pt|qt|pkt|c)\.(?=\s+[a-z])")
 MOST_WORDS = 4
 MOST_MENTIONS = 30
 MOST_TRIED = 60
@@ -104,6 +107,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     >>> mentions("Beat the butter (100 g) with an egg and the juice of 2 lemons.", is_list=True)
     ['100 g butter', 'an egg', 'juice of 2 lemons']
     """
+    step = _SHORT_UNIT.sub(r"\1", step)
     if is_list:
         step = _WHICH_SPOON.sub(r"\1", step)
     found = list(_amounts_first(step, is_list=is_list))
@@ -116,6 +120,13 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
             (m.start(), f"a {m['said']}")
             for m in _PINCH.finditer(step)
             if not re.search(r"(?:\b(?:an?|good|big|small|the)|\d)\s+$", step[: m.start()], re.I)
+        ]
+        # "a big handful of oats (40 g)": what it weighs is said in the bracket.
+        loose = [(m.start("name") + len(m["name"]), m["name"].split()[-1].lower()) for m in _BEHIND.finditer(step)]
+        found = [
+            (at, said)
+            for at, said in found
+            if not any(at < end <= at + LONGEST and said.lower().split()[-1] == name for end, name in loose)
         ]
         taken = {at for at, _ in behind}
         found = [(at, said) for at, said in found if at not in taken] + behind
@@ -137,7 +148,13 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         before = step[max(0, start.start() - 60) : start.start()]
         if _BACK.search(before) or _TIN.search(before):
             continue
+        said = amount[0].text
         kind = units()[amount[0].unit].kind if amount[0].unit else "count"
+        if amount[0].unit == "handful":
+            kind = "count"
+            if weighed := _WEIGHED.match(window, amount[1]):
+                # "a handful (about 50 g) of sultanas"
+                said, amount = weighed[1], (amount[0], weighed.end())
         rest = re.sub(r"^\s*(?:well[- ])?beaten\s+", " ", window[amount[1] :])
         if kind not in kinds or _NO_FOOD.match(rest) or _HEAT.match(window):
             continue
@@ -150,4 +167,4 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         if not words or (len(words) == 1 and words[0].lower() in _IN_THE_MAKING):
             continue
         many += 1
-        yield start.start(), f"{amount[0].text} {' '.join(words)}"
+        yield start.start(), f"{said} {' '.join(words)}"

@@ -13,6 +13,7 @@ from sun_crumb.core.reading.run_on import all_in_one, begins_food, is_food_with_
 from sun_crumb.core.reading.words import word_list
 
 _BREAK = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
+_LETTER = re.compile(r"[^\W\d_]")
 _BAR = re.compile(r"\s*[|\t\u2502\u00a6]\s*")
 GAP = re.compile(r"\s{3,}")
 _RULE = re.compile(r"[-=_*~+·•.\s|:]{3,}$")
@@ -23,11 +24,12 @@ MOST_CELLS = 60
 
 @dataclass(frozen=True, slots=True)
 class Physical:
-    """One line of the text as it stands; ``number`` counts from 0, ``gap`` says that an empty line stands before it."""
+    """One line of the text as it stands; ``number`` counts from 0, ``gap`` says that an empty line stands before it, ``is_first`` that no letter does."""
 
     number: int
     raw: str
     gap: bool = False
+    is_first: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -42,16 +44,17 @@ class Statement:
 def physical_lines(text: str) -> list[Physical]:
     """Return every line of *text*, empty ones too, in order: joined by line ends they are the text."""
     found: list[Physical] = []
-    gap = False
+    gap, is_first = False, True
     for number, raw in enumerate(_BREAK.split(text)):
-        found.append(Physical(number, raw, gap))
-        gap = not raw.strip()
+        has_letter = is_first and _LETTER.search(raw) is not None
+        found.append(Physical(number, raw, gap, has_letter))
+        gap, is_first = not raw.strip(), is_first and not has_letter
     return found
 
 
 def statements_of(line: Physical) -> list[Statement]:
     """Return what a line says: one statement, or one for each food where it holds several."""
-    return [Statement(line, part, text) for part, text in _parts(line.raw, not line.number)]
+    return [Statement(line, part, text) for part, text in _parts(line.raw, line.is_first)]
 
 
 @remembered
@@ -83,7 +86,7 @@ def _is_table_head(raw: str) -> bool:
 
 def _title_row(raw: str) -> list[str]:
     """Return the cells of a first line where bars divide a name from how many it makes: no row of a table; else none."""
-    cells = [c.strip() for c in _BAR.split(raw) if c.strip()]
+    cells = [c.strip() for part in _BAR.split(raw) for c in GAP.split(part) if c.strip()]
     is_named = bool(cells) and read_amount(clean(cells[0])) is None
     return cells if is_named and any(bare_count(clean(c)) for c in cells[1:]) else []
 
@@ -99,16 +102,31 @@ def _name_and_fields(raw: str) -> list[str]:
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
     raw = _FOR_THE_END.sub(r"\1: ", _KEYCAP.sub(r"\1. ", raw))
+    raw = _OUTLINED.sub("", _NAME_THEN.sub(r"\1: ", SENT_AT.sub("", raw, count=1), count=1), count=1)
+    raw = _DIVIDES.sub(" • ", raw)
     text = _EMOJI.sub(" ", _ARROW.sub(", ", _SAID_BESIDE.sub("", _QUOTED.sub("", raw))))
     if whole := re.match(r"^\s*(\*{1,2}|_{1,2})([^\s*_][^*_]{1,50})\1\s*:?\s*$", text):
         # A line that is all emphasis is a heading, if it tells no number of portions.
         return f"# {whole[2].strip()}" if not statements(whole[2]) else whole[2].strip()
+    if bracketed := re.match(r"^\s*\[([^\W\d_][^\[\]\d]{1,30})\]\s*:?\s*$", text):
+        return f"# {bracketed[1].strip()}"  # "[wet]"
     text = re.sub(r"(?<!\w)(\*\*|__|`)(.+?)\1(?!\w)", r"\2", text)
     return text.strip()
 
 
+# A star or a flower between what a line tells in turn.
+_DIVIDES = re.compile("(?<=\\S)\\s+[\u2720-\u274b\u2756-\u2767\u2605\u25cf\u25c6\u25c7\u2666]\\s+(?=\\S)")
 # "To serve - shortbread"
 _FOR_THE_END = re.compile(r"^\s*(to (?:serve|finish|decorate|garnish))\s+[-–—]\s+(?=[^\W\d_])", re.I)
+# "[10:02] Ines: 30 g sugar", "12/03/2024, 10:02 - Ines: 30 g sugar": who wrote it in a chat, and when.
+SENT_AT = re.compile(
+    r"^\s*\[?(?:\d{1,4}[/.-]\d{1,2}[/.-]\d{1,4},?\s+)?\d{1,2}:\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[^\W\d_][\w .'-]{0,24}:\s+",
+    re.I,
+)
+# "What goes on top => 1 lb strawberries"
+_NAME_THEN = re.compile(r"^(\s*[^\W\d_][^\d:;,.]{1,40}?)\s*(?:[⇒→➔➙➛➜➝➞➡]\ufe0f?|[-=]+>)\s*(?=[\d½¼¾⅓⅔A-Z])")
+# "2.1 Beat all": the number of an outline, and no amount.
+_OUTLINED = re.compile(r"^\s*\d{1,2}\.\d{1,2}\.?\s+(?=[A-Z][a-z]{2})")
 # A number drawn as a key.
 _KEYCAP = re.compile("^(\\s*\\d)\ufe0f?\u20e3\\s*")
 # What a letter quotes: "> 300 g flour".
@@ -139,6 +157,8 @@ def _columns(raw: str) -> list[str]:
 def _of_cells(cells: list[str]) -> list[str]:
     """Return the statements in the cells of one row: foods side by side, or one food over several cells."""
     texts = [clean(c) for c in cells]
+    if len(cells) == 2 and re.fullmatch(r"[^\W\d_][^:\d]{1,30}:", cells[0].strip()) and begins_food(cells[1]):
+        return [cells[0], *run_on(cells[1])]  # "Crust:    1 1/2 c graham crumbs"
     if all(not t or _RULE.fullmatch(t) for t in texts):
         return []
     if all(set(re.findall(r"[a-z]+", t.lower())) <= word_list("table_head") for t in texts):
@@ -163,7 +183,10 @@ def _of_cells(cells: list[str]) -> list[str]:
     # "2 cups | 250 g flour": the same amount twice.
     is_twice = len(amounts) == 1 and len(names) == 1 and is_food_with_amount(names[0])
     first = (" / " if is_twice else " ").join([*amounts, *names[:1]])
-    return [first + "".join(f", {t}" for t in names[1:] if re.search(r"\w", t))]
+    # "Eggs | 3 | + 1 yolk": more of it.
+    added = [cell.strip() for cell in cells if re.match(r"\s*(?:\+|plus\b)\s*[\d½¼¾⅓⅔]", cell, re.I)]
+    told = [t for t in names[1:] if re.search(r"\w", t) and not any(t in one for one in added)]
+    return [" ".join([first + "".join(f", {t}" for t in told), *added])]
 
 
 _SHARE = re.compile(r"\d+(?:[.,]\d+)?\s*%")

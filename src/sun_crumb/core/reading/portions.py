@@ -30,7 +30,7 @@ _CUES = (
     (
         "sure",
         r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|does\s+(?=(?:about\s+)?[\w–-]+\s+(?:of us|people)\b)|(?<![a-z] )does\s+(?=(?:about\s+)?\d{1,2}\s*(?:[.!,]|w/|with\b|$))|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|sufficient\s+for|"
-        r"for\s+a\s+(?:crowd|party|group|table|gathering)\s+of|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|osoby|os[oó]b)\b))",
+        r"for\s+a\s+(?:crowd|party|group|table|gathering)\s+of|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry|greedy)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|osoby|os[oó]b)\b))",
     ),
     (
         "made",
@@ -80,6 +80,8 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     if (grid := _CUT_BY.search(text)) and 1 < (many := int(grid[1]) * int(grid[2])) <= MOST:
         # "I cut it 6 by 6"
         found.append(Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.9 * base, grid[0].strip()))
+    if (eaters := _SO_MANY_OF_US.search(text)) and (count := read_count(eaters[1])):
+        found.append(Stated(replace(count, kind="person", noun="serving"), "", 0.9 * base, eaters[0]))
     if (sum_of := _COMES_TO.search(text)) and (count := read_count(text, sum_of.end())) and count.kind == "piece":
         found.append(Stated(count, "", 0.9 * base, text[sum_of.start() : count.end].strip()))
     for named in _NOUN_FIRST.finditer(text):
@@ -94,6 +96,8 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     return found
 
 
+# "Six of us finish it."
+_SO_MANY_OF_US = re.compile(r"\b(\d{1,2}|two|three|four|five|six|seven|eight|ten|twelve) of us\b", re.I)
 _CUT_BY = re.compile(
     r"\bcuts?\s+(?:(?:it|them|mine|this|in|into)\s+){1,2}(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b",
     re.I,
@@ -224,7 +228,7 @@ _SHORT_PEOPLE = re.compile(r"^(\W*\d{1,2}(?:\s*[-–]\s*\d{1,2})?)\s+(?:port|per
 _WHEN_COLD = re.compile(r"\s+(?:when|once)\s+(?:it'?s\s+)?(?:cold|cool|cooled|set)\b", re.I)
 # "Cake for 10", "Enough for 6"
 SUCH_FOR = re.compile(
-    r"\W*(?:an?\s+|one\s+)?(?:cake|tart|pie|pudding|dessert|recipe|ingredients|quantities)\s+for\s+((?:about\s+)?\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?)\W*",
+    r"\W*(?:an?\s+|one\s+)?(?:cake|tart|pie|pudding|dessert|recipe|ingredients|quantities|[a-z ]{0,24}\b(?:mousse|trifle|tiramisu|panna ?cotta|fool|sorbet|ice cream|jelly|posset|custard|cheesecake|crumble|cobbler|pavlova|brûlée))\s+for\s+((?:about\s+)?\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?)\W*",
     re.I,
 )
 _BARE = re.compile(r"^\W*(?:approx\w*\.?\s*|about\s*)?", re.I)
@@ -295,8 +299,9 @@ _BIG_OR_LITTLE = re.compile(
 _NUMBER_ALONE = re.compile(
     r"\W*(?:(?:approx(?:imately)?|about|around|circa|ca|roughly)\b\.?)?\W*([4-9]|[1-9]\d)\W*", re.I
 )
+_BRACKETED = re.compile(r"[(\[]([^()\[\]]+)[)\]]")
 _ASIDE = re.compile(
-    r"[(\[]([^()\[\]]+)[)\]]|\s/\s+(\d.*?)$|\s[–—-]{1,3}\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*(.+?)$|:\s*(.+?)$",
+    r"[(\[]([^()\[\]]+)[)\]]|\s/\s+(\d.*?)$|\s[–—-]{1,3}\s+(.+?)$|\s+[·•|]\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*(.+?)$|:\s*(.+?)$",
     re.I,
 )
 
@@ -310,7 +315,7 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     >>> name, said.count.low, said.whole
     ('Fig loaf', 10, '1 loaf')
     """
-    for aside in _ASIDE.finditer(title):
+    for aside in (*_ASIDE.finditer(title), *_BRACKETED.finditer(title)):
         inside = next(part for part in aside.groups() if part)
         said = said_in(inside) or next((told for part in inside.split(",") if (told := said_in(part))), None)
         if said is not None and (said.count or said.whole):
@@ -429,7 +434,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         cue = stated.text.lower()
         if (
             re.match(
-                r"(?:serv|feed|enough|makes|yield|sufficient|gives|does|will do|portion|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:\w+ )?(?:serving|portion|helping))",
+                r"(?:serv|feed|enough|makes|yield|sufficient|gives|does|will do|portion|\w+ of us|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:\w+ )?(?:serving|portion|helping))",
                 cue,
             )
             and stated.count

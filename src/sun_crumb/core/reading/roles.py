@@ -15,7 +15,7 @@ import numpy as np
 
 from sun_crumb.core.reading.marks import Known, Section, is_asking, marks_of
 from sun_crumb.core.reading.nutrition import take_out_nutrition
-from sun_crumb.core.reading.physical import Statement
+from sun_crumb.core.reading.physical import SENT_AT, Statement
 from sun_crumb.core.reading.portions import bare_count, of_title, statements
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.words import word_list
@@ -93,9 +93,11 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
         if is_asking(found[n].text) and bare_count(f"{found[n + 1].text} portions"):
             # "Servings" on a line, and the number on the next.
             own[n] = own[n + 1] = {"portions", "short"}
-    begin = next((n for n, marks in enumerate(own) if not marks & {"junk_word", "wordless", "credit"}), 0)
+    begin = next(
+        (n for n, marks in enumerate(own) if not (marks & _NO_BEGINNING or _is_of_the_writer(found[n].text, marks))), 0
+    )
     if _tells_more_than_portions(found[begin].text) or _SO_MUCH_OF_IT.search(found[begin].text):
-        own[begin] -= {"portions", "portions_bare", "weighed_behind"}
+        own[begin] -= {"portions", "portions_bare", "weighed_behind", "weighed_unknown", "counted_unknown"}
     take_out_nutrition(found, own)
     own[begin].add("first")
     _name_parts(found, known, own)
@@ -103,6 +105,8 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
     return own
 
 
+# A text begins with none of these, nor with a sentence about whoever writes it.
+_NO_BEGINNING = frozenset({"junk_word", "wordless", "credit"})
 # So many lines in a row are a list of steps.
 LEAST_IN_TURN = 3
 _IN_TURN = re.compile(r"^\s*(?:(?P<number>\d{1,2}\s*[.):]|step\s+\d)|(?P<dash>[-–*•>]))\s*(?=[^\W\d_])", re.I)
@@ -119,7 +123,9 @@ def _tell_in_turn(found: Sequence[Statement], known: Sequence[Known], own: list[
             end += 1
         row = range(at, end)
         told = [n for n in row if "imperative" in own[n]]
-        listed = [n for n in row if known[n].has_unit and not own[n] & {"imperative", "numbered"}]
+        listed = [
+            n for n in row if known[n].has_unit and not known[n].is_behind and not own[n] & {"imperative", "numbered"}
+        ]
         if (
             forms[at]
             and len(row) >= LEAST_IN_TURN
@@ -195,6 +201,12 @@ def _section_after(section: Section, marks: Set[str], following: Set[str]) -> Se
     return section
 
 
+def _is_of_the_writer(text: str, marks: Set[str]) -> bool:
+    """Return whether a line is a sentence about whoever writes, which no text is named by: "Hi Tomas, here it is at last." """
+    is_told = bool(marks & {"long", "sentences"}) or (text.count(" ") >= LEAST_TOLD and bool(re.search(r"[,.!]", text)))
+    return "personal" in marks and is_told
+
+
 def _place_marks(
     n: int, first_food: int, section: Section, found: Sequence[Statement], own: list[set[str]]
 ) -> set[str]:
@@ -213,13 +225,22 @@ def _place_marks(
         marks.add("set_apart")
     if n:
         before = found[n - 1]
-        is_stop = bool(re.search(r"[.!?:;]\s*$", before.raw)) or found[n].line.gap or found[n].line == before.line
+        is_stop = (
+            bool(re.search(r"[.!?:;]\s*$", before.raw))
+            or found[n].line.gap
+            or found[n].line == before.line
+            or SENT_AT.match(found[n].line.raw) is not None
+        )
         is_heading = bool(
             own[n - 1] & {"heading_form", "heading_ingredients", "heading_method", "heading_notes", "portions", "time"}
         )
         marks.add("after_stop" if is_stop or is_heading else "after_open")
         if not is_stop and _HANGS.search(before.raw) and not own[n] & {"weighed", "counted", "amount_only"}:
             marks.add("hanging")
+        if not is_stop and found[n].line != before.line and _is_torn(before, found[n], own[n - 1], own[n]):
+            marks.add("torn")
+        if not is_stop and own[n - 1] & _FOODS and not own[n] & _WITH_AMOUNT and _JOINED_ON.match(found[n].raw.strip()):
+            marks.add("joined_on")
         is_told = bool(own[n - 1] & {"sentences", "imperative", "works"}) and len(before.text.split()) >= LEAST_TOLD
         if (
             not is_stop
@@ -231,6 +252,24 @@ def _place_marks(
         ):
             marks.add("goes_on")
     return marks
+
+
+_FOODS = frozenset({"weighed", "counted", "weighed_behind", "plain_food"})
+_JOINED_ON = re.compile(r"(?:and|or|then|with|&)\s+(?!\d)[a-z]")
+_BREAKS_OFF = re.compile(r"\b(?:at|for|about|around|to|of|gas|mark|an?other)\s*$", re.I)
+_COUNTED_BY = re.compile(r"(?:min(?:ute)?s?|hours?|hrs?|seconds?|degrees|°|º|cm|inch(?:es)?)\b|[°º]\s?[CF]\b", re.I)
+
+
+def _is_torn(before: Statement, statement: Statement, told: Set[str], marks: Set[str]) -> bool:
+    """Return whether a line end stands before a number that belongs to the words above it ("bake at", "190 C"), or between a number and its unit; or in a step behind a comma."""
+    if marks & {"weighed", "counted"}:
+        return False
+    text = statement.raw.strip()
+    return bool(
+        (_BREAKS_OFF.search(before.raw) and re.match(r"\d", text))
+        or (told & _TOLD and before.raw.rstrip().endswith(",") and text[:1].islower())
+        or (re.search(r"\d\s*$", before.raw) and _COUNTED_BY.match(text))
+    )
 
 
 # A sentence of so many words that ends without a stop goes on below.

@@ -11,7 +11,9 @@ from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.portions import statements
 from sun_crumb.core.reading.words import word_list
 
-_RUN_ON = re.compile(r"\s*(?:[;•·●▪¤]|,(?=\s)|\s[–-]\s|\s/\s(?=[\d½¼¾⅓⅔⅛])|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?")
+_RUN_ON = re.compile(
+    r"\s*(?:[;•·●▪¤]|,(?=\s)|\s[–-]\s|\s//\s|\s/\s(?=[\d½¼¾⅓⅔⅛]|(?:an?\s)?pinch\b)|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?"
+)
 _TITLED = re.compile(
     r"^([^\W\d_][^.:,;!\d]{2,60}?(?:\s+for\s+\d{1,2})?)[.!]+\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
     re.I,
@@ -44,14 +46,14 @@ def run_on(raw: str) -> list[str]:
     if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
         if statements(text[: named.end() + LOOK_AHEAD]) and not is_food_with_amount(text[named.end() :].split(",")[0]):
             return [raw]  # "Yield: 1 (9-inch) pie, 8 servings"
-        return _headed(named[1], text[named.end() :]) or [raw]
+        return _headed(named[1], _MARKED.sub("", text[named.end() :])) or [raw]
     if not begins_food(text) and (behind := _amounts_behind(text)):
         return behind  # "Sugar 2 cups, water 1/2 cup, butter 1 T"
     return _split(text)
 
 
 # "Filling - 2 eggs, 100 g sugar", "PASTRY 200 g plain flour, 100 g butter"
-_DASHED = re.compile(r"^(?!.*\bif (?:large|small)\b)([^\W\d_][^:,;\d]{1,30}?)\s+[–—-]\s+(?=[\d½¼¾⅓⅔])")
+_DASHED = re.compile(r"^(?!.*\bif (?:large|small)\b)([^\W\d_][^:,;\d]{1,30}?)\s+[–—-]{1,3}\s+(?=[\d½¼¾⅓⅔])")
 _SHOUTED = re.compile(r"^([A-Z][A-Z]+(?:[ &/][A-Z]+){0,3})\s+(?=[\d½¼¾⅓⅔])")
 
 
@@ -78,10 +80,16 @@ def _headed(prefix: str, rest: str) -> list[str]:
         return [f"{prefix}:", *_split(rest)]  # "To coat: 400 g desiccated coconut"
     if bare := _bare_foods(rest) or _amounts_behind(rest):
         return [f"{prefix}:", *bare]
-    is_part = prefix.lower() in word_list("component") | {"fruit"}
+    is_part = (
+        prefix.lower() in word_list("component") | {"fruit"}
+        or _IN_THE_BOWL.fullmatch(prefix)
+        or WHAT_GOES_IN.fullmatch(prefix)
+    )
     if len(_split(rest)) < 2 and not (is_part and begins_food(rest)):
         return []
-    return [f"{prefix}:", *_split(rest)]
+    *foods, told = _split(rest)
+    last, *method = _METHOD_BEHIND.split(told, maxsplit=1)
+    return [f"{prefix}:", *foods, last, *method]
 
 
 # What a letter begins its list with.
@@ -91,14 +99,26 @@ _LED = re.compile(
 )
 # "Egg wash: 1 egg + 1 tbsp milk": brushed on, and no part of its own.
 _WASH = re.compile(r"(?:egg[- ]?)?wash\s*:\s+(?=\d|an?\b|one\b)", re.I)
-# "Top: 1 cup cream": a part, and no "Top with cream".
-_HEADED = re.compile(r"[^\W\d_]+:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+[\d½¼¾⅓⅔]")
+# "Top: 1 cup cream", "In the jug: 1 egg": a part, and no "Top with cream".
+_HEADED = re.compile(
+    r"[Ii]n(?:to)? (?:the|an?|another|one) [^:;.\d]{3,24}:\s|[^\W\d_]+:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+(?:[–—-]{1,3}\s+)?[\d½¼¾⅓⅔]"
+)
 # "To decorate: writing icing": what the part is for, and its one food.
 _FOR_THE_END = re.compile(
     r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl|roll|dip|brush|fry|sandwich)(?:e|ing)?",
     re.I,
 )
 LONGEST_NAME = 5
+# What marks the first food behind the colon: "In the jug: * 1 egg".
+_MARKED = re.compile(r"^[*•·▪–-]\s*(?=[\d½¼¾⅓⅔])")
+WHAT_GOES_IN = re.compile(
+    r"what(?:['’]?s| goes| you need)?\s+(?:in(?:to)?|on|over|under|for|inside)\s+(?:top\s+of\s+)?(?:the\s+)?([^\W\d_][\w' -]{1,24})",
+    re.I,
+)
+_IN_THE_BOWL = re.compile(
+    r"in(?:to)?\s+(?:the|an?|another|one)\s+(?:[^\W\d_]+\s+)?(?:bowl|jug|pan|saucepan|cup|mug|blender|processor|mixer|pot)",
+    re.I,
+)
 
 
 def _bare_foods(rest: str) -> list[str]:
@@ -259,8 +279,9 @@ def begins_food(text: str) -> bool:
     return bool(
         re.match(
             # "225 g/8 oz digestives": the amount again.
-            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b|flesh\b|peeled\b|prepared\b|net\b|drained\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b|(?:(?:loaf|cake|round|square|sandwich|springform)\s+)?(?:tin|pan|dish)\b)(?:[^\W\d_]{2,}|b\.\s?(?=powder\b|soda\b))",
+            r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|each\b|more\b|extra\b|flesh\b|peeled\b|prepared\b|net\b|drained\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b|(?:(?:loaf|cake|round|square|sandwich|springform)\s+)?(?:tin|pan|dish)\b)(?:[^\W\d_]{2,}|b\.\s?(?=powder\b|soda\b)|(?:[a-z]\.\s?){2,}[a-z]{3,})",
             rest,
+            re.I,
         )
     ) and not re.match(r"\s*(?:min|hour|day|week|night|month|cm|inch|°|%|x\b)", rest)
 

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 
 from sun_crumb.core.quantities.numbers import read_quantity
 from sun_crumb.core.reading.durations import durations
@@ -127,7 +127,7 @@ def read_oven(text: str) -> Oven | None:
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 _TIMED = re.compile(
     r"(?:^|[.;!?\n]|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
-    r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:\(\s*(?:not?\s+fan|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
+    r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:\(\s*(?:not?\s+fan|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s)|(?=\s\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s*min))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
     r"(?:about |around |approx\.? )?(?:\d\s*h|an?\s+(?:hr|hour)\b|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m|\d{2}\s*(?:-|–)\s*\d{2}\s*(?:[.,;]|$))",
     re.I,
 )
@@ -148,7 +148,9 @@ _BEGUN = re.compile(
     r"^\s*(?:\d\s*[.)]\s*)?(\d{3})\s*(?:°|º)?\s*([CF]\b)?\s*[.:;,](?=\s).{0,300}?\b\d{1,2}\s*(?:min|m\b)", re.I | re.M
 )
 # A sentence that heats an oven, and one whose temperature is that of a pan, a syrup, a custard, of oil or of the thing itself.
-_SENTENCES = re.compile(r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|\n")
+_SENTENCES = re.compile(
+    r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|(?<=[a-z]{4}\.)(?<!mins\.)\s+(?=\d)|\s[✦✧✶★•●·]\s|\n"
+)
 _OVEN_WORDS = re.compile(
     r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\broast|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
     re.I,
@@ -380,32 +382,46 @@ def read_tin(text: str) -> Tin | None:
     Tin(shape='square', sizes_cm=(20.0,), text='20 cm square tin')
     """
     text = _SO_MANY_TINS.sub("", text)
-    oblong = _OBLONG.search(text)
-    if oblong:
-        unit = oblong[4]
-        first, second = _cm(oblong[1], oblong[2] or unit), _cm(oblong[3], unit)
-        shape = "square" if abs(first - second) < 0.3 else "oblong"
-        return Tin(shape, (first,) if shape == "square" else (first, second), oblong[0].strip())
-    if bare := _TIN_BARE.search(text):
-        a, b = int(bare["a"] or bare["a2"]), int(bare["b"] or bare["b2"])
-        unit = bare[3] or bare[6] or ("in" if max(a, b) <= MOST_INCHES else "cm")
-        first, second = _cm(str(a), unit), _cm(str(b), unit)
-        shape = "loaf" if "loaf" in bare[0].lower() else "square" if a == b else "oblong"
-        return Tin(shape, (first,) if a == b else (first, second), bare[0].strip())
-    loaf = _LOAF.search(text)
-    if loaf:
-        return Tin("loaf", (), loaf[0].strip())
-    holes = _HOLES.search(text)
-    if holes:
-        return Tin("muffin", (), holes[0].strip())
-    found = _ROUND.search(text) or _TIN_FIRST.search(text)
-    if found:
-        said = found[0].lower()
-        shape = "square" if re.search(r"\bsq(?:uare|\b)", said) else "loaf" if "loaf" in said else "round"
-        size = _cm(found[1], found[2])
-        if 4 <= size <= 60:
-            return Tin(shape, (size,), found[0].strip())
-    return None
+    told: list[tuple[int, int, Tin]] = []
+    for pattern, tin_of in _TINS:
+        found = pattern.search(text)
+        tin = tin_of(found) if found else None
+        if found and tin and all(found.end() <= start or end <= found.start() for start, end, _ in told):
+            told.append((*found.span(), tin))
+    return min(told, key=lambda one: one[0])[2] if told else None
+
+
+def _oblong(found: re.Match[str]) -> Tin:
+    unit = found[4]
+    first, second = _cm(found[1], found[2] or unit), _cm(found[3], unit)
+    shape = "square" if abs(first - second) < 0.3 else "oblong"
+    return Tin(shape, (first,) if shape == "square" else (first, second), found[0].strip())
+
+
+def _bare_sizes(found: re.Match[str]) -> Tin:
+    a, b = int(found["a"] or found["a2"]), int(found["b"] or found["b2"])
+    unit = found[3] or found[6] or ("in" if max(a, b) <= MOST_INCHES else "cm")
+    first, second = _cm(str(a), unit), _cm(str(b), unit)
+    shape = "loaf" if "loaf" in found[0].lower() else "square" if a == b else "oblong"
+    return Tin(shape, (first,) if a == b else (first, second), found[0].strip())
+
+
+def _one_size(found: re.Match[str]) -> Tin | None:
+    said = found[0].lower()
+    shape = "square" if re.search(r"\bsq(?:uare|\b)", said) else "loaf" if "loaf" in said else "round"
+    size = _cm(found[1], found[2])
+    return Tin(shape, (size,), found[0].strip()) if 4 <= size <= 60 else None
+
+
+# Ways to name a tin; of two that lie over each other the first tells more.
+_TINS: tuple[tuple[re.Pattern[str], Callable[[re.Match[str]], Tin | None]], ...] = (
+    (_OBLONG, _oblong),
+    (_TIN_BARE, _bare_sizes),
+    (_LOAF, lambda found: Tin("loaf", (), found[0].strip())),
+    (_HOLES, lambda found: Tin("muffin", (), found[0].strip())),
+    (_ROUND, _one_size),
+    (_TIN_FIRST, _one_size),
+)
 
 
 def _cm(number: str, unit: str) -> float:

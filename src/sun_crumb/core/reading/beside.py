@@ -1,0 +1,68 @@
+"""A list with its method beside it, each line of the text holding a food on the left and a piece of a step on the right."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import replace
+
+from sun_crumb.core.reading.line import clean
+from sun_crumb.core.reading.marks import heading_kind
+from sun_crumb.core.reading.physical import GAP, Statement, bare_line
+from sun_crumb.core.reading.run_on import is_food_with_amount
+
+# So many rows that hold a food on the left are a list beside a method.
+LEAST_ROWS = 3
+
+
+def method_beside(found: list[Statement]) -> list[Statement]:
+    """Return statements with the method that stands beside the list behind it: "Ingredients:        Directions:" over both.
+
+    The lines of the list keep their numbers, and so do those of the method: each line of the text has both.
+    """
+    heads = {s.line.number: names for s in found if (names := _heading_beside(s))}
+    if not heads:
+        return found
+    head, beside = next(iter(heads.items()))
+    at = next(s for s in found if s.line.number == head).line.raw.index(beside)
+    left: list[Statement] = []
+    right: list[Statement] = []
+    rows = 0
+    before = [s for s in found if s.line.number < head]
+    behind: list[Statement] = []
+    for statement in {s.line.number: s for s in found if s.line.number >= head}.values():
+        raw = statement.line.raw
+        if behind or (statement.line.gap and not _cut_at(raw, at)[1]):
+            behind += [s for s in found if s.line.number == statement.line.number]
+            continue
+        one, two = _cut_at(raw, at)
+        rows += is_food_with_amount(clean(one))
+        left += _told(statement, one)
+        right += _told(statement, two)
+    return [*before, *left, *right, *behind] if rows >= LEAST_ROWS else found
+
+
+def _told(statement: Statement, cell: str) -> list[Statement]:
+    raw = bare_line(cell)
+    return [replace(statement, raw=raw, text=clean(raw))] if clean(raw) else []
+
+
+def _cut_at(raw: str, at: int) -> tuple[str, str]:
+    """Return a line's left and right cell, divided by the wide gap that ends nearest where the right heading stands."""
+    gaps = [gap for gap in GAP.finditer(raw) if abs(gap.end() - at) <= FAR]
+    if not gaps:
+        return (raw, "") if raw.strip() else ("", "")
+    gap = min(gaps, key=lambda one: abs(one.end() - at))
+    return raw[: gap.start()], raw[gap.end() :]
+
+
+# How far from its heading a piece of the method may begin [characters].
+FAR = 6
+
+
+def _heading_beside(statement: Statement) -> str:
+    """Return the right one of the two headings of a line that says that a list stands on the left and its method on the right."""
+    cells = [cell.strip() for cell in GAP.split(statement.line.raw) if cell.strip()]
+    if len(cells) != 2 or re.search(r"\d", statement.line.raw):
+        return ""
+    is_list = heading_kind(cells[0]) == "ingredients"
+    return cells[1] if is_list and heading_kind(cells[1]) == "method" else ""
