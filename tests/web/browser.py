@@ -108,6 +108,7 @@ class Screens(unittest.TestCase):
             browser.send("Network.enable")
             browser.send("Network.emulateNetworkConditions", late)
         self.addCleanup(page.close)
+        self.addCleanup(self._tell, page)
         self.problems: list[str] = []
         page.on("pageerror", lambda error: self.problems.append(str(error)))
         page.on("console", lambda m: self.problems.append(m.text) if m.type == "error" else None)
@@ -116,3 +117,10 @@ class Screens(unittest.TestCase):
         )
         page.goto(self.address + path)
         return page
+
+    def _tell(self, page: Page) -> None:
+        """Print where a page stood when its test failed: what only a busy machine shows is seen once."""
+        if getattr(getattr(self, "_outcome", None), "success", True):
+            return
+        drafts = page.evaluate("JSON.stringify({...sessionStorage, ...localStorage})")
+        print(f"{self.id()} stood at {page.url}", drafts, page.locator("body").aria_snapshot(), *self.problems, sep="\n")
