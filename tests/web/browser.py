@@ -123,4 +123,6 @@ class Screens(unittest.TestCase):
         if getattr(getattr(self, "_outcome", None), "success", True):
             return
         drafts = page.evaluate("JSON.stringify({...sessionStorage, ...localStorage})")
-        print(f"{self.id()} stood at {page.url}", drafts, page.locator("body").aria_snapshot(), *self.problems, sep="\n")
+        print(
+            f"{self.id()} stood at {page.url}", drafts, page.locator("body").aria_snapshot(), *self.problems, sep="\n"
+        )

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Iterator
 from dataclasses import dataclass
+from functools import cache
 from typing import Literal
 
 from sun_crumb.core.method.names import LONGEST, Names, Phrase
@@ -17,6 +18,7 @@ from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.records import Amount
 from sun_crumb.core.reading.several import statement_of
 from sun_crumb.core.reading.weigh import one_amount
+from sun_crumb.core.reference import table
 
 Part = Literal["whole", "share", "rest", "little", "most", "amount", "back", "tin"]
 Group = Literal["dry", "wet", "all", "others", "both"]
@@ -83,14 +85,14 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "dry",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|ingr\b|mix(?:ture)?|stuff|things|goods|bowl)|\b(?:the|in|add|all) dries\b|\b(?:mix|add|whisk|combine|in|into|to|with|stir|then|sift|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b|(?:^|(?<=[.!?;,]\s))dry\s+(?:in(?:to)?\s+(?:an?|the|one)\s+(?:\w+\s+)?bowl|together|first|in(?=\s*[,.;]|$))(?!\w)",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?dry\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|ingr\b|mix(?:ture)?|stuff|things|goods|bowl)|\b(?:the|in|add|all) dries\b|\b(?:mix|add|whisk|combine|in|into|to|with|stir|then|sift|fold|blend|blitz|beat)\s+(?:the\s+|in\s+|over\s+)?dry\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|goods|bowl))|\b(?:everything|all)\s+(?:that is\s+)?dry\b|(?:^|(?<=[.!?;,]\s))dry\s+(?:in(?:to)?\s+(?:an?|the|one)\s+(?:\w+\s+)?bowl|together|first|in(?=\s*[,.;]|$))(?!\w)",
             re.I,
         ),
     ),
     (
         "wet",
         re.compile(
-            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?(?:wet|liquid)\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|ingr\b|mix(?:ture)?|stuff|things|bowl)|\b(?:the|in|add|all) wets\b|\b(?:mix|add|whisk|combine|into|with|stir|then|fold|blend|blitz|beat)\s+(?:the\s+|in\s+)?wet\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|bowl))|\b(?:everything|all)\s+(?:that is\s+)?wet\b|(?:^|(?<=[.!?;]\s))wet\s+(?:in(?:to)?\s+(?:an?|the|another)\s+(?:\w+\s+)?(?:bowl|jug)|together|next)\b",
+            r"\b(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)?(?:wet|liquid)\s+(?:(?!and\b|into\b|until\b|mix|with\b)[\w-]+\s+)?(?:ingredients?|ingr\b|mix(?:ture)?|stuff|things|bowl)|\b(?:the|in|add|all) wets\b|\b(?:mix|add|whisk|combine|into|with|stir|then|fold|blend|blitz|beat|melt|warm|heat)\s+(?:the\s+|in\s+)?wet\b(?!\s+(?:[\w-]+\s+)?(?:\w*ingr|mix|stuff|things|bowl))|\b(?:everything|all)\s+(?:that is\s+)?wet\b|(?:^|(?<=[.!?;]\s))wet\s+(?:in(?:to)?\s+(?:an?|the|another)\s+(?:\w+\s+)?(?:bowl|jug)|together|next)\b",
             re.I,
         ),
     ),
@@ -103,7 +105,7 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "others",
         re.compile(
-            r"\b(?:(?:all\s+)?(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)(?:(?P<part>[\w-]+(?:\s[\w-]+)?)\s+)?ingredients?|everything else|the rest(?!\s+of)|(?<=\bin )rest(?!\s+of)|(?<=\badd )rest(?!\s+of)|the others)\b",
+            r"\b(?:(?:all\s+)?(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)(?:(?P<part>[\w-]+(?:\s[\w-]+)?)\s+)?ingredients?|everything else|the rest(?!\s+of)|(?<=\bin )rest(?!\s+of)|(?<=\badd )rest(?!\s+of)|(?:(?<=\bbeat )|(?<=\bfold )|(?<=\bstir )|(?<=\bsift )|(?<=\bblend ))rest(?!\s+(?:of|for|in|on|at|\d|an?\b))|(?<=\bmix )rest(?!\s+(?:of|for|in|on|at|\d|an?\b))|(?<=\bwhisk )rest(?!\s+(?:of|for|in|on|at|\d|an?\b))|the others)\b",
             re.I,
         ),
     ),
@@ -163,7 +165,7 @@ def said_lines(text: str, names: Names) -> list[Said]:
 
     The longest phrase wins; "cream the butter" is something to do, and no cream.
     """
-    words = [(m.start(), m.end(), singular(fold(m[0]))) for m in _WORD.finditer(text)]
+    words = [(m.start(), m.end(), _whole_word(m[0])) for m in _WORD.finditer(text)]
     found: list[Said] = []
     at = 0
     while at < len(words) and len(found) < MOST_SAID:
@@ -176,6 +178,18 @@ def said_lines(text: str, names: Names) -> list[Said]:
             found.append(one)
         at += size
     return found
+
+
+def _whole_word(word: str) -> str:
+    """Return a word as names have it: folded, for one, and in full where a hand in a hurry shortens it ("flr")."""
+    folded = fold(word)
+    return singular(_in_full().get(folded, folded))
+
+
+@cache
+def _in_full() -> dict[str, str]:
+    rows = [(row["short"], row["words"]) for row in table("short_words")]
+    return {short: words for short, words in rows if " " not in short and " " not in words}
 
 
 # "Over barely simmering water": it warms the bowl, and goes into nothing.

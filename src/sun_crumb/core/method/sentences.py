@@ -14,7 +14,7 @@ from sun_crumb.core.reading.records import Step
 from sun_crumb.core.reference import table
 
 _END = re.compile(
-    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\d-in\.)(?<!\bca\.)(?<!\bno\.)(?<!\bmed\.)(?<!\bcond\.)(?<!\bw\.)(?<!\bevap\.)(?<!\bchoc\.)(?<!\bgran\.)(?<!\bveg\.)(?<!\btemp\.(?=\s[a-z]))\s+(?=\S)"
+    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\d-in\.)(?<!\bca\.)(?<!\bno\.)(?<!\bmed\.)(?<!\bcond\.)(?<!\bw\.)(?<!\bevap\.)(?<!\bchoc\.)(?<!\bgran\.)(?<!\bveg\.)(?<!\bconf\.(?=\s[a-z]))(?<!\bbkg\.(?=\s[a-z]))(?<!\bpwdr\.(?=\s[a-z]))(?<!\bvan\.(?=\s[a-z]))(?<!\bcinn\.(?=\s[a-z]))(?<!\bess\.(?=\s[a-z]))(?<!\bext\.(?=\s[a-z]))(?<!\btemp\.(?=\s[a-z]))\s+(?=\S)"
     r"|(?<=\bmin\.)\s+(?=[A-Z])|(?<=\bmins\.)\s+(?=[A-Z])|(?<=\bhr\.)\s+(?=[A-Z])|(?<=\bhrs\.)\s+(?=[A-Z])|\n+"
 )
 _WAITING = r"(?:reduce|lower|turn\s+(?:the\s+(?:oven|heat)\s+|it\s+)?down|bake|roast|chill|refrigerate|freeze|cool|leave|let|rest|prove|proof|steam|stand|return|cook(?=\s+(?:for\s+)?(?:about\s+|another\s+|a further\s+)?\d))"
@@ -125,11 +125,13 @@ def _sentences(text: str) -> Iterator[str]:
             yield sentence.strip()
 
 
-_NUMBER_INSIDE = re.compile(r"(?:^|(?<=[.!?;])\s+)(\d{1,2})\s*[.):]?\s+(?=[A-Z])")
+_NUMBER_INSIDE = re.compile(
+    r"(?:^|(?<=[.!?;])\s+)\(?(\d{1,2})\s*[.):>]*\s+(?=[A-Z\d])(?!\s*\d+\s*(?:g|ml|tbsp|tsp|cups?)\b)"
+)
 
 
 def _numbers_out(text: str) -> str:
-    """Return a line that numbers its own sentences without the numbers: "1 Heat the oven. 2 Boil the oranges."."""
+    """Return a line that numbers its own sentences without the numbers: "1 Heat the oven. 2 Boil the oranges.", "(1) Heat"."""
     numbers = [int(found[1]) for found in _NUMBER_INSIDE.finditer(text)]
     is_counted = len(numbers) > 1 and all(b == a + 1 for a, b in pairwise(numbers))
     return _NUMBER_INSIDE.sub("\n", text) if is_counted else text

@@ -36,7 +36,8 @@ _FINISHES = re.compile(
 )
 _UNTIL = re.compile(r"\b(?:until|till|so (?:that )?the)\b", re.I)
 _FIRST_SO_MANY = re.compile(
-    r"\bfirst\s+(?P<count>two|three|four|five|six|seven|eight|nine|ten|\d)\s+ingredients\b", re.I
+    r"\bfirst\s+(?P<count>two|three|four|five|six|seven|eight|nine|ten|\d)(?:\s+ingredients\b|(?=\s*(?:[,.;]|together\b|in\b|and\b|$)))",
+    re.I,
 )
 _COUNTS = {
     w: n for n, w in enumerate(["zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"])
@@ -178,6 +179,7 @@ class Resolver:
             found = self._pass()
         self._by_purpose(found)
         self._beside(found)
+        self._greasing(found)
         self._to_the_end(found)
         return found
 
@@ -212,6 +214,17 @@ class Resolver:
             step = next((r for r in found if any(use.position in twins for use in r.uses)), None)
             if step is not None:
                 step.mentions.append(Mention(0, 0, self._used([k], 1.0, is_sure=False)))
+
+    def _greasing(self, found: list[Resolved]) -> None:
+        """Bring in the fat that no step names but the one that greases: "butter a dish", with "1 tbsp butter" on the list."""
+        for k, left in enumerate(self.left):
+            if left < 1 - USED_UP or not self.listed.has_role(k, "fat"):
+                continue
+            at = next(
+                (n for n, said in enumerate(self.said) if any(s.part == "tin" and k in s.lines for s in said)), None
+            )
+            if at is not None:
+                found[at].mentions.append(Mention(0, 0, self._used([k], 1.0, is_sure=False)))
 
     def _by_purpose(self, found: list[Resolved]) -> None:
         """Bring in what no step names where its own words say what it is for: "oil for frying" where something is fried."""
@@ -258,9 +271,12 @@ class Resolver:
     def _votes(self, n: int, current: str) -> dict[str, float]:
         """Return how strongly a step's words speak of each component."""
         votes = dict.fromkeys(self.components, 0.0)
+        left_out = {k for group in self.groups[n] for k in group.but}
         for said in self.said[n]:
             if said.phrase == ("water",) and len(self.said[n]) > 1:
                 continue  # of all foods it tells the least
+            if set(said.lines) <= left_out:
+                continue  # "everything but the mango"
             for component in {self.lines[k].component for k in said.lines if self.left[k] > USED_UP}:
                 best = max(said.lines[k] for k in said.lines if self.lines[k].component == component)
                 votes[component] += 1 + 0.1 * best
@@ -300,7 +316,9 @@ class Resolver:
             word = many["count"].lower()
             count = _COUNTS.get(word) or int(word)
             own = self.listed.of(component)[:count]
+            behind = [m for m in found.mentions if m.start >= many.end() and not set(m.of) & set(own)]
             found.mentions = [Mention(many.start(), many.end(), self._used(own, 1.0), many.start(), tuple(own), True)]
+            found.mentions += behind
         for whole in sorted(self.whole_at.get(n, ())):
             own = [k for k, line in enumerate(self.lines) if line.component == whole and self.left[k] > USED_UP]
             spot = re.search(rf"\b{re.escape(whole.split()[-1])}\w*", clause.text, re.I)

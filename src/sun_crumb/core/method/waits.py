@@ -118,8 +118,8 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
         return "rest"
     if _OVEN_OFF.search(text[: span.start]):
         return "cool"
-    if re.match(r"\s*(?:at|@)\s*(?:1[2-9]\d|2[0-4]\d|3\d\d|4[0-5]\d)\b", text[span.end :]):
-        return "bake"  # "10 min @ 170"
+    if _is_at_a_heat(text, span):
+        return "bake"
     if _BEFORE.search(text[span.end :]) and not any(pattern.search(text[: span.start]) for _, pattern in _wait_words()):
         return "rest"
     # "in boiling water" says how hot it is, and nothing to do.
@@ -140,6 +140,20 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
     return _where_it_stands(nearest, text, span, before, uses=uses)
 
 
+def _is_at_a_heat(text: str, span: Duration) -> bool:
+    """Return whether an oven's heat stands right before a time or right behind it: "160 °C fan 25 min", "10 min @ 170"."""
+    if re.match(r"\s*(?:at|@)\s*(?:1[2-9]\d|2[0-4]\d|3\d\d|4[0-5]\d)\b", text[span.end :]):
+        return True
+    before = text[: span.start]
+    return bool(_AT_THIS_HEAT.search(before)) and not _OF_A_PAN.search(before)
+
+
+# "mix in the oats, 160 °C fan 25 min": an oven's heat right before the time.
+_AT_THIS_HEAT = re.compile(
+    r"(?<!to )(?:\b(?:1[4-9]\d|2[0-5]\d|3\d\d|4[0-5]\d)\s*(?:°|º|degrees?|deg\b)?\s*[CF]?|\bgas(?:\s+mark)?\s*\d)\s*(?:\(?\s*(?:fan|\d{3}(?:\s*(?:°\s*)?C?\s*fan)?)\s*\)?)?\s*,?\s*(?:for\s+)?(?:about\s+)?$",
+    re.I,
+)
+_OF_A_PAN = re.compile(r"\b(?:fry|fried|oil|syrup|boil|simmer|custard|caramel|sugar syrup|thermometer)", re.I)
 _GOES_ON_SO = re.compile(
     r"\W*(?:for\s+)?(?:about\s+|another\s+|a further\s+)?[\d–-]+\s*(?:minutes?|mins?)\.?\s+(?:more|longer|further|without|uncovered)\b[^.;]{0,30}\W*",
     re.I,

@@ -168,7 +168,7 @@ def marks_of(statement: Statement, known: Known) -> frozenset[str]:
 def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
     """Return the marks of a statement as it stands and cleaned, with what the pantry says of it."""
     words = re.findall(r"[^\W\d_]+(?:['’][^\W\d_]+)?", text)
-    if (_RATING.search(text) and len(words) <= 6) or _TRAIL.fullmatch(text) or _PAGE_NUMBER.fullmatch(raw.strip()):
+    if (_RATING.search(text) and len(words) <= 6) or _TRAIL.fullmatch(text) or _OF_NO_RECIPE.fullmatch(raw.strip()):
         return frozenset({"junk_word", "short"})
     if not words:
         return frozenset({"amount_only"} if known.has_amount else {"wordless"})
@@ -369,9 +369,9 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
     return found
 
 
-# "— 47 —"
-_PAGE_NUMBER = re.compile(
-    r"\W*[-–—]\s*\d{1,3}\s*[-–—]\W*|(?:page|p\.?|pg\.?)\s*\d{1,3}(?:\s*(?:of|/)\s*\d{1,3})?", re.I
+# "— 47 —", "Date: 3 Feb"
+_OF_NO_RECIPE = re.compile(
+    r"date\s*:\s*\d.{0,24}|\W*[-–—]\s*\d{1,3}\s*[-–—]\W*|(?:page|p\.?|pg\.?)\s*\d{1,3}(?:\s*(?:of|/)\s*\d{1,3})?", re.I
 )
 # "Tip into a tub and freeze": poured, and no tip.
 _TIPPED = re.compile(r"\W*tip\s+(?:(?:in)?to|onto?|in|out|over|everything|all|it|the|this|them|half)\b", re.I)

@@ -102,6 +102,7 @@ def _name_and_fields(raw: str) -> list[str]:
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
     raw = _FOR_THE_END.sub(r"\1: ", _KEYCAP.sub(r"\1. ", raw))
+    raw = _ASKED_OR_TOLD.sub("", _STRUCK.sub(" • ", raw))
     raw = _OUTLINED.sub("", _NAME_THEN.sub(r"\1: ", SENT_AT.sub("", raw, count=1), count=1), count=1)
     raw = _DIVIDES.sub(" • ", raw)
     text = _EMOJI.sub(" ", _ARROW.sub(", ", _SAID_BESIDE.sub("", _QUOTED.sub("", raw))))
@@ -125,6 +126,9 @@ SENT_AT = re.compile(
 )
 # "What goes on top => 1 lb strawberries"
 _NAME_THEN = re.compile(r"^(\s*[^\W\d_][^\d:;,.]{1,40}?)\s*(?:[⇒→➔➙➛➜➝➞➡]\ufe0f?|[-=]+>)\s*(?=[\d½¼¾⅓⅔A-Z])")
+# "Q: can you send the recipe?", "A: butter 200 g"; "Lemon bars~~makes 24"
+_ASKED_OR_TOLD = re.compile(r"^\s*[QA]\s*:\s+")
+_STRUCK = re.compile(r"(?<=\w)\s*~{2,}\s*(?=\w)")
 # "2.1 Beat all": the number of an outline, and no amount.
 _OUTLINED = re.compile(r"^\s*\d{1,2}\.\d{1,2}\.?\s+(?=[A-Z][a-z]{2})")
 # A number drawn as a key.

@@ -34,7 +34,7 @@ from sun_crumb.core.reading.records import (
 )
 from sun_crumb.core.reading.several import split_line
 from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin
-from sun_crumb.core.reading.weigh import is_absurd, weigh
+from sun_crumb.core.reading.weigh import is_absurd, is_too_strong, weigh
 
 MOST_CHARACTERS = 200_000
 MOST_LINES = 2_500
@@ -244,6 +244,8 @@ def _weighed(
         status, problem = "ask", problem or _doubt(parsed, draft)
     elif first is not None and first.unit == "spoon":
         status, problem = "ask", "which spoon? read as a tablespoon"
+    if grams is not None and status == "ok" and is_too_strong(ingredient, grams):
+        status, problem = "ask", f"{grams:.0f} g of {ingredient.name} is more than any dessert holds"
     if weight is not None and weight.conflict is not None:
         status, problem = "conflict", weight.conflict.fits
     candidates: tuple[Candidate, ...] = ()

@@ -255,7 +255,7 @@ def _place_marks(
 
 
 _FOODS = frozenset({"weighed", "counted", "weighed_behind", "plain_food"})
-_JOINED_ON = re.compile(r"(?:and|or|then|with|&)\s+(?!\d)[a-z]")
+_JOINED_ON = re.compile(r"(?:and|or|then|with|&)\s+(?!\d)[a-z]|\((?!optional)[a-z][^()\d]{2,30}\)$")
 _BREAKS_OFF = re.compile(r"\b(?:at|for|about|around|to|of|gas|mark|an?other)\s*$", re.I)
 _COUNTED_BY = re.compile(r"(?:min(?:ute)?s?|hours?|hrs?|seconds?|degrees|°|º|cm|inch(?:es)?)\b|[°º]\s?[CF]\b", re.I)
 
@@ -267,7 +267,11 @@ def _is_torn(before: Statement, statement: Statement, told: Set[str], marks: Set
     text = statement.raw.strip()
     return bool(
         (_BREAKS_OFF.search(before.raw) and re.match(r"\d", text))
-        or (told & _TOLD and before.raw.rstrip().endswith(",") and text[:1].islower())
+        or (
+            told & _TOLD
+            and before.raw.rstrip().endswith(",")
+            and (text[:1].islower() or (re.match(r"\d", text) and marks & {"time", "temperature"}))
+        )
         or (re.search(r"\d\s*$", before.raw) and _COUNTED_BY.match(text))
     )
 

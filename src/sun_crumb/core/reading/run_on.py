@@ -134,13 +134,14 @@ def _bare_foods(rest: str) -> list[str]:
 def _amounts_behind(rest: str) -> list[str]:
     """Return the foods of a list whose amounts stand behind them ("flour 250 g; sugar 50 g; salt, pinch"); none where it is no such list."""
     parts = [part.strip() for part in rest.rstrip(".").split(";" if rest.count(";") > 1 else ",") if part.strip()]
-    told = [part for part in parts if _AMOUNT_BEHIND.search(part) and len(part.split()) <= LONGEST_FOOD]
-    return parts if len(parts) >= LEAST_FOODS and len(told) == len(parts) else []
+    behind = [part for part in parts if _AMOUNT_BEHIND.search(part) and len(part.split()) <= LONGEST_FOOD]
+    told = [part for part in parts if part in behind or (begins_food(part) and len(part.split()) <= LONGEST_FOOD)]
+    return parts if len(parts) >= LEAST_FOODS and len(told) == len(parts) and 2 * len(behind) > len(parts) else []
 
 
 LONGEST_FOOD = 7
 _AMOUNT_BEHIND = re.compile(
-    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:,\s*[^\d;]+)?$",
+    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:,\s*[^\d;]+)?$",
     re.I,
 )
 
@@ -176,7 +177,7 @@ _PART_TOLD = re.compile(
     r"(?:^|(?<=[.:;!])\s)\s*(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s*(?:--|[–—:]|\s-)\s*(?=[\d½¼¾⅓⅔])"
 )
 # Behind the last food of the line.
-_METHOD_BEHIND = re.compile(r"\.\s+(?=[A-Z][a-z]+\s)")
+_METHOD_BEHIND = re.compile(r"\.\s+(?=[A-Z][a-z]+[\s,])")
 
 
 # "1 egg yolk, pearl sugar 20 g": another food, its amount behind it.

@@ -87,11 +87,17 @@ def _steps(reading: Reading) -> Iterator[Step]:
         told = (line.text for line in reading.lines if line.role in ("portions", "note", "chatter", "time"))
         yield from (read_step(text) for text in told if len(re.findall(rf"\b(?:{_DONE})\b", text, re.I)) > 1)
         return
-    for line in reading.lines:
+    # What only the method names stands behind its last step.
+    last_step = max(n for n, line in enumerate(reading.lines) if line.role == "step")
+    foods = [(n, line.line) for n, line in enumerate(reading.lines[:last_step]) if line.role == "food"]
+    last_listed, listed = max((n for n, _ in foods), default=-1), {number for _, number in foods}
+    for n, line in enumerate(reading.lines):
         if line.role == "heading":
             part = "" if heading_kind(line.text) else line.text.strip(" *#_=:–—-")[:80]
         elif line.role == "step":
-            yield read_step(line.text, part)
+            # Between the lists of two parts a step is of the one above it, and in the line of a list of that.
+            is_of_the_part = n < last_listed or line.line in listed
+            yield read_step(line.text, part or (line.component if is_of_the_part else ""))
         elif line.role == "food":
             part = ""
 

@@ -144,6 +144,22 @@ def is_absurd(amount: Amount) -> bool:
     return grams > MOST_GRAMS
 
 
+def is_too_strong(ingredient: Ingredient, grams: float) -> bool:
+    """Return whether so much of an extract, of salt or of soda is in no dessert: the words meant another food ("vanilla ice cream")."""
+    return any(key == ingredient.key and grams > most for key, most in MOST_OF_IT.items())
+
+
+# More than this is in no batch of a home kitchen [g] (common practice).
+MOST_OF_IT = {
+    "vanilla": 90.0,
+    "almond_extract": 60.0,
+    "salt": 400.0,
+    "baking_soda": 120.0,
+    "saffron": 10.0,
+    "food_colouring": 120.0,
+}
+
+
 @dataclass(frozen=True, slots=True)
 class Factor:
     """Words that change what goes in: of tins, or of raw food, *factor* of it is left."""
@@ -373,7 +389,7 @@ def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard
         if one[1] <= 0 or two[1] <= 0:
             continue
         # A count beside a cup says little.
-        slack = 1 + (AGREE if main.unit and other.unit else 3 * AGREE)
+        slack = 1 + (AGREE if _is_measured(main) and _is_measured(other) else 3 * AGREE)
         if one[0] > two[1] * slack or two[0] > one[1] * slack:
             first, second = one_amount(main, ingredient, cup, line.form), one_amount(other, ingredient, cup, line.form)
             return Conflict(
@@ -381,6 +397,10 @@ def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard
                 f"{main.text} and {other.text} are different amounts",
             )
     return None
+
+
+def _is_measured(amount: Amount) -> bool:
+    return amount.unit is not None and units()[amount.unit].kind in ("mass", "volume")
 
 
 def _whole(grams: float) -> float:
