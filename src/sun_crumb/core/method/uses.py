@@ -360,7 +360,7 @@ class Resolver:
         is_start = (
             alone
             and (verb := verb_of(alone["verb"]))
-            and verb in ("blend", "blitz", "mix", "process", "combine", "whisk", "pulse", "puree")
+            and verb in ("blend", "blitz", "mix", "process", "combine", "whisk", "pulse", "puree", "knead")
         )
         is_first = (
             not self.said[n]
@@ -368,7 +368,7 @@ class Resolver:
             and all(self.left[k] > 1 - USED_UP for k, line in enumerate(self.lines) if line.component == component)
         )
         if is_start and is_first:
-            return [k for k in own if not any(at > n for at in self.named_at[k])]
+            return [k for k in own if not any(at > n for at in self.named_at[k]) and not self.listed.is_to_finish(k)]
         return []
 
     def _used(self, positions: Iterable[int], share: float, *, is_sure: bool = True) -> tuple[Use, ...]:

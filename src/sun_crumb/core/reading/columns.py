@@ -52,11 +52,17 @@ def _one_after_the_other(head: list[Statement], rows: list[_Row]) -> list[Statem
     # A food alone in its row stands on the left, or on the right where it is set in half as far as the heading there.
     far_in = head[0].line.raw.rindex(right[0].raw) // 2
     for row, cells in rows:
-        first, *second = [replace(row[0], raw=cell, text=clean(cell)) for cell in cells]
+        first, *second = [_cell(row[0], cell) for cell in cells]
         raw = row[0].line.raw
         (right if not second and len(raw) - len(raw.lstrip()) >= far_in else left).append(first)
         right += second
     return left + right
+
+
+def _cell(row: Statement, cell: str) -> Statement:
+    """Return a cell as a statement of its row; what heads the next list is said to."""
+    is_heading = _is_heading(cell) and not is_food_with_amount(clean(cell)) and not cell.endswith(":")
+    return replace(row, raw=f"{cell}:" if is_heading else cell, text=clean(cell))
 
 
 def _cells(statement: Statement) -> list[str]:

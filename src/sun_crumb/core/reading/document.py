@@ -20,7 +20,7 @@ from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.roles import roles_of
 from sun_crumb.core.reading.run_on import WHAT_GOES_IN
 from sun_crumb.core.reading.words import word_list
-from sun_crumb.core.reading.wrapped import wrapped
+from sun_crumb.core.reading.wrapped import broken_list, wrapped
 
 # What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
 _HEAD_YIELD = re.compile(
@@ -66,7 +66,8 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         Roles that the baker has given, by the number of the line, from 0.
     """
     lines = physical_lines(text)
-    found = in_columns(method_beside([statement for line in lines for statement in statements_of(line)]))
+    lines_of_list = broken_list(lines)
+    found = in_columns(method_beside([statement for line in lines_of_list for statement in statements_of(line)]))
     told = {said: known(said) for said in {s.text for s in found}}
     forced = {**_of_a_page(found), **wrapped(found), **_broken_names(found, told, known), **(forced or {})}
     roles = roles_of(found, [told[s.text] for s in found], forced)
@@ -78,6 +79,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     by_line: dict[int, Role] = {}
     for statement, role in zip(found, roles, strict=True):
         by_line.setdefault(statement.line.number, role)
+    by_line |= {line.number: "continuation" for line in lines if line.number not in {x.number for x in lines_of_list}}
     by_line |= {piece.number: "title" for piece in pieces if piece.role == "title"}
     title, stated = _title(pieces)
     pieces = _with_components(pieces)
@@ -239,7 +241,7 @@ def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         r"\s+[•|·]\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~")
     )
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
-    return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .")), [
+    return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .").rstrip(".")), [
         *([said] if said else []),
         *(told for part in more for told in _told(part)),
     ]
@@ -273,9 +275,8 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
 
 def _title_below(pieces: list[Piece]) -> list[Piece] | None:
     """Return pieces with a title that stands below the list: a heading over no food, or a dessert's name; None where there is none."""
-    for n in range(max(0, len(pieces) - 2), len(pieces)):
-        if _NAMED_LAST.match(pieces[n].text):
-            return [*pieces[:n], replace(pieces[n], role="title"), *pieces[n + 1 :]]
+    if told := _told_below(pieces):
+        return told
     for n, piece in enumerate(pieces):
         if not n or piece.role not in ("heading", "food", "step", "note", "chatter", "junk", "portions"):
             continue
@@ -295,6 +296,33 @@ def _title_below(pieces: list[Piece]) -> list[Piece] | None:
                 piece = replace(piece, text=more[0], role="portions")
             return [Piece(name, "title", piece.component, piece.number), *pieces[:n], piece, *pieces[n + 1 :]]
     return None
+
+
+# "To make a good rice cake. Take half a pound ..."
+_TO_MAKE = re.compile(r"^to make (?:an?|some|the)\s+", re.I)
+
+
+def _told_below(pieces: list[Piece]) -> list[Piece] | None:
+    """Return pieces with the title that a sentence tells with how many it makes, or one of the last lines as such; None where none does."""
+    for n, piece in enumerate(pieces):
+        if piece.role in ("step", "note", "chatter") and (split := _named_and_counted(piece)):
+            return [*pieces[:n], *split, *pieces[n + 1 :]]
+    for n in range(max(0, len(pieces) - 2), len(pieces)):
+        if _NAMED_LAST.match(pieces[n].text):
+            return [*pieces[:n], replace(pieces[n], role="title"), *pieces[n + 1 :]]
+    return None
+
+
+def _named_and_counted(piece: Piece) -> list[Piece]:
+    """Return the title and the rest of a piece that begins with a name and how many it makes: "Vanilla crescents, about 40 pieces. Knead"."""
+    first, *more = _SENTENCE.split(piece.text, maxsplit=1)
+    first, is_to_make = _TO_MAKE.subn("", first.rstrip(" ."))
+    name, said = of_title(first)
+    is_named = is_to_make or (said is not None and said.count)
+    if not is_named or not _NAME.fullmatch(name) or name.split()[0].lower() in word_list("verb") | _LINKS:
+        return []
+    title = replace(piece, text=first, role="title")
+    return [title, *(replace(piece, text=text) for text in more)]
 
 
 # "3. Result: Lemon drizzle cake, 12 slices"
@@ -333,7 +361,7 @@ def _name_in(piece: Piece) -> str:
     told = of_title(piece.text)[0] if piece.role == "portions" else _SENTENCE.split(piece.text)[0]
     if piece.role == "heading":
         told = _COUNT_BEHIND.sub("", told)
-    return re.sub(r"[\"“”]", "", told).strip(" *#_=:.–—-")
+    return _TO_MAKE.sub("", re.sub(r"[\"“”]", "", told).strip(" *#_=:.–—-"))
 
 
 # "You asked for the apple cake": a letter names what it tells.

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from itertools import chain
 
@@ -88,11 +88,13 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draf
     return drafts
 
 
-def with_units(drafts: list[Draft]) -> list[Draft]:
+def with_units(drafts: list[Draft], texts: Iterable[str] = ()) -> list[Draft]:
     """Return drafts whose amounts without a unit have the one that is meant, where the lines beside them tell it.
 
-    "150 caster sugar" in a list of grams is grams; "four ounces of butter, four of sugar" goes on in ounces.
+    "150 caster sugar" in a list of grams is grams; "four ounces of butter, four of sugar" goes on in ounces; one of the *texts* beside them may
+    say it for all: "weights in g".
     """
+    is_said = any(_ALL_IN_GRAMS.search(text) for text in texts)
     firsts = [d.parsed.sums[0] for d in drafts if d.parsed and d.parsed.sums and d.ingredient]
     grams = sum(amount.unit == "g" for amount in firsts)
     if not grams and all(amount.unit in (None, "tsp", "tbsp", "pinch", "ml") for amount in firsts):
@@ -104,7 +106,7 @@ def with_units(drafts: list[Draft]) -> list[Draft]:
         first = draft.parsed.sums[0] if draft.parsed and draft.parsed.sums else None
         if draft.parsed and draft.ingredient and first and first.unit is None and not first.size:
             is_elliptic = first.text.lower().endswith(" of") and last is not None
-            is_grams = grams >= LEAST_IN_GRAMS and first.low >= LEAST_BARE_GRAMS
+            is_grams = is_said or (grams >= LEAST_IN_GRAMS and first.low >= LEAST_BARE_GRAMS)
             if (is_elliptic or is_grams) and draft.ingredient.measure("each") is None:
                 told = replace(first, unit=last if is_elliptic else "g")
                 draft = replace(draft, parsed=replace(draft.parsed, sums=(told, *draft.parsed.sums[1:])))
@@ -114,6 +116,10 @@ def with_units(drafts: list[Draft]) -> list[Draft]:
     return found
 
 
+_ALL_IN_GRAMS = re.compile(
+    r"\b(?:all|weights?|amounts?|quantities|everything)\s+(?:is\s+|are\s+|given\s+)?(?:in\s+)?(?:g|grams?|grammes)\b",
+    re.I,
+)
 # In so many lines of grams a bare number of so much and more is grams; where no line has a unit of weight, of so much and more [lines; g; g] (judgement).
 LEAST_IN_GRAMS, LEAST_BARE_GRAMS, LEAST_TOLD_BARE_GRAMS = 2, 20, 50
 

@@ -188,6 +188,8 @@ class _Statement:
     def _takes_aside(self, aside: str) -> bool:
         if _ANOTHER_KIND.match(aside):
             return True
+        if _ITS_MEASURE.match(aside):
+            return False
         if (
             not ONE.search(aside)
             or _MADE_OF.search(aside)
@@ -233,6 +235,8 @@ _LISTS = re.compile(r"(?:[\d½¼¾⅓⅔][^,;]*?[^\W\d_]{3,}[^,;\d]*,\s*){2}[\d�
 _ON_CONDITION = re.compile(r"\b(?:if|for (?:a )?(?:less|more|sweeter|lighter|extra)|would do|will do|unless)\b", re.I)
 # "(3/4 cup + 1/4 cup)", "(50 g and 100 g)": what is used at a time.
 _IN_PARTS = re.compile(r"^\s*[\d½⅓⅔¼¾⅛][^+&]*(?:\+|&|\band\b|\bthen\b)\s*[\d½⅓⅔¼¾⅛]", re.I)
+# "(one mug is 250 ml)": what it is measured with.
+_ITS_MEASURE = re.compile(r"^\s*(?:1|one|an?|my|the)\s+[a-z]+\s+(?:is|=|holds|being)\s", re.I)
 # "(or 1 tsp dried)": so much of another food.
 _ANOTHER_KIND = re.compile(r"^\s*or\b.*\b(?:dried|dry|fresh|frozen|instant|ground|powdered|tinned|canned)\s*$", re.I)
 _OR_ELSE = re.compile(r"\s*[/,;]\s+|\s+or\s+(?=(?:about\s+)?\d+\s*(?:g|kg|oz|lbs?)\b)", re.I)

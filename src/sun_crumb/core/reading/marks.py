@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Sequence
+from collections.abc import Sequence, Set
 from dataclasses import dataclass, replace
 from functools import cache
 from typing import Literal
@@ -182,12 +182,7 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
         _heading_marks(raw, text, words, known) | method | _amount_marks(known, words, is_step="imperative" in method)
     )
     found |= _kinds_of_words(raw, text, words)
-    if known.has_food and (known.has_amount or not found & {"tool"}):
-        found -= {"tool", "personal", "junk_word", "works"}
-    if known.has_unit and _TIN_OF.match(text):
-        found.discard("tool")
-    if known.has_unit and known.has_food and not known.is_behind and not found & {"imperative", "sentences"}:
-        found.discard("temperature")  # "1 c. warm milk (110 F)"
+    found -= _overruled(found, text, words, known)
     is_heading = bool(found & {"heading_form", "heading_ingredients"})
     if "heading_form" in found:
         found.discard("personal")  # "What you'll need for the base"
@@ -196,6 +191,20 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
         found.add("asks")
     found.add("long" if len(words) >= 15 else "short" if len(words) <= 4 else "plain")
     return frozenset(found - {"plain"})
+
+
+def _overruled(found: Set[str], text: str, words: Sequence[str], known: Known) -> set[str]:
+    """Return the marks that a line's other ones, or its food, say are none."""
+    over: set[str] = set()
+    if "imperative" in found and len(words) > LEAST_OF_A_DEED + 1 and re.search(r"\bthe\b", text):
+        over.add("plain_food")  # "Warm the milk and malt"
+    if known.has_food and (known.has_amount or "tool" not in found):
+        over |= {"tool", "personal", "junk_word", "works"}
+    if known.has_unit and _TIN_OF.match(text):
+        over.add("tool")
+    if known.has_unit and known.has_food and not known.is_behind and not found & {"imperative", "sentences"}:
+        over.add("temperature")  # "1 c. warm milk (110 F)"
+    return over
 
 
 def _so_many_and_so_long(text: str) -> bool:

@@ -49,6 +49,11 @@ _TOLD_NUMBER = re.compile(
 )
 # "pinch salt"
 _PINCH = re.compile(r"(?<![\w-])(?P<said>(?:pinch|dash|drizzle|knob|handful|splash)\s+(?:of\s+)?[^\W\d_]+)", re.I)
+# "the yolks of eight eggs and the whites of four"
+_OF_EGGS = re.compile(
+    r"\b(?P<part>yolks?|whites?)\s+of\s+(?P<count>\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|twelve)(?:\s+eggs?)?\b",
+    re.I,
+)
 # "the juice of 1½ lemons"
 _OF_FRUIT = re.compile(
     r"\b(?:(?:finely\s+)?grated\s+)?(?:zest|juice|rind)(?:\s+(?:and|&)\s+(?:zest|juice|rind))?\s+(?:of|from)\s+"
@@ -115,6 +120,9 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
         fruit = [(m.start(), m.end(), m[0]) for m in _OF_FRUIT.finditer(step)]
         found = [(at, said) for at, said in found if not any(start <= at < end for start, end, _ in fruit)]
         found += [(start, said) for start, _, said in fruit]
+        eggs = [(m.start(), m.end(), f"{m['count']} egg {m['part']}") for m in _OF_EGGS.finditer(step)]
+        found = [(at, said) for at, said in found if not any(start <= at < end for start, end, _ in eggs)]
+        found += [(start, said) for start, _, said in eggs]
         behind = [(m.start("amount"), f"{m['amount']} {_LEADING.sub('', m['name'])}") for m in _BEHIND.finditer(step)]
         behind += [
             (m.start(), f"a {m['said']}")

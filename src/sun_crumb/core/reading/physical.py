@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import csv
 import re
 from dataclasses import dataclass
 
@@ -24,12 +25,13 @@ MOST_CELLS = 60
 
 @dataclass(frozen=True, slots=True)
 class Physical:
-    """One line of the text as it stands; ``number`` counts from 0, ``gap`` says that an empty line stands before it, ``is_first`` that no letter does."""
+    """One line of the text as it stands; ``number`` counts from 0, ``gap`` says that an empty line stands before it, ``is_first`` that no letter does, ``is_row`` that commas divide its cells."""
 
     number: int
     raw: str
     gap: bool = False
     is_first: bool = False
+    is_row: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,16 +47,26 @@ def physical_lines(text: str) -> list[Physical]:
     """Return every line of *text*, empty ones too, in order: joined by line ends they are the text."""
     found: list[Physical] = []
     gap, is_first = False, True
-    for number, raw in enumerate(_BREAK.split(text)):
+    rows = _BREAK.split(text)
+    head = next((raw for raw in rows if raw.strip()), "")
+    for number, raw in enumerate(rows):
         has_letter = is_first and _LETTER.search(raw) is not None
-        found.append(Physical(number, raw, gap, has_letter))
+        found.append(Physical(number, raw, gap, has_letter, _is_row(raw, head)))
         gap, is_first = not raw.strip(), is_first and not has_letter
     return found
 
 
 def statements_of(line: Physical) -> list[Statement]:
     """Return what a line says: one statement, or one for each food where it holds several."""
-    return [Statement(line, part, text) for part, text in _parts(line.raw, line.is_first)]
+    raw = "|".join(next(csv.reader([line.raw]), [])) if line.is_row else line.raw
+    return [Statement(line, part, text) for part, text in _parts(raw, line.is_first)]
+
+
+def _is_row(raw: str, head: str) -> bool:
+    """Return whether a line is a row of a table whose cells commas divide, as its head says: "Ingredient,Amount,Unit"."""
+    columns = head.count(",")
+    words = set(re.findall(r"[a-z]+", head.lower()))
+    return 0 < columns <= len(next(csv.reader([raw]), [])) - 1 and words <= word_list("table_head")
 
 
 @remembered

@@ -79,7 +79,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
     found = read.pieces
     pot = own_measure(piece.text for piece in found if piece.role == "food")
     drafts = [draft for piece in found if piece.role != "title" for draft in drafts_of(piece, pantry, pot)]
-    drafts = with_units(drafts)
+    drafts = with_units(drafts, (piece.text for piece in found))
     drafts += mentioned(found, drafts, pantry)
     pairs = [(d.parsed, d.ingredient) for d in drafts if d.parsed is not None]
     if cup is None:

@@ -67,7 +67,7 @@ def roles_of(
     """
     if not found:
         return []
-    own = _own_marks(found, known)
+    own = _own_marks(found, known, {line for line, role in (forced or {}).items() if role == "junk"})
     first_food = _first_food(own)
     index, scores = _scores()
     emission = np.zeros((len(found), len(ROLES)))
@@ -81,8 +81,8 @@ def roles_of(
     return _best_path(emission)
 
 
-def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[str]]:
-    """Return the marks that each statement has by itself, and which of them begins the recipe."""
+def _own_marks(found: Sequence[Statement], known: Sequence[Known], junk: Set[int]) -> list[set[str]]:
+    """Return the marks that each statement has by itself, and which of them begins the recipe: none of the lines of *junk*."""
     # The same words have the same marks wherever they stand.
     seen: dict[str, frozenset[str]] = {}
     for statement, held in zip(found, known, strict=True):
@@ -93,9 +93,12 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known]) -> list[set[s
         if is_asking(found[n].text) and bare_count(f"{found[n + 1].text} portions"):
             # "Servings" on a line, and the number on the next.
             own[n] = own[n + 1] = {"portions", "short"}
-    begin = next(
-        (n for n, marks in enumerate(own) if not (marks & _NO_BEGINNING or _is_of_the_writer(found[n].text, marks))), 0
+    begins = (
+        n
+        for n, marks in enumerate(own)
+        if found[n].line.number not in junk and not (marks & _NO_BEGINNING or _is_of_the_writer(found[n].text, marks))
     )
+    begin = next(begins, 0)
     if _tells_more_than_portions(found[begin].text) or _SO_MUCH_OF_IT.search(found[begin].text):
         own[begin] -= {"portions", "portions_bare", "weighed_behind", "weighed_unknown", "counted_unknown"}
     take_out_nutrition(found, own)

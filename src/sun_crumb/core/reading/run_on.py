@@ -141,7 +141,7 @@ def _amounts_behind(rest: str) -> list[str]:
 
 LONGEST_FOOD = 7
 _AMOUNT_BEHIND = re.compile(
-    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:,\s*[^\d;]+)?$",
+    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:\s*\([^()]*\))?(?:,\s*[^\d;]+)?$",
     re.I,
 )
 

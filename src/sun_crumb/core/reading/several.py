@@ -17,7 +17,7 @@ _PART_OF = re.compile(
     re.I,
 )
 _OF_EGGS = re.compile(
-    r"^(?:the\s+)?(?P<part>whites?|yolks?)\s+(?:of|from)\s+(?P<count>(?:\d+|one|two|three|four|five|six)(?:\s+\w+)?)\s+eggs?$",
+    r"^(?:the\s+)?(?P<part>whites?|yolks?)\s+(?:of|from)\s+(?P<count>(?:\d+|one|two|three|four|five|six|seven|eight|ten|twelve)(?:\s+(?!eggs?\b)\w+)?)(?:\s+eggs?)(?:\s*(?:,|and|&|\+)+\s*(?:the\s+)?(?P<part_two>whites?|yolks?)\s+(?:of|from)\s+(?P<count_two>\d+|one|two|three|four|five|six|seven|eight|ten|twelve)(?:\s+eggs?)?)?$",
     re.I,
 )
 _INSIDE_OF = re.compile(
@@ -111,7 +111,8 @@ _FROM_A_TIN = re.compile(
 def _of_eggs(text: str) -> list[str] | None:
     """Read "the whites of 2 eggs" and "seeds of a vanilla pod"."""
     if eggs := _OF_EGGS.match(text):
-        return [f"{eggs['count']} egg {eggs['part']}"]
+        more = [f"{eggs['count_two']} egg {eggs['part_two']}"] if eggs["part_two"] else []
+        return [f"{eggs['count']} egg {eggs['part']}", *more]
     if inside := _INSIDE_OF.match(text):
         return [inside["rest"]]
     return None

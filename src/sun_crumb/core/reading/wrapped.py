@@ -5,15 +5,16 @@ from __future__ import annotations
 import re
 from collections import Counter
 from collections.abc import Iterator, Sequence
+from dataclasses import replace
 
 from sun_crumb.core.reading.amounts import read_amount
-from sun_crumb.core.reading.physical import SENT_AT, Statement
+from sun_crumb.core.reading.physical import SENT_AT, Physical, Statement
 from sun_crumb.core.reading.records import Role
-from sun_crumb.core.reading.run_on import first_word
+from sun_crumb.core.reading.run_on import LEAST_FOODS, begins_food, first_word, run_on
 from sun_crumb.core.reading.words import word_list
 
-# The longest line of wrapped prose has so many characters, and a line that is broken is nearly as long.
-LEAST_WIDTH, LEAST_SHARE = 36, 0.72
+# The longest line of wrapped prose has so many characters, of a narrow column fewer where half of its lines begin small; a line that is broken is nearly as long.
+LEAST_WIDTH, LEAST_NARROW, LEAST_SHARE = 36, 20, 0.72
 _STOPS = re.compile(r"(?<!oz)(?<!lb)(?<!tsp)(?<!tbsp)(?<!\d[gGcC])[.!?:;][\"'”’)]?\s*$")
 _ITEM = re.compile(r"\s*(?:[-–—•*●○▢□☐✓·▪>+#]|\d{1,2}\s*[.):]|\(?[a-z]\)|step\b)", re.I)
 _BREAKS_OFF = re.compile(r"\b(?:in|with|and|to|of|for|at|about|from|add|than|or|by|over|until|another|gas|mark)$", re.I)
@@ -29,7 +30,8 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
     for block in _blocks(found):
         texts = [statement.line.raw.strip() for statement in block]
         width = max(map(len, texts))
-        if width < LEAST_WIDTH or read_amount(block[0].text) or not _is_prose(texts):
+        is_narrow = width < LEAST_WIDTH and 2 * sum(text[:1].islower() for text in texts[1:]) < len(texts)
+        if is_narrow or width < LEAST_NARROW or read_amount(block[0].text) or not _is_prose(texts):
             continue
         for before, text, statement in zip(texts, texts[1:], block[1:], strict=False):
             is_full = len(before) >= LEAST_SHARE * width and not _STOPS.search(before)
@@ -39,6 +41,40 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
             if is_full and not _ITEM.match(text) and (goes_on or counts):
                 lines[statement.line.number] = "continuation"
     return lines
+
+
+def broken_list(lines: Sequence[Physical]) -> list[Physical]:
+    """Return lines with each list that runs on over several of them in its first: "2 eggs, half a" and "mug of sugar"."""
+    found: list[Physical] = []
+    block: list[Physical] = []
+    for line in [*lines, None]:
+        if line is not None and line.raw.strip() and (not block or not line.gap):
+            block.append(line)
+            continue
+        found += _as_one(block)
+        block = [line] if line is not None and line.raw.strip() else []
+        if line is not None and not block:
+            found.append(line)
+    return found
+
+
+def _as_one(block: list[Physical]) -> list[Physical]:
+    """Return a block of lines as one where only together they are a list of foods that commas divide."""
+    texts = [line.raw.strip() for line in block]
+    broken = [text for text in texts[1:] if text[:1].islower() and not _ITEM.match(text)]
+    if not LEAST_BROKEN <= len(texts) <= MOST_BROKEN or len(broken) < LEAST_TORN or len(block[0].raw) > MOST_WIDE:
+        return block
+    # Where a line ends with its food the next begins with an amount: no list that is broken.
+    if sum(begins_food(text) for text in texts) > len(texts) // 2 or not begins_food(texts[0]):
+        return block
+    parts = run_on(" ".join(texts))
+    if len(parts) < LEAST_FOODS or not all(begins_food(part) for part in parts):
+        return block
+    return [replace(block[0], raw=" ".join(texts))]
+
+
+# So many lines of a broken list, so many of which begin in the middle of a food, and so wide at most.
+LEAST_BROKEN, MOST_BROKEN, LEAST_TORN, MOST_WIDE = 3, 24, 2, 70
 
 
 def _is_prose(texts: list[str]) -> bool:
