@@ -116,11 +116,18 @@ class Screens(unittest.TestCase):
             "request", lambda r: self.problems.append(r.url) if not r.url.startswith((self.address, "data:")) else None
         )
         page.goto(self.address + path)
+        if "/bench" in path:
+            self.settle(page)
         return page
+
+    def settle(self, page: Page) -> None:
+        """Wait until the Bench has all its answers: while they come, what is about to be clicked may move under the pointer."""
+        page.wait_for_load_state("networkidle")
 
     def _tell(self, page: Page) -> None:
         """Print where a page stood when its test failed: what only a busy machine shows is seen once."""
-        if getattr(getattr(self, "_outcome", None), "success", True):
+        result = getattr(getattr(self, "_outcome", None), "result", None)
+        if not any(test is self for test, _ in (*getattr(result, "failures", ()), *getattr(result, "errors", ()))):
             return
         drafts = page.evaluate("JSON.stringify({...sessionStorage, ...localStorage})")
         print(

@@ -48,6 +48,7 @@ class Bench(Screens):
             "aria-checked", "true"
         )
         expect(row).to_contain_text("set by you")
+        self.settle(page)
         page.get_by_role("button", name=re.compile("1 kept, newest")).click()
         page.get_by_role("link", name="For the school fair", exact=True).click()
         expect(page.get_by_role("radio", name=re.compile("^Blend"))).to_have_attribute("aria-checked", "true")

@@ -9,7 +9,7 @@ import numpy as np
 
 from sun_crumb.core.solving.model import Build
 from sun_crumb.core.solving.penalty import CUT_OVER, CUT_SHORT
-from sun_crumb.core.solving.problem import Problem
+from sun_crumb.core.solving.problem import BLEND_UP_TO, Problem
 from sun_crumb.core.solving.solver import INFINITY, LinearModel, WarmStart
 
 # What a component pays that is cut deeper than the whole recipe, and by how much of its sugar it may be for nothing (judgement).
@@ -18,6 +18,8 @@ UNEVEN, UNEVEN_FREE = 6.0, 0.08
 MOST_CUT, BARE = 0.7, 600.0
 # Where more of the sugar than this can't be cut, no part loses more than its own share of the cut, or than so much of a small one [share] (judgement).
 MOSTLY, LEAST_OWN = 0.5, 0.4
+# Of the sugar that can go no more than this goes for the sake of what can't, where half or so is to go [share] (judgement: a spoon of it left is neither one thing nor the other).
+MOST_TAKEN = 0.72
 KEEP_SOME = (
     "frosting",
     "butter_cake",
@@ -112,6 +114,7 @@ def _together(problems: Sequence[Problem], share: Share, hard: bool) -> tuple[Li
         is_bared = share.left_g > 0 and "fruit_only" in build.p.goals.preset.traits
         if (len(builds) > 1 or is_bared or is_mostly_left) and build.p.counted_before > 0:
             _evenly(model, build, share, build.p.counted_before / whole, is_mostly_left=is_mostly_left)
+        _some_stays(model, build, share, whole)
     wanted = 1 - share.wanted_cut - held
     model.require(terms, wanted, wanted)
     return model, builds
@@ -130,6 +133,18 @@ def _evenly(model: LinearModel, build: Build, share: Share, weight: float, *, is
         bare = model.add(0.0, INFINITY, BARE * weight)
         model.require({**mine, bare: 1.0}, lower=1 - most - base)
     model.require({**mine, deeper: 1.0}, lower=1 - share.wanted_cut - UNEVEN_FREE - base)
+
+
+def _some_stays(model: LinearModel, build: Build, share: Share, whole: float) -> None:
+    """Let the sugar that can go not go nearly all of it for what can't, jam or chocolate in the same batter."""
+    rows = build.p.rows
+    can_go = np.array([row.is_cut for row in rows]) * build.p.counted
+    there = float(can_go @ np.array([row.original_g for row in rows]))
+    if there <= 0 or share.wanted_cut > BLEND_UP_TO:
+        return
+    base, mine = build.combine(can_go / there)
+    bare = model.add(0.0, INFINITY, BARE * there / whole)
+    model.require({**mine, bare: 1.0}, lower=1 - max(share.wanted_cut, MOST_TAKEN) - base)
 
 
 class Kept:

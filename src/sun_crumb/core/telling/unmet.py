@@ -15,6 +15,7 @@ from sun_crumb.core.offers.stand_ins import no_stand_in
 from sun_crumb.core.pantry import Ingredient, diets
 from sun_crumb.core.reference import constant, table
 from sun_crumb.core.solving.problem import LEAST_SWEET, Problem
+from sun_crumb.core.solving.together import MOST_TAKEN
 from sun_crumb.core.wish.eaters import eaters
 from sun_crumb.core.wish.goals import CAPS, DEFINITIONS, Goals
 from sun_crumb.core.wish.money import cost_of
@@ -191,13 +192,32 @@ def _why_short(goals: Goals, original: Formula, formula: Formula, balances: Iter
             name = line.ingredient.name.lower()
             rest[name] = rest.get(name, 0.0) + sugar
     cuttable = sum(counted_per_gram(x, goals.counted) * x.grams for x in formula.lines) - sum(rest.values())
-    if cuttable > 0.05 * whole:
+    is_nearly_gone = sum(rest.values()) > SOME_REST * whole and _has_given(goals, original, formula)
+    if cuttable > 0.05 * whole and not is_nearly_gone:
         if goals.preset.most_new and any(_is_barely_sweet(b, goals) for b in balances):
             return "with less it would hardly be sweet, and this path has nothing more that suits it"
         return "beyond that the dessert would leave its balance"
     names = sorted(rest, key=lambda name: -rest[name])
     most = [name for name in names if rest[name] > 0.15 * whole][:2] or names[:1]
     return f"the rest is in the {' and the '.join(most)}, which the plan leaves alone"
+
+
+# So much of the sugar that is left is said to be the reason that no more goes [share].
+SOME_REST = 0.35
+
+
+def _has_given(goals: Goals, original: Formula, formula: Formula) -> bool:
+    """Return whether a component with sugar that can't go has given of the other as much as it gives for that."""
+
+    def sugar(of: Formula, component: str, can_go: bool) -> float:
+        lines = (x for x in of.lines if x.component == component and is_cuttable(x, goals.counted) == can_go)
+        return sum(counted_per_gram(x, goals.counted) * x.grams for x in lines)
+
+    return any(
+        sugar(original, c, False) > 0
+        and sugar(formula, c, True) <= (1 - MOST_TAKEN + AT_LEAST) * sugar(original, c, True)
+        for c in {line.component for line in original.lines if is_cuttable(line, goals.counted)}
+    )
 
 
 def _is_barely_sweet(balance: ComponentBalance, goals: Goals) -> bool:
