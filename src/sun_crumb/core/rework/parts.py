@@ -17,7 +17,7 @@ from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.offers.stand_ins import must_go
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.recasting import Reference
-from sun_crumb.core.solving.problem import LIMITS, Problem
+from sun_crumb.core.solving.problem import BLEND_UP_TO, LEAST_SWEET, LIMITS, Problem
 from sun_crumb.core.solving.together import Share
 from sun_crumb.core.telling.unmet import ComponentBalance
 from sun_crumb.core.wish.goals import DEFINITIONS, Goals
@@ -98,6 +98,10 @@ def parts_of(
         extra = additions(part, family, own_goals, pantry, kept, around)
         if component in found and _is_unknown(found[component], part):
             extra = [a for a in extra if _is_harmless(a)]
+        is_minor = component != heaviest and _is_minor(part, held[component], own, goals, family)
+        if is_minor:
+            extra = [a for a in extra if not a.is_sweetener or a.is_required or a.is_wished or a.set_g is not None]
+            wanted = replace(goals, keep_sweet=min(goals.wanted_sweetness, LEAST_SWEET))
         told = tuple(flavours(part, family, goals, pantry)) if component == heaviest else ()
         seasoned = _seasoned(told, locks, extra, len(part.lines), pantry)
         allowed = _allowed(parts, solved, component, goals)
@@ -110,7 +114,7 @@ def parts_of(
             Problem(
                 formula=part,
                 family=family,
-                goals=goals,
+                goals=wanted if is_minor else goals,
                 additions=extra,
                 locks=locks,
                 allowed=allowed,
@@ -123,6 +127,19 @@ def parts_of(
             told,
             found.get(component),
         )
+
+
+def _is_minor(part: Formula, held_g: float, own_g: float, goals: Goals, family: Family) -> bool:
+    """Return whether a part beside the sweet ones has so little sugar that a baker takes some of it and puts nothing in its place: a crumble, a crust."""
+    can_go = sum(line.grams for line in part.lines if is_cuttable(line, goals.counted))
+    is_shared = goals.preset.traits & {"shares", "fruit_only"} and goals.wanted_cut <= BLEND_UP_TO
+    is_little = 0 < can_go <= MINOR_G and held_g <= MINOR_SHARE * own_g
+    return bool(is_shared) and is_little and family.is_among(MINOR_KINDS)
+
+
+# So much sugar in a part, and so much of all that goes is in it at most (judgement: a spoon of a sweetener in a topping is nobody's).
+MINOR_G, MINOR_SHARE = 60.0, 0.4
+MINOR_KINDS = ("crumble", "pie_crust", "shortbread", "cookie", "granola", "crumb_crust", "yeast_dough", "bar")
 
 
 def _is_unknown(nature: Nature, part: Formula) -> bool:
