@@ -44,17 +44,24 @@ const oven = {
   },
 }
 
+const field = { variant: 'underlined', density: 'compact', hideDetails: 'auto' } as const
+
+/** Where motion is not wanted nothing slides or fades in: while it does, it can't be clicked. */
+const atOnce = window.matchMedia('(prefers-reduced-motion: reduce)').matches ? { transition: false } : {}
+
 export const vuetify = createVuetify({
   theme: { defaultTheme: 'morning', themes: { morning, oven } },
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   defaults: {
     VBtn: { rounded: 'pill', variant: 'outlined', ripple: false },
-    VTextField: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
-    VNumberInput: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
-    VSelect: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
-    VCombobox: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
-    VAutocomplete: { variant: 'underlined', density: 'compact', hideDetails: 'auto' },
+    VTextField: field,
+    VNumberInput: field,
+    VSelect: { ...field, menuProps: atOnce },
+    VCombobox: { ...field, menuProps: atOnce },
+    VAutocomplete: { ...field, menuProps: atOnce },
     VSlider: { hideDetails: true, thumbSize: 18, trackSize: 6 },
     VCheckbox: { density: 'compact', hideDetails: true },
+    VMenu: atOnce,
+    VDialog: atOnce,
   },
 })

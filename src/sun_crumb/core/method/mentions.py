@@ -105,7 +105,7 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "others",
         re.compile(
-            r"\b(?:(?:all\s+)?(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)(?:(?P<part>[\w-]+(?:\s[\w-]+)?)\s+)?ingredients?|everything else|the rest(?!\s+of)|(?<=\bin )rest(?!\s+of)|(?<=\badd )rest(?!\s+of)|(?:(?<=\bbeat )|(?<=\bfold )|(?<=\bstir )|(?<=\bsift )|(?<=\bblend ))rest(?!\s+(?:of|for|in|on|at|\d|an?\b))|(?<=\bmix )rest(?!\s+(?:of|for|in|on|at|\d|an?\b))|(?<=\bwhisk )rest(?!\s+(?:of|for|in|on|at|\d|an?\b))|the others)\b",
+            r"\b(?:(?:all\s+)?(?:the\s+)?(?:rest of the\s+|remaining\s+|other\s+)(?:(?P<part>[\w-]+(?:\s[\w-]+)?)\s+)?ingredients?|everything else|(?:the\s+|all\s+(?:the\s+)?)?(?:mix|add)[- ]?ins\b|the rest(?!\s+of)|(?<=\bin )rest(?!\s+of)|(?<=\badd )rest(?!\s+of)|(?:(?<=\bbeat )|(?<=\bfold )|(?<=\bstir )|(?<=\bsift )|(?<=\bblend ))rest(?!\s+(?:of|for|in|on|at|\d|an?\b))|(?<=\bmix )rest(?!\s+(?:of|for|in|on|at|\d|an?\b))|(?<=\bwhisk )rest(?!\s+(?:of|for|in|on|at|\d|an?\b))|the others)\b",
             re.I,
         ),
     ),

@@ -445,6 +445,14 @@ class Resolver:
                 for k in whole
                 if self.left[k] > 1 - USED_UP and self.listed.stage(k, whole) == kind
             }
+        if kind == "dry":
+            # "Cut the butter into the dry things": those with flour, and no fruit's cornflour and sugar.
+            floury = {
+                line.component
+                for k, line in enumerate(self.lines)
+                if self.left[k] > 1 - USED_UP and self.listed.has_role(k, "flour")
+            }
+            of = of & floury or of
         return component if component in of or not of else next(c for c in self.components if c in of)
 
     def _is_creamed(self, k: int, n: int) -> bool:

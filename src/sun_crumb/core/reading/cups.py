@@ -15,6 +15,10 @@ _METRIC_WORDS = re.compile(
     r"gas mark|gas \d|loaf tin|sr flour|besan|elaichi|suet|demerara|mark [1-9]|zest(?:ed)? and juice|litres?|grams?|\d+\s?ml|\d+\s?g)\b",
     re.I,
 )
+# No American kitchen calls them so.
+_BRITISH_WORDS = re.compile(
+    r"\b(?:caster sugar|castor sugar|treacle|self[- ]raising|sultanas|golden syrup|demerara)\b", re.I
+)
 _US_WORDS = re.compile(
     r"\b(all[- ]purpose|ap flour|confectioners'?|powdered sugar|cornstarch|baking soda|heavy cream|sticks?|"
     r"\d{3}\s*°?\s*F\b|ounces?|\d+\s?oz|\d+\s?lbs?|molasses|half[- ]and[- ]half|zucchini|kosher|granulated sugar|"
@@ -38,6 +42,7 @@ def infer_cup(text: str, lines: list[tuple[ParsedLine, Ingredient | None]]) -> t
     if votes:
         return votes
     metric, american = len(_said(_METRIC_WORDS, text)), len(_said(_US_WORDS, text))
+    metric += 2 * bool(_BRITISH_WORDS.search(text))
     if metric > american:
         word = _METRIC_WORDS.search(text)
         return cup_standard("metric"), f"words such as “{word[0] if word else ''}”"

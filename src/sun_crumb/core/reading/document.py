@@ -69,11 +69,17 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     lines_of_list = broken_list(lines)
     found = in_columns(method_beside([statement for line in lines_of_list for statement in statements_of(line)]))
     told = {said: known(said) for said in {s.text for s in found}}
-    forced = {**_of_a_page(found), **wrapped(found), **_broken_names(found, told, known), **(forced or {})}
+    forced = {
+        **_of_a_page(found),
+        **_table_heads(lines),
+        **wrapped(found),
+        **_broken_names(found, told, known),
+        **(forced or {}),
+    }
     roles = roles_of(found, [told[s.text] for s in found], forced)
     for n in _greetings(found):
         roles[n] = "chatter"
-    if not any(role == "food" and told[s.text].has_food for s, role in zip(found, roles, strict=True)):
+    if sum(role == "food" and told[s.text].has_food for s, role in zip(found, roles, strict=True)) < LEAST_LISTED:
         roles = [_of_sentences(statement, role, known) for statement, role in zip(found, roles, strict=True)]
     pieces = _with_title(_joined(found, roles))
     by_line: dict[int, Role] = {}
@@ -91,6 +97,8 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     )
 
 
+# One food alone is no list.
+LEAST_LISTED = 2
 # A letter's paragraph that names so many foods with their amounts is the recipe, where no list stands.
 LEAST_TOLD_FOODS = 3
 
@@ -110,6 +118,21 @@ def _of_a_page(found: Sequence[Statement]) -> dict[int, Role]:
         if len(words & word_list("page_lead")) >= LEAST_LEADS and not re.search(r"\d", statement.text):
             return {s.line.number: "junk" for s in found[: n + 1]}
     return {}
+
+
+def _table_heads(lines: Sequence[Physical]) -> dict[int, Role]:
+    """Return the lines that name the columns of a table: above a row of rules, several cells and no number in them."""
+    return {
+        above.number: "junk"
+        for above, rule in pairwise(lines)
+        if _RULED.fullmatch(rule.raw)
+        and len([cell for cell in above.raw.split("|") if cell.strip()]) > 1
+        and not re.search(r"\d", above.raw)
+    }
+
+
+# "|:---|---:|"
+_RULED = re.compile(r"\s*\|?(?:\s*:?-{2,}:?\s*\|)+\s*(?::?-{2,}:?)?\s*")
 
 
 def _greetings(found: Sequence[Statement]) -> list[int]:
@@ -268,7 +291,8 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
         return [replace(pieces[0], role="title"), *pieces[1:]]
     if found := _title_below(pieces):
         return found
-    if told := next((m for p in pieces if p.role in ("chatter", "step") and (m := _SPOKEN_OF.search(p.text))), None):
+    spoken = (m for p in pieces for m in [_SPOKEN_OF.search(p.text) or _CALLED.search(p.text)] if m)
+    if told := next(spoken, None):
         return [Piece(told[1][:1].upper() + told[1][1:], "title", "", 0), *pieces]
     return pieces
 
@@ -292,8 +316,8 @@ def _title_below(pieces: list[Piece]) -> list[Piece] | None:
             if is_over_none or name == re.sub(r"[\"“”]", "", piece.text).strip(" *#_=:."):
                 return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
             _, *more = _SENTENCE.split(piece.text, maxsplit=1)
-            if piece.role == "step" and more and statements(more[0]):
-                piece = replace(piece, text=more[0], role="portions")
+            if piece.role == "step" and more:
+                piece = replace(piece, text=more[0], role="portions" if statements(more[0]) else "step")
             return [Piece(name, "title", piece.component, piece.number), *pieces[:n], piece, *pieces[n + 1 :]]
     return None
 
@@ -367,6 +391,11 @@ def _name_in(piece: Piece) -> str:
 # "You asked for the apple cake": a letter names what it tells.
 _SPOKEN_OF = re.compile(
     r"\b(?:the|my|our|that|this)\s+((?:[a-z-]+\s+){1,3}(?:cake|tart|pie|loaf|bread|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=[^.]{0,60}[.!?:])"
+)
+# "so for the brownies I just do ...", "it's called dump cake"
+_CALLED = re.compile(
+    r"(?:\bfor\s+(?:the|my)|\bcalled(?:\s+an?)?)\s+((?:[a-z-]+\s+){0,3}(?:cake|tart|pie|loaf|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=\s+(?:i|we|you)\b|,)",
+    re.I,
 )
 # "Title: Carrot halwa"
 _FIELD = re.compile(

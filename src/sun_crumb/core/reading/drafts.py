@@ -165,10 +165,23 @@ SURE_ASIDE = 0.95
 SURE_COUNTED = 0.93
 
 
+# One food alone is no list, where the method tells several.
+LEAST_LISTED, LEAST_TOLD = 2, 3
+
+
+def _is_told(found: Sequence[Piece], index: NameIndex) -> bool:
+    """Return whether a method alone tells the foods of a recipe, with their amounts."""
+    told = [s for piece in found if piece.role == "step" for s in mentions(piece.text, is_list=True)]
+    return sum(bool(index.match(parse_line(s).name)) for s in told[:MOST_TOLD]) >= LEAST_TOLD
+
+
+MOST_TOLD = 8
+
+
 def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> list[Draft]:
     """Return drafts of the foods that only the method names with an amount; what the list holds is not repeated."""
     index = name_index(pantry)
-    if not any(d.parsed and d.parsed.sums and d.ingredient for d in drafts):
+    if sum(bool(d.parsed and d.parsed.sums and d.ingredient) for d in drafts) < LEAST_LISTED and _is_told(found, index):
         return _told(found, index, pantry)
     listed = {d.ingredient.key for d in drafts if d.ingredient}
     named = [(frozenset(words_of(d.parsed.name)), d.parsed.sums[:1]) for d in drafts if d.parsed and d.parsed.name]

@@ -86,7 +86,7 @@ _IN_THE_BOWL = re.compile(
 def heading_kind(text: str) -> Section | Literal["stage"]:
     """Return what a line announces by its words alone: the list, the method, notes, a stage; or nothing."""
     bare = re.sub(r"\([^)]*\)", "", text).strip(" *#_=:–—-.!>").lower().replace("’", "'")
-    bare = re.sub(r"^(?:step\s+)?\d+\s*[.)]\s*", "", bare).strip()
+    bare = re.sub(r"^(?:(?:step\s+)?\d+\s*[.)]|step\s+\d+\s*[-–—:])\s*", "", bare).strip()
     if re.fullmatch(r"step\s+(?:\d{1,2}|one|two|three|four|five|six)", bare):
         return "method"
     for kind in ("ingredients", "method", "notes", "stage"):
@@ -380,7 +380,8 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
 
 # "— 47 —", "Date: 3 Feb"
 _OF_NO_RECIPE = re.compile(
-    r"date\s*:\s*\d.{0,24}|\W*[-–—]\s*\d{1,3}\s*[-–—]\W*|(?:page|p\.?|pg\.?)\s*\d{1,3}(?:\s*(?:of|/)\s*\d{1,3})?", re.I
+    r"date\s*:\s*\d.{0,24}|\W*[-–—]\s*\d{1,3}\s*[-–—]\W*|(?:page|p\.?|pg\.?)\s*\d{1,3}(?:\s*(?:of|/)\s*\d{1,3})?(?:\s*[-–—:|]\s*[A-Z][A-Z ]{2,24})?",
+    re.I,
 )
 # "Tip into a tub and freeze": poured, and no tip.
 _TIPPED = re.compile(r"\W*tip\s+(?:(?:in)?to|onto?|in|out|over|everything|all|it|the|this|them|half)\b", re.I)

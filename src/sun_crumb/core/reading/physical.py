@@ -93,7 +93,8 @@ def _name_beside(raw: str) -> list[str]:
 def _is_table_head(raw: str) -> bool:
     """Return whether a line only tells what its columns are called: "INGREDIENTS ........ AMOUNT"."""
     words = re.findall(r"[a-z]+", raw.lower())
-    return len(words) > 1 and bool(_LEADERS.search(raw)) and set(words) <= word_list("table_head")
+    is_apart = bool(_LEADERS.search(raw)) or (len(words) > 1 and len(GAP.split(raw.strip())) == len(words))
+    return len(words) > 1 and is_apart and set(words) <= word_list("table_head") | {"metric"}
 
 
 def _title_row(raw: str) -> list[str]:
@@ -123,6 +124,7 @@ def bare_line(raw: str) -> str:
         return f"# {whole[2].strip()}" if not statements(whole[2]) else whole[2].strip()
     if bracketed := re.match(r"^\s*\[([^\W\d_][^\[\]\d]{1,30})\]\s*:?\s*$", text):
         return f"# {bracketed[1].strip()}"  # "[wet]"
+    text = re.sub(r"(?<![\w*_])([*_])([^\W\d_][^*_]{0,30}:)\1(?![*_])", r"\2", text)  # "*Yield:* 24 bars"
     text = re.sub(r"(?<!\w)(\*\*|__|`)(.+?)\1(?!\w)", r"\2", text)
     return text.strip()
 

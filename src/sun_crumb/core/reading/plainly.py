@@ -238,6 +238,12 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
         "juice|zest",
     ),
     (re.compile(r"^(lemon|lime|orange) (zest|juice)\s*(?:->|[-:–])\s*(\d) \1s?$", re.I), r"\2 of \3 \1s", "juice|zest"),
+    # "lemon, 1 (juice)"
+    (
+        re.compile(r"^(lemon|lime|orange)s?,?\s*(\d|½|half)\s*\(\s*(juice|zest)(?:d| only)?\s*\)$", re.I),
+        r"\2 \1 \3",
+        "juice|zest",
+    ),
     # "pastry for a single 9-inch crust"
     (
         re.compile(
@@ -285,9 +291,9 @@ _ZEST_THEN_MEASURED = re.compile(
     re.I,
 )
 _OF_SO_MANY = re.compile(
-    rf"^(?:(?P<count>\d|two|three|four)\s+(?:\w+\s+)?{_CITRUS}|(?P<named>lemon|lime|orange|grapefruit)s?,?\s+(?P<behind>\d))\s*[,:(–-]+\s*"
+    rf"^(?:(?P<count>\d|two|three|four)\s+(?:\w+\s+)?{_CITRUS}|(?P<named>lemon|lime|orange|grapefruit)s?(?:,?\s+(?P<behind>\d))?)\s*[,:(–-]+\s*"
     r"(?:(?:finely\s+)?grated\s+)?(?:the\s+)?(?P<one>zest|juice)\s+of\s+(?P<of_one>\d|one|two|three|half|both|all|them all|all of them)\s*(?:[,;]|and|&|\+)+\s*(?:the\s+)?"
-    r"(?P<two>zest|juice)\s+of\s+(?P<of_two>\d|one|two|three|half|both|all|them all|all of them)(?:\s+(?:of them|lemons?|limes?|oranges?))?\)?$",
+    r"(?P<two>zest|juice)\s+of\s+(?P<of_two>\d|one|two|three|half|both|all|them all|all of them)(?:\s+(?:of them|lemons?|limes?|oranges?))?(?:\s+for\s+(?:the\s+)?\w+)?\)?$",
     re.I,
 )
 _HALF = {"half": "1/2", "a half": "1/2", "a quarter": "1/4"}

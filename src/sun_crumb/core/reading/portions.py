@@ -80,7 +80,7 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     if (grid := _CUT_BY.search(text)) and 1 < (many := int(grid[1]) * int(grid[2])) <= MOST:
         # "I cut it 6 by 6"
         found.append(Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.9 * base, grid[0].strip()))
-    if (eaters := _SO_MANY_OF_US.search(text)) and (count := read_count(eaters[1])):
+    if (eaters := _SO_MANY_OF_US.search(text)) and (count := read_count(eaters[1] or eaters[2])):
         found.append(Stated(replace(count, kind="person", noun="serving"), "", 0.9 * base, eaters[0]))
     if (sum_of := _COMES_TO.search(text)) and (count := read_count(text, sum_of.end())) and count.kind == "piece":
         found.append(Stated(count, "", 0.9 * base, text[sum_of.start() : count.end].strip()))
@@ -96,8 +96,9 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     return found
 
 
-# "Six of us finish it."
-_SO_MANY_OF_US = re.compile(r"\b(\d{1,2}|two|three|four|five|six|seven|eight|ten|twelve) of us\b", re.I)
+# "Six of us finish it.", "Twelve people, fifteen with ice cream."
+_EATERS = r"(\d{1,2}|two|three|four|five|six|seven|eight|ten|twelve)"
+_SO_MANY_OF_US = re.compile(rf"\b{_EATERS} of us\b|(?:^|(?<=[.;]\s)){_EATERS} people\b", re.I)
 _CUT_BY = re.compile(
     r"\bcuts?\s+(?:(?:it|them|mine|this|in|into)\s+){1,2}(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b",
     re.I,
@@ -433,13 +434,12 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     for stated in said_so:
         cue = stated.text.lower()
         if (
-            re.match(
-                r"(?:serv|feed|enough|makes|yield|sufficient|gives|does|will do|portion|\w+ of us|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:\w+ )?(?:serving|portion|helping))",
+            _THEY_MAKE.search(sentence)
+            or re.match(
+                r"(?:serv|feed|enough|makes|yield|sufficient|gives|does|will do|portion|\w+ of us|\w+ people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:\w+ )?(?:serving|portion|helping))",
                 cue,
             )
-            and stated.count
-            and stated.count.kind != "whole"
-        ):
+        ) and (stated.count and stated.count.kind != "whole"):
             return Stated(stated.count, stated.whole, 0.9, stated.text)
     if (
         re.match(r"for\s", sentence, re.I)
@@ -460,6 +460,10 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     return next(
         (replace(s, trust=0.9) for s in said_so if s.whole and s.text.lower().startswith(("make", "yield"))), None
     )
+
+
+# "They make 24 small ones."
+_THEY_MAKE = re.compile(r"\b(?:they|these|it|this)\s+makes?\s+(?:about\s+)?\d", re.I)
 
 
 def _divided(sentence: str, *, is_late: bool) -> Stated | None:

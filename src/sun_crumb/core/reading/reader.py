@@ -96,8 +96,10 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         cup=standard.key,
         cup_ml=standard.cup_ml,
         cup_reason=reason,
-        oven=read_oven("\n".join(steps)) or read_oven(method),
-        bake_minutes=read_bake_minutes("\n".join(steps)) or read_bake_minutes(method),
+        oven=read_oven("\n".join(steps)) or read_oven(method) or read_oven(_junk_text(read)),
+        bake_minutes=read_bake_minutes("\n".join(steps))
+        or read_bake_minutes(method)
+        or read_bake_minutes(_junk_text(read)),
         lines=tuple(_finish(draft, pantry, standard) for draft in drafts),
         steps=steps,
         tin=read_tin("\n".join(steps)) or read_tin(f"{method}\n{_heading_text(read)}") or read_tin(_junk_text(read)),

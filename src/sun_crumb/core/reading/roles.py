@@ -101,6 +101,7 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known], junk: Set[int
     begin = next(begins, 0)
     if _tells_more_than_portions(found[begin].text) or _SO_MUCH_OF_IT.search(found[begin].text):
         own[begin] -= {"portions", "portions_bare", "weighed_behind", "weighed_unknown", "counted_unknown"}
+        own[begin] -= {"heading_word", "heading_form"}
     take_out_nutrition(found, own)
     own[begin].add("first")
     _name_parts(found, known, own)

@@ -122,6 +122,8 @@ def read_oven(text: str) -> Oven | None:
         or _GOES_IN.search(text)
         or _FAN_BESIDE.search(text)
         or _MINUTES_AT.search(text)
+        or _ISH.search(text)
+        or _HEAT_ALONE.search(text)
     )
     found = _setting(f"oven {timed[1]} {' '.join(filter(None, timed.groups()[1:]))}", is_oven=True) if timed else None
     if found and found.temperature_c >= 130:
@@ -145,6 +147,13 @@ _GOES_IN = re.compile(
 # "25 mins at 180, wobbly", "12 min @ 175": how long, and then how hot.
 _SO_LONG_AT = r"\d[\d½¼¾.,]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min|hour|hr|h\b)[a-z]*\.?\s*(?:@|at)\s*"
 _MINUTES_AT = re.compile(rf"\b{_SO_LONG_AT}(1[2-9]\d|2[0-4]\d)\s*(?:°|º|degrees\b)?\s*(C\b)?\s*(fan\b)?", re.I)
+# "brownie tin, 180 for 25ish"
+_ISH = re.compile(r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2})\s*([CF]\b)?\s*(fan\s*)?for\s+(?:about\s+)?\d{2}\s*-?ish\b", re.I)
+# "400 degrees.", "175° mitten av ugnen": a heat and nothing more, or the oven in another tongue.
+_HEAT_ALONE = re.compile(
+    r"(?:^|[.;!?\n])\W*(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)\s*([CF]\b)?\s*(fan\s*)?(?=\s*(?:[.;!\n]|$)|[^.;\n]{0,20}\b(?:ugn\w*|ofen|four|forno|horno)\b)",
+    re.I,
+)
 # "Into a lined tin, 180 (160 fan) for 50 min"
 _FAN_BESIDE = re.compile(
     r"\b(1[2-9]\d|2[0-4]\d)\s*(?:°|º)?\s*(C\b)?\s*[(/]\s*(?:fan\s+)?\d{3}\s*(?:°|º)?\s*C?\s*fan\b", re.I
@@ -328,7 +337,7 @@ _OVEN_HEAT = re.compile(
 _SHORT_SENTENCES = re.compile(rf"{_SENTENCES.pattern}|(?<=[a-z)]\.)\s+(?=\d{{2,3}}\b)")
 _TURNED_DOWN = re.compile(r"\b(?:turn|turned|turning|reduce|lower|drop)\w*\b.{0,24}\b(?:down|to)\b", re.I)
 _TIME_ALONE = re.compile(
-    r"(?:about |for )?[\d½¼¾]{1,3}(?:\s*(?:-|–|to)\s*[\d½¼¾]{1,3})?\s*(?:min(?:ute)?s?|hours?|hrs?)\.?(?:,?\s*(?:stirring|turning|rotating|until|till|til)\b.*|\s+[A-Z].*)?",
+    r"(?:[^.;\d]{0,12}\d?[^.;\d]{0,24}\b(?:tin|pan|dish|tray)s?\b,?\s+)?(?:about |for )?[\d½¼¾]{1,3}(?:\s*(?:-|–|to)\s*[\d½¼¾]{1,3})?\s*(?:min(?:ute)?s?|hours?|hrs?)\.?(?:,?\s*(?:stirring|turning|rotating|until|till|til)\b.*|,\s*[a-z]+(?:\s+[a-z]+){0,2}|\s+[A-Z].*)?",
     re.I,
 )
 
@@ -397,11 +406,17 @@ def read_tin(text: str) -> Tin | None:
     return min(told, key=lambda one: one[0])[2] if told else None
 
 
-def _oblong(found: re.Match[str]) -> Tin:
+def _oblong(found: re.Match[str]) -> Tin | None:
     unit = found[4]
     first, second = _cm(found[1], found[2] or unit), _cm(found[3], unit)
     shape = "square" if abs(first - second) < 0.3 else "oblong"
+    if min(first, second) < LEAST_SIDE_CM:
+        return None  # "1 × 20 cm cake": one of 20 cm
     return Tin(shape, (first,) if shape == "square" else (first, second), found[0].strip())
+
+
+# No tin is so narrow [cm].
+LEAST_SIDE_CM = 4.0
 
 
 def _bare_sizes(found: re.Match[str]) -> Tin:

@@ -15,8 +15,9 @@ from sun_crumb.core.reading.words import word_list
 
 # The longest line of wrapped prose has so many characters, of a narrow column fewer where half of its lines begin small; a line that is broken is nearly as long.
 LEAST_WIDTH, LEAST_NARROW, LEAST_SHARE = 36, 20, 0.72
-_STOPS = re.compile(r"(?<!oz)(?<!lb)(?<!tsp)(?<!tbsp)(?<!\d[gGcC])[.!?:;][\"'”’)]?\s*$")
+_STOPS = re.compile(r"(?<!oz)(?<!lb)(?<!tsp)(?<!tbsp)[.!?:;][\"'”’)]?\s*$")
 _ITEM = re.compile(r"\s*(?:[-–—•*●○▢□☐✓·▪>+#]|\d{1,2}\s*[.):]|\(?[a-z]\)|step\b)", re.I)
+_DONE = re.compile(r"\b(?:then|until|whisk|fold|stir|melt(?:ed)?|beat|mix|bake|add)\b", re.I)
 _BREAKS_OFF = re.compile(r"\b(?:in|with|and|to|of|for|at|about|from|add|than|or|by|over|until|another|gas|mark)$", re.I)
 _SENTENCE = re.compile(r"[a-z]{3}[.!?]\s+[A-Z]|^[A-Z][a-z]+\s+(?:the|a|an|in|over|with|until|for)\b")
 
@@ -35,11 +36,13 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
             continue
         for before, text, statement in zip(texts, texts[1:], block[1:], strict=False):
             is_full = len(before) >= LEAST_SHARE * width and not _STOPS.search(before)
-            goes_on = text[:1].islower() or before.endswith("-")
+            goes_on = text[:1].islower() or text[:1] == "(" or before.endswith("-")
             # "... and stir in" and "2 eggs", below no food of a list
             counts = text[:1].isdigit() and _BREAKS_OFF.search(before) and read_amount(before) is None
             if is_full and not _ITEM.match(text) and (goes_on or counts):
                 lines[statement.line.number] = "continuation"
+        if texts[0][:1].islower() and block[1].line.number in lines:
+            lines[block[0].line.number] = "step"  # "so for the brownies I just melt": no name
     return lines
 
 
@@ -79,6 +82,7 @@ LEAST_BROKEN, MOST_BROKEN, LEAST_TORN, MOST_WIDE = 3, 24, 2, 70
 
 def _is_prose(texts: list[str]) -> bool:
     told = [t for t in texts if _SENTENCE.search(t)]
+    told += [texts[0]] if not re.search(r"\d", texts[0]) and sum(bool(_DONE.search(t)) for t in texts) > 1 else []
     return bool(told) or first_word(texts[0]) in word_list("verb") - word_list("deed_food")
 
 
