@@ -73,6 +73,42 @@ class Cuts(CloseTo):
         told = plan(text.replace("23 g lemon juice", "juice of 1 lemon"), path="fruit", cut=0.5)
         self.assertTrue(all(x.after_g == x.before_g for x in told.lines if x.ingredient == "lemon_juice"))
 
+    def test_what_cant_go_takes_not_all_of_what_can(self) -> None:
+        """Frangipane over jam: half the sugar asked for is no reason to leave four grams of it in the almonds."""
+        made = plan(
+            "Tart\nServes 10\nPastry\n200 g plain flour\n100 g butter\n40 g icing sugar\n1 egg yolk\nFilling\n150 g raspberry jam\n125 g butter\n"
+            "125 g caster sugar\n2 eggs\n125 g ground almonds",
+            path="blend",
+        )
+        kept = next(x for x in made.lines if x.ingredient == "caster_sugar")
+        self.assertGreater(kept.after_g, 0.25 * kept.before_g)
+        self.assertIn("the rest is in the jam", next(u.words for u in made.unmet if u.goal == "cut"))
+
+    def test_a_topping_takes_less_and_nothing_in_its_place(self) -> None:
+        """No baker weighs two spoons of a sweetener into a crumble (common practice, no published source)."""
+        text = (
+            "Rhubarb tart\nServes 8\nFilling\n400 g rhubarb\n120 g caster sugar\n2 eggs\n200 ml double cream\n1 tbsp cornflour\n"
+            "Crumble\n80 g plain flour\n50 g butter\n50 g demerara sugar"
+        )
+        for path in ("blend", "fruit"):
+            made = plan(text, path=path)
+            with self.subTest(path):
+                self.assertEqual([x.ingredient for x in made.lines if x.component == "crumble" and not x.before_g], [])
+                sugar = next(x for x in made.lines if x.ingredient == "demerara_sugar")
+                self.assertClose(sugar.after_g / sugar.before_g, 0.75, absolute=0.1)
+        # Who wants all of it gone gets something for it.
+        made = plan(text, path="zero", cut=1.0)
+        self.assertTrue(any(x.component == "crumble" and not x.before_g for x in made.lines))
+
+    def test_milk_makes_room_for_fruit(self) -> None:
+        made = plan(
+            "Pumpkin muffins\nMakes 12\n225 g plain flour\n2 tsp baking powder\n1/2 tsp baking soda\n2 tsp mixed spice\n200 g light brown sugar\n2 eggs\n"
+            "120 ml sunflower oil\n250 g pumpkin puree\n60 ml milk",
+            path="fruit",
+        )
+        self.assertGreater(grams_of(made, "banana"), 100)
+        self.assertLess(grams_of(made, "milk"), 40)
+
     def test_a_small_cut_is_not_driven_further_to_be_less_sweet(self) -> None:
         made = plan(CAKE, path="less", cut=0.2, keep_sweet=0.6)
         self.assertClose(cut_of(made), 0.2, absolute=0.03)

@@ -104,6 +104,16 @@ OVENS: tuple[tuple[str, float | None, bool | None], ...] = (
 )
 # A line, and the foods with their grams, in order ("?": none can be told).
 LINES = r"""
+175 g flour, self-raising|self_raising_flour 175
+Sugar, soft brown - 50 g|light_brown_sugar 50
+milk, evaporated 400 ml|evaporated_milk 426
+flour, wholemeal 200 g|wholemeal_flour 200
+Ginger, ground ....... 1 tbsp|ginger_ground 5.3
+2 cups cream, whipped|double_cream ?
+the yolks of eight eggs and the whites of four|egg_yolk 136 egg_white 132
+lemon, 1 (juice)|lemon_juice 45
+600 g mango flesh|mango 600
+500 ml vanilla|vanilla ?
 300ml pot double cream|double_cream 302
 250g tub mascarpone|mascarpone 250
 1 x 300ml carton double cream|double_cream 302

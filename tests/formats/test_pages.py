@@ -124,6 +124,17 @@ class Pages(unittest.TestCase):
                 read_file("x.html", page)
             self.assertEqual(caught.exception.field, "content")
 
+    def test_a_page_that_marks_no_recipe_is_read_as_it_is_seen(self) -> None:
+        page = """<html><head><title>Home</title><style>p{}</style></head><body><nav><a href="#">Shop 50 % off</a></nav><main>
+        <h1>Rice pudding</h1><p>Serves <b>4</b> &middot; 45&nbsp;minutes</p><h2>You&#8217;ll need</h2><ul><li>120 g
+        pudding rice<li>400&nbsp;ml <i>whole</i> milk</ul><table><tr><td>60 g</td><td>sugar</td></tr></table><ol><li>Simmer.</li><li>Eat.</li></ol>
+        <script>var n = 9;</script></main><footer>&copy; 2024</footer></body></html>"""
+        wanted = ["Rice pudding", "Serves 4 · 45 minutes", "You’ll need", "120 g pudding rice", "400 ml whole milk"]
+        lines = [line for line in read_file("x.html", page).text.split("\n") if line]
+        self.assertEqual(lines, [*wanted, "60 g\tsugar", "1. Simmer.", "2. Eat."])
+        # An element without its end hides nothing behind the one around it.
+        self.assertIn("3 figs", read_file("x.html", "<div><button>Save<p></div><p>Figs</p><p>3 figs</p>").text)
+
     def test_a_heavy_ordinary_page_is_read(self) -> None:
         filling = "".join(
             f'<div class="c{i}"><p data-x="{i}">Some words &amp; more <a href="#">here</a>.</p></div>'

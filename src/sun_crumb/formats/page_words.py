@@ -8,7 +8,7 @@ from __future__ import annotations
 import re
 from html.parser import HTMLParser
 
-from sun_crumb.formats.page import VOID, fed
+from sun_crumb.formats.page import MOST_UNCLOSED, VOID, fed
 
 # Elements that begin a line of their own, and those with an empty line before them.
 LINES = frozenset(["address", "article", "br", "dd", "div", "dl", "dt", "figcaption", "li", "main", "ol", "section"])
@@ -30,7 +30,7 @@ def words_of_page(page: str) -> str:
     """
     reader = _Words()
     fed(reader, _main_part(page))
-    lines = (" ".join(line.split(" ")).strip(" ") for line in "".join(reader.words).split("\n"))
+    lines = (line.strip(" \t") for line in "".join(reader.words).split("\n"))
     told = re.sub(r"\n{3,}", "\n\n", "\n".join(re.sub(r"[ \r\f\v]+", " ", line) for line in lines))
     return told.strip()
 
@@ -49,14 +49,18 @@ class _Words(HTMLParser):
     def __init__(self) -> None:
         super().__init__(convert_charrefs=True)
         self.words: list[str] = []
-        self._unread: list[str] = []
+        # The open elements, and how deep the one lies whose words are not read; 0 for none.
+        self._open: list[str] = []
+        self._unread_at = 0
         # The number that the next item of each open list bears; 0 for one without numbers.
         self._lists: list[int] = []
 
     def handle_starttag(self, tag: str, attrs: list[tuple[str, str | None]]) -> None:
-        if self._unread or tag in UNREAD:
-            if tag not in VOID:
-                self._unread.append(tag)
+        if tag not in VOID:
+            self._open.append(tag)
+            if tag in UNREAD and not self._unread_at:
+                self._unread_at = len(self._open)
+        if self._unread_at:
             return
         if tag in PARAGRAPHS:
             self.words.append("\n\n")
@@ -71,9 +75,12 @@ class _Words(HTMLParser):
             self._lists[-1] += 1
 
     def handle_endtag(self, tag: str) -> None:
-        if self._unread:
-            if tag in self._unread:
-                del self._unread[self._unread.index(tag) :]
+        was_unread = self._unread_at > 0
+        if tag in self._open[-MOST_UNCLOSED:]:
+            while self._open.pop() != tag:
+                pass
+            self._unread_at = 0 if len(self._open) < self._unread_at else self._unread_at
+        if was_unread:
             return
         if tag in ("ol", "ul") and self._lists:
             self._lists.pop()
@@ -81,6 +88,6 @@ class _Words(HTMLParser):
             self.words.append("\n")
 
     def handle_data(self, data: str) -> None:
-        if not self._unread:
+        if not self._unread_at:
             # A line end in the page's source is a blank.
             self.words.append(re.sub(r"\s+", " ", data))
