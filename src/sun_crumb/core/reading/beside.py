@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 from dataclasses import replace
+from itertools import groupby
 
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.marks import heading_kind
@@ -19,25 +20,26 @@ def method_beside(found: list[Statement]) -> list[Statement]:
 
     The lines of the list keep their numbers, and so do those of the method: each line of the text has both.
     """
-    heads = {s.line.number: names for s in found if (names := _heading_beside(s))}
-    if not heads:
+    head, beside = next(((s.line, name) for s in found if (name := _heading_beside(s))), (None, ""))
+    if head is None:
         return found
-    head, beside = next(iter(heads.items()))
-    at = next(s for s in found if s.line.number == head).line.raw.index(beside)
+    at = head.raw.index(beside)
+    before: list[Statement] = []
     left: list[Statement] = []
     right: list[Statement] = []
-    rows = 0
-    before = [s for s in found if s.line.number < head]
     behind: list[Statement] = []
-    for statement in {s.line.number: s for s in found if s.line.number >= head}.values():
-        raw = statement.line.raw
-        if behind or (statement.line.gap and not _cut_at(raw, at)[1]):
-            behind += [s for s in found if s.line.number == statement.line.number]
-            continue
-        one, two = _cut_at(raw, at)
-        rows += is_food_with_amount(clean(one))
-        left += _told(statement, one)
-        right += _told(statement, two)
+    rows = 0
+    for line, group in groupby(found, key=lambda s: s.line):
+        if line.number < head.number:
+            before += group
+        elif behind or (line.gap and not _cut_at(line.raw, at)[1]):
+            behind += group
+        else:
+            statement = next(group)
+            one, two = _cut_at(line.raw, at)
+            rows += is_food_with_amount(clean(one))
+            left += _told(statement, one)
+            right += _told(statement, two)
     return [*before, *left, *right, *behind] if rows >= LEAST_ROWS else found
 
 

@@ -85,7 +85,8 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     by_line: dict[int, Role] = {}
     for statement, role in zip(found, roles, strict=True):
         by_line.setdefault(statement.line.number, role)
-    by_line |= {line.number: "continuation" for line in lines if line.number not in {x.number for x in lines_of_list}}
+    kept = {line.number for line in lines_of_list}
+    by_line |= {line.number: "continuation" for line in lines if line.number not in kept}
     by_line |= {piece.number: "title" for piece in pieces if piece.role == "title"}
     title, stated = _title(pieces)
     pieces = _with_components(pieces)
@@ -125,14 +126,16 @@ def _table_heads(lines: Sequence[Physical]) -> dict[int, Role]:
     return {
         above.number: "junk"
         for above, rule in pairwise(lines)
-        if _RULED.fullmatch(rule.raw)
+        if len(rule.raw) <= LONGEST_RULE
+        and _RULED.fullmatch(rule.raw.strip())
         and len([cell for cell in above.raw.split("|") if cell.strip()]) > 1
         and not re.search(r"\d", above.raw)
     }
 
 
 # "|:---|---:|"
-_RULED = re.compile(r"\s*\|?(?:\s*:?-{2,}:?\s*\|)+\s*(?::?-{2,}:?)?\s*")
+_RULED = re.compile(r"\|?(?:\s*:?-{2,}:?\s*\|)+\s*(?::?-{2,}:?)?")
+LONGEST_RULE = 200
 
 
 def _greetings(found: Sequence[Statement]) -> list[int]:
@@ -252,7 +255,7 @@ _AMOUNT_FIRST = re.compile(r"\W*(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|fou
 
 
 # "#banana #bread"; "MOUSSE ........ serves 6", "MOUSSE . . . . serves 6"
-_HASH, _LEADERS = re.compile(r"(?<!\S)#(?=\w)"), re.compile(r"\s*(?:[.…]{3,}|(?:\s\.){3,})\s*$")
+_HASH, _LEADERS = re.compile(r"(?<!\S)#(?=\w)"), re.compile(r"\s*(?:[.…]{3,}|(?:\s\.){3,80})\s*$")
 
 
 def _title(pieces: list[Piece]) -> tuple[str, list[Stated]]:

@@ -48,10 +48,10 @@ def physical_lines(text: str) -> list[Physical]:
     found: list[Physical] = []
     gap, is_first = False, True
     rows = _BREAK.split(text)
-    head = next((raw for raw in rows if raw.strip()), "")
+    columns = _columns_of(next((raw for raw in rows if raw.strip()), ""))
     for number, raw in enumerate(rows):
         has_letter = is_first and _LETTER.search(raw) is not None
-        found.append(Physical(number, raw, gap, has_letter, _is_row(raw, head)))
+        found.append(Physical(number, raw, gap, has_letter, _is_row(raw, columns)))
         gap, is_first = not raw.strip(), is_first and not has_letter
     return found
 
@@ -62,11 +62,18 @@ def statements_of(line: Physical) -> list[Statement]:
     return [Statement(line, part, text) for part, text in _parts(raw, line.is_first)]
 
 
-def _is_row(raw: str, head: str) -> bool:
-    """Return whether a line is a row of a table whose cells commas divide, as its head says: "Ingredient,Amount,Unit"."""
-    columns = head.count(",")
-    words = set(re.findall(r"[a-z]+", head.lower()))
-    return 0 < columns <= len(next(csv.reader([raw]), [])) - 1 and words <= word_list("table_head")
+def _columns_of(head: str) -> int:
+    """Return how many cells a row has by the head of its table, where that names its columns with commas between: "Ingredient,Amount,Unit"; else 0."""
+    words = set(re.findall(r"[a-z]+", head.lower())) if len(head) <= LONGEST_ROW else {"long"}
+    return head.count(",") + 1 if "," in head and words <= word_list("table_head") else 0
+
+
+def _is_row(raw: str, columns: int) -> bool:
+    return columns > 0 and len(raw) <= LONGEST_ROW and len(next(csv.reader([raw]), [])) >= columns
+
+
+# No row of such a table is longer [characters].
+LONGEST_ROW = 300
 
 
 @remembered

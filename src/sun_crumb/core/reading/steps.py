@@ -151,7 +151,7 @@ _MINUTES_AT = re.compile(rf"\b{_SO_LONG_AT}(1[2-9]\d|2[0-4]\d)\s*(?:°|º|degree
 _ISH = re.compile(r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2})\s*([CF]\b)?\s*(fan\s*)?for\s+(?:about\s+)?\d{2}\s*-?ish\b", re.I)
 # "400 degrees.", "175° mitten av ugnen": a heat and nothing more, or the oven in another tongue.
 _HEAT_ALONE = re.compile(
-    r"(?:^|[.;!?\n])\W*(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)\s*([CF]\b)?\s*(fan\s*)?(?=\s*(?:[.;!\n]|$)|[^.;\n]{0,20}\b(?:ugn\w*|ofen|four|forno|horno)\b)",
+    r"(?:^|[.;!?\n])\W{0,6}(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)\s*([CF]\b)?\s*(fan\s*)?(?=\s*(?:[.;!\n]|$)|[^.;\n]{0,20}\b(?:ugn\w*|ofen|four|forno|horno)\b)",
     re.I,
 )
 # "Into a lined tin, 180 (160 fan) for 50 min"
