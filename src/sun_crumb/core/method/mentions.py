@@ -112,7 +112,7 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "all",
         re.compile(
-            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|(?:all\s+(?:of\s+)?)?(?:the\s+)?(?P<things>[\w-]+)\s+(?:things|stuff|bits)|everything(?!\s+else)|\betc\b|(?:(?<=\bmix )|(?<=\bstir )|(?<=\bcombine )|(?<=\bblend )|(?<=\bblitz ))(?:it\s+)?all\b(?=\s*(?:[,.;(]|$))|(?<=\bmix )in order\b|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
+            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|(?:all\s+(?:of\s+)?)?(?:the\s+)?(?P<things>[\w-]+)\s+(?:things|stuff|bits)|everything(?!\s+else)|\betc\b|(?:(?<=\bmix )|(?<=\bstir )|(?<=\bcombine )|(?<=\bblend )|(?<=\bblitz ))(?:it\s+)?all\b(?=\s*(?:[,.;(]|but\b|except\b|$))|(?<=\bmix )in order\b|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
             re.I,
         ),
     ),
@@ -244,6 +244,8 @@ def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names
         ):
             lines = parts  # "the juice of the lemon" is no zest
         if size == 1 and _is_verb(text, start, end, phrase[0]):
+            if phrase[0] == "butter" and _BUTTERED.match(text[end:]):
+                return _said(text, start, end, phrase, lines), 1
             return (Said(start, end, phrase, lines, "tin"), 1) if _FOR_THE_TIN.match(text[end:]) else (None, 1)
         if phrase[-1] in _GREASES and _is_for_the_tin(text, start, end):
             return Said(start, end, phrase, lines, "tin"), size
@@ -251,6 +253,11 @@ def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names
     return None
 
 
+# "Butter the bread": with the butter of the list.
+_BUTTERED = re.compile(
+    r"\s+(?:the|each|your|both|one|all)\s+(?:\w+\s+){0,2}?(?:bread|slices?|toast|brioche|croissants?|buns?|sides?|scones?|panettone|baguette|crumpets?|rounds?)\b",
+    re.I,
+)
 _PART_OF = re.compile(
     r"\b(zest|juice|rind)\s+(?:of|from)\s+(?:(?:the|an?|one|two|both|half|other|[\d½¼¾]+)\s+){0,3}$", re.I
 )

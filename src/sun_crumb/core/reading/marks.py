@@ -365,7 +365,7 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
     found = {mark for mark, kind in kinds if _page(kind).search(outside if len(outside.split()) > 1 else text)}
     if _page("tool").search(re.split(r"[,(]|\bfor\b", text)[0]):
         found.add("tool")
-    if _TIME_ONLY.match(text) or (_DURATION.search(text) and len(words) <= 14 and not _TOLD_WITH.search(text)):
+    if _TIME_ONLY.match(text) or (_DURATION.search(text) and len(words) <= 14 and not _is_told(text, words)):
         found.add("time")
     if len(words) <= 8 and _page("credit").match(text):
         found.add("credit")
@@ -383,6 +383,15 @@ _OF_NO_RECIPE = re.compile(
     r"date\s*:\s*\d.{0,24}|\W*[-–—]\s*\d{1,3}\s*[-–—]\W*|(?:page|p\.?|pg\.?)\s*\d{1,3}(?:\s*(?:of|/)\s*\d{1,3})?(?:\s*[-–—:|]\s*[A-Z][A-Z ]{2,24})?",
     re.I,
 )
+
+
+def _is_told(text: str, words: Sequence[str]) -> bool:
+    """Return whether what names a time is something to do: "Mix, rest 10 minutes, fry 2 minutes a side" is no time told ahead."""
+    first = fold(words[0])
+    return bool(_TOLD_WITH.search(text)) or (first in word_list("verb") and not _TIMED_DEED.match(first))
+
+
+_TIMED_DEED = re.compile(r"(?:prep|cook|bak|chill|rest|cool|freez|set|prov|rise|soak|wait|stand)")
 # "Tip into a tub and freeze": poured, and no tip.
 _TIPPED = re.compile(r"\W*tip\s+(?:(?:in)?to|onto?|in|out|over|everything|all|it|the|this|them|half)\b", re.I)
 # "Blind bake 15 minutes with beans, then 5 without": done, and no time told ahead.

@@ -238,6 +238,33 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
         "juice|zest",
     ),
     (re.compile(r"^(lemon|lime|orange) (zest|juice)\s*(?:->|[-:–])\s*(\d) \1s?$", re.I), r"\2 of \3 \1s", "juice|zest"),
+    # "7 cups peeled, sliced apples": two things done to it, and no name before the comma.
+    (
+        re.compile(
+            r"\b(peeled|cored|pitted|stoned|hulled|washed|trimmed|seeded|deseeded|toasted|roasted|softened|chopped|sliced|diced|shredded|grated|halved|quartered)\s*,\s+(?=(?:and\s+|then\s+|(?:finely|thinly|coarsely|roughly)\s+)?(?:peeled|cored|pitted|sliced|diced|chopped|shredded|grated|halved|quartered|ground|toasted|unsalted|salted|ripe)\s+[a-z])",
+            re.I,
+        ),
+        r"\1 ",
+        ",",
+    ),
+    (re.compile(r"\bpie dough\b", re.I), "pie crust", "pie dough"),
+    # "pie crust for a double-crust 9-inch pie"
+    (
+        re.compile(
+            r"^(?:pie crust|(?:shortcrust |pie )?pastry|crust)\s+for\s+(?:an?\s+)?(?:\d{1,2}[- ]?(?:inch|in|cm)\b\.?\s+)?(?:double|two|2)[- ]crust\b.*$",
+            re.I,
+        ),
+        "2 pie crusts",
+        "crust",
+    ),
+    (
+        re.compile(
+            r"^(?:pie crust|(?:shortcrust |pie )?pastry|crust)\s+for\s+(?:an?\s+|one\s+)?(?:\d{1,2}[- ]?(?:inch|in|cm)\b\.?\s+)?(?:single|one|1)[- ]crust\b.*$",
+            re.I,
+        ),
+        "1 pie crust",
+        "crust",
+    ),
     # "lemon, 1 (juice)"
     (
         re.compile(r"^(lemon|lime|orange)s?,?\s*(\d|½|half)\s*\(\s*(juice|zest)(?:d| only)?\s*\)$", re.I),
