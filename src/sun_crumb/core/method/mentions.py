@@ -244,9 +244,8 @@ def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names
         ):
             lines = parts  # "the juice of the lemon" is no zest
         if size == 1 and _is_verb(text, start, end, phrase[0]):
-            if phrase[0] == "butter" and _BUTTERED.match(text[end:]):
-                return _said(text, start, end, phrase, lines), 1
-            return (Said(start, end, phrase, lines, "tin"), 1) if _FOR_THE_TIN.match(text[end:]) else (None, 1)
+            is_spread = _FOR_THE_TIN.match(text[end:]) or (phrase[0] == "butter" and _BUTTERED.match(text[end:]))
+            return (Said(start, end, phrase, lines, "tin"), 1) if is_spread else (None, 1)
         if phrase[-1] in _GREASES and _is_for_the_tin(text, start, end):
             return Said(start, end, phrase, lines, "tin"), size
         return _said(text, start, end, phrase, lines), size

@@ -44,6 +44,7 @@ _COUNTS = {
 }
 # As closely as a line's own last word is a word for several meant.
 MANY = 2
+_DOUGH = re.compile(r"(?:the|an?|your)\s+(?:dough|batter)\b", re.I)
 # A part that is spoken of by so little more is no other part [votes]: "the butter" of two lists.
 NEAR_VOTE = 0.25
 # So much of a component must go unnamed before a word for the whole of it brings it in [share of its lines].
@@ -220,11 +221,11 @@ class Resolver:
         for k, left in enumerate(self.left):
             if left < 1 - USED_UP or not self.listed.has_role(k, "fat"):
                 continue
-            at = next(
-                (n for n, said in enumerate(self.said) if any(s.part == "tin" and k in s.lines for s in said)), None
-            )
-            if at is not None:
-                found[at].mentions.append(Mention(0, 0, self._used([k], 1.0, is_sure=False)))
+            spread = ((n, s) for n, said in enumerate(self.said) for s in said if s.part == "tin" and k in s.lines)
+            if (told := next(spread, None)) is not None:
+                n, said = told
+                uses = self._used([k], 1.0, is_sure=False)
+                found[n].mentions.append(Mention(said.start, said.end, uses, said.start, (k,), is_group=True))
 
     def _by_purpose(self, found: list[Resolved]) -> None:
         """Bring in what no step names where its own words say what it is for: "oil for frying" where something is fried."""
@@ -293,7 +294,8 @@ class Resolver:
         until = _UNTIL.search(clause.text)
         finishes = bool(_FINISHES.search(clause.text))
         if taken := self._unsaid(n, component):
-            found.mentions.append(Mention(0, 0, self._used(taken, 1.0, is_sure=False), 0, tuple(taken), True))
+            start, end = dough.span() if (dough := _DOUGH.search(clause.text)) else (0, 0)
+            found.mentions.append(Mention(start, end, self._used(taken, 1.0, is_sure=False), start, tuple(taken), True))
         spans = [(g.start, g.end) for g in self.groups[n]]
         named = self.parts.prefix_end(clause)
         for said in self.said[n]:
@@ -357,10 +359,15 @@ class Resolver:
             text,
             re.I,
         )
+        if alone is None:
+            # "Knead the dough", where nothing is in it yet
+            alone = re.match(
+                r"\W*(?P<verb>knead|make|mix)\s+(?:the|an?|your)\s+(?:dough|batter)\s*(?:[,.;]|$)", text, re.I
+            )
         is_start = (
             alone
             and (verb := verb_of(alone["verb"]))
-            and verb in ("blend", "blitz", "mix", "process", "combine", "whisk", "pulse", "puree", "knead")
+            and verb in ("blend", "blitz", "mix", "process", "combine", "whisk", "pulse", "puree", "knead", "make")
         )
         is_first = (
             not self.said[n]
