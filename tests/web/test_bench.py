@@ -54,6 +54,15 @@ class Bench(Screens):
         expect(page.get_by_role("radio", name=re.compile("^Blend"))).to_have_attribute("aria-checked", "true")
         expect(row).not_to_contain_text("set by you")
 
+    def test_the_versions_fit_a_phone(self) -> None:
+        page = self.open("/recipes/1/bench", "phone")
+        page.get_by_role("button", name=re.compile("1 kept, newest")).click()
+        buttons = page.get_by_role("button", name=re.compile("^I baked "))
+        expect(buttons).to_have_count(2)
+        for button in buttons.all():
+            box = button.bounding_box()
+            self.assertTrue(box and box["x"] >= 0 and box["x"] + box["width"] <= 390, box)
+
     def test_a_doubtful_kind_is_asked_and_the_answer_goes_along_to_the_bench(self) -> None:
         page = self.open("/bring-in")
         page.get_by_label("The recipe, as it is written").fill(

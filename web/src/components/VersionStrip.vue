@@ -136,6 +136,16 @@ li {
   border-bottom: 2px solid var(--sun);
   font-weight: 650;
 }
+@media (max-width: 600px) {
+  li {
+    flex-wrap: wrap;
+    gap: 6px 10px;
+    justify-content: start;
+  }
+  li > span:first-child {
+    flex-basis: 100%;
+  }
+}
 .files {
   flex-wrap: wrap;
   gap: 4px;

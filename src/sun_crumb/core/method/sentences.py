@@ -9,6 +9,7 @@ from functools import cache
 from itertools import pairwise
 
 from sun_crumb.core.pantry.names import fold
+from sun_crumb.core.reading.amounts import without_unit_stops
 from sun_crumb.core.reading.durations import durations
 from sun_crumb.core.reading.records import Step
 from sun_crumb.core.reference import table
@@ -105,10 +106,6 @@ def clauses(steps: Sequence[Step]) -> list[Clause]:
     return found[:MOST_STEPS]
 
 
-# "1 c. sugar": no sentence ends there.
-_SHORT_UNIT = re.compile(r"(?<=[\d½¼¾⅓⅔]\s)(c|t|T|tsps?|tbsps?|Tbs|oz|lbs?)\.\s+(?=[a-z])")
-
-
 # "15 minutes with beans, then 5 without"
 _MINUTES_AGAIN = re.compile(
     r"(\bmin(?:ute)?s?\b[^.;\d]{0,24}?,?\s+then\s+(?:for\s+)?)(\d{1,2})(?=\s+(?:with(?:out)?|more|uncovered|longer|on)\b)",
@@ -117,7 +114,7 @@ _MINUTES_AGAIN = re.compile(
 
 
 def _sentences(text: str) -> Iterator[str]:
-    text = _numbers_out(_SHORT_UNIT.sub(r"\1 ", text))
+    text = _numbers_out(without_unit_stops(text))
     text = _MINUTES_AGAIN.sub(r"\1\2 minutes", text)
     text = _AFTER_MINUTES.sub(lambda m: f"{m[1]}\n" if verb_of(m[2]) else m[0], text)
     for sentence in _END.split(text):

@@ -255,3 +255,17 @@ def form_in(text: str) -> str:
     """Return the packing or cut that *text* names first, or an empty string."""
     found = _FORM.search(text)
     return FORMS[found[1].lower()] if found else ""
+
+
+def without_unit_stops(text: str) -> str:
+    """Return a sentence without the full stop that shortens a unit, which would end it.
+
+    Examples
+    --------
+    >>> without_unit_stops("Beat 4 oz. butter with 1 c. sugar. Bake.")
+    'Beat 4 oz butter with 1 c sugar. Bake.'
+    """
+    return _UNIT_STOP.sub(r"\1\2", text)
+
+
+_UNIT_STOP = re.compile(r"([\d½¼¾⅓⅔]\s?)(c|t|T|tsps?|tbsps?|Tbs|oz|lbs?|pt|qt|pkt)\.(?=\s+[a-z])")

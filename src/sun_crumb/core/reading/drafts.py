@@ -10,11 +10,11 @@ from itertools import chain
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.pantry.names import singular, words_of
 from sun_crumb.core.quantities.measures import cup_standard, units
-from sun_crumb.core.reading.document import Piece
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
 from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.own_measure import OwnMeasure
+from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portions import statements
 from sun_crumb.core.reading.records import Candidate, ParsedLine
 from sun_crumb.core.reading.several import split_line

@@ -13,6 +13,7 @@ from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.physical import Statement
 from sun_crumb.core.reading.portions import SUCH_FOR, bare_count, said_in, statements
 from sun_crumb.core.reading.remembered import remembered
+from sun_crumb.core.reading.run_on import IN_THE_BOWL
 from sun_crumb.core.reading.words import word_list
 from sun_crumb.core.reference import table
 
@@ -77,12 +78,6 @@ def _page(kind: str) -> re.Pattern[str]:
     return re.compile("|".join(parts), re.I)
 
 
-# What the foods under it are put into.
-_IN_THE_BOWL = re.compile(
-    r"in(?:to)? (?:the|an?|another|one) (?:\w+ )?(?:bowl|jug|pan|saucepan|cup|mug|blender|processor|mixer|pot)"
-)
-
-
 def heading_kind(text: str) -> Section | Literal["stage"]:
     """Return what a line announces by its words alone: the list, the method, notes, a stage; or nothing."""
     bare = re.sub(r"\([^)]*\)", "", text).strip(" *#_=:–—-.!>").lower().replace("’", "'")
@@ -92,7 +87,7 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     for kind in ("ingredients", "method", "notes", "stage"):
         if bare in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
             return kind
-    if _IN_THE_BOWL.fullmatch(bare):
+    if IN_THE_BOWL.fullmatch(bare):
         return "stage"
     if re.match(
         r"(?:the )?(?:ingredients|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
@@ -175,13 +170,17 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
     if len(words) == 1 and not re.search(r"\d", text):
         # "Drizzle" alone is a part of a dessert, and no amount of anything.
         known = replace(known, has_amount=False, has_unit=False, is_behind=False, is_only_amount=False)
+    if is_timed := bool(_TIME_FIRST.match(text)):
+        known = Known(False, False, False, False, False)  # "50 min, until golden" is no food
     if SUCH_FOR.fullmatch(text) or _so_many_and_so_long(text):
         return frozenset({"portions", "short"})  # "Cake for 10"
     method = _method_marks(raw, text, words, known)
     found = (
         _heading_marks(raw, text, words, known) | method | _amount_marks(known, words, is_step="imperative" in method)
     )
-    found |= _kinds_of_words(raw, text, words)
+    found |= _kinds_of_words(raw, text, words) | (
+        {"imperative"} if is_timed and len(words) > LEAST_OF_A_DEED else set()
+    )
     found -= _overruled(found, text, words, known)
     is_heading = bool(found & {"heading_form", "heading_ingredients"})
     if "heading_form" in found:
@@ -392,6 +391,7 @@ def _is_told(text: str, words: Sequence[str]) -> bool:
 
 
 _TIMED_DEED = re.compile(r"(?:prep|cook|bak|chill|rest|cool|freez|set|prov|rise|soak|wait|stand)")
+_TIME_FIRST = re.compile(r"\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?\s*(?:min(?:ute)?s?|hours?|hrs?)\b", re.I)
 # "Tip into a tub and freeze": poured, and no tip.
 _TIPPED = re.compile(r"\W*tip\s+(?:(?:in)?to|onto?|in|out|over|everything|all|it|the|this|them|half)\b", re.I)
 # "Blind bake 15 minutes with beans, then 5 without": done, and no time told ahead.

@@ -6,7 +6,7 @@ import re
 from collections.abc import Iterator
 
 from sun_crumb.core.quantities.measures import units
-from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.amounts import read_amount, without_unit_stops
 
 _NUMBER = re.compile(
     r"(?<![\w.,/°½⅓⅔¼¾⅛-])(?:\d|[½⅓⅔¼¾⅛]|\b(?:a|an|one|two|three)\s+(?=(?:\w+\s+)?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|handful)))",
@@ -81,8 +81,6 @@ _HEAT = re.compile(r"\d{3}\s*[CF]\b")
 # "a spoon (tbsp) of milk"
 _WHICH_SPOON = re.compile(r"\bspoon(?:ful)?s?\s*\(\s*(tbsp|tsp|dsp|tablespoons?|teaspoons?)\s*\)", re.I)
 _WEIGHED = re.compile(r"\s*\((?:about\s+|approx\.?\s+|~)?(\d[\d.,]*\s*(?:g|oz))\)", re.I)
-# "4 oz. butter": the full stop ends no sentence.
-_SHORT_UNIT = re.compile(r"(?<=[\d½¼¾⅓⅔ ])\b(oz|lbs?|tbsps?|tsps?|pt|qt|pkt|c)\.(?=\s+[a-z])")
 MOST_WORDS = 4
 MOST_MENTIONS = 30
 MOST_TRIED = 60
@@ -112,7 +110,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     >>> mentions("Beat the butter (100 g) with an egg and the juice of 2 lemons.", is_list=True)
     ['100 g butter', 'an egg', 'juice of 2 lemons']
     """
-    step = _SHORT_UNIT.sub(r"\1", step)
+    step = without_unit_stops(step)
     if is_list:
         step = _WHICH_SPOON.sub(r"\1", step)
     found = list(_amounts_first(step, is_list=is_list))

@@ -12,7 +12,7 @@ from sun_crumb.core.quantities.measures import CupStandard, cup_standard, units
 from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.cups import infer_cup
-from sun_crumb.core.reading.document import Document, document, own_yields
+from sun_crumb.core.reading.document import Document, document
 from sun_crumb.core.reading.drafts import LONGEST_LINE, Draft, drafts_of, mentioned, with_units
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.marks import Known
@@ -33,6 +33,7 @@ from sun_crumb.core.reading.records import (
     Yield,
 )
 from sun_crumb.core.reading.several import split_line
+from sun_crumb.core.reading.stated import own_yields
 from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin
 from sun_crumb.core.reading.weigh import is_absurd, is_too_strong, weigh
 

@@ -260,7 +260,7 @@ def _place_marks(
 
 _FOODS = frozenset({"weighed", "counted", "weighed_behind", "plain_food"})
 _JOINED_ON = re.compile(r"(?:and|or|then|with|&)\s+(?!\d)[a-z]|\((?!optional)[a-z][^()\d]{2,30}\)$")
-_BREAKS_OFF = re.compile(r"\b(?:at|for|about|around|to|of|gas|mark|an?other)\s*$", re.I)
+_AWAITS_NUMBER = re.compile(r"\b(?:at|for|about|around|to|of|gas|mark|an?other)\s*$", re.I)
 _COUNTED_BY = re.compile(r"(?:min(?:ute)?s?|hours?|hrs?|seconds?|degrees|°|º|cm|inch(?:es)?)\b|[°º]\s?[CF]\b", re.I)
 
 
@@ -270,7 +270,7 @@ def _is_torn(before: Statement, statement: Statement, told: Set[str], marks: Set
         return False
     text = statement.raw.strip()
     return bool(
-        (_BREAKS_OFF.search(before.raw) and re.match(r"\d", text))
+        (_AWAITS_NUMBER.search(before.raw) and re.match(r"\d", text))
         or (
             told & _TOLD
             and before.raw.rstrip().endswith(",")

@@ -82,7 +82,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
         return [f"{prefix}:", *bare]
     is_part = (
         prefix.lower() in word_list("component") | {"fruit"}
-        or _IN_THE_BOWL.fullmatch(prefix)
+        or IN_THE_BOWL.fullmatch(prefix)
         or WHAT_GOES_IN.fullmatch(prefix)
     )
     if len(_split(rest)) < 2 and not (is_part and begins_food(rest)):
@@ -111,11 +111,13 @@ _FOR_THE_END = re.compile(
 LONGEST_NAME = 5
 # What marks the first food behind the colon: "In the jug: * 1 egg".
 _MARKED = re.compile(r"^[*•·▪–-]\s*(?=[\d½¼¾⅓⅔])")
+# A part by what its foods are for: "What goes on top".
 WHAT_GOES_IN = re.compile(
     r"what(?:['’]?s| goes| you need)?\s+(?:in(?:to)?|on|over|under|for|inside)\s+(?:top\s+of\s+)?(?:the\s+)?([^\W\d_][\w' -]{1,24})",
     re.I,
 )
-_IN_THE_BOWL = re.compile(
+# What the foods behind it are put into: "In the jug: 1 egg".
+IN_THE_BOWL = re.compile(
     r"in(?:to)?\s+(?:the|an?|another|one)\s+(?:[^\W\d_]+\s+)?(?:bowl|jug|pan|saucepan|cup|mug|blender|processor|mixer|pot)",
     re.I,
 )

@@ -18,7 +18,9 @@ LEAST_WIDTH, LEAST_NARROW, LEAST_SHARE = 36, 20, 0.72
 _STOPS = re.compile(r"(?<!oz)(?<!lb)(?<!tsp)(?<!tbsp)[.!?:;][\"'”’)]?\s*$")
 _ITEM = re.compile(r"\s*(?:[-–—•*●○▢□☐✓·▪>+#]|\d{1,2}\s*[.):]|\(?[a-z]\)|step\b)", re.I)
 _DONE = re.compile(r"\b(?:then|until|whisk|fold|stir|melt(?:ed)?|beat|mix|bake|add)\b", re.I)
-_BREAKS_OFF = re.compile(r"\b(?:in|with|and|to|of|for|at|about|from|add|than|or|by|over|until|another|gas|mark)$", re.I)
+_AWAITS_AMOUNT = re.compile(
+    r"\b(?:in|with|and|to|of|for|at|about|from|add|than|or|by|over|until|another|gas|mark)$", re.I
+)
 _SENTENCE = re.compile(r"[a-z]{3}[.!?]\s+[A-Z]|^[A-Z][a-z]+\s+(?:the|a|an|in|over|with|until|for)\b")
 
 
@@ -38,7 +40,7 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
             is_full = len(before) >= LEAST_SHARE * width and not _STOPS.search(before)
             goes_on = text[:1].islower() or text[:1] == "(" or before.endswith("-")
             # "... and stir in" and "2 eggs", below no food of a list
-            counts = text[:1].isdigit() and _BREAKS_OFF.search(before) and read_amount(before) is None
+            counts = text[:1].isdigit() and _AWAITS_AMOUNT.search(before) and read_amount(before) is None
             if is_full and not _ITEM.match(text) and (goes_on or counts):
                 lines[statement.line.number] = "continuation"
         if texts[0][:1].islower() and block[1].line.number in lines:

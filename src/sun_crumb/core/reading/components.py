@@ -1,0 +1,75 @@
+"""The component that each heading of a text names; stages of one mixture name none."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import replace
+
+from sun_crumb.core.pantry.names import fold
+from sun_crumb.core.reading.marks import FOR_THE, FOR_THE_PART, heading_kind
+from sun_crumb.core.reading.pieces import Piece, is_followed_by_food
+from sun_crumb.core.reading.run_on import WHAT_GOES_IN
+from sun_crumb.core.reading.words import word_list
+
+# What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
+HEAD_YIELD = re.compile(
+    r"[\s,–-]*[(\[]?\s*\b(?:(?:makes?|yields?|covers|serves|fills|tops)(?:\s+enough)?(?:\s+(?:for|to \w+))?|enough\s+(?:for|to\s+\w+)|for)"
+    r"\s+(?:about\s+|up to\s+)?(?P<count>\d{1,3})\b(?!\s*(?:min|h\b|hour|g\b|ml|cm))[^)\]:]{0,30}[)\]]?(?=\s*:?\s*$)",
+    re.I,
+)
+
+
+def with_components(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with the component that the heading above each names; stages of one mixture name none."""
+    found: list[Piece] = []
+    component, outer = "", ""
+    has_deeds = any(p.role == "heading" and _is_deed(p.text, least=2) for p in pieces)
+    for n, piece in enumerate(pieces):
+        if piece.role == "heading":
+            kind = "stage" if has_deeds and _is_deed(piece.text, least=1) else heading_kind(piece.text)
+            if kind in ("ingredients", "method", "notes"):
+                if kind == "ingredients":
+                    component = outer = ""
+            elif kind == "stage":
+                component = outer
+            elif is_followed_by_food(pieces, n):
+                named = component_of(piece.text)
+                if named is not None:
+                    component = outer = named
+        found.append(replace(piece, component=component))
+    return found
+
+
+def _is_deed(text: str, *, least: int) -> bool:
+    """Return whether a heading tells only what is done with the foods under it: "Sift & add:"; beside one such also "Cream:"."""
+    words = re.findall(r"[^\W\d_]+", text.lower())
+    deeds = [word for word in words if fold(word) in word_list("verb")]
+    return len(deeds) >= least and set(words) <= {
+        *deeds,
+        "and",
+        "in",
+        "together",
+        "then",
+        "with",
+        "the",
+        "next",
+        "first",
+        "last",
+    }
+
+
+def component_of(text: str) -> str | None:
+    """Return the component that a heading names, in small letters; empty for the base, None where it names none."""
+    bare = HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
+    bare = re.sub(r"\([^)]*\)", "", bare).strip(" *#_=:–—-")
+    found = FOR_THE.match(bare) or FOR_THE_PART.search(bare) or WHAT_GOES_IN.fullmatch(bare)
+    words = (found[1] if found else bare).strip().lower()
+    words = re.sub(r"^(?:step\s+)?\d+\s*[.)]\s*", "", words)
+    if words.endswith((" ingredients", " ingredient")):
+        words = words.rsplit(" ", 1)[0]
+        if heading_kind(words) == "stage":
+            return ""
+    # "Teig / Dough": in two tongues.
+    tongues = [part.strip() for part in words.split("/")]
+    words = next((part for part in tongues if part.split()[-1:] and part.split()[-1] in word_list("component")), words)
+    return words if re.search(r"[^\W\d_]", words) else None

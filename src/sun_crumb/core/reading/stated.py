@@ -1,0 +1,98 @@
+"""What the pieces of a text say of portions, each with how far its place is trusted, and of what each component is enough for."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable, Sequence
+from dataclasses import replace
+from itertools import pairwise
+
+from sun_crumb.core.reading.components import HEAD_YIELD, component_of
+from sun_crumb.core.reading.counts import MOST
+from sun_crumb.core.reading.marks import heading_kind
+from sun_crumb.core.reading.pieces import SENTENCE, Piece
+from sun_crumb.core.reading.portions import SURE, Stated, bare_count, of_step, said_in, statements
+
+
+def own_yields(pieces: Sequence[Piece]) -> dict[str, int]:
+    """Return for how many portions each component but the first is said to be enough, in its heading or right under it."""
+    first = next((p.component for p in pieces if p.role == "food"), "")
+    found: dict[str, int] = {}
+    for before, piece in pairwise(pieces):
+        for told in (before, piece if before.role == "heading" and piece.role == "portions" else before):
+            if told.component != first and (count := _own_yield(told)) is not None:
+                found[told.component] = count
+    return found
+
+
+def _own_yield(piece: Piece) -> int | None:
+    """Return for how many portions the component of a heading or a line under it is said to be enough, or None."""
+    if piece.role == "heading":
+        found = HEAD_YIELD.search(piece.text)
+        return int(found["count"]) if found and 1 <= int(found["count"]) <= MOST else None
+    if piece.role != "portions":
+        return None
+    stated = next((s for s in statements(piece.text) if s.count), None)
+    return stated.count.low if stated and stated.count else None
+
+
+def told_of(text: str) -> list[Stated]:
+    """Return what a short line says of portions, in words that speak of them or as a bare count: "For a 24 cm tin, 12 pieces"."""
+    # "(for 4)"
+    text = re.sub(r"^\((for\s[^()]+)\)$", r"\1", text.strip(), flags=re.I)
+    # "For a 24 cm springform, 12 pieces": a count may stand behind a comma.
+    parts = re.split(r"[,;|•·]\s+|\s[–—/-]{1,2}\s", text) if len(text) < SHORT_LINE else [text]
+    # "1 bowl, no mixer": what it is made in.
+    bare = [
+        said
+        for part in dict.fromkeys([text, *parts])
+        if (said := bare_count(part)) and not (said.count and said.count.low == 1 and said.count.kind == "piece")
+    ]
+    if not bare and re.match(r"for\b", text, re.I) and (said := said_in(text)):
+        bare = [said]
+    return [*statements(text), *bare]
+
+
+def _is_of_eaters(stated: Stated) -> bool:
+    return bool(stated.count and re.match(r"serves|feeds|enough", stated.text, re.I))
+
+
+# A line that tells portions, tin and time in turn is no longer than this [characters].
+SHORT_LINE = 90
+
+
+def stated_in(pieces: Iterable[Piece]) -> list[Stated]:
+    """Return all that the text says of portions outside its title, each with how far its place is trusted."""
+    pieces = list(pieces)
+    first = next((p.component for p in pieces if p.role == "food"), "")
+    sentences = sum(len(SENTENCE.split(p.text)) for p in pieces if p.role == "step")
+    found: list[Stated] = []
+    at = 0
+    for before, piece in zip((None, *pieces), pieces, strict=False):
+        # Only right under its heading is a component's own yield told.
+        is_whole = piece.component in ("", first) or before is None or before.role != "heading"
+        match piece.role:
+            case "portions":
+                told = told_of(piece.text)
+                found += told if is_whole else [replace(s, trust=0.5 * s.trust) for s in told]
+            case "chatter" | "time" | "junk" | "note":
+                for sentence in SENTENCE.split(piece.text):
+                    found += [replace(s, trust=0.85 * s.trust) for s in told_of(sentence) if is_whole]
+            case "step":
+                for sentence in SENTENCE.split(piece.text):
+                    at += 1
+                    if said := of_step(sentence, is_late=at >= 0.6 * sentences):
+                        found.append(said)
+            case "heading" if heading_kind(piece.text) == "ingredients" and is_whole:
+                found += _of_the_list(piece.text)
+            case "heading" if first and component_of(piece.text) == first:
+                # "For the filling (serves 6)", over the first of its parts
+                found += [replace(s, trust=SURE) for s in statements(piece.text) if _is_of_eaters(s)]
+    return found
+
+
+def _of_the_list(heading: str) -> list[Stated]:
+    """Return what the heading over the list says of portions: "Ingredients for 12 slices", "Ingredients (makes 12)"."""
+    inside = re.search(r"\(([^)]*)\)", heading)
+    said = said_in(inside[1]) if inside else None
+    return [*told_of(re.sub(r"\([^)]*\)", "", heading)), *([said] if said else [])]

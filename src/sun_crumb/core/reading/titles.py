@@ -1,0 +1,194 @@
+"""The title of a text: above its list, below it, or told in a sentence."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import replace
+
+from sun_crumb.core.reading.counts import kind_of
+from sun_crumb.core.reading.marks import heading_kind
+from sun_crumb.core.reading.pieces import SENTENCE, Piece, is_followed_by_food
+from sun_crumb.core.reading.portions import Stated, of_title, statements
+from sun_crumb.core.reading.stated import told_of
+from sun_crumb.core.reading.words import word_list
+
+MOST_HEAD_PIECES = 4
+# "#banana #bread"; "MOUSSE ........ serves 6", "MOUSSE . . . . serves 6"
+_HASH, _LEADERS = re.compile(r"(?<!\S)#(?=\w)"), re.compile(r"\s*(?:[.…]{3,}|(?:\s\.){3,80})\s*$")
+
+
+def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
+    """Return the title that pieces have, without what is said beside it, and what that says of portions."""
+    first = next((p for p in pieces if p.role == "title"), None)
+    if first is None:
+        return "", []
+    # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
+    named, *more = re.split(
+        r"\s+[•|·]\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~")
+    )
+    title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
+    return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .").rstrip(".")), [
+        *([said] if said else []),
+        *(told for part in more for told in told_of(part)),
+    ]
+
+
+def with_title(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with the title that stands below the list, where none stands above: a heading over no food, or a dessert's name."""
+    is_named = any(p.role == "title" for p in pieces)
+    named = next(
+        (
+            n
+            for n, p in enumerate(pieces[:MOST_HEAD_PIECES])
+            if (n or not is_named) and _FIELD.match(p.text) and not (is_named and _OF_A_LETTER.match(p.text))
+        ),
+        None,
+    )
+    if named is not None:
+        # "Name: Blackberry clafoutis", under what heads every card
+        heads = [replace(p, role="junk") if p.role == "title" else p for p in pieces[:named]]
+        return [*heads, replace(pieces[named], role="title"), *pieces[named + 1 :]]
+    if any(p.role == "title" for p in pieces):
+        return _with_broken_title(pieces)
+    if pieces and _may_be_title(pieces[0]):
+        return [replace(pieces[0], role="title"), *pieces[1:]]
+    if found := _title_below(pieces):
+        return found
+    spoken = (m for p in pieces for m in [_SPOKEN_OF.search(p.text) or _CALLED.search(p.text)] if m)
+    if told := next(spoken, None):
+        return [Piece(told[1][:1].upper() + told[1][1:], "title", "", 0), *pieces]
+    return pieces
+
+
+def _title_below(pieces: list[Piece]) -> list[Piece] | None:
+    """Return pieces with a title that stands below the list: a heading over no food, or a dessert's name; None where there is none."""
+    if told := _told_below(pieces):
+        return told
+    for n, piece in enumerate(pieces):
+        if not n or piece.role not in ("heading", "food", "step", "note", "chatter", "junk", "portions"):
+            continue
+        name = _name_in(piece)
+        if not _NAME.fullmatch(name) or heading_kind(name) or name.split()[0].lower() in word_list("verb") | _LINKS:
+            continue
+        is_named = kind_of(name.split()[-1].lower()) in ("piece", "whole") or (
+            # "Gingerbread people. Gives 2 dozen.": below everything, and how many it makes behind it.
+            n + 1 == len(pieces) and bool(statements(piece.text)) and piece.role in ("step", "portions")
+        )
+        is_over_none = piece.role == "heading" and not is_followed_by_food(pieces, n)
+        if is_over_none or (piece.role != "heading" and is_named):
+            if is_over_none or name == re.sub(r"[\"“”]", "", piece.text).strip(" *#_=:."):
+                return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
+            _, *more = SENTENCE.split(piece.text, maxsplit=1)
+            if piece.role == "step" and more:
+                piece = replace(piece, text=more[0], role="portions" if statements(more[0]) else "step")
+            return [Piece(name, "title", piece.component, piece.number), *pieces[:n], piece, *pieces[n + 1 :]]
+    return None
+
+
+# "To make a good rice cake. Take half a pound ..."
+_TO_MAKE = re.compile(r"^to make (?:an?|some|the)\s+", re.I)
+
+
+def _told_below(pieces: list[Piece]) -> list[Piece] | None:
+    """Return pieces with the title that a sentence tells with how many it makes, or one of the last lines as such; None where none does."""
+    for n, piece in enumerate(pieces):
+        if piece.role in ("step", "note", "chatter") and (split := _named_and_counted(piece)):
+            return [*pieces[:n], *split, *pieces[n + 1 :]]
+    for n in range(max(0, len(pieces) - 2), len(pieces)):
+        if _NAMED_LAST.match(pieces[n].text):
+            return [*pieces[:n], replace(pieces[n], role="title"), *pieces[n + 1 :]]
+    return None
+
+
+def _named_and_counted(piece: Piece) -> list[Piece]:
+    """Return the title and the rest of a piece that begins with a name and how many it makes: "Vanilla crescents, about 40 pieces. Knead"."""
+    first, *more = SENTENCE.split(piece.text, maxsplit=1)
+    first, is_to_make = _TO_MAKE.subn("", first.rstrip(" ."))
+    name, said = of_title(first)
+    is_named = is_to_make or (said is not None and said.count)
+    if not is_named or not _NAME.fullmatch(name) or name.split()[0].lower() in word_list("verb") | _LINKS:
+        return []
+    title = replace(piece, text=first, role="title")
+    return [title, *(replace(piece, text=text) for text in more)]
+
+
+# "3. Result: Lemon drizzle cake, 12 slices"
+_NAMED_LAST = re.compile(r"(?:\d\s*[.)]\s+)?(?:title|recipe|name|dish|result)\s*:\s*(?=[A-Z])", re.I)
+
+
+def _with_broken_title(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with a title whose last words stand on the next line, above an empty one: "Grandmother's apple" and "crumble"."""
+    at = next(n for n, p in enumerate(pieces) if p.role == "title")
+    if at + 1 >= len(pieces):
+        return pieces
+    title, piece = pieces[at], pieces[at + 1]
+    words = piece.text.strip(" *#_=:.").split()
+    if (
+        piece.role in ("heading", "chatter")
+        and piece.number == title.number + 1
+        and 1 <= len(words) <= MOST_BROKEN_OFF
+        and kind_of(words[-1].lower()) in ("piece", "whole")
+        and kind_of(title.text.split()[-1].lower()) not in ("piece", "whole")
+        and not re.search(r"[\d:]|[.!?]$", title.text + piece.text.strip())
+        and not (at + 2 < len(pieces) and pieces[at + 2].role == "food" and pieces[at + 2].number == piece.number + 1)
+    ):
+        return [
+            *pieces[:at],
+            replace(title, text=f"{title.text} {piece.text.strip()}"),
+            *pieces[at + 2 :],
+        ]
+    return pieces
+
+
+MOST_BROKEN_OFF = 2
+
+
+def _name_in(piece: Piece) -> str:
+    """Return what of a piece may be the dessert's name."""
+    told = of_title(piece.text)[0] if piece.role == "portions" else SENTENCE.split(piece.text)[0]
+    if piece.role == "heading":
+        told = _COUNT_BEHIND.sub("", told)
+    return _TO_MAKE.sub("", re.sub(r"[\"“”]", "", told).strip(" *#_=:.–—-"))
+
+
+# "You asked for the apple cake": a letter names what it tells.
+_SPOKEN_OF = re.compile(
+    r"\b(?:the|my|our|that|this)\s+((?:[a-z-]+\s+){1,3}(?:cake|tart|pie|loaf|bread|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=[^.]{0,60}[.!?:])"
+)
+# "so for the brownies I just do ...", "it's called dump cake"
+_CALLED = re.compile(
+    r"(?:\bfor\s+(?:the|my)|\bcalled(?:\s+an?)?)\s+((?:[a-z-]+\s+){0,3}(?:cake|tart|pie|loaf|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=\s+(?:i|we|you)\b|,)",
+    re.I,
+)
+# "Title: Carrot halwa"
+_FIELD = re.compile(
+    r"^(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|to make|making|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",
+    re.I,
+)
+# What a letter is about names its recipe where nothing else does.
+_OF_A_LETTER = re.compile(r"(?:re|fwd?|subject)\s*:", re.I)
+_NAME = re.compile(r"[A-Z][^\W\d_]*(?:[\s'’&-]+[^\W\d_]+){1,5}")
+# "OATMEAL COOKIES (24)"
+_COUNT_BEHIND = re.compile(r"\s*\(\d{1,3}\)\s*$")
+_LINKS = frozenset({"for", "to", "the", "you", "then", "and", "a", "an", "some", "your"})
+
+
+MOST_TITLE_WORDS = 9
+
+
+def _may_be_title(piece: Piece) -> bool:
+    """Return whether a few words that a text begins with may name it: "My raw cheesecake!! vegan gf"."""
+    is_short = piece.role == "chatter" and len(piece.text.split()) <= MOST_TITLE_WORDS
+    return is_short and not _NO_TITLE.search(piece.text) and not _of_web(piece.text)
+
+
+_NO_TITLE = re.compile(r"[.:]$|^\W*(?:hi|hello|dear|hey)\b|\bby\b|@|\d{4}", re.I)
+
+
+def _of_web(text: str) -> bool:
+    words = set(re.findall(r"[a-z]+", text.lower()))
+    return bool(words & (word_list("page_lead") | {"print", "share", "posted", "comments", "jump", "recipe", "www"}))
+
+
+# "Banana muffins *** now with less sugar ***"
+_SHOUTED = re.compile(r"\s\*+\s[^*]+\*+\s*$")
