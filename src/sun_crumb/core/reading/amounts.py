@@ -11,6 +11,7 @@ from rapidfuzz.distance import DamerauLevenshtein
 from sun_crumb.core.quantities.measures import unit_words, units
 from sun_crumb.core.quantities.numbers import read_quantity
 from sun_crumb.core.reading.records import Amount
+from sun_crumb.core.reading.remembered import remembered
 from sun_crumb.core.reading.words import FORMS, HEAPS
 from sun_crumb.core.reference import table
 
@@ -99,6 +100,7 @@ def _food_words() -> frozenset[str]:
     return frozenset(word for row in table("pantry_names") for word in re.findall(r"[a-z]+", row["name"]))
 
 
+@remembered
 def read_amount(
     text: str, start: int = 0, *, words: bool = True, needs_unit: bool = False
 ) -> tuple[Amount, int] | None:

@@ -64,7 +64,8 @@ FAR = 6
 def _heading_beside(statement: Statement) -> str:
     """Return the right one of the two headings of a line that says that a list stands on the left and its method on the right."""
     cells = [cell.strip() for cell in GAP.split(statement.line.raw) if cell.strip()]
-    if len(cells) != 2 or re.search(r"\d", statement.line.raw):
+    # "Ingredients (makes 24)        What to do"
+    if len(cells) != 2 or re.search(r"\d", re.sub(r"\([^()]*\)", "", statement.line.raw)):
         return ""
     is_list = heading_kind(cells[0]) == "ingredients"
     return cells[1] if is_list and heading_kind(cells[1]) == "method" else ""

@@ -58,13 +58,17 @@ def _is_deed(text: str, *, least: int) -> bool:
     }
 
 
+# "» Base «"
+_MARKS_AROUND = re.compile(r"^[\W_]+|[\W_]+$")
+
+
 def component_of(text: str) -> str | None:
     """Return the component that a heading names, in small letters; empty for the base, None where it names none."""
     bare = HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
-    bare = re.sub(r"\([^)]*\)", "", bare).strip(" *#_=:–—-")
+    bare = _MARKS_AROUND.sub("", re.sub(r"\([^)]*\)", "", bare))
     found = FOR_THE.match(bare) or FOR_THE_PART.search(bare) or WHAT_GOES_IN.fullmatch(bare)
     words = (found[1] if found else bare).strip().lower()
-    words = re.sub(r"^(?:step\s+)?\d+\s*[.)]\s*", "", words)
+    words = re.sub(r"^(?:(?:step\s+)?\d+\s*[.)]|step\s+\d+\s*[-–—:])\s*", "", words)
     if words.endswith((" ingredients", " ingredient")):
         words = words.rsplit(" ", 1)[0]
         if heading_kind(words) == "stage":

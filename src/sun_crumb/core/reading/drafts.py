@@ -81,7 +81,7 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draf
             # Of two that the name may mean, an inch or a leaf may fit only one.
             candidates.sort(key=lambda c: weigh(parsed, pantry[c.ingredient], cup_standard("us")) is None)
         is_any = re.search(r"\bsweetener\b|\bsugar substitute\b", parsed.name, re.I) is not None
-        if (is_any or not is_sure(candidates)) and (named := _named_aside(parsed, index)):
+        if (is_any or not is_sure(candidates)) and (named := _named_aside(parsed, index) or _weighed_aside(parsed, index)):
             candidates = named
         ingredient = pantry[candidates[0].ingredient] if candidates else None
         drafts.append(Draft(piece, parsed, candidates, ingredient))
@@ -141,6 +141,16 @@ def _named_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
         return []
     found = index.match(words)
     return found if is_sure(found) and found[0].confidence >= SURE_ASIDE else []
+
+
+def _weighed_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
+    """Return the food that a bracket names with its weight beside a name that nobody knows: "3 cenouras (about 270 g carrots)"; else none."""
+    for aside in re.findall(r"\(([^()]*\d[^()]*)\)", parsed.text):
+        inside = parse_line(re.sub(r"^\W*(?:about|approx\.?|ca\.?|=)\s*", "", aside))
+        if inside.sums and inside.sums[0].unit and inside.name and not index.match(parsed.name):
+            found = index.match(inside.name)
+            return found if is_sure(found) and found[0].confidence >= SURE_ASIDE else []
+    return []
 
 
 _OR_OTHER = re.compile(r"\bor\s+(?:(?:some|any)\s+)?other\b", re.I)

@@ -61,7 +61,8 @@ _GROSS = (
 
 def clean(text: str) -> str:
     """Return a line without bullets, control characters and doubled blanks."""
-    text = "".join(c if c.isprintable() else " " for c in text)
+    if not text.isprintable():
+        text = "".join(c if c.isprintable() else " " for c in text)
     text = text.replace("\u2044", "/").replace("\u00a0", " ").replace("\u2009", " ").replace("\u202f", " ")
     text = re.sub(r"\.{3,}|…|(?<=\s)\.\.(?=\s)", " - ", text)
     text = re.sub(r"\s+", " ", text).strip()

@@ -78,6 +78,21 @@ def _page(kind: str) -> re.Pattern[str]:
     return re.compile("|".join(parts), re.I)
 
 
+@cache
+def _first_letters(kind: str) -> frozenset[str]:
+    """Return the words that the phrases of a kind begin with, one of which is in every text that says one."""
+    phrases = next(row["words"] for row in table("page_words") if row["kind"] == kind).split(";")
+    return frozenset(_LETTERS.findall(phrase)[0].lower() for phrase in phrases)
+
+
+_LETTERS = re.compile(r"[^\W\d_]+")
+
+
+def _says(kind: str, text: str) -> bool:
+    """Return whether *text* holds a phrase of a kind; its words are looked up before it is searched."""
+    return not _first_letters(kind).isdisjoint(_LETTERS.findall(text.lower())) and bool(_page(kind).search(text))
+
+
 def heading_kind(text: str) -> Section | Literal["stage"]:
     """Return what a line announces by its words alone: the list, the method, notes, a stage; or nothing."""
     bare = re.sub(r"\([^)]*\)", "", text).strip(" *#_=:–—-.!>").lower().replace("’", "'")
@@ -361,8 +376,9 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
     kinds = (("junk_word", "junk"), ("keeping", "keeping"), ("works", "works"), ("personal", "personal"))
     # "Carrot traybake (about 200 kcal a square)": what a bracket adds makes no name a label.
     outside = re.sub(r"\([^()]*\)", " ", text)
-    found = {mark for mark, kind in kinds if _page(kind).search(outside if len(outside.split()) > 1 else text)}
-    if _page("tool").search(re.split(r"[,(]|\bfor\b", text)[0]):
+    told = outside if len(outside.split()) > 1 else text
+    found = {mark for mark, kind in kinds if _says(kind, told)}
+    if _says("tool", re.split(r"[,(]|\bfor\b", text)[0]):
         found.add("tool")
     if _TIME_ONLY.match(text) or (_DURATION.search(text) and len(words) <= 14 and not _is_told(text, words)):
         found.add("time")

@@ -119,6 +119,7 @@ def _name_and_fields(raw: str) -> list[str]:
     return [name, *fields] if fields and all(re.match(r"[A-Z][a-z ]{2,16}:\s*\S", f) for f in fields) else []
 
 
+@remembered
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
     raw = _FOR_THE_END.sub(r"\1: ", _KEYCAP.sub(r"\1. ", raw))

@@ -5,11 +5,16 @@ from __future__ import annotations
 import re
 from dataclasses import dataclass
 
+from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.records import Role
 
 SENTENCE = re.compile(
     r"(?<=[.!?])(?<!approx\.)(?<!ca\.)(?<!abt\.)\s+(?=[^\W\d_]|[(“\"]|\d{1,3}(?:\s?[-–]\s?\d{1,3})?\s+[^\W\d_]{3,})"
 )
+
+
+# A step that names so many amounts tells the foods of its part.
+LEAST_TOLD = 2
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,10 +28,13 @@ class Piece:
 
 
 def is_followed_by_food(pieces: list[Piece], n: int) -> bool:
-    """Return whether a food stands under a heading before the next heading or step."""
+    """Return whether a food stands under a heading before the next heading or step; where no list stands, a step that tells several."""
+    is_listed = any(piece.role == "food" for piece in pieces)
     for piece in pieces[n + 1 :]:
         if piece.role == "food":
             return True
+        if piece.role == "step" and not is_listed:
+            return len(list(mentions(piece.text, is_list=True))) >= LEAST_TOLD
         if piece.role in ("heading", "step"):
             return False
     return False

@@ -30,7 +30,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     # "30 g cocoa (+ 1 tbsp for rolling)"
     (re.compile(r"\(\s*(?:\+|plus)\s*(?=[\d½¼¾⅓⅔])(?![^()]*\bif\b)([^()]*)\)"), r"plus \1", "("),
     # "3 v. ripe bananas", "5% Greek yoghurt"
-    (re.compile(r"\bv\.?\s+(?=(?:ripe|soft|hot|cold|strong|fresh|large|small|finely)\b)", re.I), "very ", ""),
+    (re.compile(r"\bv\.?\s+(?=(?:ripe|soft|hot|cold|strong|fresh|large|small|finely)\b)", re.I), "very ", "v |v."),
     (
         re.compile(r"(?<!\d)(?:[1-3](?:[.,]\d)?)\s*%\s*(?:fat\s+)?(?=greek(?:[ -]style)? yogh?urt)", re.I),
         "low-fat ",
@@ -74,8 +74,8 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     (re.compile(r"^eggs?\s*[-–:,]\s*(\d{1,2})\s+if\s+large\b.*$", re.I), r"\1 large eggs", "if"),
     (re.compile(r"^(\d{1,2})\s+eggs?,?\s+if\s+large\b.*$", re.I), r"\1 large eggs", "if"),
     # "3x eggs", "Eggs x 3"
-    (re.compile(r"^(\d{1,2})\s*[x×]\s+(?=[a-z])", re.I), r"\1 ", ""),
-    (re.compile(r"^([A-Za-z][A-Za-z ]+?)\s*[x×]\s*(\d{1,2})$"), r"\2 \1", ""),
+    (re.compile(r"^(\d{1,2})\s*[x×]\s+(?=[a-z])", re.I), r"\1 ", "x|×"),
+    (re.compile(r"^([A-Za-z][A-Za-z ]+?)\s*[x×]\s*(\d{1,2})$"), r"\2 \1", "x|×"),
     # "1 package marshmallows OR 4 cups miniature ones": the first is taken.
     (
         re.compile(
@@ -219,8 +219,8 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
         "sq",
     ),
     # American tins by their numbers, what they weigh (common practice).
-    (re.compile(r"(?:#|\bno\.?\s*)2\s*(?:1/2|½)\s+(?=cans?\b)", re.I), "29-oz ", ""),
-    (re.compile(r"(?:#|\bno\.?\s*)2\s+(?=cans?\b)", re.I), "20-oz ", ""),
+    (re.compile(r"(?:#|\bno\.?\s*)2\s*(?:1/2|½)\s+(?=cans?\b)", re.I), "29-oz ", "can"),
+    (re.compile(r"(?:#|\bno\.?\s*)2\s+(?=cans?\b)", re.I), "20-oz ", "can"),
     (re.compile(r"(?:#|\bno\.?\s*)30[03]\s+(?=cans?\b)", re.I), "15-oz ", "30"),
     (re.compile(r"^([\d½]+)\s*sq\.?\s+(?:of\s+)?(?=choc)", re.I), r"\1 squares ", "sq"),
     # "1 packet (8) trifle sponges"
@@ -277,7 +277,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
             r"\b\d{1,2}(?:[.,]\d)?\s*-?\s*(?:inch|in\.|\"|cm)\s+(?=(?:pie\s+)?(?:crust|pie|tart|shell|case)\b)", re.I
         ),
         "",
-        "",
+        "case|crust|pie|shell|tart",
     ),
     # "0% Greek yoghurt"
     (
@@ -350,7 +350,7 @@ def _shortened() -> re.Pattern[str]:
 
 @cache
 def _needed() -> tuple[tuple[re.Pattern[str], str, tuple[str, ...]], ...]:
-    return tuple((pattern, instead, tuple(filter(None, needs.split("|")))) for pattern, instead, needs in _PLAIN)
+    return tuple((pattern, instead, tuple(needs.split("|"))) for pattern, instead, needs in _PLAIN)
 
 
 def plainly(text: str) -> str:
@@ -366,9 +366,11 @@ def plainly(text: str) -> str:
     text = _shortened().sub(lambda found: _short()[re.sub(r"\.?\s+", " ", found[1].lower())], text)
     small = text.lower()
     for pattern, instead, needs in _needed():
-        if not needs or any(word in small for word in needs):
-            text = pattern.sub(instead, text, count=1)
-            small = text.lower()
+        for word in needs:
+            if word in small:
+                text, count = pattern.subn(instead, text, count=1)
+                small = text.lower() if count else small
+                break
     return _COCOA.sub(_by_its_cocoa, text, count=1)
 
 

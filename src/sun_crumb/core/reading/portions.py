@@ -142,7 +142,12 @@ def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Co
                     counts.append(Count(many * count.low, many * count.high, count.noun, count.kind, count.end))
                     at = count.end
                 break
-            counts.append(count)
+            if counts and counts[-1].kind == count.kind == "person" and re.search(r"\bor\s*$", text[:at], re.I):
+                # "4 hungry children or 6 polite adults"
+                low, high = min(counts[-1].low, count.low), max(counts[-1].high, count.high)
+                counts[-1] = replace(counts[-1], low=low, high=high, end=count.end)
+            else:
+                counts.append(count)
             at = count.end
         else:
             break
@@ -420,9 +425,13 @@ def _for_each_eater(sentence: str) -> Stated | None:
     """Return how many have one each, or how many pieces one may cut: "split into two glasses", "cut 6 or 8"."""
     if (either := _CUT_EITHER.search(sentence)) and (count := read_count(either[1])):
         return Stated(count, "", 0.8, either[0].strip(" .;,"))
-    if (each := _EACH_HAS_ONE.search(sentence)) and (count := read_count(each["rest"])):
+    if (each := _EACH_HAS_ONE.search(sentence)) and (count := read_count(_CUPS.sub("bowls", each["rest"]))):
         return Stated(replace(count, noun="serving", kind="person"), "", 0.7, each[0].strip())
     return None
+
+
+# What is poured into eight of them measures nothing.
+_CUPS = re.compile(r"\bcups$", re.I)
 
 
 def of_step(sentence: str, *, is_late: bool) -> Stated | None:

@@ -29,7 +29,7 @@ _WITH_AMOUNT = frozenset(
 )
 # How a line ends that goes on below.
 _HANGS = re.compile(
-    r"(?:[,(–&+-]|\b(?:at|of|and|or|the|with|in|for|to|from|into|very|until|room|plus|a|an|extra))\s*$", re.I
+    r"(?:[,(–&+-]|\b(?:at|of|and|or|the|with|in|for|to|from|into|very|until|room|plus|a|an|extra|roughly|lightly|finely|coarsely|thinly|freshly))\s*$", re.I
 )
 
 
@@ -161,7 +161,8 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
             (found[n].line.gap or not known[n].food) and text in word_list("component") - word_list("deed_food")
         ):
             continue
-        if len(text.split()) > MOST_WORDS_OF_A_PART or not (own[n + 1] & weighed and own[n + 2] & weighed):
+        below = weighed | {"weighed_behind"}
+        if len(text.split()) > MOST_WORDS_OF_A_PART or not (own[n + 1] & below and own[n + 2] & below):
             continue
         last = text.lower().split()[-1].rstrip("s")
         is_part = text.lower().split()[-1] in word_list("component")
@@ -180,6 +181,8 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
 # Over foods of their own these name what they make.
 _KINDS_OF_FOOD = frozenset(
     {"fruit", "fruits", "berries", "nuts", "spices", "cream", "chocolate", "pastry", "syrup", "apples", "caramel"}
+    | {"pâte sucrée", "pâte brisée", "pâte sablée", "sweet pastry", "shortcrust pastry", "choux pastry", "crème pâtissière"}
+    | {"pastry cream", "lemon curd", "frangipane"}
 )
 MOST_WORDS_OF_A_PART = 3
 # Before any weighed food a short line in the first few is the title, portions or the name of a part.

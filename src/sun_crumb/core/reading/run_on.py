@@ -84,6 +84,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
         prefix.lower() in word_list("component") | {"fruit"}
         or IN_THE_BOWL.fullmatch(prefix)
         or WHAT_GOES_IN.fullmatch(prefix)
+        or re.fullmatch(r"(?:fold|stir|mix|add|beat) in", prefix, re.I)
     )
     if len(_split(rest)) < 2 and not (is_part and begins_food(rest)):
         return []
@@ -101,7 +102,7 @@ _LED = re.compile(
 _WASH = re.compile(r"(?:egg[- ]?)?wash\s*:\s+(?=\d|an?\b|one\b)", re.I)
 # "Top: 1 cup cream", "In the jug: 1 egg": a part, and no "Top with cream".
 _HEADED = re.compile(
-    r"[Ii]n(?:to)? (?:the|an?|another|one) [^:;.\d]{3,24}:\s|[^\W\d_]+:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+(?:[–—-]{1,3}\s+)?[\d½¼¾⅓⅔]"
+    r"[Ii]n(?:to)? (?:the|an?|another|one) [^:;.\d]{3,24}:\s|(?:fold|stir|mix|add|beat) in:\s+[\d½¼¾⅓⅔]|[^\W\d_]+:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+(?:[–—-]{1,3}\s+)?[\d½¼¾⅓⅔]"
 )
 # "To decorate: writing icing": what the part is for, and its one food.
 _FOR_THE_END = re.compile(

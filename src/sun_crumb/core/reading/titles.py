@@ -49,7 +49,7 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
         heads = [replace(p, role="junk") if p.role == "title" else p for p in pieces[:named]]
         return [*heads, replace(pieces[named], role="title"), *pieces[named + 1 :]]
     if any(p.role == "title" for p in pieces):
-        return _with_broken_title(pieces)
+        return _with_broken_title(_named_below_talk(pieces))
     if pieces and _may_be_title(pieces[0]):
         return [replace(pieces[0], role="title"), *pieces[1:]]
     if found := _title_below(pieces):
@@ -58,6 +58,39 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
     if told := next(spoken, None):
         return [Piece(told[1][:1].upper() + told[1][1:], "title", "", 0), *pieces]
     return pieces
+
+
+def _named_below_talk(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with the dessert's name as title, where a page's talk stands between it and what the page is called: "Why I bake on Sundays", ..., "Pear cake"."""
+    at = next(n for n, p in enumerate(pieces) if p.role == "title")
+    head = [n for n, p in enumerate(pieces) if n > at and p.role == "food"][:1]
+    between = range(at + 1, head[0] if head else at + 1)
+    talk = next((n for n in between if len(pieces[n].text.split()) >= LEAST_TALK), None)
+    named = [n for n in between if talk is not None and n > talk and _is_dessert(pieces[n])]
+    is_dessert = any(kind_of(word.lower()) in ("piece", "whole") for word in re.findall(r"[^\W\d_]+", pieces[at].text))
+    if not named or is_dessert:
+        return pieces
+    found = list(pieces)
+    found[at], found[named[-1]] = replace(pieces[at], role="chatter"), replace(pieces[named[-1]], role="title")
+    return found
+
+
+# So many words are talk, and no name.
+LEAST_TALK = 15
+
+
+def _is_dessert(piece: Piece) -> bool:
+    """Return whether a piece is a few words that name a dessert: "Pear & Cardamom Upside-Down Cake"."""
+    name = of_title(piece.text)[0].strip(" *#_=:")
+    return (
+        piece.role in ("chatter", "heading")
+        and len(name.split()) <= MOST_TITLE_WORDS
+        and _CAPITAL_NAME.fullmatch(name) is not None
+        and kind_of(name.split()[-1].lower()) in ("piece", "whole")
+    )
+
+
+_CAPITAL_NAME = re.compile(r"[A-Z][^.!?:;\d]{3,60}")
 
 
 def _title_below(pieces: list[Piece]) -> list[Piece] | None:
@@ -91,8 +124,12 @@ _TO_MAKE = re.compile(r"^to make (?:an?|some|the)\s+", re.I)
 
 def _told_below(pieces: list[Piece]) -> list[Piece] | None:
     """Return pieces with the title that a sentence tells with how many it makes, or one of the last lines as such; None where none does."""
+    is_below = False
     for n, piece in enumerate(pieces):
-        if piece.role in ("step", "note", "chatter") and (split := _named_and_counted(piece)):
+        is_below = is_below or piece.role == "food"
+        # "Toasty granola - 14 servings of 50 g", below the list
+        told = ("step", "note", "chatter", "portions") if is_below else ("step", "note", "chatter")
+        if piece.role in told and (split := _named_and_counted(piece)):
             return [*pieces[:n], *split, *pieces[n + 1 :]]
     for n in range(max(0, len(pieces) - 2), len(pieces)):
         if _NAMED_LAST.match(pieces[n].text):
