@@ -34,7 +34,7 @@ _COUNT_ON_BAKE = re.compile(
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
 _ENDS_OVER = re.compile(
-    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$",
+    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$|[,;]\s*(?:then\s+|and\s+)?(?:pour|spoon)\s+(?:it\s+)?in\W*$",
     re.I,
 )
 _IN_IT = re.compile(

@@ -58,6 +58,16 @@ _REPEATED = re.compile(
 )
 # "until soft, then add", "till thick, gradually add": what is done after it.
 _GOES_ON_AFTER = re.compile(r"[.!?]\s|[.;,]\s*(?:then|add|stir|and)|\bthen\b|\bgradually\b|\badd(?:ing)?\b", re.I)
+# "Boil the topping", "spread the icing"
+_OF_A_PART = re.compile(
+    r"\b(?:the|your)\s+(topping|icing|glaze|frosting|sauce|filling|crumble|streusel|custard|buttercream)\b", re.I
+)
+# "Knead the dough", "Whisk filling": all of it, where nothing is in it yet
+_OF_THE_WHOLE = re.compile(
+    r"\W*(?P<verb>knead|make|mix|whisk|beat|blend|combine)\s+(?:together\s+)?(?:(?:(?:the|an?|your)\s+)?(?P<a>dough|batter|filling|custard)"
+    r"|the\s+(?P<b>topping|sponge))\s*(?:[,.;]|until\b|till\b|$)",
+    re.I,
+)
 _SYRUP = re.compile(r"\b(?:the|with|hot|warm|cold|cooled?|sugar|this|your)\s+syrup\b", re.I)
 
 
@@ -173,6 +183,7 @@ class Resolver:
                 ),
                 None,
             )
+            at = self._by_another_word(component) if at is None else at
             if at is not None:
                 self.whole_at.setdefault(at, set()).add(component)
         if self.whole_at:
@@ -183,6 +194,18 @@ class Resolver:
         self._greasing(found)
         self._to_the_end(found)
         return found
+
+    def _by_another_word(self, component: str) -> int | None:
+        """Return the first step that speaks of a part which the list calls something else ("Cobertura", and "boil the topping"), where only this one is left."""
+        own = self.listed.of(component)
+        others = [k for k, left in enumerate(self.left) if left > 1 - USED_UP and k not in own]
+        known = {word for line in self.lines for word in words_of(f"{line.name} {line.component}")}
+        if component == self.components[0] or len(others) > len(own):
+            return None
+        for n, clause in enumerate(self.clauses):
+            if any(fold(said[1]) not in known for said in _OF_A_PART.finditer(clause.text)):
+                return n
+        return None
 
     def _is_anothers_food(self, component: str, step: Resolved) -> bool:
         """Return whether a step's word for a component is a food of another there: "add cream + egg", where "cream" is a part of its own."""
@@ -361,18 +384,20 @@ class Resolver:
         )
         if alone is None:
             # "Knead the dough", where nothing is in it yet
-            alone = re.match(
-                r"\W*(?P<verb>knead|make|mix)\s+(?:the|an?|your)\s+(?:dough|batter)\s*(?:[,.;]|$)", text, re.I
-            )
+            whole = _OF_THE_WHOLE.match(text)
+            # What the list has as a part of its own comes in by that name.
+            alone = whole if whole and self.parts.named(whole["a"] or whole["b"]) is None else None
         is_start = (
             alone
             and (verb := verb_of(alone["verb"]))
             and verb in ("blend", "blitz", "mix", "process", "combine", "whisk", "pulse", "puree", "knead", "make")
         )
+        begun = [k for k in self.listed.of(component) if k not in own]
         is_first = (
             not self.said[n]
             and not self.groups[n]
-            and all(self.left[k] > 1 - USED_UP for k, line in enumerate(self.lines) if line.component == component)
+            # "Line the tin with the pastry. Whisk filling."
+            and all(len(own) > 1 and self.listed.has_role(k, "flour") and self.listed.has_role(k, "fat") for k in begun)
         )
         if is_start and is_first:
             return [k for k in own if not any(at > n for at in self.named_at[k]) and not self.listed.is_to_finish(k)]

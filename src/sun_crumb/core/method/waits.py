@@ -239,6 +239,8 @@ def reached_in(text: str) -> Reached | None:
         ):
             continue  # an oven's, for so many minutes
         thing = next((name for name, words in _THINGS if re.search(words, text, re.I)), "")
+        if thing == "syrup" and celsius < LEAST_BOILED_C and re.search(r"\b(?:eggs?|yolks?|custard)\b", text, re.I):
+            thing = "custard"  # "Whisk the eggs and sugar over a pan of water to 83 °C"
         if not thing and celsius < LEAST_BOILED_C and _COOKED_TO.search(before):
             thing = "custard"  # "return to the pan and cook to 82 °C"
         if thing == "water" and celsius > LEAST_BOILED_C:

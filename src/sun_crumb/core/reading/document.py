@@ -52,6 +52,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     told = {said: known(said) for said in {s.text for s in found}}
     forced = {
         **_of_a_page(found),
+        **_below_the_page(found, told),
         **_table_heads(lines),
         **wrapped(found),
         **_broken_names(found, told, known),
@@ -100,6 +101,21 @@ def _of_a_page(found: Sequence[Statement]) -> dict[int, Role]:
         if len(words & word_list("page_lead")) >= LEAST_LEADS and not re.search(r"\d", statement.text):
             return {s.line.number: "junk" for s in found[: n + 1]}
     return {}
+
+
+def _below_the_page(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
+    """Return the lines at a page's end that lead on to other pages and tell what readers said: below the recipe, and none of it food."""
+    weighed = [known.has_food and known.has_unit for known in (told[s.text] for s in found)]
+    for n, statement in enumerate(found):
+        if sum(weighed[:n]) >= LEAST_TOLD_FOODS and _LEADS_ON.match(statement.text) and not any(weighed[n:]):
+            return {s.line.number: "junk" for s in found[n:]}
+    return {}
+
+
+_LEADS_ON = re.compile(
+    r"(?:you (?:may|might)(?: also)? (?:like|enjoy|love)|(?:related|more|similar|other|popular|latest) (?:recipes|posts|articles|from)\b|\d+ (?:responses|comments|replies|thoughts)\b|leave a (?:reply|comment)|(?:previous|next|older|newer) (?:post|recipe))",
+    re.I,
+)
 
 
 def _table_heads(lines: Sequence[Physical]) -> dict[int, Role]:

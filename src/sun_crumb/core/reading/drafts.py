@@ -285,9 +285,10 @@ def _is_among(statement: str, made: Sequence[str]) -> bool:
 def _mention(statement: str, piece: Piece, index: NameIndex, pantry: Pantry) -> Draft | None:
     """Return the draft of a statement that a sentence holds; none where no food of the pantry is surely meant."""
     parsed = parse_line(statement)
-    if not parsed.name or not parsed.sums:
+    if not parsed.sums:
         return None
-    candidates = index.match(parsed.name)
+    # "2 cloves and a strip of zest": the unit is the food's own name.
+    candidates = index.match(parsed.name or parsed.sums[0].text)
     if not is_sure(candidates) or (parsed.sums[0].unit is None and candidates[0].confidence < SURE_COUNTED):
         return None
     food = pantry[candidates[0].ingredient]

@@ -80,6 +80,11 @@ _NO_FOOD = re.compile(
 _HEAT = re.compile(r"\d{3}\s*[CF]\b")
 # "a spoon (tbsp) of milk"
 _WHICH_SPOON = re.compile(r"\bspoon(?:ful)?s?\s*\(\s*(tbsp|tsp|dsp|tablespoons?|teaspoons?)\s*\)", re.I)
+# "1 bottle (750 ml) red wine"
+_HOLDING = re.compile(
+    r"\b(?:1|an?|one)\s+(?:bottle|tin|can|carton|packet|pack|tub|pot|jar|bag|bar|block)\s*\((\d[\d.,]*\s*(?:g|kg|ml|cl|l|oz|lbs?)\.?)\)\s*(?:of\s+)?",
+    re.I,
+)
 _WEIGHED = re.compile(r"\s*\((?:about\s+|approx\.?\s+|~)?(\d[\d.,]*\s*(?:g|oz))\)", re.I)
 MOST_WORDS = 4
 MOST_MENTIONS = 30
@@ -110,7 +115,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     >>> mentions("Beat the butter (100 g) with an egg and the juice of 2 lemons.", is_list=True)
     ['100 g butter', 'an egg', 'juice of 2 lemons']
     """
-    step = without_unit_stops(step)
+    step = _HOLDING.sub(r"\1 ", without_unit_stops(step))
     if is_list:
         step = _WHICH_SPOON.sub(r"\1", step)
     found = list(_amounts_first(step, is_list=is_list))
@@ -170,6 +175,8 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
             words = words[1:]
         while words and words[-1].lower() in _DONE_BEHIND:
             words = words[:-1]
+        if not words and amount[0].unit == "clove":
+            yield start.start(), said  # "2 cloves and a strip of zest": the unit is the food
         if not words or (len(words) == 1 and words[0].lower() in _IN_THE_MAKING):
             continue
         many += 1

@@ -323,6 +323,10 @@ _OF_SO_MANY = re.compile(
     r"(?P<two>zest|juice)\s+of\s+(?P<of_two>\d|one|two|three|half|both|all|them all|all of them)(?:\s+(?:of them|lemons?|limes?|oranges?))?(?:\s+for\s+(?:the\s+)?\w+)?\)?$",
     re.I,
 )
+# "juice of 3 lemons + zest of 2"
+_JUICE_AND_ZEST = re.compile(
+    rf"^(?:the\s+)?juice\s+(?:of\s+)?(?P<a>\d|two|three|four)\s+{_CITRUS}\s*(?:,|and|&|\+|plus)\s*(?:the\s+)?(?:finely\s+)?(?:grated\s+)?zest\s+(?:of\s+)?(?P<b>\d|one|two|three)$", re.I
+)
 _HALF = {"half": "1/2", "a half": "1/2", "a quarter": "1/4"}
 _SPICES = re.compile(r"\b(?:cinnamon|nutmeg|cloves?|allspice|mace|cardamom|mixed spice)\b", re.I)
 # "Butter & sugar, 100g each"
@@ -400,6 +404,8 @@ def zest_and_part_juice(text: str) -> list[str] | None:
         return [f"{count if re.match('both|all|them', of, re.I) else of} {food} {part}" for of, part in told]
     if beside := _ZEST_AND_MEASURED.match(text) or _ZEST_THEN_MEASURED.match(text):
         return [f"{beside['count']} {beside['food']} zest", f"{beside['much']} {beside['food']} juice"]
+    if turned := _JUICE_AND_ZEST.match(text):
+        return [f"{turned['a']} {turned['food']} juice", f"{turned['b']} {turned['food']} zest"]
     if not (found := _ZEST_AND_PART.match(text)):
         return None
     part = found["part"].lower()

@@ -13,6 +13,7 @@ from typing import Any, get_args
 
 import numpy as np
 
+from sun_crumb.core.reading.counts import kind_of
 from sun_crumb.core.reading.marks import Known, Section, is_asking, marks_of
 from sun_crumb.core.reading.nutrition import take_out_nutrition
 from sun_crumb.core.reading.physical import SENT_AT, Statement
@@ -272,6 +273,8 @@ def _is_torn(before: Statement, statement: Statement, told: Set[str], marks: Set
     if marks & {"weighed", "counted"}:
         return False
     text = statement.raw.strip()
+    if "portions" in told and re.fullmatch(r"[a-z]+s\.?", text) and kind_of(text.rstrip(".")) == "piece":
+        return True  # "cuts into 16 good", "slices."
     return bool(
         (_AWAITS_NUMBER.search(before.raw) and re.match(r"\d", text))
         or (

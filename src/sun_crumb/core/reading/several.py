@@ -50,6 +50,7 @@ def split_line(text: str) -> tuple[str, ...]:
         or _brushed_and_more(text)
         or _summed(text)
         or _both_to_serve(text)
+        or _both_weighed(text)
         or _tossed_with(text)
         or _spread_with(text)
         or [text]
@@ -197,6 +198,18 @@ def _both_to_serve(text: str) -> list[str] | None:
 _BOTH_TO_SERVE = re.compile(
     r"^(?P<one>[a-z]+(?: [a-z]+)?) (?:and|&) (?P<two>[a-z]+(?: [a-z]+)?),? (?P<use>(?:to|for) (?:serve|serving|glaze|glazing|decorate|finish|garnish|dust|top|topping|the top|sprinkle|sprinkling))$",
     re.I,
+)
+
+
+def _both_weighed(text: str) -> list[str] | None:
+    """Read "8 slices bread, buttered (about 300 g bread and 50 g butter)": what a bracket tells of each of two."""
+    if not (found := _BOTH_WEIGHED.match(text)):
+        return None
+    return [f"{found['all'].strip(' ,')} ({found['one']})", found["two"]]
+
+
+_BOTH_WEIGHED = re.compile(
+    r"^(?P<all>[^()]+)\((?:about\s+)?(?P<one>\d+\s*g)\s+[a-z]+\s+(?:and|\+|plus)\s+(?P<two>\d+\s*g\s+[a-z]+)\)$", re.I
 )
 
 

@@ -27,6 +27,7 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         r"\s+[•|·]\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~")
     )
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
+    title = _THEN_TALK.sub(r"\1", title)
     return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .").rstrip(".")), [
         *([said] if said else []),
         *(told for part in more for told in told_of(part)),
@@ -227,5 +228,7 @@ def _of_web(text: str) -> bool:
     return bool(words & (word_list("page_lead") | {"print", "share", "posted", "comments", "jump", "recipe", "www"}))
 
 
+# "Dundee cake. This fills a deep": a sentence behind the name.
+_THEN_TALK = re.compile(r"^([A-Z][^.!?:\d]{3,50})\.\s+(?:this|it|these|they|a|an|the|my|our|we|i|from|makes)\b.*$", re.I)
 # "Banana muffins *** now with less sugar ***"
 _SHOUTED = re.compile(r"\s\*+\s[^*]+\*+\s*$")
