@@ -34,7 +34,7 @@ _COUNT_ON_BAKE = re.compile(
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
 _ENDS_OVER = re.compile(
-    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$|[,;]\s*(?:then\s+|and\s+)?(?:pour|spoon)\s+(?:it\s+)?in\W*$",
+    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$|[,;]\s*(?:then\s+|and\s+)?(?:pour|spoon)\s+(?:it\s+)?in\W*$|\b(?:spread|pour|spoon|melt|smooth|scatter|sprinkle)\w*\b[^.]{0,25}\bon\W*$",
     re.I,
 )
 _IN_IT = re.compile(
@@ -288,7 +288,7 @@ class Order:
     def _begun(self, step: Resolved, text: str, spoken: list[Bowl], own: list[Bowl]) -> list[Bowl]:
         """Return a new bowl, and what goes into it of what was there."""
         # What another component is begun with may have been warmed or soaked before; "whip the whites and fold them in".
-        more = self._at_hand(spoken, own) if _FOLDED.search(text) else []
+        more = self._at_hand(spoken, own) if _FOLDED.search(re.sub(r"\([^()]*\)", "", text)) else []
         is_shaped = _SHAPES.match(text) or _IN_PIECES.match(text)
         begun = [self._new(step), *spoken]
         _extend(begun, more)

@@ -30,7 +30,7 @@ _AFTER_A_WAIT = re.compile(
 _LEAVE_IN = re.compile(r"\b(?:leave|let)\b", re.I)
 # What a recipe says at its end and nobody does.
 _SAID = re.compile(
-    r"^\W*(?:(?:serves|makes|yields?|cuts into|enough for|gives)\b[^.]{0,40}|keeps?\b(?!\s+(?:(?:back|aside|out)\b|\d+\s*(?:g|ml|tbsps?|tsps?|cups?)\b)).*|(?:can be )?stor(?:e|ed)\b.*|enjoy\b.*|serve\b(?!\s+(?:\w+\s+)?(?:with|over)\b)[^.]{0,60}|eat\b[^.]{0,40}|best\b.*|nutrition\b.*)\W*$",
+    r"^\W*(?:(?:serves|makes|yields?|cuts into|enough for|gives)\b[^.]{0,40}|keeps?\b(?!\s+(?:(?:back|aside|out)\b|\d+\s*(?:g|ml|tbsps?|tsps?|cups?)\b)).*|(?:can be )?stor(?:e|ed)\b.*|enjoy\b.*|serve\b(?!\s+(?:\w+\s+)?(?:with|over)\b)[^.]{0,60}|eat\b(?!.*\bwith\b)[^.]{0,40}|best\b.*|nutrition\b.*)\W*$",
     re.I,
 )
 # How many it makes is nothing to do, though "slices" sounds like it.

@@ -62,6 +62,11 @@ _GOES_ON_AFTER = re.compile(r"[.!?]\s|[.;,]\s*(?:then|add|stir|and)|\bthen\b|\bg
 _OF_A_PART = re.compile(
     r"\b(?:the|your)\s+(topping|icing|glaze|frosting|sauce|filling|crumble|streusel|custard|buttercream)\b", re.I
 )
+# "Rub in the fat": into the flour and what lightens it.
+_RUBBED_IN = re.compile(
+    r"\W*(?:(?:first|sift|then),?\s+(?:and\s+)?)?rub\s+in\s+(?:the\s+)?(?:cold\s+)?(?:fat|butter|margarine|marg|lard)\b(?!\s*(?:and|,|\+|&)?\s*(?:the\s+)?flour)|\W*rub\s+(?:the\s+)?(?:fat|butter|margarine|marg|lard)\s+in\b(?!to)",
+    re.I,
+)
 # "Knead the dough", "Whisk filling": all of it, where nothing is in it yet
 _OF_THE_WHOLE = re.compile(
     r"\W*(?P<verb>knead|make|mix|whisk|beat|blend|combine)\s+(?:together\s+)?(?:(?:(?:the|an?|your)\s+)?(?P<a>dough|batter|filling|custard)"
@@ -377,6 +382,9 @@ class Resolver:
         own = [k for k, line in enumerate(self.lines) if line.component == component and self.left[k] > 1 - USED_UP]
         if re.match(r"\W*cream\s*(?:[,.;]|b\s*(?:\+|&|and)\s*s\b|until\b|well\b|together\b|for\b|$)", text, re.I):
             return [k for k in own if self.listed.has_role(k, "fat", "sugar")]
+        if _RUBBED_IN.match(text):
+            floury = [k for k in own if self.listed.has_role(k, "flour", "starch", "leaven", "salt")]
+            return [k for k in floury if not self.named_at[k]]
         alone = re.match(
             r"\W*(?:(?:mash|crush|chop|grate|measure)\s*(?:,|and\b|&)\s*(?:then\s+)?)?(?P<verb>[a-z]+)\s*(?:up\s+|well\s+|all\s+)?(?:[,.;]|until\b|till\b|for\b|in (?:a|the)\b|$)",
             text,
@@ -390,7 +398,7 @@ class Resolver:
         is_start = (
             alone
             and (verb := verb_of(alone["verb"]))
-            and verb in ("blend", "blitz", "mix", "process", "combine", "whisk", "pulse", "puree", "knead", "make")
+            and verb in ("blend", "blitz", "mix", "process", "combine", "whisk", "pulse", "puree", "knead", "make", "rub")
         )
         begun = [k for k in self.listed.of(component) if k not in own]
         is_first = (

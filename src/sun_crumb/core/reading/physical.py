@@ -122,6 +122,7 @@ def _name_and_fields(raw: str) -> list[str]:
 @remembered
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
+    raw = _CIRCLED.sub(lambda found: f"{ord(found[1]) - ord('①') + 1}. ", raw)
     raw = _FOR_THE_END.sub(r"\1: ", _KEYCAP.sub(r"\1. ", raw))
     raw = _ASKED_OR_TOLD.sub("", _STRUCK.sub(" • ", raw))
     raw = _OUTLINED.sub("", _NAME_THEN.sub(r"\1: ", SENT_AT.sub("", raw, count=1), count=1), count=1)
@@ -155,6 +156,7 @@ _STRUCK = re.compile(r"(?<=\w)\s*~{2,}\s*(?=\w)")
 _OUTLINED = re.compile(r"^\s*\d{1,2}\.\d{1,2}\.?\s+(?=[A-Z][a-z]{2})")
 # A number drawn as a key.
 _KEYCAP = re.compile("^(\\s*\\d)\ufe0f?\u20e3\\s*")
+_CIRCLED = re.compile("^\\s*([①-⑳])\\s*")
 # What a letter quotes: "> 300 g flour".
 _QUOTED = re.compile(r"^\s*(?:>\s?)+(?=\S)")
 # "8x8 in. pan ➜ 16 bars"
