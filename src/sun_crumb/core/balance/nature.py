@@ -121,7 +121,11 @@ def nature_of(formula: Formula, component: str) -> Nature:
         score[key] += portion.get(key, 0.0) + method.get(key, 0.0) + texture.get(key, 0.0)
     if is_main:
         _by_heat(score, formula)
-    possible = {key: value for key, value in score.items() if is_possible(families()[key], shares)} or score
+    # A yeast cake under its apples, a crumble in one list with its rhubarb: the dough tells what it can be.
+    made_of = (shares, crumb) if crumb["grain"] > OF_A_DOUGH else (shares,)
+    possible = {
+        key: v for key, v in score.items() if any(is_possible(families()[key], one) for one in made_of)
+    } or score
     best = max(possible.values())
     weights = {key: exp((value - best) / SPREAD) for key, value in possible.items()}
     whole = sum(weights.values())
@@ -130,6 +134,8 @@ def nature_of(formula: Formula, component: str) -> Nature:
 
 
 MOST_NAMED = 4
+# So much flour or grain in what is no whole fruit or nut makes a dough or a crumb of it [share of its mass] (judgement).
+OF_A_DOUGH = 0.15
 # Headings that say little without the title before them: "topping" of a cobbler, "filling" of a pecan pie.
 _OF_THE_TITLE = re.compile(r"^(?:the )?(?:topping|filling|crust|base|layer|dough|batter|middle|pastry|top)s?$", re.I)
 BEFORE_A_HEADING = 0.8
@@ -178,6 +184,11 @@ _HEAT = re.compile(
     r"\b(?:oven|bake[ds]?|baking(?! powder| soda| sheet| tray| paper| parchment)|preheat|gas mark|roast)\b", re.I
 )
 _BOILS = re.compile(r"\bboil|caramel|\bamber\b|soft[- ]?ball|crack|thermometer|\bsyrup\b|dissolv|simmer", re.I)
+_FRIES = re.compile(r"\bfr(?:y|ies|ied|ying)\b|\bhot (?:oil|fat)\b|\bdeep[- ]", re.I)
+_FREEZES = re.compile(
+    r"\bfr(?:eez|oze)|\bchurn|\bice[- ]cream\b|\bsorbet|\bgranita|\bkulfi|\bgelato|\bloll(?:y|ies)\b|\bpopsicle|\bparfait|\bsemifreddo|\bmachine\b",
+    re.I,
+)
 # What an oven in the method, or none in one that is told at length, speaks against [score]; how long that is [characters].
 OVEN, OVEN_FOR_A_PART, TOLD_AT_LENGTH = 3.0, 0.3, 60
 
@@ -194,6 +205,16 @@ def _by_heat(score: dict[str, float], formula: Formula) -> None:
             not is_hot and family.is_baked and len(formula.method) > TOLD_AT_LENGTH
         ):
             score[family.key] -= OVEN
+        elif _is_untold(family, formula):
+            score[family.key] -= OVEN
+
+
+def _is_untold(family: Family, formula: Formula) -> bool:
+    """Return whether a family's own deed is told nowhere: nothing fried in a recipe with an oven, nothing frozen in a method told at length."""
+    if "fried" in family.traits:
+        return formula.oven is not None and not _FRIES.search(formula.method)
+    told = f"{formula.title} {formula.method}"
+    return "frozen" in family.kin and len(formula.method) > TOLD_AT_LENGTH and not _FREEZES.search(told)
 
 
 def is_possible(family: Family, shares: Mapping[str, float]) -> bool:

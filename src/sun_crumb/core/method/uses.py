@@ -398,7 +398,8 @@ class Resolver:
         is_start = (
             alone
             and (verb := verb_of(alone["verb"]))
-            and verb in ("blend", "blitz", "mix", "process", "combine", "whisk", "pulse", "puree", "knead", "make", "rub")
+            and verb
+            in ("blend", "blitz", "mix", "process", "combine", "whisk", "pulse", "puree", "knead", "make", "rub")
         )
         begun = [k for k in self.listed.of(component) if k not in own]
         is_first = (

@@ -81,7 +81,9 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draf
             # Of two that the name may mean, an inch or a leaf may fit only one.
             candidates.sort(key=lambda c: weigh(parsed, pantry[c.ingredient], cup_standard("us")) is None)
         is_any = re.search(r"\bsweetener\b|\bsugar substitute\b", parsed.name, re.I) is not None
-        if (is_any or not is_sure(candidates)) and (named := _named_aside(parsed, index) or _weighed_aside(parsed, index)):
+        if (is_any or not is_sure(candidates)) and (
+            named := _named_aside(parsed, index) or _weighed_aside(parsed, index)
+        ):
             candidates = named
         ingredient = pantry[candidates[0].ingredient] if candidates else None
         drafts.append(Draft(piece, parsed, candidates, ingredient))

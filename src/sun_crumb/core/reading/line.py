@@ -11,7 +11,9 @@ from sun_crumb.core.quantities.numbers import ONE
 from sun_crumb.core.reading.amounts import form_in, read_amount, with_form
 from sun_crumb.core.reading.records import Amount, ParsedLine
 
-_BULLET = re.compile(r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣¤¶§»>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*(?:\[[ xX]?\]\s*)?")
+_BULLET = re.compile(
+    r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣¤¶§»>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*(?:\[[ xX]?\]\s*)?"
+)
 _OPTIONAL = re.compile(
     r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted|needed|necessary|required|stiff|dry|too (?:stiff|dry|thick))|or to taste)\b\s*\)?",
     re.I,

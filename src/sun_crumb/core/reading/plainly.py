@@ -325,7 +325,8 @@ _OF_SO_MANY = re.compile(
 )
 # "juice of 3 lemons + zest of 2"
 _JUICE_AND_ZEST = re.compile(
-    rf"^(?:the\s+)?juice\s+(?:of\s+)?(?P<a>\d|two|three|four)\s+{_CITRUS}\s*(?:,|and|&|\+|plus)\s*(?:the\s+)?(?:finely\s+)?(?:grated\s+)?zest\s+(?:of\s+)?(?P<b>\d|one|two|three)$", re.I
+    rf"^(?:the\s+)?juice\s+(?:of\s+)?(?P<a>\d|two|three|four)\s+{_CITRUS}\s*(?:,|and|&|\+|plus)\s*(?:the\s+)?(?:finely\s+)?(?:grated\s+)?zest\s+(?:of\s+)?(?P<b>\d|one|two|three)$",
+    re.I,
 )
 _HALF = {"half": "1/2", "a half": "1/2", "a quarter": "1/4"}
 _SPICES = re.compile(r"\b(?:cinnamon|nutmeg|cloves?|allspice|mace|cardamom|mixed spice)\b", re.I)

@@ -30,7 +30,8 @@ _WITH_AMOUNT = frozenset(
 )
 # How a line ends that goes on below.
 _HANGS = re.compile(
-    r"(?:[,(–&+-]|\b(?:at|of|and|or|the|with|in|for|to|from|into|very|until|room|plus|a|an|extra|roughly|lightly|finely|coarsely|thinly|freshly))\s*$", re.I
+    r"(?:[,(–&+-]|\b(?:at|of|and|or|the|with|in|for|to|from|into|very|until|room|plus|a|an|extra|roughly|lightly|finely|coarsely|thinly|freshly))\s*$",
+    re.I,
 )
 
 
@@ -182,7 +183,15 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
 # Over foods of their own these name what they make.
 _KINDS_OF_FOOD = frozenset(
     {"fruit", "fruits", "berries", "nuts", "spices", "cream", "chocolate", "pastry", "syrup", "apples", "caramel"}
-    | {"pâte sucrée", "pâte brisée", "pâte sablée", "sweet pastry", "shortcrust pastry", "choux pastry", "crème pâtissière"}
+    | {
+        "pâte sucrée",
+        "pâte brisée",
+        "pâte sablée",
+        "sweet pastry",
+        "shortcrust pastry",
+        "choux pastry",
+        "crème pâtissière",
+    }
     | {"pastry cream", "lemon curd", "frangipane"}
 )
 MOST_WORDS_OF_A_PART = 3

@@ -229,6 +229,8 @@ def _of_web(text: str) -> bool:
 
 
 # "Dundee cake. This fills a deep": a sentence behind the name.
-_THEN_TALK = re.compile(r"^([A-Z][^.!?:\d]{3,50})\.\s+(?:this|it|these|they|a|an|the|my|our|we|i|from|makes)\b.*$", re.I)
+_THEN_TALK = re.compile(
+    r"^([A-Z][^.!?:\d]{3,50})\.\s+(?:this|it|these|they|a|an|the|my|our|we|i|from|makes)\b.*$", re.I
+)
 # "Banana muffins *** now with less sugar ***"
 _SHOUTED = re.compile(r"\s\*+\s[^*]+\*+\s*$")

@@ -51,6 +51,7 @@ def _all(problem: Problem) -> Iterator[Rule | None]:
     yield _sitting(problem)
     yield _dissolved(problem)
     yield _crystal(problem)
+    yield _sugar_for_sugar(problem)
     yield _own(problem)
 
 
@@ -123,6 +124,25 @@ def _crystal(problem: Problem) -> Rule | None:
     """Keep the crystal sugar that is the structure, unless the baker has set less of it."""
     weights = np.array([problem.crystal_per_gram(row.line.ingredient) for row in problem.rows])
     return _floor(problem, "crystal", weights, problem.family.crystal_floor)
+
+
+def _sugar_for_sugar(problem: Problem) -> Rule | None:
+    """Let dry sugar of another kind come in at most as much as sugar goes: 80 g of date sugar for 54 g of icing sugar is no cut."""
+    new = np.array([float(row.is_new_sweetener and _is_dry_sugar(row)) for row in problem.rows])
+    if not new.any():
+        return None
+    cut = np.array([float(row.is_cut) for row in problem.rows])
+    held = float(cut @ np.array([row.original_g for row in problem.rows]))
+    return Rule("sugar", new + cut, -inf, max(held, _there(problem, new + cut)), max(held, 1.0))
+
+
+def _is_dry_sugar(row: Row) -> bool:
+    per = row.line.ingredient.per_100g
+    return per.total_sugars_g > DRY_SUGAR_G and per.water_g < DRY_WATER_G
+
+
+# A sweetener of more sugar than this, and less water, goes weight for weight [g in 100 g] (judgement).
+DRY_SUGAR_G, DRY_WATER_G = 50.0, 15.0
 
 
 def _floor(problem: Problem, key: str, weights: Vector, share: float) -> Rule | None:
