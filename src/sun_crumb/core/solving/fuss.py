@@ -116,6 +116,8 @@ def _put_back(
             trial = _sweeter(true_penalty, amounts, max(new, key=lambda i: amounts[i]), free, snap)
         if not true_penalty.is_sweet(trial):
             return sums
+    if true_penalty.is_sweet(sums) and true_penalty.limits(trial) > true_penalty.limits(sums) + NEAR:
+        trial = _milder(problem, true_penalty, amounts, trial, true_penalty.limits(sums), free, snap)
     # So small a change is no way to be sweet enough, and so little sugar is what the whole recipe hardly misses.
     breaks = true_penalty.limits(trial) - true_penalty.limits(sums)
     by = sum((problem.rows[i].untouched_g - grams[i]) * problem.counted[i] for i in positions if problem.rows[i].is_cut)
@@ -193,6 +195,33 @@ def _sweeter(
         more = snap(position, grams[position] + free[position])
         sums = true_penalty.moved(sums, position, more - grams[position])
         grams[position] = more
+    return sums
+
+
+def _milder(
+    problem: Problem,
+    true_penalty: TruePenalty,
+    grams: list[float],
+    sums: list[float],
+    limits: float,
+    free: dict[int, float],
+    snap: Snap,
+) -> list[float]:
+    """Lower a new sweetener by a few steps, where a limit is passed and the batter stays sweet enough: less erythritol for no more water; return the sums."""
+    new = [i for i in _new_sweeteners(problem, grams) if i in free]
+    if not new:
+        return sums
+    i = max(new, key=lambda n: grams[n])
+    trial, was = sums, grams[i]
+    for _ in range(DASH_STEPS):
+        less = snap(i, grams[i] - free[i])
+        trial = true_penalty.moved(trial, i, less - grams[i])
+        grams[i] = less
+        if less <= 0 or not true_penalty.is_sweet(trial):
+            break
+        if true_penalty.limits(trial) <= limits + NEAR:
+            return trial
+    grams[i] = was
     return sums
 
 
