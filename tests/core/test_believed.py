@@ -6,6 +6,7 @@ Common practice, no published source, where nothing else is said.
 from __future__ import annotations
 
 import unittest
+from pathlib import Path
 
 from bench.desserts import DESSERTS
 from bench.unseen import UNSEEN
@@ -45,6 +46,14 @@ class Nature(unittest.TestCase):
                     # What is wrong is at least asked.
                     self.assertTrue(is_right or not found.is_sure, found.ranked)
         self.assertGreaterEqual(right / told, 0.95)
+
+    def test_families_of_named_desserts(self) -> None:
+        told = (Path(__file__).with_name("named_desserts.txt")).read_text(encoding="utf-8").splitlines()[1:]
+        for row in told:
+            wanted, title, makes, foods, how = row.split("|")
+            formula = formula_of(f"{title}\n{makes}\n\n" + foods.replace(";", "\n") + f"\n\n{how}")
+            with self.subTest(title):
+                self.assertEqual(natures(formula)[formula.heaviest()].family.key, wanted)
 
     def test_what_the_method_does_and_a_portion_is_called_count(self) -> None:
         lines = "200 g plain flour\n100 g butter\n120 g white sugar\n1 egg"

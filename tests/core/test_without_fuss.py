@@ -35,6 +35,8 @@ SCONES = "Scones\nMakes 8\n350 g self-raising flour\n1 tsp baking powder\n85 g b
 LIME = "Lime pie\nServes 8\n200 g digestive biscuits\n90 g butter\nFilling\n400 g condensed milk\n3 egg yolks\n120 ml lime juice\n20 g icing sugar\nBake at 160C for 15 minutes, chill."
 SAUCE = "Set cream\nServes 4\n400 ml double cream\n30 g sugar\n3 leaves gelatine\nBerry sauce\n300 g raspberries\n150 g sugar\n100 ml water\nSimmer the berries, sugar and water for 5 minutes."
 
+ANZAC = "Anzac biscuits\nMakes 24\n100 g rolled oats\n100 g plain flour\n85 g desiccated coconut\n100 g caster sugar\n100 g butter\n1 tbsp golden syrup\n1 tsp baking soda\n2 tbsp boiling water\nRoll into balls, bake 10 min at 180C."
+HORNS = "Almond horns\nMakes 35\n300 g plain flour\n100 g ground almonds\n200 g cold butter\n80 g icing sugar\n2 egg yolks\nKnead, chill, shape in crescents, bake 12 min at 175C."
 TOFFEE = "Sponge pudding\nServes 8\nPudding\n200 g caster sugar\n2 eggs\n150 g plain flour\n1 tsp baking soda\n30 g butter\n100 ml milk\nSauce\n250 ml double cream\n125 g butter\n150 g sugar\n120 ml water\nBake the pudding at 180C for 40 minutes. Boil the sauce ingredients together and pour over."
 CURD_BARS = "Lemon bars\nMakes 16 bars\nShortbread\n125 g plain flour\n30 g icing sugar\n115 g butter\nLemon layer\n200 g sugar\n15 g plain flour\n1/2 tsp baking powder\n2 eggs\n80 ml lemon juice\nBake the base at 180C for 18 minutes. Whisk the lemon layer, pour on, bake 20 minutes."
 
@@ -122,6 +124,19 @@ class Fuss(unittest.TestCase):
                 if verdict.level == "balanced" and verdict.key != "sweetness":
                     self.assertTrue(low - 0.001 <= verdict.deviation <= high + 0.001, verdict)
         self.assertGreater(HARDLY, 1)
+
+    def test_less_erythritol_comes_in_rather_than_half_a_spoon_of_water_for_it(self) -> None:
+        made = plan(ANZAC, path="blend", cut=0.5)
+        self.assertEqual(grams_of(made, "water"), 30.0)
+        self.assertEqual(made.status, "balanced")
+
+    def test_dry_sugar_of_another_kind_comes_in_at_most_as_much_as_sugar_goes(self) -> None:
+        for text in (HORNS, SCONES, ANZAC):
+            made = plan(text, path="fruit", cut=0.5)
+            came = sum(x.after_g for x in made.lines if x.position is None and x.ingredient == "date_sugar")
+            went = sum(x.before_g - x.after_g for x in made.lines if x.before_g > x.after_g)
+            with self.subTest(text.split("\n")[0]):
+                self.assertLessEqual(came, went + 1.0)
 
 
 if __name__ == "__main__":

@@ -201,11 +201,11 @@ def _by_heat(score: dict[str, float], formula: Formula) -> None:
         is_cold = bool({"unheated", "unheated_starch"} & family.traits)
         if is_hot and is_cold:
             score[family.key] -= OVEN * weight
-        elif ("boiled" in family.traits and formula.method and not _BOILS.search(formula.method)) or (
-            not is_hot and family.is_baked and len(formula.method) > TOLD_AT_LENGTH
+        elif (
+            ("boiled" in family.traits and formula.method and not _BOILS.search(formula.method))
+            or (not is_hot and family.is_baked and len(formula.method) > TOLD_AT_LENGTH)
+            or _is_untold(family, formula)
         ):
-            score[family.key] -= OVEN
-        elif _is_untold(family, formula):
             score[family.key] -= OVEN
 
 

@@ -169,15 +169,21 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         rest = re.sub(r"^\s*(?:well[- ])?beaten\s+", " ", window[amount[1] :])
         if kind not in kinds or _NO_FOOD.match(rest) or _HEAT.match(window):
             continue
-        end = _END.search(rest)
-        words = re.split(r"(?=\d)", rest[: end.start()] if end else rest)[0].split()[:MOST_WORDS]
-        while words and words[0].lower() in ("of", "your"):
-            words = words[1:]
-        while words and words[-1].lower() in _DONE_BEHIND:
-            words = words[:-1]
+        words = _named_behind(rest)
         if not words and amount[0].unit == "clove":
             yield start.start(), said  # "2 cloves and a strip of zest": the unit is the food
         if not words or (len(words) == 1 and words[0].lower() in _IN_THE_MAKING):
             continue
         many += 1
         yield start.start(), f"{said} {' '.join(words)}"
+
+
+def _named_behind(rest: str) -> list[str]:
+    """Return the words behind an amount that name its food."""
+    end = _END.search(rest)
+    words = re.split(r"(?=\d)", rest[: end.start()] if end else rest)[0].split()[:MOST_WORDS]
+    while words and words[0].lower() in ("of", "your"):
+        words = words[1:]
+    while words and words[-1].lower() in _DONE_BEHIND:
+        words = words[:-1]
+    return words
