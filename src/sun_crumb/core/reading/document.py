@@ -156,21 +156,42 @@ def _broken_names(
     several = Counter(s.line.number for s in found)
     for before, statement in pairwise(found):
         is_next = statement.line.number == before.line.number + 1
-        if (
-            not is_next
-            or several[statement.line.number] > 1
-            or not re.fullmatch(
+        if not is_next or several[statement.line.number] > 1:
+            continue
+        if not _AMOUNT_LAST.search(statement.raw) and (
+            not re.fullmatch(
                 r"(?!(?:for|to|or|and|plus)\b)[a-z][a-z' -]{2,24}(?:,\s*[a-z][a-z ]{2,24})?", statement.raw.strip()
             )
         ):
             continue
         first, second = told[before.text], told[statement.text]
+        if _is_torn_name(before, statement, first, second) and known(f"{before.text} {statement.text}").food not in (
+            "",
+            second.food,
+        ):
+            lines[statement.line.number] = "continuation"
+            continue
         if not first.has_amount or second.has_amount or first.is_behind or re.search(r"[,()]", before.text):
             continue
         both = known(f"{before.text} {statement.text}")
         if both.food and first.food in ("", both.food):
             lines[statement.line.number] = "continuation"
     return lines
+
+
+def _is_torn_name(before: Statement, statement: Statement, first: Known, second: Known) -> bool:
+    """Return whether a food's name begins on the line above the one that ends with its amount: "dark choc" and "chips . 100g"."""
+    is_list = second.has_amount and second.is_behind and not first.has_amount
+    return (
+        is_list
+        and len(before.text.split()) <= MOST_TORN
+        and before.raw.strip()[:1].islower()
+        and not re.search(r"[,.:;!?]\s*$", before.raw)
+    )
+
+
+MOST_TORN = 3
+_AMOUNT_LAST = re.compile(r"\d\s*(?:g|kg|ml|l|oz|tsp|tbsp)?\s*$")
 
 
 def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:

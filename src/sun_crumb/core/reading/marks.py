@@ -105,7 +105,7 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     if IN_THE_BOWL.fullmatch(bare):
         return "stage"
     if re.match(
-        r"(?:the )?(?:ingredients|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
+        r"(?:the )?(?:ingredients|quantities|amounts|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
         bare,
     ):
         return "ingredients"  # "Ingredients for 1 cake, 12 slices"

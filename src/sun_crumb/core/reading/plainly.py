@@ -267,7 +267,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     ),
     # "lemon, 1 (juice)"
     (
-        re.compile(r"^(lemon|lime|orange)s?,?\s*(\d|½|half)\s*\(\s*(juice|zest)(?:d| only)?\s*\)$", re.I),
+        re.compile(r"^(lemon|lime|orange)s?,?\s*[-–:]?\s*(\d|½|half)\s*\(\s*(juice|zest)(?:d| only)?\s*\)$", re.I),
         r"\2 \1 \3",
         "juice|zest",
     ),
@@ -287,6 +287,9 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     ),
     # "almonds 12, slivered": how many stands behind the name.
     (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}), ([a-z][a-z ]*)$", re.I), r"\2 \1, \3", ", "),
+    # "eggs 2 beaten", "lemons 2 (juice and zest)"
+    (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}) ([a-z]+(?:ed|en))$", re.I), r"\2 \1, \3", "ed|en"),
+    (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}) \(([^()\d]+)\)$", re.I), r"\2 \1, \3", "("),
     (re.compile(r"^saffron,? (?:a )?(few|\d+) (strands|threads)$", re.I), r"\1 \2 saffron", "saffron"),
     (re.compile(r"\b(?:sweet )?dessert wine\b", re.I), "sweet wine", "dessert wine"),
     (re.compile(r"\bcurds\b", re.I), "curd cheese", "curds"),

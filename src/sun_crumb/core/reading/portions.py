@@ -44,7 +44,7 @@ _CUES = (
 _CUE = re.compile("|".join(f"(?P<{name}>{pattern})" for name, pattern in _CUES), re.I)
 # What may stand between a cue and its number.
 _BETWEEN = re.compile(
-    r"^\s*(?:[:=\-–—|]|is|are|up|out|you|of)?\s*(?:an?\s+(?:batch|lot|total)\s+of\s+|an?\s+(?:crowd|party|family|group)\s*[(,:]\s*)?",
+    r"^\s*(?:[:=\-–—|]|\.{2,}|…|is|are|up|out|you|of)?\s*(?:an?\s+(?:batch|lot|total)\s+of\s+|an?\s+(?:crowd|party|family|group)\s*[(,:]\s*)?",
     re.I,
 )
 # "Bars: 16 | Pan: 8x8": the noun in front of its number.
@@ -68,6 +68,7 @@ class Stated:
 def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     """Return what a line or sentence says of portions; *base* is how far its place in the recipe is trusted."""
     found = []
+    text = _BAKERS_DOZEN.sub("13", text)
     for cue in _CUE.finditer(text):
         kind = cue.lastgroup or ""
         start, (counts, end) = cue.start(), _counts_after(text, cue.end())
@@ -96,6 +97,7 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     return found
 
 
+_BAKERS_DOZEN = re.compile(r"\b(?:a\s+)?baker[’']?s['’]?\s+dozen\b", re.I)
 # "Six of us finish it.", "Twelve people, fifteen with ice cream."
 _EATERS = r"(\d{1,2}|two|three|four|five|six|seven|eight|ten|twelve)"
 _SO_MANY_OF_US = re.compile(rf"\b{_EATERS} of us\b|(?:^|(?<=[.;]\s)){_EATERS} people\b", re.I)
@@ -232,6 +234,8 @@ _ABOUT_SO_MANY = re.compile(
 _SHORT_PEOPLE = re.compile(r"^(\W*\d{1,2}(?:\s*[-–]\s*\d{1,2})?)\s+(?:port|pers|serv|ppl)\.?$", re.I)
 # "16 pieces when cold"
 _WHEN_COLD = re.compile(r"\s+(?:when|once)\s+(?:it'?s\s+)?(?:cold|cool|cooled|set)\b", re.I)
+# "12 slices if you're good, 8 if you're me"
+_IF_YOU = re.compile(r"^\s*,?\s*(?:if|unless|depending)\b.*$", re.I)
 # "Cake for 10", "Enough for 6"
 SUCH_FOR = re.compile(
     r"\W*(?:an?\s+|one\s+)?(?:cake|tart|pie|pudding|dessert|recipe|ingredients|quantities|[a-z ]{0,24}\b(?:mousse|trifle|tiramisu|panna ?cotta|fool|sorbet|ice cream|jelly|posset|custard|cheesecake|crumble|cobbler|pavlova|brûlée))\s+for\s+((?:about\s+)?\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?)\W*",
@@ -260,7 +264,8 @@ def bare_count(text: str) -> Stated | None:
         return Stated(some, "", 0.95, text.strip())
     start = _BARE.match(text).end()  # type: ignore[union-attr]
     counts, end = _counts_after(text, start, is_bare=True)
-    rest = re.sub(r"[^\w\s]", " ", _EACH_ONE.sub("", _WHEN_COLD.sub("", text[end:]))).lower().split()
+    behind = _EACH_ONE.sub("", _IF_YOU.sub("", _WHEN_COLD.sub("", text[end:])))
+    rest = re.sub(r"[^\w\s]", " ", behind).lower().split()
     if not counts or not set(rest) <= counting_words("about"):
         return None
     if all(c.kind not in ("piece", "person", "whole") for c in counts) and "dozen" not in text.lower():

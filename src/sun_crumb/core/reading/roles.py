@@ -13,6 +13,7 @@ from typing import Any, get_args
 
 import numpy as np
 
+from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.reading.counts import kind_of
 from sun_crumb.core.reading.marks import Known, Section, is_asking, marks_of
 from sun_crumb.core.reading.nutrition import take_out_nutrition
@@ -142,6 +143,29 @@ def _tell_in_turn(found: Sequence[Statement], known: Sequence[Known], own: list[
             for n in row:
                 own[n].add("told_in_turn")
         at = end
+    _count_along(found, own)
+
+
+def _count_along(found: Sequence[Statement], own: list[set[str]]) -> None:
+    """Mark lines in a row that numbers without a stop count, where most of them tell something to do: "1 Pulse flour", "2 Slice nectarines"."""
+    numbers = [(int(m[1]), m[2]) if (m := _COUNTED_ALONG.match(s.line.raw)) else None for s in found]
+    at = 0
+    while at < len(found):
+        end = at + 1
+        while end < len(found) and (one := numbers[end - 1]) and (two := numbers[end]) and two[0] == one[0] + 1:
+            end += 1
+        row = [told for told in numbers[at:end] if told]
+        if (
+            len(row) >= LEAST_IN_TURN
+            and row[0][0] == 1
+            and sum(fold(word) in word_list("verb") for _, word in row) >= len(row) - 1
+        ):
+            for n in range(at, end):
+                own[n].add("told_in_turn")
+        at = end
+
+
+_COUNTED_ALONG = re.compile(r"^\s*(\d{1,2})\s+([A-Z][a-z]+)\b")
 
 
 # "Peanut brittle -- 1 lb": what it comes to, behind the name of what is made.

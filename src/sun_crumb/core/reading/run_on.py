@@ -144,7 +144,7 @@ def _amounts_behind(rest: str) -> list[str]:
 
 LONGEST_FOOD = 7
 _AMOUNT_BEHIND = re.compile(
-    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:\s*\([^()]*\))?(?:,\s*[^\d;]+)?$",
+    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:\s*\([^()]*\))?(?:,\s*[^\d;]+|\s+[a-z]+(?:ed|en))?$",
     re.I,
 )
 
@@ -160,6 +160,11 @@ def named_then_told(raw: str) -> tuple[str, str] | None:
 
 def all_in_one(raw: str) -> list[str]:
     """Return the statements of a line that tells two parts or more with their foods ("Crust -- 1 c. flour, ... Filling -- 2 eggs, ..."); else none."""
+    if whole := _TOLD_WHOLE.match(raw):
+        # "Treacle tart. Quantities for 12 portions: pastry 500 g, syrup 900 g. Line a tin ..."
+        foods = _amounts_behind(whole["foods"]) or _split(whole["foods"])
+        if len(foods) >= LEAST_FOODS:
+            return [whole["title"], f"{whole['head']}:", *foods, *([whole["method"]] if whole["method"] else [])]
     parts = list(_PART_TOLD.finditer(raw))
     if len(parts) < LEAST_PARTS:
         return []
@@ -173,6 +178,10 @@ def all_in_one(raw: str) -> list[str]:
     return [one for one in told if one]
 
 
+_TOLD_WHOLE = re.compile(
+    r"^(?P<title>[A-Z][^.:;\d]{2,60})[.!]\s+(?P<head>(?:ingredients|quantities|amounts|you (?:will )?need|take|list)\b[^.:;]{0,40}):\s+(?P<foods>[^.]+(?:\.\d[^.]*)*)(?:\.\s+(?P<method>[A-Z].*))?$",
+    re.I | re.S,
+)
 # So many parts, each with so many foods, are a recipe in one line.
 LEAST_PARTS = 2
 LEAST_LISTED = 2

@@ -42,6 +42,8 @@ def told_of(text: str) -> list[Stated]:
     text = re.sub(r"^\((for\s[^()]+)\)$", r"\1", text.strip(), flags=re.I)
     # "For a 24 cm springform, 12 pieces": a count may stand behind a comma.
     parts = re.split(r"[,;|•·]\s+|\s[–—/-]{1,2}\s", text) if len(text) < SHORT_LINE else [text]
+    # "Key facts: 8 people – 20 minutes"
+    parts[0] = re.sub(r"^[^\W\d_][^\W\d_ ]*(?: [^\W\d_]+){0,2}:\s+(?=\d)", "", parts[0]) if len(parts) > 1 else parts[0]
     # "1 bowl, no mixer": what it is made in.
     bare = [
         said

@@ -161,8 +161,9 @@ def _with_broken_title(pieces: list[Piece]) -> list[Piece]:
         return pieces
     title, piece = pieces[at], pieces[at + 1]
     words = piece.text.strip(" *#_=:.").split()
+    is_torn_off = piece.role == "food" and piece.text[:1].islower() and pieces[at + 2 : at + 3] != []
     if (
-        piece.role in ("heading", "chatter")
+        (piece.role in ("heading", "chatter") or (is_torn_off and pieces[at + 2].number > piece.number + 1))
         and piece.number == title.number + 1
         and 1 <= len(words) <= MOST_BROKEN_OFF
         and kind_of(words[-1].lower()) in ("piece", "whole")
