@@ -48,7 +48,7 @@ _DOUGH = re.compile(r"(?:the|an?|your)\s+(?:dough|batter)\b", re.I)
 # A part that is spoken of by so little more is no other part [votes]: "the butter" of two lists.
 NEAR_VOTE = 0.25
 # So much of a component must go unnamed before a word for the whole of it brings it in [share of its lines].
-MOSTLY_UNNAMED = 0.6
+MOSTLY_UNNAMED = 0.5
 
 
 # "a third of the flour, then half the milk, and so on until all is used": all of both, by turns.
@@ -378,7 +378,7 @@ class Resolver:
 
     def _unsaid(self, n: int, component: str) -> list[int]:
         """Return the lines that a verb without an object takes: fat and sugar for "Cream,", all for "Blitz until silky" where nothing is in yet."""
-        text = self.clauses[n].text
+        text, case = self.clauses[n].text, list[int]()
         own = [k for k, line in enumerate(self.lines) if line.component == component and self.left[k] > 1 - USED_UP]
         if re.match(r"\W*cream\s*(?:[,.;]|b\s*(?:\+|&|and)\s*s\b|until\b|well\b|together\b|for\b|$)", text, re.I):
             return [k for k in own if self.listed.has_role(k, "fat", "sugar")]
@@ -395,6 +395,10 @@ class Resolver:
             whole = _OF_THE_WHOLE.match(text)
             # What the list has as a part of its own comes in by that name.
             alone = whole if whole and self.parts.named(whole["a"] or whole["b"]) is None else None
+        if alone and len(own) == 1 and self.listed.has_role(own[0], "flour") and self.listed.has_role(own[0], "fat"):
+            # "Mix, pour into the crust": what goes into a bought one.
+            component = next((c for c in self.components if c != component and self._is_untouched(c)), component)
+            case, own = own, self.listed.of(component)
         is_start = (
             alone
             and (verb := verb_of(alone["verb"]))
@@ -403,7 +407,7 @@ class Resolver:
         )
         begun = [k for k in self.listed.of(component) if k not in own]
         is_first = (
-            not self.said[n]
+            all(set(said.lines) <= set(case) for said in self.said[n])
             and not self.groups[n]
             # "Line the tin with the pastry. Whisk filling."
             and all(len(own) > 1 and self.listed.has_role(k, "flour") and self.listed.has_role(k, "fat") for k in begun)
@@ -411,6 +415,9 @@ class Resolver:
         if is_start and is_first:
             return [k for k in own if not any(at > n for at in self.named_at[k]) and not self.listed.is_to_finish(k)]
         return []
+
+    def _is_untouched(self, component: str) -> bool:
+        return all(self.left[k] > 1 - USED_UP for k in self.listed.of(component))
 
     def _used(self, positions: Iterable[int], share: float, *, is_sure: bool = True) -> tuple[Use, ...]:
         """Take a share of each line, at most what is left of it."""

@@ -65,7 +65,7 @@ _MARKS_AROUND = re.compile(r"^[\W_]+|[\W_]+$")
 def component_of(text: str) -> str | None:
     """Return the component that a heading names, in small letters; empty for the base, None where it names none."""
     bare = HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
-    bare = _MARKS_AROUND.sub("", re.sub(r"\([^)]*\)", "", bare))
+    bare = _MARKS_AROUND.sub("", re.sub(r"\([^)]*\)|\s[x×]\s*\d$", "", bare))
     found = FOR_THE.match(bare) or FOR_THE_PART.search(bare) or WHAT_GOES_IN.fullmatch(bare)
     words = (found[1] if found else bare).strip().lower()
     words = re.sub(r"^(?:(?:step\s+)?\d+\s*[.)]|step\s+\d+\s*[-–—:])\s*", "", words)

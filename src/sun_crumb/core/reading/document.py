@@ -142,7 +142,7 @@ def _greetings(found: Sequence[Statement]) -> list[int]:
 
 
 _GREETS = re.compile(
-    r"(?:dear|hi|hello|hey|hallo|love|cheers|best|thanks|xx+|with love|best wishes|kind regards|yours)\b[^.!?:;\d]{0,24}[,!.x]*(?:\s+x+)?",
+    r"(?:dear|hi|hello|hey|hallo|love|cheers|best|thanks|xx+|xo(?:xo)?|with love|best wishes|kind regards|yours)\b[^.!?:;\d]{0,24}[,!.x]*(?:\s+x+)?",
     re.I,
 )
 MOST_HEAD_LINES, LEAST_LEADS = 3, 3
@@ -221,7 +221,7 @@ def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
 
 
 # "Split • fill • eat": one deed after the other.
-_IN_TURN = re.compile(r"\s*[.,;]?\s+•\s+")
+_IN_TURN = re.compile(r"\s*[.,;]?\s+[•>]\s+")
 _NUMBERED = re.compile(r"^\s*(\d{1,2})\s*[.):]?\s+(?=[A-Z])")
 
 

@@ -178,7 +178,7 @@ def marks_of(statement: Statement, known: Known) -> frozenset[str]:
 def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
     """Return the marks of a statement as it stands and cleaned, with what the pantry says of it."""
     words = re.findall(r"[^\W\d_]+(?:['’][^\W\d_]+)?", text)
-    if (_RATING.search(text) and len(words) <= 6) or _TRAIL.fullmatch(text) or _OF_NO_RECIPE.fullmatch(raw.strip()):
+    if (_RATING.search(text) and len(words) <= 6) or _is_trail(text) or _OF_NO_RECIPE.fullmatch(raw.strip()):
         return frozenset({"junk_word", "short"})
     if not words:
         return frozenset({"amount_only"} if known.has_amount else {"wordless"})
@@ -416,6 +416,13 @@ _TOLD_WITH = re.compile(r"\b(?:then|until|till|without|with)\b|^\W*blind\b", re.
 _FOOTNOTE = re.compile(r"\*(?!\*)\s?(?:no|if|note|or|you|can|see|for|don[’']t)\b[^*]{8,}", re.I)
 # Where a page stands among the others of its site.
 _TRAIL = re.compile(r"[^\W\d_][\w&' -]{1,30}(?:\s*[»›>]\s*[^\W\d_][\w&' -]{1,40}){1,5}")
+
+
+def _is_trail(text: str) -> bool:
+    """Return whether a line is where a page stands among the others, and no row of deeds: "blend > fry > eat"."""
+    return _TRAIL.fullmatch(text) is not None and fold(text.split()[0]) not in word_list("verb")
+
+
 # "4.8 stars (312 ratings)"
 _RATING = re.compile(r"\b\d(?:[.,]\d)?\s*(?:stars?\b(?!\s+anise)|/\s*5\b)|\b\d+\s+(?:ratings|reviews|votes)\b", re.I)
 

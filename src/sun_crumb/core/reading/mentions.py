@@ -69,6 +69,9 @@ _LEADING = re.compile(
     r"^(?:.*\b(?:the|and|with|of|in|to|add|then|your|both|into|on|over|cream|melt|mix|stir|whisk|beat|fold|sift|rub|put)\s+)+",
     re.I,
 )
+_DEEDS = frozenset({"put", "drop", "form", "shape", "make", "place", "scoop", "take", "cut", "use"})
+# "Roll in 50 g sugar": what a method alone tells of is bought.
+_ROLLED_IN = re.compile(r"\broll\w*\s+(?:(?:them|it|the \w+)\s+)?in\b[^.;,]*$", re.I)
 # What is done to a food behind its name is no part of it.
 _DONE_BEHIND = frozenset(
     {"mixed", "sweetened", "whisked", "combined", "dissolved", "altogether", "all", "well", "first", "w", "one"}
@@ -157,7 +160,7 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
             continue
         at = max(start.start() + amount[1], at)
         before = step[max(0, start.start() - 60) : start.start()]
-        if _BACK.search(before) or _TIN.search(before):
+        if _BACK.search(before) or (_TIN.search(before) and not (is_list and _ROLLED_IN.search(before))):
             continue
         said = amount[0].text
         kind = units()[amount[0].unit].kind if amount[0].unit else "count"
@@ -170,6 +173,8 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         if kind not in kinds or _NO_FOOD.match(rest) or _HEAT.match(window):
             continue
         words = _named_behind(rest)
+        if words and words[0].lower() in _DEEDS:
+            continue  # "with two teaspoons put small balls"
         if not words and amount[0].unit == "clove":
             yield start.start(), said  # "2 cloves and a strip of zest": the unit is the food
         if not words or (len(words) == 1 and words[0].lower() in _IN_THE_MAKING):

@@ -122,6 +122,7 @@ def _name_and_fields(raw: str) -> list[str]:
 @remembered
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
+    raw = _LED_FIELD.sub(r"\1: ", raw, count=1)
     raw = _CIRCLED.sub(lambda found: f"{ord(found[1]) - ord('①') + 1}. ", raw)
     raw = _FOR_THE_END.sub(r"\1: ", _KEYCAP.sub(r"\1. ", raw))
     raw = _ASKED_OR_TOLD.sub("", _STRUCK.sub(" • ", raw))
@@ -156,6 +157,8 @@ _STRUCK = re.compile(r"(?<=\w)\s*~{2,}\s*(?=\w)")
 _OUTLINED = re.compile(r"^\s*\d{1,2}\.\d{1,2}\.?\s+(?=[A-Z][a-z]{2})")
 # A number drawn as a key.
 _KEYCAP = re.compile("^(\\s*\\d)\ufe0f?\u20e3\\s*")
+# "Yield.......: 4 dozen"
+_LED_FIELD = re.compile(r"^(\s*[A-Za-z]{3,14}) ?\.{2,}\s*:\s*")
 _CIRCLED = re.compile("^\\s*([①-⑳])\\s*")
 # What a letter quotes: "> 300 g flour".
 _QUOTED = re.compile(r"^\s*(?:>\s?)+(?=\S)")

@@ -287,6 +287,9 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     ),
     # "almonds 12, slivered": how many stands behind the name.
     (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}), ([a-z][a-z ]*)$", re.I), r"\2 \1, \3", ", "),
+    # "farina 00 (plain flour) gr. 250"
+    (re.compile(r"\b(?:tipo |type |typ )?00\b(?=\s|$)", re.I), "", "00"),
+    (re.compile(r"^([^\d].*?)\s+(gr?|ml|kg)\.\s*(\d[\d.,]*)$", re.I), r"\1 \3 \2", "g.|gr.|ml."),
     # "eggs 2 beaten", "lemons 2 (juice and zest)"
     (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}) ([a-z]+(?:ed|en))$", re.I), r"\2 \1, \3", "ed|en"),
     (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}) \(([^()\d]+)\)$", re.I), r"\2 \1, \3", "("),

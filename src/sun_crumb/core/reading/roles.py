@@ -181,7 +181,9 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
     for n in range(1, len(found) - 2):
         # "Icing (keep it cool!)"
         text = re.sub(r"\s*\([^()\d]*\)$", "", found[n].text)
-        if not re.match(r"^[^\W\d_][^\d.,;!?]{2,30}$", text) or known[n].has_amount:
+        # "Cake layers ×2"
+        text, is_doubled = re.subn(r"\s*[x×]\s*\d$", "", text)
+        if not re.match(r"^[^\W\d_][^\d.,;!?]{2,30}$", text) or (known[n].has_amount and not is_doubled):
             continue
         if not text[:1].isupper() and not (
             (found[n].line.gap or not known[n].food) and text in word_list("component") - word_list("deed_food")

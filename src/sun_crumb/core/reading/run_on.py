@@ -78,10 +78,12 @@ def _headed(prefix: str, rest: str) -> list[str]:
             return [f"{prefix}:", *named]
     if _FOR_THE_END.fullmatch(prefix) and begins_food(rest):
         return [f"{prefix}:", *_split(rest)]  # "To coat: 400 g desiccated coconut"
+    rest = _OR_BOUGHT.sub("", rest)
     if bare := _bare_foods(rest) or _amounts_behind(rest):
         return [f"{prefix}:", *bare]
     is_part = (
         prefix.lower() in word_list("component") | {"fruit"}
+        or (prefix[:1].isupper() and prefix.lower().split()[-1] in word_list("component") - word_list("deed_food"))
         or IN_THE_BOWL.fullmatch(prefix)
         or WHAT_GOES_IN.fullmatch(prefix)
         or re.fullmatch(r"(?:fold|stir|mix|add|beat) in", prefix, re.I)
@@ -93,6 +95,8 @@ def _headed(prefix: str, rest: str) -> list[str]:
     return [f"{prefix}:", *foods, last, *method]
 
 
+# "Crust: use your own or 1 bought pie crust"
+_OR_BOUGHT = re.compile(r"^(?:use\s+)?(?:your\s+own|home-?made)[^,;.\d]{0,24}\bor\s+(?=\d)", re.I)
 # What a letter begins its list with.
 _LED = re.compile(
     r"(?:take|you(?:['’]ll| will)? (?:want|need)|it takes|use|I use|get)\s+(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six|eight|ten|twelve)\b)",
@@ -162,9 +166,9 @@ def all_in_one(raw: str) -> list[str]:
     """Return the statements of a line that tells two parts or more with their foods ("Crust -- 1 c. flour, ... Filling -- 2 eggs, ..."); else none."""
     if whole := _TOLD_WHOLE.match(raw):
         # "Treacle tart. Quantities for 12 portions: pastry 500 g, syrup 900 g. Line a tin ..."
-        foods = _amounts_behind(whole["foods"]) or _split(whole["foods"])
-        if len(foods) >= LEAST_FOODS:
-            return [whole["title"], f"{whole['head']}:", *foods, *([whole["method"]] if whole["method"] else [])]
+        listed = _amounts_behind(whole["foods"]) or _split(whole["foods"])
+        if len(listed) >= LEAST_FOODS:
+            return [whole["title"], f"{whole['head']}:", *listed, *([whole["method"]] if whole["method"] else [])]
     parts = list(_PART_TOLD.finditer(raw))
     if len(parts) < LEAST_PARTS:
         return []

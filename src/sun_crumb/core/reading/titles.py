@@ -36,6 +36,8 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
 
 def with_title(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the title that stands below the list, where none stands above: a heading over no food, or a dessert's name."""
+    # "Ingredients for the base:" names a part, and no dessert.
+    pieces = [replace(p, role="heading") if p.role == "title" and _OF_A_PART.match(p.text) else p for p in pieces]
     is_named = any(p.role == "title" for p in pieces)
     named = next(
         (
@@ -92,6 +94,9 @@ def _is_dessert(piece: Piece) -> bool:
 
 
 _CAPITAL_NAME = re.compile(r"[A-Z][^.!?:;\d]{3,60}")
+
+
+_OF_A_PART = re.compile(r"(?:ingredients|zutaten|you need)\s+for\s+the\s+[^:]{2,30}:\s*$", re.I)
 
 
 def _title_below(pieces: list[Piece]) -> list[Piece] | None:
