@@ -80,6 +80,16 @@ class Placing:
         """Return the words of step *n*."""
         return next(step.text for step in self.read.steps if step.n == n)
 
+    def is_brushed_on(self, position: int) -> bool:
+        """Return whether every step that takes a line brushes it on: "brush with egg"."""
+        told = [
+            (step.text, mention.start)
+            for step in self.read.steps
+            for mention in step.mentions
+            if any(use.position == position for use in mention.uses)
+        ]
+        return bool(told) and all(_BRUSHES.search(text[:start]) for text, start in told)
+
     def steps_using(self, position: int) -> list[tuple[int, float]]:
         """Return the steps that use an original line, and the share there."""
         return [(step.n, use.share) for step in self.read.steps for use in step.uses if use.position == position]
@@ -141,6 +151,8 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
         return instead.position
     sugars = [p for p in own if is_crystals(p.ingredient) and not p.ingredient.has_role("chocolate")]
     sugars = sugars or [p for p in own if p.ingredient.has_role("syrup") and p.before_g > p.grams]
+    # Nor is a paste stirred into the egg that is brushed on.
+    own = [p for p in own if not placing.is_brushed_on(p.position or 0)] or own
     # Whipped whites bear no paste, unless there is nothing else to stir it into.
     wet = [p for p in own if p.grams > GONE_G and _is_wet(p.ingredient) and p.ingredient.key != "egg_white"]
     wet = wet or [p for p in own if p.grams > GONE_G and p.ingredient.has_role("fat") and not _is_dry(p.ingredient)]
@@ -179,6 +191,9 @@ def _instead(own: Sequence[Planned], food: Ingredient) -> Planned | None:
         return max(gone, key=lambda p: (_likeness(p.ingredient, food), p.before_g))
     # Half of the condensed milk for plain: it goes in with the rest.
     return max((p for p in own if _makes_way(p, food)), key=lambda p: p.before_g - p.grams, default=None)
+
+
+_BRUSHES = re.compile(r"\b(?:brush|glaze|paint)\w*\b[^.;,]{0,30}$", re.I)
 
 
 def _makes_way(line: Planned, food: Ingredient) -> bool:

@@ -151,25 +151,37 @@ def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[Plan
 
 def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
     """Return the edit that says how much of one food goes in, where its name stands."""
-    is_whole = mention.is_part and mention.uses[0].share > WHOLE  # "half the fingers ... repeat": all of them
-    if is_whole or re.search(r"\b(?:an?|one)\s+$", text[: mention.start], re.I):
-        return mention.end, mention.end, f" ({told} in all)"
-    if _MORE_OF_IT.search(text[: mention.start]):
-        return mention.end, mention.end, f" ({told})"
-    if _ENOUGH.search(text[: mention.start]):
-        return mention.end, mention.end, f" (about {told})"
-    if _ALL_BUT.search(text[: mention.lead]):
-        return mention.end, mention.end, f" ({told})"  # "all but 2 tbsp of the chips (90 g)"
-    if mention.is_part and _SO_MUCH.match(text[mention.lead : mention.start]):
-        return mention.lead, mention.start, f"{as_said(told)} "
+    end = mention.end
+    before = text[: mention.start]
     if mention.is_part:
-        return mention.end, mention.end, f" ({told})"
-    if pinched := _PINCH_OF.search(text[: mention.start]):
+        return _as_part(text, mention, told)
+    if not mention.start and verb_of(text.split()[0]) == fold(text[:end]):
+        # "Butter a dish (20 g)": done with it
+        end += re.search(r"\s*(?:[,.;]|\band\b|$)", text[end:]).start()  # type: ignore[union-attr]
+        return end, end, f" ({told})"
+    if re.search(r"\b(?:an?|one)\s+$", before, re.I):
+        return end, end, f" ({told} in all)"
+    if _MORE_OF_IT.search(before) or _IS_FRUIT.fullmatch(told):
+        return end, end, f" ({told})"  # "zest (1 lemon)"
+    if _ENOUGH.search(before):
+        return end, end, f" (about {told})"
+    if pinched := _PINCH_OF.search(before):
         return pinched.start(), mention.start, f"{as_said(told)} "  # "pinch of salt": its amount once
-    if _IS_FRUIT.fullmatch(told):
-        return mention.end, mention.end, f" ({told})"  # "zest (1 lemon)"
     at = _before_adjectives(text, mention.start)
     return at, at, f"{as_said(told)} "
+
+
+def _as_part(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
+    """Return the edit that says how much a part of one food is, where its name stands: "half the sugar (50 g)"."""
+    end, before, part = mention.end, text[: mention.start], text[mention.lead : mention.start]
+    is_whole = mention.uses[0].share > WHOLE
+    if _ALL_BUT.search(text[: mention.lead]):
+        return end, end, f" ({told})"  # "all but 2 tbsp of the chips (90 g)"
+    if _A_MEASURE.match(part) or (not is_whole and _SO_MUCH.match(part)):
+        return mention.lead, mention.start, f"{as_said(told)} "
+    if is_whole or re.search(r"\b(?:an?|one)\s+$", before, re.I):
+        return end, end, f" ({told} in all)"  # "half the fingers ... repeat": all of them
+    return end, end, f" (about {told})" if _ENOUGH.search(before) else f" ({told})"
 
 
 def _taken_up(
@@ -216,6 +228,10 @@ _PINCH_OF = re.compile(
 )
 # "¼ cup sugar", "the 2 T. sugar": an amount that the plan's takes the place of.
 _SO_MUCH = re.compile(r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛]")
+_A_MEASURE = re.compile(
+    r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*(?:g|kg|ml|cl|l|oz|lbs?|cups?|c|t|tsps?|tbsps?|\w*spoons?(?:fuls?)?)\b",
+    re.I,
+)
 _ADJECTIVES = re.compile(
     r"(?:(?:coarse|fine|thick|thin|runny|raw|boiling|hot|warm|cold|soft|flaky|flaked|sea|lukewarm|chilled|fresh|whole|large|small|ripe|dry|finely|roughly|coarsely|strong|light|dark|cool|plain|split|torn|cut|broken|[a-z]+ed)\s+)+$",
     re.I,

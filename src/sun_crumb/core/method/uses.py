@@ -351,7 +351,9 @@ class Resolver:
             found.mentions += behind
         for whole in sorted(self.whole_at.get(n, ())):
             own = [k for k, line in enumerate(self.lines) if line.component == whole and self.left[k] > USED_UP]
-            spot = re.search(rf"\b{re.escape(whole.split()[-1])}\w*", clause.text, re.I)
+            spot = re.search(rf"\b{re.escape(whole.split()[-1])}\w*", clause.text, re.I) or _OF_A_PART.search(
+                clause.text
+            )
             start, end = spot.span() if spot else (0, 0)
             found.mentions.append(Mention(start, end, self._used(own, 1.0), start, tuple(own), True))
         found.mentions.sort(key=lambda m: m.start)
