@@ -12,7 +12,7 @@ from sun_crumb.core.reading.several import statement_of
 from sun_crumb.core.reading.words import FORMS
 
 # What a kitchen measures as it is told, whatever it weighs else.
-_AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l", "oz", "lb")
+_AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l", "oz", "lb", "knob", "handful", "sprig", "glug", "dash")
 _PACKED = ("can",)
 # "3 sheets of gelatine" are soaked and squeezed, two teaspoons of it are not.
 _SHEETS = re.compile(r"\d+\s*(?:sheets?|leaves|leaf)", re.I)
@@ -65,16 +65,18 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
     if one is None or one.size or len(one.text) > LONGEST_AMOUNT:
         return ""
     # "2 tbsp flaked almonds": how it is cut is said of the food.
-    text = _SOLD_IN.sub(r"\1", _HOW_CUT.sub("", one.text))
+    text = _SOLD_IN.sub(r"\1", _HOW_CUT.sub("", one.text)).lstrip("~≈ ")
+    if one.unit == "clove":
+        return text.split()[0]
     is_told = one.unit in _AS_TOLD or (one.unit == "g" and _GRAMS.fullmatch(text))
     return _in_glyphs(text) if is_told or _is_counted(was, one.unit, text) else ""
 
 
 def _is_counted(line: FormulaLine, unit: str | None, amount: str) -> bool:
     """Return whether a line counts pods, sticks or fruit: "1 vanilla pod" is no 3 g of it, "3 bananas" no 330."""
+    food = line.ingredient
     if unit is not None or not amount.isdigit():
         return False
-    food = line.ingredient
     is_fruit = food.group in ("fruit", "morefruit", "vegetable") and not food.has_role("acid", "flavour")
     return (is_fruit and food.measure("each") is not None) or bool(_WHOLE_SPICE.search(line.text))
 

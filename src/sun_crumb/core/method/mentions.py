@@ -42,6 +42,7 @@ _GREASED_WITH = re.compile(
     re.I,
 )
 _ICING = frozenset({"icing", "powdered", "confectioner", "confectioners"})
+_KINDS_OF_SUGAR = frozenset({"demerara", "muscovado", "pearl", "palm", "coconut", "vanilla", "maple", "turbinado"})
 _BAKING_THINGS = frozenset(
     {"paper", "parchment", "sheet", "tray", "tin", "dish", "pan", "bean", "mat", "stone", "time"}
 )
@@ -214,6 +215,8 @@ def _no_food(text: str, words: list[tuple[int, int, str]], at: int, names: Names
         return 2  # baking paper is no baking powder
     if word in _ICING and after == "sugar" and not names.meant((word, "sugar")) and not names.meant(("icing", "sugar")):
         return 2  # icing sugar that the list has none of is no other sugar
+    if word in _KINDS_OF_SUGAR and after == "sugar" and not names.meant((word, "sugar")) and not names.meant((word,)):
+        return 2  # "1 tbsp demerara sugar", that the list has none of
     if word == "bean" and _BLIND.search(text):
         return 1
     return 1 if word == "water" and _BATH.search(text[: words[at][0]]) else 0
@@ -276,6 +279,8 @@ def _is_verb(text: str, start: int, end: int, word: str) -> bool:
     """Return whether a word that names a food is something to do here: "cream the butter", "flour a board"."""
     if not verb_of(text[start:end]) and word not in ("flour", "oil", "sugar"):
         return False
+    if word == "spread" and not text[:start].strip():
+        return True  # "Spread topping": no fat called spread
     if word == "cream" and _CREAMED.match(text[end:]):
         return True  # "In a large bowl cream the butter and sugar"
     before = text[max(0, start - NEAR) : start].rstrip()
@@ -434,5 +439,8 @@ def said_groups(text: str, names: Names) -> Iterator[SaidGroup]:
             out = tuple({n for said in said_lines(but["foods"], names) for n in said.closest(names)}) if but else ()
             named = found.groupdict()
             part = (named.get("part") or named.get("things") or "").strip().lower()
-            end = found.end() + (but.end() if but and out else 0)
+            # "everything but the nutmeg in a 1.5 litre dish": what is left out ends with its last food.
+            last = said_lines(but["foods"], names)[-1].end if but and out else 0
+            end = found.end() + (but.start("foods") + last if but and out else 0)
+            end += len(re.match(r"\s*\)?", text[end:])[0].rstrip()) if but and "(" in but[0] else 0  # type: ignore[index]
             yield SaidGroup(found.start(), end, kind, "" if part in ("the", "of", "all", "other") else part, out)

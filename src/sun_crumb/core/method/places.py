@@ -80,8 +80,8 @@ class Placing:
         """Return the words of step *n*."""
         return next(step.text for step in self.read.steps if step.n == n)
 
-    def is_brushed_on(self, position: int) -> bool:
-        """Return whether every step that takes a line brushes it on: "brush with egg"."""
+    def is_beside(self, position: int) -> bool:
+        """Return whether every step that takes a line brushes it on, or serves the dessert with it: "brush with egg"."""
         told = [
             (step.text, mention.start)
             for step in self.read.steps
@@ -152,7 +152,7 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
     sugars = [p for p in own if is_crystals(p.ingredient) and not p.ingredient.has_role("chocolate")]
     sugars = sugars or [p for p in own if p.ingredient.has_role("syrup") and p.before_g > p.grams]
     # Nor is a paste stirred into the egg that is brushed on.
-    own = [p for p in own if not placing.is_brushed_on(p.position or 0)] or own
+    own = [p for p in own if not placing.is_beside(p.position or 0)] or own
     # Whipped whites bear no paste, unless there is nothing else to stir it into.
     wet = [p for p in own if p.grams > GONE_G and _is_wet(p.ingredient) and p.ingredient.key != "egg_white"]
     wet = wet or [p for p in own if p.grams > GONE_G and p.ingredient.has_role("fat") and not _is_dry(p.ingredient)]
@@ -193,7 +193,7 @@ def _instead(own: Sequence[Planned], food: Ingredient) -> Planned | None:
     return max((p for p in own if _makes_way(p, food)), key=lambda p: p.before_g - p.grams, default=None)
 
 
-_BRUSHES = re.compile(r"\b(?:brush|glaze|paint)\w*\b[^.;,]{0,30}$", re.I)
+_BRUSHES = re.compile(r"\b(?:(?:brush|glaze|paint)\w*\b[^.;,]{0,30}|(?:serve|eat)\b[^.;]{0,40})$", re.I)
 
 
 def _makes_way(line: Planned, food: Ingredient) -> bool:

@@ -69,6 +69,16 @@ def as_said(told: str) -> str:
     return f"{told} of" if re.match(r"an?\s+[a-z]+$", told) else told
 
 
+# What is counted is the whole spice.
+_WHOLE_SPICES = {
+    "ground cinnamon": "cinnamon stick",
+    "ground cloves": "clove",
+    "ground cardamom": "cardamom pod",
+    "ground nutmeg": "nutmeg",
+    "ground star anise": "star anise",
+}
+
+
 def named(name: str, told: str) -> str:
     """Return a food's name as so many of it are called: 3 eggs, ½ egg, 60 g egg.
 
@@ -76,8 +86,11 @@ def named(name: str, told: str) -> str:
     --------
     >>> named("egg", "3"), named("egg", "60 g"), named("egg yolk", "2")
     ('eggs', 'egg', 'egg yolks')
+    >>> named("ground cinnamon", "1"), named("ground cloves", "2")
+    ('cinnamon stick', 'cloves')
     """
     count = re.fullmatch(r"(\d*)\s*[½¼¾⅓⅔⅛]?", told.strip())
+    name = _WHOLE_SPICES.get(name, name) if count and told.strip() else name
     if not count or not told.strip() or told.strip() in ("1", "½", "¼", "¾", "⅓", "⅔", "⅛"):
         return name
     return plural(name)

@@ -165,10 +165,13 @@ def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
         return end, end, f" ({told})"  # "zest (1 lemon)"
     if _ENOUGH.search(before):
         return end, end, f" (about {told})"
+    if held := _HELD_SO.search(before):
+        return held.start(), mention.start, f"{as_said(told)} "  # "4 pears", "1 bottle (750 ml) red wine": once
     if pinched := _PINCH_OF.search(before):
         return pinched.start(), mention.start, f"{as_said(told)} "  # "pinch of salt": its amount once
     at = _before_adjectives(text, mention.start)
-    return at, at, f"{as_said(told)} "
+    article = re.search(r"\bthe\s+$", text[:at], re.I) if re.match(r"an?\s", told) else None
+    return article.start() if article else at, at, f"{as_said(told)} "  # "with a pinch of salt"
 
 
 def _as_part(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
@@ -230,6 +233,10 @@ _PINCH_OF = re.compile(
 _SO_MUCH = re.compile(r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛]")
 _A_MEASURE = re.compile(
     r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*(?:g|kg|ml|cl|l|oz|lbs?|cups?|c|t|tsps?|tbsps?|\w*spoons?(?:fuls?)?)\b",
+    re.I,
+)
+_HELD_SO = re.compile(
+    r"(?:\b(?:\d+|an?|one)\s+(?:bottles?|tins?|cans?|cartons?|packets?|packs?|tubs?|pots?|jars?|bags?|bars?|blocks?)\s*\([^()]*\)\s*(?:of\s+)?|(?<![\w.,/])[\d½¼¾]+\s+|\b(?:an?|one)\s+(?:strip|knob|handful|sprig|stick)\s+of\s+)$",
     re.I,
 )
 _ADJECTIVES = re.compile(
@@ -315,6 +322,8 @@ def _append(draft: _Draft, more: Sequence[Amount]) -> None:
     if first and verb_of(first[1]) and not draft.edits:
         with_it = "with " if verbs()[verb_of(first[1])]["does"] == "join" else ""
         draft.edits.append((first.end(), first.end(), f" {with_it}{words}"))
+    elif (those := re.search(r"\b(?:these|those|them)\b", text, re.I)) and len(more) == 1 and not draft.edits:
+        draft.edits.append((those.end(), those.end(), f" ({words})"))  # "Arrange these (50 g almonds) on top"
     elif re.match(r"\W*(?:rub|blend|cut)\s+in\b", text, re.I):
         draft.before = f"Put {words} in a bowl. "
     else:
@@ -333,7 +342,8 @@ def _after(draft: _Draft) -> None:
             draft.edits.append((leaves.start(), leaves.start(), f", stir in {told}"))
             continue
         words = f" Stir in {told}."
-        draft.edits.append((end, end, words if stop else f".{words}"))
+        # Behind whatever else is said at the sentence's end.
+        draft.edits.insert(0, (end, end, words if stop else f".{words}"))
 
 
 def _finished(

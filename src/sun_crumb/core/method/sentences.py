@@ -96,7 +96,12 @@ def clauses(steps: Sequence[Step]) -> list[Clause]:
                 text = _TOLD_AS_METHOD.sub("", part.strip(" ,;–-*•●○▪·>"))
                 if not re.search(r"[^\W\d_]", text) and not durations(text):
                     continue
-                if _TIMES_TOLD.match(text) or _YIELD.match(text) or (_SAID.match(text) and not _does(text)):
+                if (
+                    _NEEDS.match(text)
+                    or _TIMES_TOLD.match(text)
+                    or _YIELD.match(text)
+                    or (_SAID.match(text) and not _does(text))
+                ):
                     continue
                 if found and found[-1].origin == number and (_WARNS.match(text) or not _does(text)):
                     stop = "" if found[-1].text[-1] in ".!?:" else ";"
@@ -106,6 +111,11 @@ def clauses(steps: Sequence[Step]) -> list[Clause]:
     return found[:MOST_STEPS]
 
 
+# "For 4 people you need 4 pears, a bottle of red wine ...": a list, and nothing that is done.
+_NEEDS = re.compile(
+    r"\W*(?:for\s+[^,.]{3,30}?,?\s+)?(?:you(?:['’]ll)?|it|this)\s+(?:will\s+)?(?:needs?|takes)\s+(?=[\d½¼¾]|an?\b|one\b|two\b)",
+    re.I,
+)
 # "15 minutes with beans, then 5 without"
 _MINUTES_AGAIN = re.compile(
     r"(\bmin(?:ute)?s?\b[^.;\d]{0,24}?,?\s+then\s+(?:for\s+)?)(\d{1,2})(?=\s+(?:with(?:out)?|more|uncovered|longer|on)\b)",

@@ -355,7 +355,15 @@ class Resolver:
                 clause.text
             )
             start, end = spot.span() if spot else (0, 0)
-            found.mentions.append(Mention(start, end, self._used(own, 1.0), start, tuple(own), True))
+            uses = self._used(own, 1.0)
+            here = next(
+                (m for m in found.mentions if spot and m.start <= start < m.end and m.uses and not m.is_group), None
+            )
+            if here is not None:
+                # "Toss fruit", with sugar and cinnamon in the part called so: all of it at once.
+                found.mentions.remove(here)
+                uses, own = (*here.uses, *uses), [*here.of, *own]
+            found.mentions.append(Mention(start, end, uses, start, tuple(own), True))
         found.mentions.sort(key=lambda m: m.start)
         # "the split vanilla pod" names its line twice; what goes in here is not in already.
         found.back -= untouched
