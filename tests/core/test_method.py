@@ -225,6 +225,28 @@ class Rewritten(CloseTo):
                 self.assertIn(words, said)
         self.assertNotIn("more 50 ml", said)
 
+    def test_an_amount_is_told_once(self) -> None:
+        text = (
+            "Wine pears\nServes 4\n4 pears\n750 ml red wine\n150 g sugar\n1 cinnamon stick\n2 cloves\n20 g butter, for the dish\n1 egg\n"
+            "Butter a dish and lay in the 4 pears. Boil 1 bottle (750 ml) red wine with the 150 g sugar, 1 cinnamon stick and 2 cloves for 20 minutes. "
+            "Sprinkle with 1 tbsp demerara sugar. Brush with the egg."
+        )
+        for path in ("blend", "fruit"):
+            steps = [s.text for s in rewritten(text, path=path, cut=0.5).steps]
+            said = " ".join(steps)
+            for words in (
+                "Butter a dish (20 g)",
+                "lay in the 4 pears",
+                "Boil 750 ml ",
+                "1 cinnamon stick",
+                "2 cloves",
+            ):
+                with self.subTest(words, path=path):
+                    self.assertIn(words, said)
+            # What the list has none of stays as it is, and no paste is stirred into what is brushed on.
+            self.assertIn("Sprinkle with 1 tbsp demerara sugar.", steps)
+            self.assertNotRegex(said, r"4 4 |750 ml\) |in all\)|150 g|the a |Stir in[^.]*date paste\.$")
+
     def test_what_comes_in_for_half_of_a_tin_goes_in_with_the_rest_of_it(self) -> None:
         text = "No-churn ice\nServes 10\n400 g strawberries\n1 x 397 g tin condensed milk\n600 ml double cream\nWhip the cream. Fold in the condensed milk, then the strawberries. Freeze for 6 hours."
         steps = rewritten(text, path="blend", cut=0.5).steps

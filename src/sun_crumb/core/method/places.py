@@ -81,14 +81,14 @@ class Placing:
         return next(step.text for step in self.read.steps if step.n == n)
 
     def is_beside(self, position: int) -> bool:
-        """Return whether every step that takes a line brushes it on, or serves the dessert with it: "brush with egg"."""
+        """Return whether every step that takes a line brushes it on, greases with it, or serves the dessert with it: "brush with egg"."""
         told = [
-            (step.text, mention.start)
+            (step.text, mention.start, mention.greases or (not mention.start and bool(_GREASES_WITH.match(step.text))))
             for step in self.read.steps
             for mention in step.mentions
             if any(use.position == position for use in mention.uses)
         ]
-        return bool(told) and all(_BRUSHES.search(text[:start]) for text, start in told)
+        return bool(told) and all(greases or _BRUSHES.search(text[:start]) for text, start, greases in told)
 
     def steps_using(self, position: int) -> list[tuple[int, float]]:
         """Return the steps that use an original line, and the share there."""
@@ -193,6 +193,7 @@ def _instead(own: Sequence[Planned], food: Ingredient) -> Planned | None:
     return max((p for p in own if _makes_way(p, food)), key=lambda p: p.before_g - p.grams, default=None)
 
 
+_GREASES_WITH = re.compile(r"\W*(?:butter|oil)\s+(?:the|an?|your)\b", re.I)
 _BRUSHES = re.compile(r"\b(?:(?:brush|glaze|paint)\w*\b[^.;,]{0,30}|(?:serve|eat)\b[^.;]{0,40})$", re.I)
 
 
@@ -208,6 +209,8 @@ MADE_WAY = 0.75
 
 def _is_wet(food: Ingredient) -> bool:
     """Return whether a food is one that syrups and pastes are stirred into: milk, cream, eggs, water, and no squeeze of lemon or fruit."""
+    if food.group == "liquid":
+        return food.has_role("liquid")  # wine too, sour as it is
     if food.has_role("fat", "acid") or food.group in ("fruit", "morefruit", "driedfruit"):
         return False
     return food.has_role("liquid", "egg", "dairy") or food.group in ("dairy", "plantmilk", "egg")

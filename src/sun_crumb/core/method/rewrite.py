@@ -136,7 +136,10 @@ def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[Plan
         return
     text = draft.step.text
     here = _taken_up(draft, mention, placing, plan, told)
-    if mention.is_group:
+    is_greased = mention.is_group and not mention.start and len(here) == 1 and _is_done_with(text, mention)
+    if is_greased:
+        draft.edits.append(_as_amount(text, mention, here[0].told))
+    elif mention.is_group:
         end = len(text[: mention.end].rstrip())
         draft.edits.append(
             (end, end, f" ({listed(_phrase(a) for a in here)})") if here else (mention.lead, mention.end, "")
@@ -155,7 +158,7 @@ def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
     before = text[: mention.start]
     if mention.is_part:
         return _as_part(text, mention, told)
-    if not mention.start and verb_of(text.split()[0]) == fold(text[:end]):
+    if not mention.start and _is_done_with(text, mention):
         # "Butter a dish (20 g)": done with it
         end += re.search(r"\s*(?:[,.;]|\band\b|$)", text[end:]).start()  # type: ignore[union-attr]
         return end, end, f" ({told})"
@@ -174,13 +177,18 @@ def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
     return article.start() if article else at, at, f"{as_said(told)} "  # "with a pinch of salt"
 
 
+def _is_done_with(text: str, mention: Mention) -> bool:
+    """Return whether a sentence begins with what is done with the food itself: "Butter a dish"."""
+    return verb_of(text.split()[0]) == fold(text[: mention.end])
+
+
 def _as_part(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
     """Return the edit that says how much a part of one food is, where its name stands: "half the sugar (50 g)"."""
     end, before, part = mention.end, text[: mention.start], text[mention.lead : mention.start]
     is_whole = mention.uses[0].share > WHOLE
     if _ALL_BUT.search(text[: mention.lead]):
         return end, end, f" ({told})"  # "all but 2 tbsp of the chips (90 g)"
-    if _A_MEASURE.match(part) or (not is_whole and _SO_MUCH.match(part)):
+    if _A_MEASURE.match(part) or _A_COUNT.fullmatch(part) or (not is_whole and _SO_MUCH.match(part)):
         return mention.lead, mention.start, f"{as_said(told)} "
     if is_whole or re.search(r"\b(?:an?|one)\s+$", before, re.I):
         return end, end, f" ({told} in all)"  # "half the fingers ... repeat": all of them
@@ -235,6 +243,7 @@ _A_MEASURE = re.compile(
     r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*(?:g|kg|ml|cl|l|oz|lbs?|cups?|c|t|tsps?|tbsps?|\w*spoons?(?:fuls?)?)\b",
     re.I,
 )
+_A_COUNT = re.compile(r"\s*(?:the\s+)?\d+\s+")
 _HELD_SO = re.compile(
     r"(?:\b(?:\d+|an?|one)\s+(?:bottles?|tins?|cans?|cartons?|packets?|packs?|tubs?|pots?|jars?|bags?|bars?|blocks?)\s*\([^()]*\)\s*(?:of\s+)?|(?<![\w.,/])[\d½¼¾]+\s+|\b(?:an?|one)\s+(?:strip|knob|handful|sprig|stick)\s+of\s+)$",
     re.I,
