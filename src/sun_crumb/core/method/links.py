@@ -5,8 +5,8 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 
+from sun_crumb.core.method.account import Resolved
 from sun_crumb.core.method.records import Mention, Use
-from sun_crumb.core.method.uses import Resolved
 from sun_crumb.core.reading.records import Link
 
 

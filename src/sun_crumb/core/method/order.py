@@ -7,9 +7,9 @@ from collections.abc import Iterable, Sequence, Set
 from dataclasses import dataclass, field
 from typing import Literal
 
+from sun_crumb.core.method.account import Resolved
 from sun_crumb.core.method.records import Wait
 from sun_crumb.core.method.sentences import verb_of, verbs
-from sun_crumb.core.method.uses import Resolved
 
 Role = Literal["heat", "tin", "start", "join", "go_on"]
 
@@ -48,6 +48,15 @@ _GOES_IN = re.compile(
 # "Mash and stir in the vanilla", "sift the sugar over and fold in": more for what is there.
 _MORE_FOR_IT = re.compile(
     r"^\W*[a-z]+\s+(?:and|then)\s+(?:(?:stir|fold|mix|beat|whisk)\s+in|add)\b|\bsift\w*\b[^.;]*?(?:\bover\b|\bfold\w*\s+(?:it\s+|them\s+)?in\b|\binto\s+(?:the|this|it)\b|\band\s+add\b)",
+    re.I,
+)
+# "Whisk the yolks with the sugar, pour on the hot milk": a bowl of its own, and what was heated goes into it.
+_POURED_ON = re.compile(
+    r"[,;]\s*(?:then\s+)?(?:(?:slowly|gradually|whisk)\s+)?(?:pour|add|strain)\w*\s+(?:(?:on|in|over)\s+)?the\s+(?:hot|warm|boiling|infused|scalded|steaming)\b",
+    re.I,
+)
+_INTO_VESSELS = re.compile(
+    r"\binto\s+(?:the|each|your|\d+|two|four|six|eight)\s+(?:[a-z]+\s+)?(?:moulds?|molds?|ramekins?|glass(?:es)?|pots|jars)\b",
     re.I,
 )
 _FOLDED = re.compile(
@@ -151,6 +160,8 @@ class Order:
     baked: int | None = None
     baked_bowl: Bowl | None = None
     current: Bowl | None = None
+    # Where something was last put into moulds or glasses.
+    vessels: int | None = None
     # What has been chilled until it is eaten: nothing goes into it any more.
     set_aside: list[Bowl] = field(default_factory=list)
 
@@ -183,12 +194,20 @@ class Order:
         elif _TIN.search(text) and self.tin is not None and role != "start" and self.baked is None:
             after.add(self.tin)
         after |= self._leant_on(text, role, is_own=_is_over_its_own(step))
+        after |= self._into_vessels(n, text)
         self._poured(n, step, taken)
         if wait is not None and wait.kind in ("chill", "freeze") and wait.low_min >= SET_MIN and self.current:
             self.set_aside.append(self.current)
         if is_bake:
             self.baked_bowl = self.current
         return tuple(sorted(after - {n}))
+
+    def _into_vessels(self, n: int, text: str) -> set[int]:
+        """Return the step that moulds or glasses were last filled in, where one goes on with it: "Strain into the moulds", that the caramel is in."""
+        if not _INTO_VESSELS.search(text):
+            return set()
+        before, self.vessels = self.vessels, n
+        return set() if before is None else {before}
 
     def _leant_on(self, text: str, role: Role, *, is_own: bool) -> set[int]:
         """Return the steps that a step's words count on, whatever it works on: the baked cake, the risen dough, all that is there.
@@ -230,6 +249,8 @@ class Order:
         first = first_verb(text)
         if _MORE_FOR_IT.search(text):
             return False
+        if first is not None and verbs()[first[0]]["does"] == "start" and _POURED_ON.search(text):
+            return True
         if first is None or verbs()[first[0]]["does"] != "start" or step.back:
             return False
         # "beat in the eggs", "whisk into the yolks": more for the bowl that is there.

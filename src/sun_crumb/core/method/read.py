@@ -6,11 +6,12 @@ import re
 from collections.abc import Sequence
 from dataclasses import replace
 
+from sun_crumb.core.method.account import USED_UP, Resolved
 from sun_crumb.core.method.links import relink
 from sun_crumb.core.method.order import Order, without_loose_ends
 from sun_crumb.core.method.records import MethodLine, MethodRead, MethodStep, Use, Wait
 from sun_crumb.core.method.sentences import clauses
-from sun_crumb.core.method.uses import USED_UP, Resolved, Resolver
+from sun_crumb.core.method.uses import Resolver
 from sun_crumb.core.method.waits import hands_on, oven_of, reached_in, tools_of, until_of, wait_of
 from sun_crumb.core.reading.durations import durations
 from sun_crumb.core.reading.records import Link, Step

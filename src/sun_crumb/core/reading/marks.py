@@ -180,6 +180,8 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
     words = re.findall(r"[^\W\d_]+(?:['’][^\W\d_]+)?", text)
     if (_RATING.search(text) and len(words) <= 6) or _is_trail(text) or _OF_NO_RECIPE.fullmatch(raw.strip()):
         return frozenset({"junk_word", "short"})
+    if not words and bare_count(text):
+        return frozenset({"portions", "short"})  # "(12)", under the name
     if not words:
         return frozenset({"amount_only"} if known.has_amount else {"wordless"})
     if len(words) == 1 and not re.search(r"\d", text):

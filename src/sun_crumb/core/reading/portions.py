@@ -144,13 +144,9 @@ def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Co
                     counts.append(Count(many * count.low, many * count.high, count.noun, count.kind, count.end))
                     at = count.end
                 break
-            if counts and counts[-1].kind == count.kind == "person" and re.search(r"\bor\s*$", text[:at], re.I):
-                # "4 hungry children or 6 polite adults"
-                low, high = min(counts[-1].low, count.low), max(counts[-1].high, count.high)
-                counts[-1] = replace(counts[-1], low=low, high=high, end=count.end)
-            else:
-                counts.append(count)
-            at = count.end
+            counts = _with(counts, count, text[:at])
+            unknown = _OR_SO_MANY.match(text, count.end) if not count.kind and count.low == 1 else None
+            at = unknown.end() if unknown else count.end
         else:
             break
         join = _JOIN.match(text[at:])
@@ -178,6 +174,17 @@ _EACH_ONE = re.compile(r"^\s*(?:each|apiece|(?:per|a)\s+(?:loaf|cake|tin|tray|pa
 _OF_ONE = re.compile(r"\s*(?:each|apiece|per\b|a\s+head)\b", re.I)
 
 
+def _with(counts: list[Count], count: Count, before: str) -> list[Count]:
+    """Return counts with one more, or with the last one up to it: "4 hungry children or 6 polite adults"."""
+    last = counts[-1] if counts else None
+    if last is not None and last.kind == count.kind == "person" and re.search(r"\bor\s*$", before, re.I):
+        low, high = min(last.low, count.low), max(last.high, count.high)
+        return [*counts[:-1], replace(last, low=low, high=high, end=count.end)]
+    return [*counts, count]
+
+
+# "1 house (or 30 biscuits)"
+_OR_SO_MANY = re.compile(r"\s+[^\W\d_]+(?=\s*\(?\s*or\s+(?:about\s+)?\d)", re.I)
 # "1 9x13 pan": one of a size.
 _A_TIN_OF = re.compile(r"(?:1|one|a)\s+\d{1,2}(?=\s*(?:x|×|by)\s*\d)", re.I)
 
@@ -227,7 +234,7 @@ def _stated(kind: str, counts: list[Count], text: str, base: float) -> Stated | 
 
 # "(about 18 large)": a line in brackets, under the name.
 _ABOUT_SO_MANY = re.compile(
-    r"\s*\(\s*(?:about|approx(?:imately)?\.?|around|roughly|~|circa|ca\.?)\s*(\d{1,3})(?:\s+(?:small|medium|large|big|little|mini))?\s*\)\s*",
+    r"\s*\(\s*(?:about|approx(?:imately)?\.?|around|roughly|~|circa|ca\.?|(?=(?:[4-9]|\d\d)\s*\)))\s*(\d{1,3})(?:\s+(?:small|medium|large|big|little|mini))?\s*\)\s*",
     re.I,
 )
 # "6-8 port.", "4 pers."
