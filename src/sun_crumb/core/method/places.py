@@ -131,6 +131,13 @@ def place_new(placing: Placing, plan: Sequence[Planned]) -> None:
         if anchor is not None and len(told) > 1 and _is_egg(placing.lines[anchor]):
             # With the yolks: whipped whites bear no paste.
             told = [one for one in told if not _WHITES.search(placing.text_of(one[0]))][:1] or told[:1]
+        if (
+            anchor is not None
+            and len(told) > 1
+            and not is_crystals(line.ingredient)
+            and not _is_sugar(placing.lines[anchor])
+        ):
+            told = told[:1]  # a paste goes in once, however its cream is divided
         if anchor is not None and told:
             total = sum(share for _, share in told)
             for n, share in told:
@@ -195,6 +202,10 @@ def _instead(own: Sequence[Planned], food: Ingredient) -> Planned | None:
 
 _GREASES_WITH = re.compile(r"\W*(?:butter|oil)\s+(?:the|an?|your)\b", re.I)
 _BRUSHES = re.compile(r"\b(?:(?:brush|glaze|paint)\w*\b[^.;,]{0,30}|(?:serve|eat)\b[^.;]{0,40})$", re.I)
+
+
+def _is_sugar(line: MethodLine) -> bool:
+    return line.ingredient is not None and is_crystals(line.ingredient)
 
 
 def _makes_way(line: Planned, food: Ingredient) -> bool:

@@ -147,6 +147,8 @@ def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
         return False  # what does not whip and dry like sugar weakens the foam
     if _goes_soft(ingredient, family, formula) or _parts(ingredient, family, formula):
         return False
+    if ingredient.has_role("syrup") and family.is_among(["frosting", "glaze"]) and makeup(formula.lines)["fat"] < LEAN:
+        return False  # royal icing with honey never sets
     if (
         ingredient.has_role("puree")
         and not ingredient.has_role("paste")
@@ -160,6 +162,10 @@ def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
         return False  # with banana a vanilla ice cream is a banana ice cream
     # Coconut sugar makes what is pale brown, date paste an icing or a drizzle lumpy, where nothing dark hides it.
     return not (shows or is_lumpy) or _is_dark(formula)
+
+
+# An icing of less fat than this dries by its sugar alone [share] (judgement).
+LEAN = 0.03
 
 
 def _goes_soft(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
