@@ -326,6 +326,7 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
         amount: Amount | None = None,
         *,
         many: bool = is_many,
+        lead: int | None = None,
     ) -> Said:
         return Said(
             start=start,
@@ -336,7 +337,7 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
             share=share,
             amount=amount,
             is_many=many,
-            lead=at + found.start() if found else start,
+            lead=lead if lead is not None else at + found.start() if found else start,
             is_all_but=part == "amount" and bool(found and _ALL_BUT.search(before[: found.start()])),
         )
 
@@ -347,7 +348,7 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
     kept = _KEEPING_BACK.search(text[:start])
     # "Fruit (keep back a handful of raspberries)": all but so much of them goes in.
     if share := 1 - (_fraction(kept["much"]) or KEPT_BACK) if kept else 0.0:
-        return said("share", kept, share)
+        return said("share", kept, share, lead=kept.start("much") if kept else None)
     amount = _amount(before)
     if amount is not None and amount.unit is not None:
         return said("amount", _AMOUNT.search(before), amount=amount)

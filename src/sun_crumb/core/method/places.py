@@ -134,10 +134,11 @@ def place_new(placing: Placing, plan: Sequence[Planned]) -> None:
         if (
             anchor is not None
             and len(told) > 1
-            and not is_crystals(line.ingredient)
+            and line.ingredient.has_role("paste", "puree", "syrup")
             and not _is_sugar(placing.lines[anchor])
         ):
-            told = told[:1]  # a paste goes in once, however its cream is divided
+            # A paste goes in once, however its cream is divided: with the most of it.
+            told = [max(told, key=lambda one: one[1])]
         if anchor is not None and told:
             total = sum(share for _, share in told)
             for n, share in told:

@@ -188,9 +188,9 @@ def _as_part(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
     is_whole = mention.uses[0].share > WHOLE
     if _ALL_BUT.search(text[: mention.lead]):
         return end, end, f" ({told})"  # "all but 2 tbsp of the chips (90 g)"
-    if _KEEPS_BACK.search(part):
+    if _KEEPS_BACK.search(text[: mention.lead]):
         return end, end, f" ({told} go in)"  # "keeping back a third of the walnuts (50 g go in)"
-    if told.split()[-1] in part.split():
+    if re.match(r"an?\s", told) and told.split()[-1] in part.split():
         return end, end, ""  # "the handful of oats"
     if _A_MEASURE.match(part) or _A_COUNT.fullmatch(part) or (not is_whole and _SO_MUCH.match(part)):
         return mention.lead, mention.start, f"{as_said(told)} "
@@ -247,7 +247,7 @@ _A_MEASURE = re.compile(
     r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*(?:g|kg|ml|cl|l|oz|lbs?|cups?|c|t|tsps?|tbsps?|\w*spoons?(?:fuls?)?)\b",
     re.I,
 )
-_KEEPS_BACK = re.compile(r"\b(?:keep|hold|sav|reserv)(?:e|ing)?\b", re.I)
+_KEEPS_BACK = re.compile(r"\b(?:keep|hold|sav|reserv)(?:e|ing)?\s*(?:back|aside)?\s*$", re.I)
 _A_COUNT = re.compile(r"\s*(?:the\s+)?\d+\s+")
 _HELD_SO = re.compile(
     r"(?:\b(?:\d+|an?|one)\s+(?:bottles?|tins?|cans?|cartons?|packets?|packs?|tubs?|pots?|jars?|bags?|bars?|blocks?)\s*\([^()]*\)\s*(?:of\s+)?|(?<![\w.,/])[\d½¼¾]+\s+|\b(?:an?|one)\s+(?:strip|knob|handful|sprig|stick)\s+of\s+)$",
