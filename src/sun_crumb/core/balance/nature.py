@@ -121,8 +121,8 @@ def nature_of(formula: Formula, component: str) -> Nature:
         score[key] += portion.get(key, 0.0) + method.get(key, 0.0) + texture.get(key, 0.0)
     if is_main:
         _by_heat(score, formula)
-    # A yeast cake under its apples, a crumble in one list with its rhubarb: the dough tells what it can be.
-    made_of = (shares, crumb) if crumb["grain"] > OF_A_DOUGH else (shares,)
+    # A yeast cake under its apples, a crumble in one list with its rhubarb, a pavlova under its peaches: what they lie on tells what it can be.
+    made_of = (shares, crumb) if crumb["grain"] > OF_A_DOUGH or crumb["white"] > OF_WHITES else (shares,)
     possible = {
         key: v for key, v in score.items() if any(is_possible(families()[key], one) for one in made_of)
     } or score
@@ -136,6 +136,8 @@ def nature_of(formula: Formula, component: str) -> Nature:
 MOST_NAMED = 4
 # So much flour or grain in what is no whole fruit or nut makes a dough or a crumb of it [share of its mass] (judgement).
 OF_A_DOUGH = 0.15
+# And so much egg white a meringue [share] (judgement).
+OF_WHITES = 0.12
 # Headings that say little without the title before them: "topping" of a cobbler, "filling" of a pecan pie.
 _OF_THE_TITLE = re.compile(r"^(?:the )?(?:topping|filling|crust|base|layer|dough|batter|middle|pastry|top)s?$", re.I)
 BEFORE_A_HEADING = 0.8
