@@ -16,6 +16,8 @@ _AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l", "oz", "lb", "knob", "ha
 _PACKED = ("can",)
 # "3 sheets of gelatine" are soaked and squeezed, two teaspoons of it are not.
 _SHEETS = re.compile(r"\d+\s*(?:sheets?|leaves|leaf)", re.I)
+# "3 gelatine leaves"
+_LEAVES = re.compile(r"\b(?:sheets?|leaves|leaf)\b", re.I)
 # "finely grated zest of 1 lemon"
 _OF_A_FRUIT = re.compile(
     r"^(?:(?:finely|coarsely)\s+)?(?:grated\s+)?(?:the\s+)?(?:zest|rind)\s+(?:of|from)\s+(?P<count>\d|½|half an?|an?|one)\s+(?:unwaxed\s+|large\s+|small\s+)?(?P<fruit>lemon|orange|lime|grapefruit)s?$",
@@ -62,6 +64,13 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
     one = parsed.sums[0] if len(parsed.sums) == 1 and not parsed.also else None
     if one is not None and was.ingredient.has_role("binder") and _SHEETS.fullmatch(one.text):
         return one.text
+    if (
+        one is not None
+        and one.text.isdigit()
+        and was.ingredient.has_role("binder")
+        and (leaves := _LEAVES.search(said))
+    ):
+        return f"{one.text} {leaves[0].lower()}"
     if one is None or one.size or len(one.text) > LONGEST_AMOUNT:
         return ""
     # "2 tbsp flaked almonds": how it is cut is said of the food.

@@ -29,7 +29,7 @@ _INTO = re.compile(
     r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
 )
 _COUNT_ON_BAKE = re.compile(
-    r"\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:pierce|prick|poke)\w*\b[^.;]{0,20}\b(?:cakes?|sponges?|loaf|loaves)\b|,\s*(?:and\s+)?sandwich\W*$|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    r"\b(?:pipe|spoon|fill|inject)\w*\b[^.;]{0,16}\binto\s+(?:the\s+|each\s+)?(?:éclairs?|eclairs?|profiteroles?|choux|buns?|doughnuts?|cannoli|horns|tubes|shells|tartlets)\b|\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:pierce|prick|poke)\w*\b[^.;]{0,20}\b(?:cakes?|sponges?|loaf|loaves)\b|,\s*(?:and\s+)?sandwich\W*$|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
     re.I,
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
@@ -57,6 +57,10 @@ _POURED_ON = re.compile(
 )
 _INTO_VESSELS = re.compile(
     r"\binto\s+(?:the|each|your|\d+|two|four|six|eight)\s+(?:[a-z]+\s+)?(?:moulds?|molds?|ramekins?|glass(?:es)?|pots|jars)\b",
+    re.I,
+)
+_SPREADS_WHAT_IS_MADE = re.compile(
+    r"\W*(?:then\s+)?(?:spread|spoon|pour|pile|swirl|smooth|drizzle)\s+(?:it\s+)?(?:over|on|onto|on top of)\s+the\b",
     re.I,
 )
 _FOLDED = re.compile(
@@ -282,6 +286,16 @@ class Order:
         if is_first_whole and self.bowls and all(b.component != self._main() for b in taken):
             # "Fill the cups, top with the streusel": the main batter goes in too.
             _extend(taken, [b for b in self.bowls if b.component == self._main() and b not in self.set_aside])
+        self._lay_over(step, text, role, taken, spoken, is_whole=is_whole)
+        if role == "join" or goes_in or not taken:
+            _extend(taken, self._at_hand(taken, own))
+        return taken or [self._new(step)]
+
+    def _lay_over(
+        self, step: Resolved, text: str, role: Role, taken: list[Bowl], spoken: list[Bowl], *, is_whole: bool
+    ) -> None:
+        """Add to *taken* what was just made, where a step lays it over, or pours it into, something else."""
+        own = [b for b in self.bowls if b.component == step.component]
         # "Spread over the cold cake": with what was just made.
         first = first_verb(text)
         is_over = (
@@ -302,9 +316,9 @@ class Order:
             _extend(taken, [self.current])
         elif role == "go_on" and self.current is not None and _FILLS_A_CASE.match(text):
             _extend(taken, [self.current])
-        if role == "join" or goes_in or not taken:
-            _extend(taken, self._at_hand(taken, own))
-        return taken or [self._new(step)]
+        if role == "join" and _SPREADS_WHAT_IS_MADE.match(text):
+            # "Spread over the cake and scatter with the rest of the nuts": with what was just made.
+            _extend(taken, [self.current] if self.current is not None else [])
 
     def _begun(self, step: Resolved, text: str, spoken: list[Bowl], own: list[Bowl]) -> list[Bowl]:
         """Return a new bowl, and what goes into it of what was there."""

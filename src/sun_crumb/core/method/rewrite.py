@@ -121,7 +121,12 @@ def _amounts(plan: Sequence[PlannedLine], k: int, share: float, told: Told) -> l
     if grams < 0.005:
         return []
     words = line.told if share > WHOLE else told(line.ingredient, grams)
+    if share <= WHOLE and _IN_GRAMS.fullmatch(line.told):
+        words = f"{grams:.0f} g"  # half of "110 g egg whites" is no 1¾ of them
     return [Amount(k, share, grams, words, line.ingredient.name)]
+
+
+_IN_GRAMS = re.compile(r"\d{2,}(?:\.\d+)? g")
 
 
 def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[PlannedLine], told: Told) -> None:
@@ -204,7 +209,10 @@ def _taken_up(
 ) -> list[Amount]:
     """Return the amounts that are said where a mention stands; what has a sentence of its own goes after the step's."""
     here: list[Amount] = []
-    words = draft.step.text[mention.start : mention.end]
+    # "1 vanilla pod", where the mention ends with the vanilla
+    words = (
+        draft.step.text[mention.start : mention.end] + (_POD_BEHIND.match(draft.step.text[mention.end :]) or [""])[0]
+    )
     placed = ((use, k, share) for use in mention.uses for k, share in placing.lines_for(draft.step.n, use))
     for use, k, share in placed:
         of_it = _part_here(draft.step, use)
@@ -281,6 +289,7 @@ def _as_list(text: str, mention: Mention, here: Sequence[Amount]) -> tuple[int, 
     return (before.start(), mention.end, f", {words}") if before else (start, mention.end, words)
 
 
+_POD_BEHIND = re.compile(r"\s+(?:pods?|sticks?)\b", re.I)
 _POD = re.compile(r"\b(?:pod|stick)\b", re.I)
 # What a list goes on with behind a food; "baking powder" is nothing that is done.
 _AND_MORE = re.compile(r"\s*(?:,\s*(?:and\s+)?|and\s+)(?:the\s+)?(?!then\b|until\b|till\b)(\w+(?:\s+\w+)?)")
@@ -295,6 +304,8 @@ def _as_it_is_called(words: str, line: PlannedLine, told: Told) -> str:
     if line.ingredient.group in ("fruit", "morefruit", "vegetable") and line.told.isdigit():
         named_so = {singular(word) for word in words_of(line.ingredient.name)}
         return "" if singular(fold(words.split()[-1])) in named_so else told(line.ingredient, line.grams)
+    if line.told.isdigit() and line.ingredient.key == "cinnamon" and not _POD.search(words):
+        return f"{line.told} stick{'' if line.told == '1' else 's'}"
     if line.told.isdigit() and _POD.search(line.ingredient.name) and not _POD.search(words):
         return f"{line.told} {_POD.search(line.ingredient.name)[0]}"  # type: ignore[index]
     if line.ingredient.key != "egg" or not re.search(r"yolk|white", words, re.I):

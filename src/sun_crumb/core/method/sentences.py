@@ -97,7 +97,7 @@ def clauses(steps: Sequence[Step]) -> list[Clause]:
                 if not re.search(r"[^\W\d_]", text) and not durations(text):
                     continue
                 if (
-                    _NEEDS.match(text)
+                    (_NEEDS.match(text) or _KEEPS.match(text))
                     or _TIMES_TOLD.match(text)
                     or _YIELD.match(text)
                     or (_SAID.match(text) and not _does(text))
@@ -111,6 +111,11 @@ def clauses(steps: Sequence[Step]) -> list[Clause]:
     return found[:MOST_STEPS]
 
 
+# "Keeps in the fridge for 4 days."
+_KEEPS = re.compile(
+    r"\W*(?:(?:it|they|these|this)\s+)?keeps?\b(?!\s+(?:back|aside|out|stirring|whisking|warm))[^.;]*\b(?:days?|weeks?|months?|airtight|fridge)\b",
+    re.I,
+)
 # "For 4 people you need 4 pears, a bottle of red wine ...": a list, and nothing that is done.
 _NEEDS = re.compile(
     r"\W*(?:for\s+[^,.]{3,30}?,?\s+)?(?:you(?:['’]ll)?|it|this)\s+(?:will\s+)?(?:needs?|takes)\s+(?=[\d½¼¾]|an?\b|one\b|two\b)",

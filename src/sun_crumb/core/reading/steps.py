@@ -276,7 +276,10 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
     turned: set[int] = set()
     for sentence in _TOLD_IN_TURN.split(text):
         if re.search(r"\bbak(?:e|ing)\b|\bin the oven\b", sentence, re.I) and (times := read_times(sentence)):
-            baked = [time for time in times if time.doing == "bake"] or times[:1]
+            # "leave for 30 minutes, then bake at 150C for 14 minutes"
+            begins = re.search(r"\bbak(?:e|ing)\b", sentence, re.I)
+            behind = read_times(sentence[begins.start() :]) if begins else []
+            baked = [time for time in times if time.doing == "bake"] or behind[:1] or times[:1]
             if len(baked) > 1 and _IN_TURN.search(sentence):
                 # "Bake 5 minutes at 425, then reduce to 350 and bake 15-18 minutes more"
                 baked = [StepTime("bake", sum(time.low for time in baked), sum(time.high for time in baked))]
@@ -474,10 +477,13 @@ def read_times(text: str) -> tuple[StepTime, ...]:
             after = sentence[span.end : span.end + 25]
             # "325 °F for 1 hour": an oven's heat before a time that nothing else explains.
             idle = "bake" if _OVEN_HEAT.search(before) else ""
-            doing = nearest or idle or next((name for name, pattern in _DOING_RE if pattern.search(after)), "wait")
+            left = "rest" if _LEAVES.search(before) else ""
+            doing = nearest or idle or left or next((name for name, pattern in _DOING_RE if pattern.search(after)), "wait")
             found.append(StepTime(doing, span.low_min, span.high_min))
             start = span.end
     return tuple(found)
 
 
+# "leave for 30 minutes to form a skin, then bake"
+_LEAVES = re.compile(r"\bleave\b(?![^.;]*\boven\b)[^.;]{0,24}$", re.I)
 _DOING_RE = tuple((name, re.compile(pattern, re.I)) for name, pattern in _DOING)
