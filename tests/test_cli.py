@@ -16,7 +16,7 @@ from typing import Any, get_args
 from unittest.mock import patch
 
 from sun_crumb.cli import main
-from sun_crumb.commands import BY
+from sun_crumb.commands.household import BY
 from sun_crumb.services import bakes
 from sun_crumb.services.diary import By
 from sun_crumb.store import Database

@@ -3,61 +3,18 @@
 from __future__ import annotations
 
 import argparse
-import os
-from collections.abc import Callable, Iterable, Mapping
+from collections.abc import Mapping
 from datetime import date
-from pathlib import Path
-from typing import Any, Protocol
+from typing import Any
 
 from pydantic import BaseModel, ValidationError
 
+from sun_crumb.commands.shared import Adds, own_database, pairs, plain
 from sun_crumb.core.errors import CoreError, OutOfDomainError
 from sun_crumb.core.wish import DEFINITIONS
 
 # What sums can be of (services/diary.py, which is not loaded for a command that needs none of it).
 BY = ("day", "week", "month", "person", "recipe", "time")
-
-
-class Adds(Protocol):
-    """What adds a command to the parser."""
-
-    def __call__(
-        self, name: str, run: Callable[[argparse.Namespace], Any], words: str, /
-    ) -> argparse.ArgumentParser: ...
-
-
-def data_folder() -> Path:
-    """Return the folder of the user's data: SUN_CRUMB_DATA, else sun-crumb under the user's data home."""
-    chosen = os.environ.get("SUN_CRUMB_DATA")
-    if chosen:
-        return Path(chosen).expanduser()
-    home = os.environ.get("XDG_DATA_HOME")
-    return (Path(home) if home else Path.home() / ".local" / "share") / "sun-crumb"
-
-
-def own_database() -> Any:
-    """Return the user's own database, with the newest tables."""
-    from sun_crumb.store import Database
-
-    database = Database(data_folder() / "sun-crumb.db")
-    database.migrate()
-    return database
-
-
-def plain(shape: type[BaseModel], record: object) -> dict[str, Any]:
-    """Return a record in the shape of the API's answer."""
-    return shape.model_validate(record).model_dump(mode="json", by_alias=True)
-
-
-def pairs(words: Iterable[str]) -> dict[str, str]:
-    """Return keys and values from words such as "grams=200"; raise CoreError where one is none."""
-    found = {}
-    for word in words:
-        key, sign, value = word.partition("=")
-        if not sign:
-            raise CoreError(f"{word!r} is not KEY=VALUE", field=word)
-        found[key.strip()] = value.strip()
-    return found
 
 
 def _checked(shape: type[BaseModel], given: Mapping[str, Any]) -> Any:
