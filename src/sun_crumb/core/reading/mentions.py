@@ -69,6 +69,7 @@ _LEADING = re.compile(
     r"^(?:.*\b(?:the|and|with|of|in|to|add|then|your|both|into|on|over|cream|melt|mix|stir|whisk|beat|fold|sift|rub|put)\s+)+",
     re.I,
 )
+_A_CASE = re.compile(r"\b(?:case|shell|crust|base)\b[^.;]{0,20}$", re.I)
 _DEEDS = frozenset({"put", "drop", "form", "shape", "make", "place", "scoop", "take", "cut", "use"})
 # "Roll in 50 g sugar": what a method alone tells of is bought.
 _ROLLED_IN = re.compile(r"\broll\w*\s+(?:(?:them|it|the \w+)\s+)?in\b[^.;,]*$", re.I)
@@ -172,7 +173,7 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         rest = re.sub(r"^\s*(?:well[- ])?beaten\s+", " ", window[amount[1] :])
         if kind not in kinds or _NO_FOOD.match(rest) or _HEAT.match(window):
             continue
-        words = _named_behind(rest)
+        words = _named_behind(rest, before if is_list else "")
         if words and words[0].lower() in _DEEDS:
             continue  # "with two teaspoons put small balls"
         if not words and amount[0].unit == "clove":
@@ -183,12 +184,14 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         yield start.start(), f"{said} {' '.join(words)}"
 
 
-def _named_behind(rest: str) -> list[str]:
-    """Return the words behind an amount that name its food."""
+def _named_behind(rest: str, before: str) -> list[str]:
+    """Return the words behind an amount that name its food; *before* is what stands before it where a sentence is all that tells it."""
     end = _END.search(rest)
     words = re.split(r"(?=\d)", rest[: end.start()] if end else rest)[0].split()[:MOST_WORDS]
     while words and words[0].lower() in ("of", "your"):
         words = words[1:]
     while words and words[-1].lower() in _DONE_BEHIND:
         words = words[:-1]
+    if words == ["pastry"] and _A_CASE.search(before):
+        return ["shortcrust", "pastry"]  # "a 25 cm pastry case (about 300 g pastry)"
     return words

@@ -188,6 +188,11 @@ def _columns(raw: str) -> list[str]:
 def _of_cells(cells: list[str]) -> list[str]:
     """Return the statements in the cells of one row: foods side by side, or one food over several cells."""
     texts = [clean(c) for c in cells]
+    counted = [t for t in texts if (said := bare_count(t)) and said.count and said.count.low >= LEAST_PIECES]
+    told = [t for t in texts if _TIN_OR_HEAT.search(t)]
+    others = [t for t in texts if t not in counted and t not in told]
+    if counted and told and not any(begins_food(t) or is_food_with_amount(t) for t in others):
+        return cells  # "Tin 20x20 | 16 pcs | 160 fan"
     if len(cells) == 2 and re.fullmatch(r"[^\W\d_][^:\d]{1,30}:", cells[0].strip()) and begins_food(cells[1]):
         return [cells[0], *run_on(cells[1])]  # "Crust:    1 1/2 c graham crumbs"
     if all(not t or _RULE.fullmatch(t) for t in texts):
@@ -220,6 +225,9 @@ def _of_cells(cells: list[str]) -> list[str]:
     return [" ".join([first + "".join(f", {t}" for t in told), *added])]
 
 
+# So many pieces are no tin of anything.
+LEAST_PIECES = 4
+_TIN_OR_HEAT = re.compile(r"\b(?:tin|pan|fan|oven|gas|prep|bake|time)\b|\d{3}\s*(?:°|º)|\d\s*min", re.I)
 _SHARE = re.compile(r"\d+(?:[.,]\d+)?\s*%")
 
 

@@ -165,7 +165,8 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     # "Lemon, zest of 1"
     (
         re.compile(
-            r"^(lemon|lime|orange|grapefruit)s?,\s*(?:grated\s+)?(zest|juice|rind)\s+of\s+(\d|½|half|one)$", re.I
+            r"^(lemon|lime|orange|grapefruit)s?\s*[,:–-]\s*(?:grated\s+)?(zest|juice|rind)\s+of\s+(\d|½|half|one)$",
+            re.I,
         ),
         r"\3 \1 \2",
         "juice|rind|zest",
@@ -290,6 +291,23 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     # "farina 00 (plain flour) gr. 250"
     (re.compile(r"\b(?:tipo |type |typ )?00\b(?=\s|$)", re.I), "", "00"),
     (re.compile(r"^([^\d].*?)\s+(gr?|ml|kg)\.\s*(\d[\d.,]*)$", re.I), r"\1 \3 \2", "g.|gr.|ml."),
+    # "Cardamom powder - half tsp", "passion fruit pulp (2)"
+    (
+        re.compile(
+            r"^([^\d]+?)\s*[-–:]\s*((?:half|quarter|one|two|an?)(?: an?)? (?:tsp|teaspoon|tbsp|tablespoon|cup)s?)$",
+            re.I,
+        ),
+        r"\2 \1",
+        "cup|spoon|tbsp|tsp",
+    ),
+    (
+        re.compile(
+            r"^((?:passion fruit(?: pulp)?|eggs?(?: yolks?| whites?)?|bananas?|apples?|pears?|lemons?|limes?|oranges?|peaches|mangoe?s?))\s*\((\d{1,2})\)$",
+            re.I,
+        ),
+        r"\2 \1",
+        "(",
+    ),
     # "eggs 2 beaten", "lemons 2 (juice and zest)"
     (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}) ([a-z]+(?:ed|en))$", re.I), r"\2 \1, \3", "ed|en"),
     (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}) \(([^()\d]+)\)$", re.I), r"\2 \1, \3", "("),

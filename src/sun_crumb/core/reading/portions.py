@@ -34,7 +34,7 @@ _CUES = (
     ),
     (
         "made",
-        r"\b(?:makes?|(?<=\bit )(?:does|will do)(?=\s+(?:about\s+)?\d)|rende|rinde|ergibt|mak(?:ing)|yields?|yielding|gives?|produces?|quantity|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|got|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b|\s+(?:about\s+)?\d{1,3}\s*[).!]*\s*$|\s+(?:about\s+)?\d{1,3}\s+(?:\w+\s+)?(?:slices|pieces|portions|squares|bars|servings|biscuits|cookies|muffins|buns)\b)|comes?\s+to|bakes?\s+up\s+(?:to|into))\b",
+        r"\b(?:makes?|(?<=\bit )(?:does|will do)(?=\s+(?:about\s+)?\d)|rende|rinde|ergibt|mak(?:ing)|yields?|yielding|gives?|produces?|quantity|qty(?=\s*[:=])|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|got|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b|\s+(?:about\s+)?\d{1,3}\s*[).!]*\s*$|\s+(?:about\s+)?\d{1,3}\s+(?:\w+\s+)?(?:slices|pieces|portions|squares|bars|servings|biscuits|cookies|muffins|buns)\b)|comes?\s+to|bakes?\s+up\s+(?:to|into))\b",
     ),
     (
         "cut",
@@ -469,7 +469,13 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         and (said.count.kind or _FOR_ALONE.fullmatch(sentence))
     ):
         return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
-    if (alone := bare_count(sentence)) and alone.count and alone.count.kind in ("piece", "person"):
+    # "16 squares, nice w custard"
+    first = re.match(r"\d{1,3}\s+[^\W\d_]+(?=\s*[,;(])", sentence)
+    if (
+        (alone := bare_count(sentence) or (bare_count(first[0]) if first else None))
+        and alone.count
+        and alone.count.kind in ("piece", "person")
+    ):
         return Stated(alone.count, alone.whole, 0.9, alone.text)  # "10 bars.", "8 people"
     if (aside := _FOR_PIECES.search(sentence)) and (count := read_count(aside[1])):
         return Stated(count, "", 0.9, aside[0].strip("()"))

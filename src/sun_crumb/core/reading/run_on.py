@@ -211,12 +211,28 @@ _FOR_THE_LAST = re.compile(
 )
 
 
+def _is_named_alone(rest: str, text: str) -> bool:
+    """Return whether a semicolon in a list of them stands before one more food, its number in a bracket: "passion fruit pulp (2)"."""
+    return (
+        text.count(";") >= LEAST_SEMICOLONS
+        and re.match(r"[^\W\d_][a-z ]{2,30}\(\d{1,2}\)\s*(?:;|$)", rest, re.I) is not None
+    )
+
+
+LEAST_SEMICOLONS = 2
+
+
 def _split(text: str) -> list[str]:
     parts, start, depth = [], 0, 0
     for match in _RUN_ON.finditer(text):
         depth = text.count("(", 0, match.start()) - text.count(")", 0, match.start())
         rest = text[match.end() :]
-        if depth <= 0 and (begins_food(rest) or _FOOD_THEN_AMOUNT.match(rest) or _FOR_THE_LAST.match(rest)):
+        if depth <= 0 and (
+            begins_food(rest)
+            or (";" in match[0] and _is_named_alone(rest, text))
+            or _FOOD_THEN_AMOUNT.match(rest)
+            or _FOR_THE_LAST.match(rest)
+        ):
             parts.append(text[start : match.start()])
             start = match.end()
         elif (
