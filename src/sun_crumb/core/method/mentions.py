@@ -75,6 +75,11 @@ _LITTLE = re.compile(
     r"\b(?:(?:a\s+)?(?:little|bit|spoonful|splash|few|handful|spoon|drop|teaspoon|tablespoon|ladle\w*)|some)\s+(?:(?:more\s+)?of\s+)?(?:the\s+)?(?:[\w-]+\s+){0,2}?$",
     re.I,
 )
+# "mix with a teaspoon of baking powder"
+_A_SPOON_OF = re.compile(
+    r"\b(?P<amount>(?:half\s+an?|an?|one)\s+(?:teaspoon|tablespoon|tsp|tbsp|cup))(?:ful)?\s+of\s+(?:[\w-]+\s+){0,2}?$",
+    re.I,
+)
 _BOTH = re.compile(r"\b(?:both|all(?: the| three)?|the two|two|three)\s+(?:kinds of |types of )?$", re.I)
 _AMOUNT = re.compile(
     rf"(?P<amount>(?:\d|[{''.join(FRACTIONS)}])[^,;.()]{{0,18}}?)\s*(?:of\s+)?(?:the\s+|your\s+)?(?:[\w-]+\s+){{0,2}}?$",
@@ -113,7 +118,7 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
     (
         "all",
         re.compile(
-            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|(?:all\s+(?:of\s+)?)?(?:the\s+)?(?P<things>[\w-]+)\s+(?:things|stuff|bits)|everything(?!\s+else)|\betc\b|(?:(?<=\bmix )|(?<=\bstir )|(?<=\bcombine )|(?<=\bblend )|(?<=\bblitz ))(?:it\s+)?all\b(?=\s*(?:[,.;(]|but\b|except\b|$))|(?<=\bmix )in order\b|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
+            r"\b(?:(?:all\s+)?(?:of\s+)?(?:the\s+)?(?:(?P<part>[\w-]+(?:\s(?:and|&)?\s?[\w-]+)?)\s+)?ingredients?|(?:all\s+(?:of\s+)?)?(?:the\s+)?(?P<things>[\w-]+)\s+(?:things|stuff|bits)|everything(?!\s+else)|\betc\b|(?:(?<=\bmix )|(?<=\bstir )|(?<=\bcombine )|(?<=\bblend )|(?<=\bblitz )|(?<=\badd ))(?:it\s+)?all\b(?=\s*(?:[,.;(]|but\b|except\b|$))|(?<=\bmix )in order\b|all\s+(?:in|together|into)\s+(?:one|a|the)?\s*(?:bowl|pan|blender|processor|saucepan)?|all together)\b",
             re.I,
         ),
     ),
@@ -350,8 +355,8 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
     if share := 1 - (_fraction(kept["much"]) or KEPT_BACK) if kept else 0.0:
         return said("share", kept, share, lead=kept.start("much") if kept else None)
     amount = _amount(before)
-    if amount is not None and amount.unit is not None:
-        return said("amount", _AMOUNT.search(before), amount=amount)
+    if measured := _measured(before, amount):
+        return said("amount", measured[1], amount=measured[0])
     if share := _fraction(before):
         return said("share", _FRACTION.search(before), share)
     if found := _MOST.search(before):
@@ -389,6 +394,16 @@ def _fraction(before: str) -> float:
         return int(found["num"]) / max(int(found["den"]), 1) if int(found["num"]) < int(found["den"]) else 0.0
     word = re.sub(r"[\s-]+", " ", re.sub(r"^(?:a|one|1)\s*", "", found["word"].lower())).strip()
     return _SHARES.get(word, 0.0)
+
+
+def _measured(before: str, amount: Amount | None) -> tuple[Amount, re.Match[str]] | None:
+    """Return an amount with its unit and where it is said: "100 g", "a teaspoon of"; None where none is."""
+    found = _AMOUNT.search(before)
+    if found and amount is not None and amount.unit is not None:
+        return amount, found
+    spoken = _A_SPOON_OF.search(before)
+    read = read_amount(spoken["amount"]) if spoken else None
+    return (read[0], spoken) if spoken and read else None
 
 
 def _amount(before: str) -> Amount | None:

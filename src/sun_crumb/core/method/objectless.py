@@ -18,6 +18,8 @@ _OF_THE_WHOLE = re.compile(
     r"|the\s+(?P<b>topping|sponge))\s*(?:[,.;]|until\b|till\b|$)",
     re.I,
 )
+# "sugar, 200 g + more to roll": all that is weighed goes in, and what it is rolled in is another spoon of it.
+_AND_MORE = re.compile(r"(?:\+|\bplus)\s*(?:more|extra)\b|\bextra\s+(?:for|to)\b", re.I)
 
 
 def unsaid(account: Account, n: int, component: str) -> list[int]:
@@ -58,5 +60,10 @@ def unsaid(account: Account, n: int, component: str) -> list[int]:
         )
     )
     if is_start and is_first:
-        return [k for k in own if not any(at > n for at in account.named_at[k]) and not account.listed.is_to_finish(k)]
+        return [k for k in own if _AND_MORE.search(account.lines[k].text) or _is_for_now(account, n, k)]
     return []
+
+
+def _is_for_now(account: Account, n: int, k: int) -> bool:
+    """Return whether no later step names a line, and it is not for the end."""
+    return not any(at > n for at in account.named_at[k]) and not account.listed.is_to_finish(k)

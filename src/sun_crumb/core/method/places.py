@@ -153,7 +153,7 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
         p for p in plan if p.position is not None and p.component == line.component and placing.steps_using(p.position)
     ]
     # What glazes, coats or serves is no batter that something could be stirred into.
-    own = [p for p in own if not TO_FINISH.search(placing.lines[p.position or 0].text)] or own
+    own = [p for p in own if not TO_FINISH.search(_MORE_TO.sub("", placing.lines[p.position or 0].text))] or own
     food = line.ingredient
     if (instead := _instead(own, food)) is not None:
         return instead.position
@@ -207,6 +207,10 @@ _BRUSHES = re.compile(r"\b(?:(?:brush|glaze|paint)\w*\b[^.;,]{0,30}|(?:serve|eat
 
 def _is_sugar(line: MethodLine) -> bool:
     return line.ingredient is not None and is_crystals(line.ingredient)
+
+
+# "sugar, 200 g + more to roll"
+_MORE_TO = re.compile(r"(?:\+|,?\s*\bplus)\s*(?:more|extra)\b.*$", re.I)
 
 
 def _makes_way(line: Planned, food: Ingredient) -> bool:

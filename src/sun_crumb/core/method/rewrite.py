@@ -167,6 +167,8 @@ def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
         # "Butter a dish (20 g)": done with it
         end += re.search(r"\s*(?:[,.;]|\band\b|$)", text[end:]).start()  # type: ignore[union-attr]
         return end, end, f" ({told})"
+    if bracket := _SO_MUCH_BEHIND.match(text, end):
+        return end, bracket.end(), f" ({told})"
     if re.search(r"\b(?:an?|one)\s+$", before, re.I):
         return end, end, f" ({told} in all)"
     if _MORE_OF_IT.search(before) or _IS_FRUIT.fullmatch(told):
@@ -199,6 +201,8 @@ def _as_part(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
         return end, end, ""  # "the handful of oats"
     if _A_MEASURE.match(part) or _A_COUNT.fullmatch(part) or (not is_whole and _SO_MUCH.match(part)):
         return mention.lead, mention.start, f"{as_said(told)} "
+    if bracket := _SO_MUCH_BEHIND.match(text, end):
+        return end, bracket.end(), f" ({told})"  # "a pastry case (about 300 g pastry)"
     if is_whole or re.search(r"\b(?:an?|one)\s+$", before, re.I):
         return end, end, f" ({told} in all)"  # "half the fingers ... repeat": all of them
     return end, end, f" (about {told})" if _ENOUGH.search(before) else f" ({told})"
@@ -257,6 +261,7 @@ _A_MEASURE = re.compile(
 )
 _KEEPS_BACK = re.compile(r"\b(?:keep|hold|sav|reserv)(?:e|ing)?\s*(?:back|aside)?\s*$", re.I)
 _A_COUNT = re.compile(r"\s*(?:the\s+)?\d+\s+")
+_SO_MUCH_BEHIND = re.compile(r"[^.,;()]{0,12}\((?:about\s+)?\d+\s*(?:g|ml)\b[^()]*\)", re.I)
 _HELD_SO = re.compile(
     r"(?:\b(?:\d+|an?|one)\s+(?:bottles?|tins?|cans?|cartons?|packets?|packs?|tubs?|pots?|jars?|bags?|bars?|blocks?)\s*\([^()]*\)\s*(?:of\s+)?|(?<![\w.,/])[\d½¼¾]+\s+|\b(?:an?|one)\s+(?:strip|knob|handful|sprig|stick)\s+of\s+)$",
     re.I,
