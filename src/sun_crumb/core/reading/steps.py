@@ -479,7 +479,7 @@ def read_times(text: str) -> tuple[StepTime, ...]:
             after = sentence[span.end : span.end + 25]
             # "325 °F for 1 hour": an oven's heat before a time that nothing else explains.
             idle = "bake" if _OVEN_HEAT.search(before) else ""
-            left = "rest" if _LEAVES.search(before) else ""
+            left = "wait" if _LEAVES.search(before) else ""
             doing = (
                 nearest or idle or left or next((name for name, pattern in _DOING_RE if pattern.search(after)), "wait")
             )
