@@ -17,15 +17,20 @@ TO_GREASE = re.compile(
 )
 # "200 g berries + 1 tbsp sugar"
 _AND_SO_MUCH = re.compile(r"(?:\+|&|\b(?:plus|and|with))\s*[\d½¼¾⅓⅔]")
-# "175 g butter, plus extra for the tin": the line itself goes into the bowl.
-_AND_MORE = re.compile(
-    r"\b(?:plus|and|with)\s+(?:(?:a\s+)?(?:little|bit|few|knob|pat|spot|touch)|extra|more|some)\b|,\s*(?:extra|more)\b",
+# "175 g butter, plus extra for the tin", "200 g sugar + more to roll": the line itself goes into the bowl.
+AND_MORE = re.compile(
+    r"(?:\+|\b(?:plus|and|with))\s+(?:(?:a\s+)?(?:little|bit|few|knob|pat|spot|touch)|extra|more|some)\b|,\s*(?:extra|more)\b",
     re.I,
 )
 DRY_ROLES = ("flour", "starch", "leaven", "salt", "flavour", "fibre")
 WET_ROLES = ("liquid", "egg", "syrup", "puree", "fat", "dairy", "acid")
 # A flavouring that holds more water or alcohol than this is poured [g in 100 g] (judgement).
 POURED_WATER_G, POURED_ALCOHOL_G = 40.0, 5.0
+
+
+def is_for_the_end(text: str) -> bool:
+    """Return whether a line's words keep all of it for the end: "icing sugar, to dust", and no "200 g sugar + more to roll"."""
+    return bool(TO_FINISH.search(text)) and not AND_MORE.search(text)
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,14 +59,14 @@ class Listed:
         """Return whether a line's own words keep it for the end; of "100 g sugar, plus 1 tbsp to sprinkle" that is the second."""
         twins = self.twins(k)
         text = self.lines[k].text
-        if len(twins) < 2 and _AND_MORE.search(text):
+        if len(twins) < 2 and AND_MORE.search(text):
             return False  # "300 g blackberries, plus a few to serve"
         return bool(TO_FINISH.search(text)) and (len(twins) < 2 or k == twins[-1])
 
     def is_to_grease(self, k: int) -> bool:
         """Return whether a line's own words keep it for the tin."""
         text = self.lines[k].text
-        return bool(TO_GREASE.search(text)) and not _AND_MORE.search(text)
+        return bool(TO_GREASE.search(text)) and not AND_MORE.search(text)
 
     def is_beside_another(self, k: int) -> bool:
         """Return whether a line's food stands second in a line that tells another first: "200 g berries + 1 tbsp sugar"."""

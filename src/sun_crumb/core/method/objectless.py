@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 
 from sun_crumb.core.method.account import USED_UP, Account
+from sun_crumb.core.method.listed import AND_MORE
 from sun_crumb.core.method.sentences import verb_of
 
 # "Rub in the fat": into the flour and what lightens it.
@@ -18,8 +19,6 @@ _OF_THE_WHOLE = re.compile(
     r"|the\s+(?P<b>topping|sponge))\s*(?:[,.;]|until\b|till\b|$)",
     re.I,
 )
-# "sugar, 200 g + more to roll": all that is weighed goes in, and what it is rolled in is another spoon of it.
-_AND_MORE = re.compile(r"(?:\+|\bplus)\s*(?:more|extra)\b|\bextra\s+(?:for|to)\b", re.I)
 
 
 def unsaid(account: Account, n: int, component: str) -> list[int]:
@@ -60,7 +59,7 @@ def unsaid(account: Account, n: int, component: str) -> list[int]:
         )
     )
     if is_start and is_first:
-        return [k for k in own if _AND_MORE.search(account.lines[k].text) or _is_for_now(account, n, k)]
+        return [k for k in own if AND_MORE.search(account.lines[k].text) or _is_for_now(account, n, k)]
     return []
 
 

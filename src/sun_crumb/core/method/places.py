@@ -7,7 +7,7 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, field
 from typing import Protocol
 
-from sun_crumb.core.method.listed import TO_FINISH
+from sun_crumb.core.method.listed import is_for_the_end
 from sun_crumb.core.method.records import MethodLine, MethodRead, MethodStep, Use
 from sun_crumb.core.pantry import Ingredient
 
@@ -153,7 +153,7 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
         p for p in plan if p.position is not None and p.component == line.component and placing.steps_using(p.position)
     ]
     # What glazes, coats or serves is no batter that something could be stirred into.
-    own = [p for p in own if not TO_FINISH.search(_MORE_TO.sub("", placing.lines[p.position or 0].text))] or own
+    own = [p for p in own if not is_for_the_end(placing.lines[p.position or 0].text)] or own
     food = line.ingredient
     if (instead := _instead(own, food)) is not None:
         return instead.position
@@ -207,10 +207,6 @@ _BRUSHES = re.compile(r"\b(?:(?:brush|glaze|paint)\w*\b[^.;,]{0,30}|(?:serve|eat
 
 def _is_sugar(line: MethodLine) -> bool:
     return line.ingredient is not None and is_crystals(line.ingredient)
-
-
-# "sugar, 200 g + more to roll"
-_MORE_TO = re.compile(r"(?:\+|,?\s*\bplus)\s*(?:more|extra)\b.*$", re.I)
 
 
 def _makes_way(line: Planned, food: Ingredient) -> bool:
