@@ -10,7 +10,9 @@ from hypothesis import strategies as st
 from sun_crumb.core.errors import EmptyRecipeError, TextTooLongError
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import read_recipe
-from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin
+from sun_crumb.core.reading.oven_heat import read_oven
+from sun_crumb.core.reading.steps import read_bake_minutes, read_times
+from sun_crumb.core.reading.tin_sizes import read_tin
 from tests.core.bakers_lines import ASKED as LOOSE
 from tests.core.bakers_lines import LINES
 from tests.support import CAKE, read_line

@@ -7,7 +7,7 @@ from math import log
 
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.method.waits import FAN_C
-from sun_crumb.core.reading.steps import GAS_MARK_C
+from sun_crumb.core.reading.oven_heat import GAS_MARK_C
 
 LEAST_C, MOST_C = 50.0, 300.0
 

@@ -10,7 +10,7 @@ from typing import cast
 from sun_crumb.core.method.records import Reached, Wait, WaitKind
 from sun_crumb.core.method.sentences import verb_of, verbs
 from sun_crumb.core.reading.durations import Duration, durations
-from sun_crumb.core.reading.steps import read_oven
+from sun_crumb.core.reading.oven_heat import read_oven
 from sun_crumb.core.reference import table
 
 # A fan oven's dial stands so much lower for the same bake [°C] (common practice).

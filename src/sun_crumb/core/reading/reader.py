@@ -17,6 +17,7 @@ from sun_crumb.core.reading.drafts import LONGEST_LINE, Draft, drafts_of, mentio
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.marks import Known
 from sun_crumb.core.reading.match import is_sure, name_index
+from sun_crumb.core.reading.oven_heat import read_oven
 from sun_crumb.core.reading.own_measure import own_measure
 from sun_crumb.core.reading.portions import portions
 from sun_crumb.core.reading.records import (
@@ -34,7 +35,8 @@ from sun_crumb.core.reading.records import (
 )
 from sun_crumb.core.reading.several import split_line
 from sun_crumb.core.reading.stated import own_yields
-from sun_crumb.core.reading.steps import read_bake_minutes, read_oven, read_times, read_tin
+from sun_crumb.core.reading.steps import read_bake_minutes, read_times
+from sun_crumb.core.reading.tin_sizes import read_tin
 from sun_crumb.core.reading.weigh import is_absurd, is_too_strong, weigh
 
 MOST_CHARACTERS = 200_000
