@@ -8,7 +8,6 @@ from dataclasses import dataclass, replace
 from sun_crumb.core.balance import Family, as_mixed, families, gauges, measure, nature_of, verdicts
 from sun_crumb.core.errors import CoreError
 from sun_crumb.core.formula import Formula, FormulaLine
-from sun_crumb.core.kitchen.as_told import own_amount
 from sun_crumb.core.kitchen.made import preparations_for
 from sun_crumb.core.kitchen.on_another_base import baked_on, unpoured, with_batter
 from sun_crumb.core.kitchen.technique import notes_for
@@ -25,6 +24,7 @@ from sun_crumb.core.reading import method_of, read_recipe
 from sun_crumb.core.reading.records import Link, Step
 from sun_crumb.core.recasting import Recasted
 from sun_crumb.core.rework import Plan
+from sun_crumb.core.telling.as_told import own_amount
 from sun_crumb.core.telling.baking import baking
 
 

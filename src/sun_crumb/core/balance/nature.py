@@ -192,7 +192,7 @@ _FREEZES = re.compile(
     re.I,
 )
 # What an oven in the method, or none in one that is told at length, speaks against [score]; how long that is [characters].
-OVEN, OVEN_FOR_A_PART, TOLD_AT_LENGTH = 3.0, 0.3, 60
+OVEN, OVEN_FOR_A_PART, BAKED_INSTEAD, TOLD_AT_LENGTH = 3.0, 0.3, 7.0, 60
 
 
 def _by_heat(score: dict[str, float], formula: Formula) -> None:
@@ -208,7 +208,11 @@ def _by_heat(score: dict[str, float], formula: Formula) -> None:
             or (not is_hot and family.is_baked and len(formula.method) > TOLD_AT_LENGTH)
             or _is_untold(family, formula)
         ):
-            score[family.key] -= OVEN
+            # Doughnuts that are baked are called what those are that are fried.
+            is_baked_instead = "fried" in family.traits and _said(formula.title, "name").get(family.key, 0.0) > 0
+            score[family.key] -= BAKED_INSTEAD if is_baked_instead else OVEN
+            if is_baked_instead:
+                score["quick_bread"] += OVEN
 
 
 def _is_untold(family: Family, formula: Formula) -> bool:

@@ -28,6 +28,8 @@ def goes_on(text: str) -> bool:
     )
 
 
+_ANOTHER = re.compile(r"\b(?:another|more|extra)\b[^.;,]{0,25}$", re.I)
+_IF_LIKED = re.compile(r"\b(?:if (?:you (?:like|want)|needed|it needs|wanted)|to taste)\b", re.I)
 _DOES_NEXT = re.compile(r"[,;]\s*(?:and\s+)?([a-z]+)|\band\s+(?=(?:stir|add|fold|mix|beat|whisk|pour)\b)([a-z]+)")
 
 
@@ -85,6 +87,8 @@ class Account:
                     and not goes_on(self.clauses[n].text[until.start() : said.start])
                 ):
                     continue  # "mix until no flour remains" takes none
+                if _IF_LIKED.search(self.clauses[n].text) and _ANOTHER.search(self.clauses[n].text[: said.start]):
+                    continue  # "add another spoon of syrup if you like"
                 best = max(said.lines.values())
                 close = [k for k, how in said.lines.items() if how == best]
                 if best >= 2 and len(close) == 1:

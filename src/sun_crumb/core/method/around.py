@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
@@ -30,13 +31,33 @@ def with_preparations(
     return steps
 
 
-def with_untold(found: list[RewrittenStep], untold: Mapping[str, Sequence[Amount]]) -> list[RewrittenStep]:
-    """Return the steps with one before the first bake for each component that the method says nothing of: its amounts stand somewhere."""
+# What goes on when the rest is done.
+_ON_TOP = re.compile(
+    r"\b(?:drizzle|icing|glaze|frosting|buttercream|sauce|to (?:serve|finish|decorate|dust|garnish))\b", re.I
+)
+# "100 g icing sugar + 2 tbsp lime juice, stirred and spooned over the cold loaf"
+_DONE_WITH_IT = re.compile(
+    r",\s*((?:stirred|mixed|whisked|beaten|melted|boiled|warmed|sifted|whipped)\b[^,;]*\b(?:and|then|over|on)\b.*)$",
+    re.I,
+)
+
+
+def with_untold(
+    found: list[RewrittenStep], untold: Mapping[str, Sequence[Amount]], said: Mapping[str, str]
+) -> list[RewrittenStep]:
+    """Return the steps with one for each component that the method says nothing of: its amounts stand somewhere.
+
+    It stands before the first bake, and last where it is laid on in the end. *said* are the words of a component's last line: what is done
+    with it may stand there.
+    """
     steps = list(found)
-    at = next((n for n, s in enumerate(steps) if s.step.wait is not None and s.step.wait.kind == "bake"), 0)
+    bake = next((n for n, s in enumerate(steps) if s.step.wait is not None and s.step.wait.kind == "bake"), 0)
     for component, amounts in untold.items():
+        at = len(steps) if _ON_TOP.search(component) else bake
         told = listed(f"{as_said(a.told)} {named(a.name, a.told)}" for a in amounts)
-        text = f"For the {component or 'base'}: {told}."
+        done = _DONE_WITH_IT.search(said.get(component, ""))
+        aim = component.capitalize() if component.startswith("to ") else f"For the {component or 'base'}"
+        text = f"{aim}: {', '.join([told, *([done[1].rstrip('.')] if done else [])])}."
         uses = tuple(Use(a.line, a.share, a.grams) for a in amounts)
         new = MethodStep(
             n=0, text=text, component=component, uses=uses, wait=None, temperature_c=None, hands_on_minutes=(5, 10), equipment=("bowl",), until="", after=(), origin=(), makes=component

@@ -72,6 +72,9 @@ class Listed:
         """Return whether a line's food stands second in a line that tells another first: "200 g berries + 1 tbsp sugar"."""
         line = self.lines[k]
         twins = self.twins(k, line.component)
+        first = self.lines[twins[0]].ingredient if twins else None
+        if first is not None and line.ingredient is not None and first.group == line.ingredient.group == "egg":
+            return False  # "3 eggs + 1 yolk"
         is_second = len(twins) > 1 and k != twins[0] and self.lines[twins[0]].ingredient != line.ingredient
         return is_second and bool(_AND_SO_MUCH.search(line.text))
 

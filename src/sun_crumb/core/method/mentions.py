@@ -33,7 +33,7 @@ _MIXTURE = re.compile(
 )
 # A tin is buttered, a surface floured, with no line of the list.
 _FOR_THE_TIN = re.compile(
-    r"^\s*(?:and\s+(?:line|flour|base-line)|(?:(?:an?|the|your|two|2|each|\d+)\s+(?:[\w.-]+\s+){0,5}?)?(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|basin|sheets?|ramekins?|surface|worktop|board|sides|paper|cases|rings?))\b",
+    r"^\s*(?:(?:and\s+|then\s+|and\s+then\s+)(?:line|flour|base-line)|(?:(?:an?|the|your|two|2|each|\d+)\s+(?:[\w.-]+\s+){0,5}?)?(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|basin|sheets?|ramekins?|surface|worktop|board|sides|paper|cases|rings?))\b",
     re.I,
 )
 _GREASED_WITH = re.compile(
@@ -77,7 +77,7 @@ _LITTLE = re.compile(
 )
 # "mix with a teaspoon of baking powder"
 _A_SPOON_OF = re.compile(
-    r"\b(?P<amount>(?:half\s+an?|an?|one)\s+(?:teaspoon|tablespoon|tsp|tbsp|cup))(?:ful)?\s+of\s+(?:[\w-]+\s+){0,2}?$",
+    r"\b(?P<amount>(?:half\s+an?|an?|one|the(?:\s+extra)?)\s+(?:teaspoon|tablespoon|tsp|tbsp|cup))(?:ful)?\s+of\s+(?:[\w-]+\s+){0,2}?$",
     re.I,
 )
 _BOTH = re.compile(r"\b(?:both|all(?: the| three)?|the two|two|three)\s+(?:kinds of |types of )?$", re.I)
@@ -402,7 +402,7 @@ def _measured(before: str, amount: Amount | None) -> tuple[Amount, re.Match[str]
     if found and amount is not None and amount.unit is not None:
         return amount, found
     spoken = _A_SPOON_OF.search(before)
-    read = read_amount(spoken["amount"]) if spoken else None
+    read = read_amount(re.sub(r"^the\s+(?:extra\s+)?", "a ", spoken["amount"], flags=re.I)) if spoken else None
     return (read[0], spoken) if spoken and read else None
 
 
@@ -458,5 +458,7 @@ def said_groups(text: str, names: Names) -> Iterator[SaidGroup]:
             # "everything but the nutmeg in a 1.5 litre dish": what is left out ends with its last food.
             last = said_lines(but["foods"], names)[-1].end if but and out else 0
             end = found.end() + (but.start("foods") + last if but and out else 0)
+            if kind == "all" and not but and (into := re.match(r"all\b(?=\s+in(?:to)?\b)", found[0], re.I)):
+                end = found.start() + into.end()  # "put it all in a blender"
             end += len(re.match(r"\s*\)?", text[end:])[0].rstrip()) if but and "(" in but[0] else 0  # type: ignore[index]
             yield SaidGroup(found.start(), end, kind, "" if part in ("the", "of", "all", "other") else part, out)

@@ -22,7 +22,7 @@ _TIN_ONLY = re.compile(
     re.I,
 )
 _HEATS = re.compile(
-    r"\b(?:pre-?heat|heat|turn|set|reduce|lower|increase|raise|switch)\w*\b[^.;]{0,40}\boven\b|^\W*(?:reduce|lower|increase|raise)\s+(?:the\s+)?(?:temperature|heat)\s+to\s+\d{3}|^\W*oven\b|^\W*\d{3}\s*(?:°|º)?\s*[CF]?\s*oven|\boven (?:to|at|on)\b|^\W*(?:pre-?heat)\b",
+    r"\b(?:pre-?heat|heat|turn|set|reduce|lower|increase|raise|switch)\w*\b(?!-off|ed[- ]off)[^.;]{0,40}\boven\b|^\W*(?:reduce|lower|increase|raise)\s+(?:the\s+)?(?:temperature|heat)\s+to\s+\d{3}|^\W*oven\b|^\W*\d{3}\s*(?:°|º)?\s*[CF]?\s*oven|\boven (?:to|at|on)\b|^\W*(?:pre-?heat)\b",
     re.I,
 )
 _INTO = re.compile(
@@ -34,7 +34,7 @@ _COUNT_ON_BAKE = re.compile(
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
 _ENDS_OVER = re.compile(
-    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$|[,;]\s*(?:then\s+|and\s+)?(?:pour|spoon)\s+(?:it\s+)?in\W*$|\b(?:spread|pour|spoon|melt|smooth|scatter|sprinkle)\w*\b[^.]{0,25}\bon\W*$",
+    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay|grate)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$|[,;]\s*(?:then\s+|and\s+)?(?:pour|spoon)\s+(?:it\s+)?in\W*$|\b(?:spread|pour|spoon|melt|smooth|scatter|sprinkle)\w*\b[^.]{0,25}\bon\W*$",
     re.I,
 )
 _IN_IT = re.compile(
@@ -65,7 +65,7 @@ _SPREADS_WHAT_IS_MADE = re.compile(
 )
 _FOLDED = re.compile(
     r"\b(?:fold|stir|beat|mix|whisk|add)\b[^.;]{0,14}\b(?:it|them|this|these)\s+(?:in|into|through)\b"
-    r"|(?:\band|\bthen|,)\s+(?:fold|stir|beat|mix|whisk)\s+(?:in|through)\W*$"
+    r"|(?:\band|\bthen|,)\s+(?:fold|stir|beat|mix|whisk)\s+(?:in|through)(?:\W*$|\s+(?:by turns|in turns?|alternately|in (?:\w+ )?batches)\b)"
     r"|\band\s+(?:pour|tip|add|scrape|stir|beat|whisk|fold)\s+(?:it\s+|them\s+|this\s+)?(?:in)?to\s+the\s+(?:pan|saucepan|bowl|mix\w*|batter|dry|flour|rest)\b",
     re.I,
 )
@@ -108,6 +108,10 @@ _ONTO_BASE = re.compile(
     r"|^\W*(?:top|layer|finish)\s+with\b",
     re.I,
 )
+_SPREAD_ON_BASE = re.compile(
+    r"(?:[,;.]|\band|\bthen)\s+(?:then\s+)?(?:spread|pour|spoon|pile|tip|smooth|scrape)\s+(?:it\s+)?(?:on|onto|over|on top of)\s+(?:(?:the|your)\s+)?(?:\w+\s+)?(?:base|crust)\b",
+    re.I,
+)
 _OVER_IT = re.compile(r"\b(?:spoon|pour|drizzle|spread|pile|scatter)\s+over\W*$|^\W*(?:fill|dip)\b", re.I)
 _FILLS = re.compile(r"\W*(?:then\s+)?(?:pour|spoon|scrape|tip|ladle|pipe|transfer|turn|fill)\w*\b", re.I)
 _FILLS_A_CASE = re.compile(
@@ -135,6 +139,30 @@ _BY_SPOONFULS = re.compile(
     r"\b(?:drop|fry|cook|dollop|bake|put|place)\w*\b[^.;]{0,24}\b(?:spoonfuls|dollops|ladlefuls|scoopfuls|heaps|mounds)\b",
     re.I,
 )
+# "Spread two thirds of the batter in the tin, spoon over the custard": the main mixture goes in too.
+_OF_THE_BATTER = re.compile(
+    r"\b(?:spread|spoon|pour|put|scrape|tip|press|dollop)\b[^.;,]{0,30}\bthe\s+(?:(?:cake|muffin|sponge|main)\s+)?(?:batter|dough|(?:cake|sponge)\s+mix(?:ture)?)\b",
+    re.I,
+)
+_MAIN_PART = re.compile(r"\b(?:cakes?|sponges?|batter|dough|muffins?|cupcakes?|loaf|buns?|brownies?)$", re.I)
+# "When nearly boiling, rain in the semolina."
+_WHEN_IT_IS = re.compile(
+    r"\W*(?:when|once|as soon as)\s+(?:it|they|this|the|nearly|almost|hot|cool|cold|thick|smooth|boiling|melted)\b[^,;.]*,",
+    re.I,
+)
+# "Stir together flour, soda and spices": apart, whatever stands ready.
+_TOGETHER = re.compile(r"\W*(?:then\s+)?(?:stir|mix|sift|whisk)\s+together\b(?!\s+(?:with|until|in)\b)", re.I)
+# "Spread over half the cream, repeat the layers": of what was made before.
+_HALF_OF_IT = re.compile(
+    r"\b(?:spread|spoon|pour|pipe)\b[^.;]{0,14}\bhalf\s+(?:of\s+)?the\s+(?:\w+\s+)?(?:cream|mixture|mix|filling|custard|mousse)\b",
+    re.I,
+)
+# "Dissolve the soda in the water and stir into the butter": into that and nothing else.
+_INTO_WHAT_IS_THERE = re.compile(
+    r"\band\s+(?:stir|whisk|beat|fold|mix|pour|tip)\s+(?:it\s+|them\s+)?(?:in)?to\s+the\b", re.I
+)
+# "Fold in, in three goes."
+_FOLDS_IN = re.compile(r"\W*(?:then\s+|gently\s+)?(?:fold|stir)\s+(?:it\s+|them\s+)?in\b\W*(?:$|[,.;(])", re.I)
 _NOUN_AFTER = re.compile(r"\b(?:the|a|an|off|from|your|of|low|medium|high|gentle|moderate|into|well)\s+$", re.I)
 _TAKES_ALL = re.compile(
     r"\b(?:spoon|pour|scrape|tip|spread|divide|transfer|turn|put|press|fill|assemble|pile|layer|cover|lay)\w*\b", re.I
@@ -224,6 +252,8 @@ class Order:
         if role == "go_on" and (_OVER_IT.search(text) or _ONTO_BASE.search(text)):
             # "Cool, then spoon over": over what the rest has become.
             after |= {max((b.last for b in self.bowls if b is not self.current), default=0)} - {0}
+        if role == "start" and _SPREAD_ON_BASE.search(text):
+            after |= {max((b.last for b in self.bowls), default=0)} - {0}  # "beat the middle, spread on the base"
         first = first_verb(text)
         is_laid_on = bool(_ENDS_OVER.search(text) or _LAID_ON.match(text)) or (
             first is not None and first[0] in _GOES_ON
@@ -251,9 +281,11 @@ class Order:
         if _APART.search(text) and not (step.back and re.search(r"\b(?:into|to) the\b", text, re.I)):
             return True
         first = first_verb(text)
-        if _MORE_FOR_IT.search(text):
+        if _MORE_FOR_IT.search(text) or _WHEN_IT_IS.match(text):
             return False
         if first is not None and verbs()[first[0]]["does"] == "start" and _POURED_ON.search(text):
+            return True
+        if _TOGETHER.match(text) and not step.back:
             return True
         if first is None or verbs()[first[0]]["does"] != "start" or step.back:
             return False
@@ -277,17 +309,23 @@ class Order:
         )
         if (is_whole and (step.joins_all or self.baked is None)) or _takes_all_open(text, role):
             _extend(taken, own)
-        if role == "go_on" and _INTO_THE_MIX.search(text):
+        if _HALF_OF_IT.search(text):
+            _extend(taken, own)
+        if role == "go_on" and (_INTO_THE_MIX.search(text) or _FOLDS_IN.match(text)):
             _extend(taken, own[-2:])
         goes_in = (
-            role == "go_on" and bool(spoken) and wait is None and bool(_GOES_IN.search(text) or _SPREADS.match(text))
+            role == "go_on"
+            and bool(spoken or taken)
+            and wait is None
+            and bool(_GOES_IN.search(text) or _SPREADS.match(text))
         )
         is_first_whole = is_whole and self.baked is None and not _ROASTS.match(text)
         if is_first_whole and self.bowls and all(b.component != self._main() for b in taken):
             # "Fill the cups, top with the streusel": the main batter goes in too.
             _extend(taken, [b for b in self.bowls if b.component == self._main() and b not in self.set_aside])
         self._lay_over(step, text, role, taken, spoken, is_whole=is_whole)
-        if role == "join" or goes_in or not taken:
+        is_into_it = role == "join" and self.current in spoken and bool(_INTO_WHAT_IS_THERE.search(text))
+        if (role == "join" and not is_into_it) or goes_in or not taken:
             _extend(taken, self._at_hand(taken, own))
         return taken or [self._new(step)]
 
@@ -330,14 +368,18 @@ class Order:
         _extend(begun, [self.current] if is_shaped and self.current is not None else [])
         if _BY_SPOONFULS.search(text):
             _extend(begun, own)
+        if _OF_THE_BATTER.search(text):
+            _extend(begun, (b for b in self.bowls if b.component == self._main() and b not in self.set_aside))
         if _POURED_IN.search(text):
             # "Beat the filling and pour into the pastry case."
             _extend(begun, (b for b in self.bowls if b.component in step.refs and b.component != step.component))
         return begun
 
     def _main(self) -> str:
-        """Return the component of the main batter: the one without a name, else what was begun first."""
-        return "" if any(not b.component for b in self.bowls) else self.bowls[0].component
+        """Return the component of the main batter: the one without a name, the cake's, else what was begun first."""
+        if any(not b.component for b in self.bowls):
+            return ""
+        return next((b.component for b in self.bowls if _MAIN_PART.search(b.component)), self.bowls[0].component)
 
     def _at_hand(self, taken: list[Bowl], own: list[Bowl]) -> list[Bowl]:
         """Return the bowl that more goes into: the one last worked on, or the one before where that is what goes in."""

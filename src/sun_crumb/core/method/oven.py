@@ -49,7 +49,7 @@ def baked(text: str, step: MethodStep, baking: Baking) -> tuple[str, MethodStep]
             return f"{25 * round((value - 1.8 * lower) / 25)}" if _is_asked((value - 32) / 1.8, asked) else found[0]
 
         text = _HEAT.sub(lowered, text)
-        text = _GAS.sub(lambda m: f"gas {max(int(m['mark']) - 1, 1)}" if baking.lower_c >= 10 else m[0], text)
+        text = _GAS.sub(lambda m: f"{m[0][0]}as {max(int(m['mark']) - 1, 1)}" if baking.lower_c >= 10 else m[0], text)
         step = replace(step, temperature_c=step.temperature_c - baking.lower_c)
     wait = step.wait
     if (

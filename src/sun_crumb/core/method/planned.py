@@ -66,7 +66,11 @@ class RewrittenStep:
 
 def as_said(told: str) -> str:
     """Return an amount as it stands before a food: "a pinch of"."""
-    return f"{told} of" if re.match(r"an?\s+[a-z]+$", told) else told
+    return (
+        f"{told} of"
+        if re.match(r"an?\s+[a-z]+$|[\d½]+\s+(?:slices?|strips?|knobs?|handfuls?|sprigs?)$", told)
+        else told
+    )
 
 
 # What is counted is the whole spice.

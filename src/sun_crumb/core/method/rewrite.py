@@ -70,7 +70,11 @@ def rewrite(
     for k, line in enumerate(plan):
         if placing.is_untold(line.component):
             untold.setdefault(line.component, []).extend(_amounts(plan, k, 1.0, told))
-    found = with_untold(found, {name: amounts for name, amounts in untold.items() if amounts})
+    found = with_untold(
+        found,
+        {name: amounts for name, amounts in untold.items() if amounts},
+        {line.component: line.text for line in lines},
+    )
     return numbered(with_rest(with_preparations(found, plan, preparations or {}), plan))
 
 
@@ -152,9 +156,28 @@ def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[Plan
     elif not here:
         draft.edits.append((mention.lead, mention.end, ""))
     elif len(mention.uses) == 1 and len(here) == 1 and plan[here[0].line].position == mention.uses[0].position:
-        draft.edits.append(_as_amount(text, mention, here[0].told))
+        draft.edits.append(_as_amount(text, mention, _as_pods(here[0], text[mention.start : mention.end])))
     else:
         draft.edits.append(_as_list(text, mention, here))
+    if here and mention.start and any(_is_run_together(one, mention, text) for one in draft.step.mentions):
+        start, end, words = draft.edits[-1]
+        draft.edits[-1] = (start, end, f"and {words}")  # "cinnamon sugar": of each so much
+
+
+def _is_run_together(one: Mention, mention: Mention, text: str) -> bool:
+    """Return whether a mention stands right behind another that takes something, too."""
+    return (
+        bool(one.uses) and 0 < one.end < mention.start and text[one.end : mention.start] == " " and one.lead < one.end
+    )
+
+
+def _as_pods(amount: Amount, words: str) -> str:
+    """Return how much a mention takes; of a whole spice that it calls by less than its name "8 pods of" cardamom."""
+    whole = named(amount.name, amount.told).split()
+    is_short = (
+        amount.told.isdigit() and whole[-2:] in (["cardamom", "pods"], ["cardamom", "pod"]) and "pod" not in words
+    )
+    return f"{amount.told} {whole[-1]} of" if is_short else amount.told
 
 
 def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
@@ -167,14 +190,8 @@ def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
         # "Butter a dish (20 g)": done with it
         end += re.search(r"\s*(?:[,.;]|\band\b|$)", text[end:]).start()  # type: ignore[union-attr]
         return end, end, f" ({told})"
-    if bracket := _SO_MUCH_BEHIND.match(text, end):
-        return end, bracket.end(), f" ({told})"
-    if re.search(r"\b(?:an?|one)\s+$", before, re.I):
-        return end, end, f" ({told} in all)"
-    if _MORE_OF_IT.search(before) or _IS_FRUIT.fullmatch(told):
-        return end, end, f" ({told})"  # "zest (1 lemon)"
-    if _ENOUGH.search(before):
-        return end, end, f" (about {told})"
+    if behind := _behind_its_name(text, mention, told):
+        return behind
     if held := _HELD_SO.search(before):
         return held.start(), mention.start, f"{as_said(told)} "  # "4 pears", "1 bottle (750 ml) red wine": once
     if pinched := _PINCH_OF.search(before):
@@ -182,6 +199,24 @@ def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
     at = _before_adjectives(text, mention.start)
     article = re.search(r"\bthe\s+$", text[:at], re.I) if re.match(r"an?\s", told) else None
     return article.start() if article else at, at, f"{as_said(told)} "  # "with a pinch of salt"
+
+
+def _behind_its_name(text: str, mention: Mention, told: str) -> tuple[int, int, str] | None:
+    """Return the edit that says how much of a food goes in behind its name; none where it stands before it."""
+    end, before = mention.end, text[: mention.start]
+    if bracket := _SO_MUCH_BEHIND.match(text, end):
+        return end, bracket.end(), f" ({told})"
+    if told in ("1", "1 pod") and (seeds := _SEEDS.match(text, end)):
+        return seeds.end(), seeds.end(), " (1 pod)"
+    if re.search(r"\b(?:an?|one)\s+$", before, re.I):
+        return end, end, f" ({told} in all)"
+    is_of_fruit = bool(_IS_FRUIT.fullmatch(told))
+    if is_of_fruit and _OF_SO_MANY.match(text, end):
+        return end, end, ""  # "the zest of a lemon"
+    is_pulp = told.isdigit() and _PULP.search(text[mention.start : end])
+    if is_pulp or is_of_fruit or _MORE_OF_IT.search(before):
+        return end, end, f" ({told})"  # "zest (1 lemon)"
+    return (end, end, f" (about {told})") if _ENOUGH.search(before) else None
 
 
 def _is_done_with(text: str, mention: Mention) -> bool:
@@ -250,6 +285,11 @@ _ENOUGH = re.compile(r"\benough\s+(?:[a-z]+\s+)?$", re.I)
 _ALL_BUT = re.compile(r"\ball\s+but\s*(?:about\s+)?$", re.I)
 # "adding more milk if needed"
 _MORE_OF_IT = re.compile(r"\b(?:more|extra|any)\s+$", re.I)
+# "the passion fruit pulp (6)": so many were cut
+_PULP = re.compile(r"\b(?:pulp|flesh|seeds)\b", re.I)
+# "the vanilla seeds (1 pod)"
+_SEEDS = re.compile(r"\s+seeds\b", re.I)
+_OF_SO_MANY = re.compile(r"\s+of\s+(?:the|an?|one|\d)\s", re.I)
 _PINCH_OF = re.compile(
     r"\b(?:an?\s+)?(?:good\s+|big\s+|little\s+)?(?:pinch|dash|splash|drop|squeeze)(?:es|s)?\s+of\s+$", re.I
 )
@@ -267,7 +307,7 @@ _HELD_SO = re.compile(
     re.I,
 )
 _ADJECTIVES = re.compile(
-    r"(?:(?:coarse|fine|thick|thin|runny|raw|boiling|hot|warm|cold|soft|flaky|flaked|sea|lukewarm|chilled|fresh|whole|large|small|ripe|dry|finely|roughly|coarsely|strong|light|dark|cool|plain|split|torn|cut|broken|[a-z]+ed)\s+)+$",
+    r"(?:(?:coarse|fine|thick|thin|runny|raw|boiling|hot|warm|cold|soft|flaky|flaked|sea|lukewarm|chilled|fresh|whole|large|small|ripe|dry|finely|roughly|coarsely|ground|strong|light|dark|cool|plain|split|torn|cut|broken|[a-z]+ed)\s+)+$",
     re.I,
 )
 
@@ -297,7 +337,9 @@ def _as_list(text: str, mention: Mention, here: Sequence[Amount]) -> tuple[int, 
 _POD_BEHIND = re.compile(r"\s+(?:pods?|sticks?)\b", re.I)
 _POD = re.compile(r"\b(?:pod|stick)\b", re.I)
 # What a list goes on with behind a food; "baking powder" is nothing that is done.
-_AND_MORE = re.compile(r"\s*(?:,\s*(?:and\s+)?|and\s+)(?:the\s+)?(?!then\b|until\b|till\b)(\w+(?:\s+\w+)?)")
+_AND_MORE = re.compile(
+    r"\s*(?:,\s*(?:and\s+)?|and\s+)(?:the\s+)?(?!then\b|until\b|till\b|an?\s+\w+\s+at\b|\w+\s+by\s+\w+)(\w+(?:\s+\w+)?)"
+)
 _NO_DEED = re.compile(
     r"baking (?:powder|soda)|cooking (?:oil|apple|chocolate)|(?:butter|flour|oil|cream|salt|zest|juice|spice)s?\b(?!\s+(?:the|an?|your|it)\b)",
     re.I,
@@ -364,12 +406,13 @@ def _after(draft: _Draft) -> None:
     """Say what goes in behind the sentence that it belongs to: syrups and pastes after the wet."""
     text = draft.step.text
     for at, amounts in draft.after.items():
-        stop = re.compile(r"[.!;](?=\s|$)").search(text, at)
+        stop = re.compile(r"[.!](?=\s|$)|;(?=\s+[A-Z]|$)").search(text, at)
         end = stop.end() if stop else len(text)
         told = listed(_phrase(a) for a in amounts)
         if leaves := _LEAVES_THE_BOWL.search(text, at, end):
             # A paste goes in before the dough is worked, or the batter is spread over the fruit.
-            draft.edits.append((leaves.start(), leaves.start(), f", stir in {told}"))
+            # Behind what else is said there: "(500 g flour and 2 eggs), stir in ...".
+            draft.edits.insert(0, (leaves.start(), leaves.start(), f", stir in {told}"))
             continue
         words = f" Stir in {told}."
         # Behind whatever else is said at the sentence's end.

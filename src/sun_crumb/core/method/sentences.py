@@ -15,7 +15,7 @@ from sun_crumb.core.reading.records import Step
 from sun_crumb.core.reference import table
 
 _END = re.compile(
-    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\d-in\.)(?<!\bca\.)(?<!\bno\.)(?<!\bmed\.)(?<!\bcond\.)(?<!\bw\.)(?<!\bevap\.)(?<!\bchoc\.)(?<!\bgran\.)(?<!\bveg\.)(?<!\bconf\.(?=\s[a-z]))(?<!\bbkg\.(?=\s[a-z]))(?<!\bpwdr\.(?=\s[a-z]))(?<!\bvan\.(?=\s[a-z]))(?<!\bcinn\.(?=\s[a-z]))(?<!\bess\.(?=\s[a-z]))(?<!\bext\.(?=\s[a-z]))(?<!\btemp\.(?=\s[a-z]))\s+(?=\S)"
+    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\d-in\.)(?<!\bca\.)(?<!\bno\.)(?<!\bth\.)(?<!\bmed\.)(?<!\bcond\.)(?<!\bw\.)(?<!\bevap\.)(?<!\bchoc\.)(?<!\bgran\.)(?<!\bveg\.)(?<!\bconf\.(?=\s[a-z]))(?<!\bbkg\.(?=\s[a-z]))(?<!\bpwdr\.(?=\s[a-z]))(?<!\bvan\.(?=\s[a-z]))(?<!\bcinn\.(?=\s[a-z]))(?<!\bess\.(?=\s[a-z]))(?<!\bext\.(?=\s[a-z]))(?<!\btemp\.(?=\s[a-z]))\s+(?=\S)"
     r"|(?<=\bmin\.)\s+(?=[A-Z])|(?<=\bmins\.)\s+(?=[A-Z])|(?<=\bhr\.)\s+(?=[A-Z])|(?<=\bhrs\.)\s+(?=[A-Z])|\n+"
 )
 _WAITING = r"(?:reduce|lower|turn\s+(?:the\s+(?:oven|heat)\s+|it\s+)?down|bake|roast|chill|refrigerate|freeze|cool|leave|let|rest|prove|proof|steam|stand|return|cook(?=\s+(?:for\s+)?(?:about\s+|another\s+|a further\s+)?\d))"
@@ -91,13 +91,19 @@ def clauses(steps: Sequence[Step]) -> list[Clause]:
     """
     found: list[Clause] = []
     for number, step in enumerate(steps, start=1):
+        is_list = False
         for sentence in _sentences(step.text):
+            is_list = _is_list(sentence, goes_on=is_list)
+            if is_list:
+                # "These are the ones the children ask for. You need ...": talk before a list.
+                found = found[:-1] if found and found[-1].origin == number and not _does(found[-1].text) else found
+                continue
             for part in _waits_apart(sentence):
                 text = _TOLD_AS_METHOD.sub("", part.strip(" ,;–-*•●○▪·>"))
                 if not re.search(r"[^\W\d_]", text) and not durations(text):
                     continue
                 if (
-                    (_NEEDS.match(text) or _KEEPS.match(text))
+                    _KEEPS.match(text)
                     or _TIMES_TOLD.match(text)
                     or _YIELD.match(text)
                     or (_SAID.match(text) and not _does(text))
@@ -121,6 +127,26 @@ _NEEDS = re.compile(
     r"\W*(?:for\s+[^,.]{3,30}?,?\s+)?(?:you(?:['’]ll)?|it|this)\s+(?:will\s+)?(?:needs?|takes)\s+(?=[\d½¼¾]|an?\b|one\b|two\b)",
     re.I,
 )
+# "Take 8 slices of bread; 500 ml milk; 2 eggs", "Gather 200 g flour, 2 eggs and 100 g sugar"
+_GATHERS = re.compile(
+    r"\W*(?:[^.;:]{0,60}[.:]\s+)?(?:take|gather|weigh out|measure out|get out)\s+(?=[\d½¼¾]|an?\b|one\b|two\b)", re.I
+)
+_ANOTHER_FOOD = re.compile(r"[,;]\s+(?:and\s+)?(?:[\d½¼¾]|half an?\b|an?\b|one\b|two\b)", re.I)
+# "50 g butter, melted;", "I also add a spoon of syrup.": more of such a list.
+_MORE_OF_A_LIST = re.compile(
+    r"\W*(?:(?:I|we)\s+(?:also\s+|usually\s+|always\s+|often\s+)?(?:add|use|put in)\s+(?:also\s+)?)?(?:[\d½¼¾]+\s?(?!min|hour)|half an?\b|an?\b|one\b|two\b|three\b)",
+    re.I,
+)
+
+
+def _is_list(sentence: str, *, goes_on: bool) -> bool:
+    """Return whether a sentence tells what is needed, and nothing that is done; *goes_on* where the one before it does."""
+    if _NEEDS.match(sentence) or (goes_on and _MORE_OF_A_LIST.match(sentence)):
+        return True
+    gathers = _GATHERS.match(sentence)
+    return bool(gathers) and (sentence[-1] == ";" or len(_ANOTHER_FOOD.findall(sentence)) > 1)
+
+
 # "15 minutes with beans, then 5 without"
 _MINUTES_AGAIN = re.compile(
     r"(\bmin(?:ute)?s?\b[^.;\d]{0,24}?,?\s+then\s+(?:for\s+)?)(\d{1,2})(?=\s+(?:with(?:out)?|more|uncovered|longer|on)\b)",
@@ -154,7 +180,7 @@ def _does(text: str) -> bool:
     if durations(text) or _STORES.match(text):
         return True
     words = re.findall(r"[^\W\d_]+", text)
-    return any(verb_of(word) for word in words[:6]) or bool(re.search(r"\boven\b|°", text))
+    return any(verb_of(word) for word in words[:6]) or bool(re.search(r"\boven\b|°", text, re.I))
 
 
 _STORES = re.compile(r"\W*store\b[^.;]*\bup to\b", re.I)

@@ -261,9 +261,14 @@ def tools_of(text: str) -> tuple[str, ...]:
     return tuple(key for key, pattern in _tools() if pattern.search(text))
 
 
+# What cakes are baked in, and nothing that is done.
+_SANDWICH_TINS = re.compile(r"\bsandwich tins?\b", re.I)
+
+
 def hands_on(text: str, said: tuple[int, int] | None, wait: Wait | None, uses: int) -> tuple[int, int]:
     """Return how long a step keeps the cook [min, from and to]: what it says, else by its verbs (common practice)."""
-    rows = [verbs()[verb] for word in re.findall(r"[^\W\d_]+", text) if (verb := verb_of(word))]
+    words = re.findall(r"[^\W\d_]+", _SANDWICH_TINS.sub("tins", text))
+    rows = [verbs()[verb] for word in words if (verb := verb_of(word))]
     does: Sequence[dict[str, str]] = [row for row in rows if row["does"] != "wait"]
     if said is not None:
         others = does[1:3]

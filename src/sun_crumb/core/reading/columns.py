@@ -12,6 +12,10 @@ from sun_crumb.core.reading.run_on import is_food_with_amount
 
 # So many rows with a food on both sides are two lists; a heading has so few words.
 LEAST_ROWS, MOST_WORDS = 2, 3
+# "zest of 2 limes": a food too, its number behind.
+_OF_FRUIT = re.compile(
+    r"(?:finely |grated )*(?:zest|rind|juice|seeds)\s+(?:of|from)\s+(?:\d|½|an?\b|one\b|two\b)", re.I
+)
 _HEADING = re.compile(r"[^\W\d_][\w' &/-]{1,24}:?")
 
 
@@ -40,7 +44,9 @@ def _rows(lines: list[list[Statement]], at: int) -> list[_Row]:
     for row in lines[at:]:
         cells = _cells(row[0])
         foods = [is_food_with_amount(clean(cell)) for cell in cells]
-        is_row = all(food or _is_heading(cell) for food, cell in zip(foods, cells, strict=True))
+        is_row = all(
+            food or _is_heading(cell) or _OF_FRUIT.match(cell) for food, cell in zip(foods, cells, strict=True)
+        )
         if len(cells) > 2 or not is_row or not any(foods):
             break
         rows.append((row, cells))

@@ -137,15 +137,15 @@ LONGEST_RULE = 200
 
 def _greetings(found: Sequence[Statement]) -> list[int]:
     """Return which statements begin or end a letter, and name nothing: "Dear all,"."""
-    ends = {*range(len(found))[:MOST_HEAD_LINES], *range(len(found))[-1:]}
+    ends = {*range(len(found))[:MOST_HEAD_LINES], *range(len(found))[-LAST_LINES:]}
     return [n for n in sorted(ends) if _GREETS.fullmatch(found[n].raw.strip())]
 
 
 _GREETS = re.compile(
-    r"(?:dear|hi|hello|hey|hallo|love|cheers|best|thanks|xx+|xo(?:xo)?|with love|best wishes|kind regards|yours)\b[^.!?:;\d]{0,24}[,!.x]*(?:\s+x+)?",
+    r"(?:dear|hi|hello|hey|hallo|love|cheers|best|thanks|xx+|xo(?:xo)?|with love|best wishes|kind regards|yours|see (?:you|ya)|speak soon|[A-Z](?=\s+x+\W*$))\b[^.!?:;\d]{0,24}[,!.x]*(?:\s+x+)?",
     re.I,
 )
-MOST_HEAD_LINES, LEAST_LEADS = 3, 3
+MOST_HEAD_LINES, LEAST_LEADS, LAST_LINES = 3, 3, 2
 
 
 def _broken_names(

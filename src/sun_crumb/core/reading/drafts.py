@@ -59,7 +59,8 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draf
         parsed = parse_line(pot.in_ml(statement) if pot else statement)
         if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
             parsed = replace(parsed, name=whole)
-        if parsed.preparation and parsed.name and set(words_of(parsed.name)) <= word_list("neutral"):
+        is_more = bool(parsed.preparation) and not parsed.preparation.startswith("for ")
+        if is_more and parsed.name and set(words_of(parsed.name)) <= word_list("neutral"):
             # "blanched, finely ground almond flour": the comma stands among adjectives.
             parsed = replace(parsed, name=f"{parsed.name} {parsed.preparation}")
         spoken = parsed.sums[0].text.lower().split() if parsed.sums else []
@@ -211,9 +212,14 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> li
             words = frozenset(words_of(parsed.name))
             first = parsed.sums[0]
             # "the sugar" is the list's caster sugar; "2 tbsp icing sugar" is not its 150 g of sugar, unless as much of it.
-            if key in listed or any(
-                words <= name or (name <= words and any((a.low, a.unit) == (first.low, first.unit) for a in amounts))
-                for name, amounts in named
+            is_more = key in listed and _is_more_on_top(statement, piece, found, drafts)
+            if not is_more and (
+                key in listed
+                or any(
+                    words <= name
+                    or (name <= words and any((a.low, a.unit) == (first.low, first.unit) for a in amounts))
+                    for name, amounts in named
+                )
             ):
                 continue
             if any(words & set(words_of(component)) for component in components if component):
@@ -223,6 +229,31 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> li
             where = next((c for c in components if c and c in piece.text.lower()), components[0] if components else "")
             extra.append(replace(draft, piece=replace(draft.piece, component=where), is_mention=True))
     return extra
+
+
+# "Sprinkle with 1 tbsp sugar": what is strewn in the end; "the rest of", "divided": it is of the list.
+_STREWS = r"\b(?:sprinkle|dust|scatter|strew)\b[^.;,]{0,30}\bwith\s+(?:about\s+|another\s+)?"
+_OF_THE_LIST = re.compile(
+    r"\b(?:divided|reserv\w*|remaining|rest|saved?|keep\w*|kept|set aside|all but|half|plus|extra|more|to (?:sprinkle|dust|finish|roll)|for (?:sprinkling|dusting|rolling))\b",
+    re.I,
+)
+
+
+def _is_more_on_top(statement: str, piece: Piece, found: Sequence[Piece], drafts: Sequence[Draft]) -> bool:
+    """Return whether an amount of a food of the list is strewn on besides what the list tells, which is mixed in whole."""
+    if not re.search(_STREWS + re.escape(statement), piece.text, re.I):
+        return False
+    parsed = parse_line(statement)
+    word = words_of(parsed.name)[-1:]
+    own = [d for d in drafts if d.parsed and set(word) <= set(words_of(d.parsed.name))]
+    told = [p.text for p in found if p.role == "step" and word and re.search(rf"\b{word[0]}", p.text, re.I)]
+    amounts = [(a.low, a.unit) for d in own if d.parsed for a in d.parsed.sums]
+    first = parsed.sums[0]
+    # "Cream with 1 cup sugar ... sprinkle with 1/4 cup sugar": the method divides what the list holds.
+    elsewhere = sum(word[0] in said.lower() for text in told for said in mentions(text)) if word else 0
+    near = re.compile(rf"{_OF_THE_LIST.pattern}[^.;]{{0,25}}\b{word[0]}" if word else "$.", re.I)
+    is_of_it = any(near.search(text) for text in told) or any(_OF_THE_LIST.search(d.piece.text) for d in own)
+    return bool(word) and (first.low, first.unit) not in amounts and elsewhere == 1 and not is_of_it
 
 
 def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draft]:

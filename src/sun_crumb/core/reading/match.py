@@ -164,6 +164,8 @@ class NameIndex:
     def _turned(self, raw: list[str], preparation: str) -> list[str]:
         """Return the words of a name with its kind that stands behind a comma: "flour, self-raising"."""
         for part in preparation.split(","):
+            if part.strip().lower().startswith("for "):
+                continue  # "sugar for the fruit" is no fruit sugar
             kind = [w for w in _words(part) if w not in _JOINERS]
             if kind and not set(kind) & (_DONE_TO_IT | set(raw)) and frozenset((*kind, *raw)) in self.exact:
                 return [*kind, *raw]

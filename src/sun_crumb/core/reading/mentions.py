@@ -90,6 +90,7 @@ _HOLDING = re.compile(
     re.I,
 )
 _WEIGHED = re.compile(r"\s*\((?:about\s+|approx\.?\s+|~)?(\d[\d.,]*\s*(?:g|oz))\)", re.I)
+_ENDS_THERE = re.compile(r"\.\s+[A-Z]")
 MOST_WORDS = 4
 MOST_MENTIONS = 30
 MOST_TRIED = 60
@@ -157,8 +158,8 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         window = step[start.start() : start.start() + LONGEST]
         amount = read_amount(window)
         at, tried = start.end(), tried + 1
-        if amount is None:
-            continue
+        if amount is None or _ENDS_THERE.match(window, max(amount[1] - 1, 0)):
+            continue  # "into 8 cups. Chill": another sentence
         at = max(start.start() + amount[1], at)
         before = step[max(0, start.start() - 60) : start.start()]
         if _BACK.search(before) or (_TIN.search(before) and not (is_list and _ROLLED_IN.search(before))):

@@ -128,7 +128,7 @@ def bare_line(raw: str) -> str:
     raw = _ASKED_OR_TOLD.sub("", _STRUCK.sub(" • ", raw))
     raw = _OUTLINED.sub("", _NAME_THEN.sub(r"\1: ", SENT_AT.sub("", raw, count=1), count=1), count=1)
     raw = _DIVIDES.sub(" • ", raw)
-    text = _EMOJI.sub(" ", _ARROW.sub(", ", _SAID_BESIDE.sub("", _QUOTED.sub("", raw))))
+    text = _EMOJI.sub(" ", _ARROW.sub(", ", _ASIDE.sub("", _SAID_BESIDE.sub("", _QUOTED.sub("", raw)))))
     if whole := re.match(r"^\s*(\*{1,2}|_{1,2})([^\s*_][^*_]{1,50})\1\s*:?\s*$", text):
         # A line that is all emphasis is a heading, if it tells no number of portions.
         return f"# {whole[2].strip()}" if not statements(whole[2]) else whole[2].strip()
@@ -166,6 +166,12 @@ _QUOTED = re.compile(r"^\s*(?:>\s?)+(?=\S)")
 _ARROW = re.compile(r"(?<=[\w.)])\s*[→➔➙➛➜➝➞➡⇒]\ufe0f?\s*(?=\d)")
 # "150 g sugar <-- was 200 g": what an arrow points back with is said about the line.
 _SAID_BESIDE = re.compile(r"(?<=\w)\)?\s+(?:<[-=]+|\u2190)\s.*$")
+
+
+# "600 ml custard - I make it with 4 yolks, 50 g sugar ...": talk behind a food.
+_ASIDE = re.compile(
+    r"(?<=[^\W\d_]{3})\s+(?:[-–—]|\()\s*(?:I|we)\s+(?:always\s+|usually\s+|often\s+|sometimes\s+)?(?:make|made|like|buy|bought|prefer)\b.*$"
+)
 
 
 def _two_led(raw: str) -> str:
@@ -213,7 +219,7 @@ def _of_cells(cells: list[str]) -> list[str]:
         weight = next(a for a in amounts if a not in counted)
         if re.search(r"\d.*[a-z]", weight, re.I):
             return [f"{counted[0]} {names[0]} ({weight})" + "".join(f", {t}" for t in names[1:] if re.search(r"\w", t))]
-    if len(amounts) > 1 and all(re.search(r"\d.*[a-z]", t, re.I) for t in amounts):
+    if len(amounts) > 1 and all(re.search(r"[\d½¼¾⅓⅔⅛].*[a-z]", t, re.I) for t in amounts):
         amounts = [" / ".join(amounts)]  # "250 g | 9 oz | ricotta": metric and imperial
     # A quantity and its unit may stand in two cells; what else there is says more of the food.
     # "2 cups | 250 g flour": the same amount twice.

@@ -165,7 +165,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     # "Lemon, zest of 1"
     (
         re.compile(
-            r"^(lemon|lime|orange|grapefruit)s?\s*[,:–-]\s*(?:grated\s+)?(zest|juice|rind)\s+of\s+(\d|½|half|one)$",
+            r"^(lemon|lime|orange|grapefruit)s?\s*[,:–-]\s*(?:(?:finely|freshly)\s+)?(?:grated\s+)?(zest|juice|rind)\s+of\s+(\d|½|half|one)(?:\s+(?:large|small|medium|unwaxed))?$",
             re.I,
         ),
         r"\3 \1 \2",
@@ -308,6 +308,10 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
         r"\2 \1",
         "(",
     ),
+    # "Lemons, 3 (juice; zest of one)"
+    (re.compile(r"^(lemon|lime|orange)(s?),?\s+(\d{1,2})\s*(?=\(.*\bof\b)", re.I), r"\3 \1\2 ", "zest|juice"),
+    # "Egg whites, 5 (about 175 g)"
+    (re.compile(r"^(eggs?(?: yolks?| whites?)?),?\s+(\d{1,2})\s*(?=\()", re.I), r"\2 \1 ", "egg"),
     # "eggs 2 beaten", "lemons 2 (juice and zest)"
     (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}) ([a-z]+(?:ed|en))$", re.I), r"\2 \1, \3", "ed|en"),
     (re.compile(r"^([^\W\d_][a-z ]{2,24}[a-z]) (\d{1,2}) \(([^()\d]+)\)$", re.I), r"\2 \1, \3", "("),

@@ -150,7 +150,7 @@ def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Co
         else:
             break
         join = _JOIN.match(text[at:])
-        if not join:
+        if not join or (counts and counts[-1].low > 1 and not counts[-1].kind and _OR_SMALLER.match(text, at)):
             break
         is_of_each = re.search(r"\beach\s+(?:serves|feeds|cuts)\b", join[0], re.I) is not None
         is_of_wholes = (
@@ -169,6 +169,10 @@ def _counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Co
     return counts, at
 
 
+# "makes 12 (or 24 minis)": so many smaller ones instead.
+_OR_SMALLER = re.compile(
+    r"\s*\(?\s*or\s+(?:about\s+)?\d{1,3}\s+(?:minis?|small|little|tiny|bite-?size\w*|half)\b", re.I
+)
 # "2 loaves (12 slices each)": each of what was counted before.
 _EACH_ONE = re.compile(r"^\s*(?:each|apiece|(?:per|a)\s+(?:loaf|cake|tin|tray|pan|batch|log|roll|slab))\b", re.I)
 _OF_ONE = re.compile(r"\s*(?:each|apiece|per\b|a\s+head)\b", re.I)
@@ -339,6 +343,9 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         if said is not None and (said.count or said.whole):
             rest = f"{title[: aside.start()]} {title[aside.end() :]}"
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
+    if behind := _EATERS_BEHIND.search(title):
+        # "Mocha pots - 8 people"
+        return title[: behind.start()].strip(), Stated(read_count(behind[1]), "", 0.95, behind[1])
     if told := next((s for s in statements(title) if s.count and s.count.kind == "person"), None):
         return title, told  # "Profiteroles for 8 people, 4 each"
     if re.search(r"\b(?:single[- ]serv(?:e|ing)|for (?:one|1))\b(?![.\d])", title, re.I):
@@ -355,6 +362,7 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     return title, None
 
 
+_EATERS_BEHIND = re.compile(r"\s+[-–—|,]+\s+(\d{1,2}\s+(?:people|persons|guests|eaters|servings|portions))\W*$", re.I)
 _TIMES = re.compile(r"\s+[x×]\s*([1-9]\d?)$", re.I)
 _FOR_SO_MANY = re.compile(
     r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\([^()\d]*\)\W*)?$",
@@ -411,6 +419,10 @@ _GRID = re.compile(
     r"\b(?:cut|slice|divide|mark|score)\w*\b[^.;]{0,40}?\b(?:in|into)\s+(?:an?\s+)?(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})\s*(?!cm|inch|in\b|mm|\")(\w+)",
     re.I,
 )
+# "cut 5x4 = 20 bars"
+_PRODUCT = re.compile(
+    r"\b(?:cut|slice|mark|score)\w*\b[^.;\d]{0,30}(\d{1,2})\s*[x×]\s*(\d{1,2})\s*=\s*(\d{1,3})\b", re.I
+)
 _SHAPED = re.compile(r"\b(?:roll|shape|form|make)\w*\b[^.;]{0,30}?\b(?:into|in)\s+(?P<rest>.{1,50})", re.I)
 
 
@@ -423,6 +435,8 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
     ):
         many = int(grid[1]) * int(grid[2])
         return Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.85, grid[0].strip())
+    if (product := _PRODUCT.search(sentence)) and int(product[1]) * int(product[2]) == int(product[3]):
+        return Stated(read_count(product[3]), "", 0.9, product[0].strip())
     if (asided := _SO_MANY_ASIDE.search(sentence)) and is_late:
         return Stated(read_count(asided[1]), "", 0.85, asided[0].strip(" ,;"))
     if (many_of := _SO_MANY.search(sentence)) and (count := read_count(many_of[1])) and count.low >= 4:

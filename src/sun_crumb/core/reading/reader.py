@@ -331,7 +331,8 @@ def _plausible_bare(parsed: ParsedLine, draft: Draft) -> bool:
 def _unmeasured(parsed: ParsedLine, ingredient: Ingredient) -> tuple[float | None, LineStatus, str]:
     """Return grams, status and question of a line without an amount ("salt", "icing sugar for dusting")."""
     if ingredient.has_role(*_TRACE_ROLES) and ingredient.per_100g.total_sugars_g < 20:
-        measure = ingredient.measure("pinch")
+        # A dessert is dusted with a spoonful of cocoa, not with a pinch.
+        measure = ingredient.measure("tsp" if ingredient.group == "chocolate" else "pinch")
         return (measure.grams if measure else 0.3), "ok", ""
     if ingredient.has_role("fat") and re.search(r"greas|tin|pan|brush|fry|line|little|spray", parsed.text, re.I):
         return 5.0, "ok", ""

@@ -12,7 +12,7 @@ from sun_crumb.core.reading.portions import statements
 from sun_crumb.core.reading.words import word_list
 
 _RUN_ON = re.compile(
-    r"\s*(?:[;•·●▪¤]|,(?=\s)|\s[–-]\s|\s//\s|\s/\s(?=[\d½¼¾⅓⅔⅛]|(?:an?\s)?pinch\b)|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?"
+    r"\s*(?:[;•·●▪¤]|,(?=\s)|\s\.\s|\s[–-]\s|\s//\s|\s/\s(?=[\d½¼¾⅓⅔⅛]|(?:an?\s)?pinch\b)|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?"
 )
 _TITLED = re.compile(
     r"^([^\W\d_][^.:,;!\d]{2,60}?(?:\s+for\s+\d{1,2})?)[.!]+\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
@@ -31,7 +31,7 @@ def run_on(raw: str) -> list[str]:
         mixed := re.match(r"^(?:mix|combine|stir|whisk)(?: together)?:\s+(?=[\d½¼¾⅓⅔])", text, re.I)
     ) and "." not in text[mixed.end() : -1]:
         return _split(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
-    if told := _led(text):
+    if told := _led(text) or _after_its_part(text):
         return told
     if len(text) < 12 or (first_word(text) in word_list("verb") and not _HEADED.match(text)):
         return [raw]
@@ -54,6 +54,8 @@ def run_on(raw: str) -> list[str]:
 
 # "Filling - 2 eggs, 100 g sugar", "PASTRY 200 g plain flour, 100 g butter"
 _DASHED = re.compile(r"^(?!.*\bif (?:large|small)\b)([^\W\d_][^:,;\d]{1,30}?)\s+[–—-]{1,3}\s+(?=[\d½¼¾⅓⅔])")
+_PLACES = frozenset({"top", "middle", "bottom"})
+_PART_FIRST = re.compile(r"^([^\W\d_]{3,12})\s+(?=[\d½¼¾⅓⅔])")
 _SHOUTED = re.compile(r"^([A-Z][A-Z]+(?:[ &/][A-Z]+){0,3})\s+(?=[\d½¼¾⅓⅔])")
 
 
@@ -64,6 +66,13 @@ def _led(text: str) -> list[str]:
         return [*parts[:-1], last, *method]
     top = _TOPPED.fullmatch(text)
     return [f"{top[1]}:", top[2]] if top else []
+
+
+def _after_its_part(text: str) -> list[str]:
+    """Return a part's name and its foods where nothing divides them ("base 200 g digestives, 100 g butter"), or none."""
+    part = _PART_FIRST.match(text)
+    is_part = part is not None and part[1].lower() in (word_list("component") - word_list("verb")) | _PLACES
+    return [f"{part[1]}:", *_split(text[part.end() :])] if part and is_part and begins_food(text[part.end() :]) else []
 
 
 # "Top: whipped cream"

@@ -155,6 +155,8 @@ def _parts_of_a_fruit(text: str) -> list[str] | None:
         return [f"{halves['count']} {halves['food']} zest", f"{halves['part']} {halves['food']} juice"]
     if measured := _ZEST_OF_AND_JUICE.match(text):
         return [f"{measured['count']} {measured['food']} zest", f"{measured['juice']} {measured['food']} juice"]
+    if both := _JUICED_AND_ZEST_OF.match(text):
+        return [f"{both['count']} {both['food']} juice", f"{both['zest']} {both['food']} zest"]
     if part := _PART_OF.match(text):
         kinds = [k for k in (part["part"], part["second"]) if k]
         rest = part["rest"]
@@ -177,6 +179,11 @@ def _parts_of_a_fruit(text: str) -> list[str] | None:
     return None
 
 
+# "3 lemons (juice; zest of one)"
+_JUICED_AND_ZEST_OF = re.compile(
+    r"^(?P<count>\d{1,2}|one|two|three|four)\s+(?:large\s+|unwaxed\s+|small\s+)*(?P<food>lemon|lime|orange|grapefruit|clementine)s?\s*[,(;]\s*(?:the\s+)?juiced?(?:\s+of\s+all)?\s*[;,]?\s*(?:(?:and|plus|&)\s+|\+\s*)?(?:the\s+)?(?:(?:finely\s+)?grated\s+)?zest\s+(?:of\s+|from\s+)?(?P<zest>\d|one|two|half|½)(?:\s+(?:of them|lemon|lime|orange)s?)?\s*\)?$",
+    re.I,
+)
 _OF_JUICE = re.compile(r"\b\d+(?:[.,]\d+)?\s*(?:ml|g|tbsps?|tablespoons?|tsps?|teaspoons?|cups?|fl\.? ?oz)\b", re.I)
 _CITRUS = r"(?P<food>lemon|lime|orange|grapefruit|clementine)s?"
 _ZESTED_AND_PART_JUICED = re.compile(

@@ -86,9 +86,7 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
     # A case baked blind waits for what is baked in it.
     first = next((n for n, (sentence, _, _) in enumerate(told) if not _BLIND.search(sentence)), 0)
     _, low, high = told[first]
-    goes_on = first + 1 < len(told) and (
-        first + 1 in turned or re.match(r"\W*bake (?:for )?(?:another|a further)\b", told[first + 1][0], re.I)
-    )
+    goes_on = first + 1 < len(told) and (first + 1 in turned or _BAKES_ON.match(told[first + 1][0]))
     if goes_on:
         return low + told[first + 1][1], high + told[first + 1][2]
     return low, high
@@ -97,6 +95,10 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
 # "Reduce temperature to 350 F; bake 40 minutes": the same bake still.
 _TURNED_ON = re.compile(
     r"\b(?:reduce|lower|turn)\w*\b[^.;]{0,30}\b(?:temperature|heat|oven|down)\b[^.;]{0,12}\d{3}", re.I
+)
+_BAKES_ON = re.compile(
+    r"\W*bake (?:for )?(?:(?:another|a further)\b|(?:about )?\d{1,2}(?:\s*[-–]\s*\d{1,2})? ?(?:mins?|minutes)\.? (?:more|longer)\b)",
+    re.I,
 )
 _BLIND = re.compile(r"\bblind\b|\bbeans\b|\bweights\b", re.I)
 _IN_TURN = re.compile(r"\b(?:more|further|longer|another|reduce|lower|turn\b.{0,20}\bdown)\b", re.I)

@@ -206,7 +206,7 @@ _CALLED = re.compile(
 )
 # "Title: Carrot halwa"
 _FIELD = re.compile(
-    r"^(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|to make|making|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",
+    r"^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|to make|making|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",
     re.I,
 )
 # What a letter is about names its recipe where nothing else does.

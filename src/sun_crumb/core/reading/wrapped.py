@@ -21,6 +21,8 @@ _DONE = re.compile(r"\b(?:then|until|whisk|fold|stir|melt(?:ed)?|beat|mix|bake|a
 _AWAITS_AMOUNT = re.compile(
     r"\b(?:in|with|and|to|of|for|at|about|from|add|than|or|by|over|until|another|gas|mark)$", re.I
 )
+# No sentence ends so, however short the line is.
+_IS_TORN = re.compile(r"\b(?:half|the|with|and|of|into|a|an|remaining|to)$")
 _SENTENCE = re.compile(r"[a-z]{3}[.!?]\s+[A-Z]|^[A-Z][a-z]+\s+(?:the|a|an|in|over|with|until|for)\b")
 
 
@@ -37,8 +39,13 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
         if is_narrow or width < LEAST_NARROW or read_amount(block[0].text) or not _is_prose(texts):
             continue
         for before, text, statement in zip(texts, texts[1:], block[1:], strict=False):
-            is_full = len(before) >= LEAST_SHARE * width and not _STOPS.search(before)
-            goes_on = text[:1].islower() or text[:1] == "(" or before.endswith("-")
+            is_full = (len(before) >= LEAST_SHARE * width and not _STOPS.search(before)) or _IS_TORN.search(before)
+            is_deed = all(t[:1].islower() for t in texts) and first_word(text) in word_list("verb") | {
+                "fridge",
+                "freezer",
+                "oven",
+            }
+            goes_on = (text[:1].islower() and not is_deed) or text[:1] == "(" or before.endswith("-")
             # "... and stir in" and "2 eggs", below no food of a list
             counts = text[:1].isdigit() and _AWAITS_AMOUNT.search(before) and read_amount(before) is None
             if is_full and not _ITEM.match(text) and (goes_on or counts):

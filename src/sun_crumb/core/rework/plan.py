@@ -23,6 +23,7 @@ from sun_crumb.core.solving.together import Share, Solved, solve
 from sun_crumb.core.sugars.claims import Claim, claims
 from sun_crumb.core.sugars.savings import Savings, savings
 from sun_crumb.core.telling.advice import ByTheBook, by_the_book, cautions
+from sun_crumb.core.telling.as_told import amount_before
 from sun_crumb.core.telling.consequences import consequences, instead
 from sun_crumb.core.telling.headline import Told, headline
 from sun_crumb.core.telling.reasons import reason
@@ -171,8 +172,7 @@ class _Made:
         """Keep a component as it is."""
         self.after += part.formula.lines
         self.lines += [
-            _same(line, i, self.cup, is_weighed=self.formula.weighs(line))
-            for line, i in zip(part.formula.lines, part.positions, strict=True)
+            _same(line, i, self.cup, self.formula) for line, i in zip(part.formula.lines, part.positions, strict=True)
         ]
 
     def take(self, part: Part, problem: Problem, exact: list[float], *, is_proven: bool) -> None:
@@ -189,7 +189,7 @@ class _Made:
         self.balances.append(balance_of(part, judged, residual))
         is_main = part.component == self.main
         self.told.append((part.component, consequences(problem, grams, judged, is_main=is_main)))
-        self.lines += _explained(problem, grams, lines, part.positions, self.cup)
+        self.lines += _explained(problem, grams, lines, part.positions, self.cup, self.formula)
         self.after += [line for line in lines if line.grams > 0]
         for row, amount in zip(problem.rows, grams, strict=True):
             if row.addition is None and is_cuttable(row.line, self.goals.counted):
@@ -297,8 +297,8 @@ def _step(line: FormulaLine, cup: CupStandard, *, is_weighed: bool) -> float:
     return grid_of(line.ingredient, max(line.grams, 0.01), cup, is_weighed=is_weighed)
 
 
-def _same(line: FormulaLine, position: int, cup: CupStandard, *, is_weighed: bool) -> PlanLine:
-    text = household(line.ingredient, line.grams, cup, is_weighed=is_weighed)
+def _same(line: FormulaLine, position: int, cup: CupStandard, formula: Formula) -> PlanLine:
+    text = amount_before(formula, position, cup)
     return PlanLine(
         position=position,
         component=line.component,
@@ -310,12 +310,17 @@ def _same(line: FormulaLine, position: int, cup: CupStandard, *, is_weighed: boo
         household=text,
         reason="",
         is_locked=False,
-        step_g=_step(line, cup, is_weighed=is_weighed),
+        step_g=_step(line, cup, is_weighed=formula.weighs(line)),
     )
 
 
 def _explained(
-    problem: Problem, grams: list[float], lines: list[FormulaLine], positions: list[int], cup: CupStandard
+    problem: Problem,
+    grams: list[float],
+    lines: list[FormulaLine],
+    positions: list[int],
+    cup: CupStandard,
+    original: Formula,
 ) -> list[PlanLine]:
     """Return the plan lines of one component in the recipe's order: what stands in for a line after it, what else came in
     after the last sugar that is cut."""
@@ -333,7 +338,10 @@ def _explained(
             why = _set(line, problem) if row.lock_g is not None and locked else reason(problem, n, grams)
         weighs = problem.formula.weighs(line)
         text = household(line.ingredient, line.grams, cup, is_weighed=weighs) if line.grams else "none"
-        text_before = text if not changed else household(line.ingredient, was, cup, is_weighed=weighs) if was else ""
+        text_before = "" if addition is not None and changed else text
+        if addition is None:
+            text_before = _before(original, positions[n], row.line, was, cup)
+        text = text if changed else text_before
         if addition is None:
             place = positions[n]
         else:
@@ -354,6 +362,14 @@ def _explained(
         )
         told.append((place, shown))
     return [line for _, line in sorted(told, key=lambda pair: pair[0])]
+
+
+def _before(original: Formula, at: int, line: FormulaLine, was: float, cup: CupStandard) -> str:
+    """Return how much there was of a line: as the original tells it, where the line is one of the original's."""
+    old = original.lines[at] if at < len(original.lines) else None
+    if old is not None and old.ingredient.key == line.ingredient.key and abs(old.grams - was) < 1e-9:
+        return amount_before(original, at, cup)
+    return household(line.ingredient, was, cup, is_weighed=original.weighs(line)) if was else ""
 
 
 def _set(line: FormulaLine, problem: Problem) -> str:

@@ -92,7 +92,8 @@ def _on_grid(problem: Problem, grams: list[float], steps: dict[int, float], snap
             result[i] = snap(i, amount)
         elif step is None:
             if _is_still(problem, i, amount) and problem.rows[i].lock_g is None:
-                result[i] = was if amount >= LEAST_G else 0.0
+                # "A few strands of saffron" weigh next to nothing, and stay.
+                result[i] = was if amount >= LEAST_G or was < LEAST_G else 0.0
         elif _is_cut(problem, i):
             # Down; the search may go up again where that gains more than the cut loses.
             result[i] = snap(i, floor(amount / step + 0.02) * step)

@@ -5,14 +5,34 @@ from __future__ import annotations
 import re
 
 from sun_crumb.core.formula import Formula, FormulaLine
+from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import fraction_text
-from sun_crumb.core.quantities.numbers import FRACTIONS
+from sun_crumb.core.quantities.measures import CupStandard
+from sun_crumb.core.quantities.numbers import FRACTIONS, WORDS
 from sun_crumb.core.reading.line import parse_line
+from sun_crumb.core.reading.records import Amount
 from sun_crumb.core.reading.several import statement_of
+from sun_crumb.core.reading.weigh import weigh
 from sun_crumb.core.reading.words import FORMS
 
 # What a kitchen measures as it is told, whatever it weighs else.
-_AS_TOLD = ("tsp", "tbsp", "cup", "ml", "cl", "dl", "l", "oz", "lb", "knob", "handful", "sprig", "glug", "dash")
+_AS_TOLD = (
+    "tsp",
+    "tbsp",
+    "cup",
+    "ml",
+    "cl",
+    "dl",
+    "l",
+    "oz",
+    "lb",
+    "knob",
+    "handful",
+    "sprig",
+    "glug",
+    "dash",
+    "slice",
+)
 _PACKED = ("can",)
 # "3 sheets of gelatine" are soaked and squeezed, two teaspoons of it are not.
 _SHEETS = re.compile(r"\d+\s*(?:sheets?|leaves|leaf)", re.I)
@@ -31,11 +51,16 @@ _FRUIT_ZEST = re.compile(
 SAME_SHARE = 0.004
 # Longer words than this are more than an amount [characters] (judgement).
 LONGEST_AMOUNT = 18
+# So near to a line's weight its own words must come for a plan to be told in them [share; g] (judgement).
+AS_TOLD_SHARE, AS_TOLD_G = 0.015, 0.3
 _HOW_CUT = re.compile(rf"(?:\s+(?:{'|'.join(FORMS)}))+$", re.I)
 # "7g sachet": it is weighed already.
 _SOLD_IN = re.compile(r"^(\d+(?:\.\d+)?\s*g)\s+(?:sachet|packet|pack|bag|bar|block|pot|tub)s?$", re.I)
 _GRAMS = re.compile(r"\d+(?:\.\d+)?\s*g")
-_WHOLE_SPICE = re.compile(r"\b(?:vanilla (?:pods?|beans?)|cinnamon sticks?|star anise|tea ?bags?)\b", re.I)
+_WHOLE_SPICE = re.compile(
+    r"\b(?:vanilla (?:pods?|beans?)|cinnamon sticks?|star anise|tea ?bags?|cardamom pods?)\b", re.I
+)
+_STRIPS = re.compile(r"\b(?:\d|an?|one|two|three)\s+strips?\b", re.I)
 _SLASHED = re.compile(r"(?<![\d/])([1-9])/([2-8])(?![\d/])")
 
 
@@ -59,26 +84,65 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
         many = "" if fruit["count"].lower() in ("1", "½", "a", "an", "one", "half a", "half an") else "s"
         return f"{fruit['count']} {fruit['fruit']}{many}".lower()
     parsed = parse_line(said)
-    if len(parsed.sums) == 1 and parsed.sums[0].unit in _PACKED and len(parsed.sums[0].text) <= LONGEST_AMOUNT:
-        return parsed.sums[0].text
-    one = parsed.sums[0] if len(parsed.sums) == 1 and not parsed.also else None
-    if one is not None and was.ingredient.has_role("binder") and _SHEETS.fullmatch(one.text):
+    if not parsed.sums and (strips := _STRIPS.search(said)):
+        return strips[0].lower()
+    if len(parsed.sums) != 1:
+        return ""
+    one = parsed.sums[0]
+    if one.unit in _PACKED and len(one.text) <= LONGEST_AMOUNT:
         return one.text
+    return _as_it_says(one, was, said) if not parsed.also or _is_kitchen(one, was) else ""
+
+
+def amount_before(formula: Formula, at: int, cup: CupStandard) -> str:
+    """Return how an original line is told in a plan: in the recipe's own words where they weigh what it does, else as a kitchen measures it.
+
+    Parameters
+    ----------
+    formula, at
+        The original, and the place of the line in its list.
+    cup
+        The cup that the recipe measures with.
+    """
+    line = formula.lines[at]
+    own = own_amount(formula, at, line.ingredient.key, line.grams)
+    # "4 cups (500 g)": where a cup of it weighs something else here, the bracket stays.
+    for told in (own, f"{own} ({line.grams:.0f} g)") if own else ():
+        read = weigh(parse_line(f"{told} {line.ingredient.name}"), line.ingredient, cup)
+        is_so = read is not None and abs(read.grams - line.grams) <= max(AS_TOLD_SHARE * line.grams, AS_TOLD_G)
+        if is_so and read is not None and read.conflict is None:
+            return told
+    return household(line.ingredient, line.grams, cup, is_weighed=formula.weighs(line))
+
+
+def _as_it_says(one: Amount, was: FormulaLine, said: str) -> str:
+    """Return one amount as its line says it, where a kitchen goes by that; else nothing."""
+    if was.ingredient.has_role("binder"):
+        if _SHEETS.fullmatch(one.text):
+            return one.text
+        if one.text.isdigit() and (leaves := _LEAVES.search(said)):
+            return f"{one.text} {leaves[0].lower()}"
     if (
-        one is not None
-        and one.text.isdigit()
-        and was.ingredient.has_role("binder")
-        and (leaves := _LEAVES.search(said))
+        one.size
+        and was.ingredient.group != "egg"
+        and _is_counted(was, one.unit, sized := one.text.removesuffix(one.size).strip())
     ):
-        return f"{one.text} {leaves[0].lower()}"
-    if one is None or one.size or len(one.text) > LONGEST_AMOUNT:
+        return f"{sized} {one.size}"  # "6 large peaches"
+    if one.size or len(one.text) > LONGEST_AMOUNT:
         return ""
     # "2 tbsp flaked almonds": how it is cut is said of the food.
     text = _SOLD_IN.sub(r"\1", _HOW_CUT.sub("", one.text)).lstrip("~≈ ")
+    text = f"{WORDS[text.lower()]:.0f}" if text.lower() in WORDS else text
     if one.unit == "clove":
         return text.split()[0]
     is_told = one.unit in _AS_TOLD or (one.unit == "g" and _GRAMS.fullmatch(text))
     return _in_glyphs(text) if is_told or _is_counted(was, one.unit, text) else ""
+
+
+def _is_kitchen(amount: Amount, line: FormulaLine) -> bool:
+    """Return whether an amount is what a kitchen goes by, whatever the bracket behind it weighs: "1¼ cups (160 g)", "5 whites (175 g)"."""
+    is_egg = line.ingredient.group == "egg" and amount.unit is None and amount.text.isdigit()
+    return amount.unit in ("cup", "tbsp", "tsp") or is_egg
 
 
 def _is_counted(line: FormulaLine, unit: str | None, amount: str) -> bool:
@@ -86,6 +150,8 @@ def _is_counted(line: FormulaLine, unit: str | None, amount: str) -> bool:
     food = line.ingredient
     if unit is not None or not amount.isdigit():
         return False
+    if food.group == "egg":
+        return True
     is_fruit = food.group in ("fruit", "morefruit", "vegetable") and not food.has_role("acid", "flavour")
     return (is_fruit and food.measure("each") is not None) or bool(_WHOLE_SPICE.search(line.text))
 
