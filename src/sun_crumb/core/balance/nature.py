@@ -188,7 +188,7 @@ _HEAT = re.compile(
 _BOILS = re.compile(r"\bboil|caramel|\bamber\b|soft[- ]?ball|crack|thermometer|\bsyrup\b|dissolv|simmer", re.I)
 _FRIES = re.compile(r"\bfr(?:y|ies|ied|ying)\b|\bhot (?:oil|fat)\b|\bdeep[- ]", re.I)
 _FREEZES = re.compile(
-    r"\bfr(?:eez|oze)|\bchurn|\bice[- ]cream\b|\bsorbet|\bgranita|\bkulfi|\bgelato|\bloll(?:y|ies)\b|\bpopsicle|\bparfait|\bsemifreddo|\bmachine\b",
+    r"\bfr(?:eez|oze)|\bchurn|\bice[- ]cream\b|\bsorbet|\bgranita|\bkulfi|\bgelato|\bloll(?:y|ies)\b|\bpopsicle|\bsemifreddo|\bmachine\b",
     re.I,
 )
 # What an oven in the method, or none in one that is told at length, speaks against [score]; how long that is [characters].

@@ -242,6 +242,10 @@ def _said_at(text: str, words: list[tuple[int, int, str]], at: int, names: Names
         lines = names.meant(phrase)
         if not lines:
             continue
+        if phrase == ("spice",) and text[start:end].lower().endswith("s") and len(lines) > 1:
+            lines = dict.fromkeys(
+                lines, max(lines.values())
+            )  # "the spices": all of them, and not the mixed spice alone
         if phrase in OF_A_KIND:
             # "the fruit" is the strawberries as much as the passion fruit.
             lines = dict.fromkeys(lines, max(lines.values()))

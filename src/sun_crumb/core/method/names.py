@@ -59,6 +59,8 @@ _SHORT = {
     "baking_soda": (("b", "s"), ("bicarb",)),
     "peanut_butter": (("pb",), ("p", "b")),
 }
+# How a longer name is cut short.
+_SHORT_ENDS = ("currant", "melon", "nut")
 # What a line's food is by the time the method speaks of it: "the slices" of bread, the purée of berries.
 _AS_IT_IS = (
     ("slice", re.compile(r"\bslices\b", re.I)),
@@ -95,6 +97,9 @@ def _of_food(food: Ingredient) -> Iterator[tuple[Phrase, int]]:
         for part in ("yolk", "white"):
             yield (part,), 1
             yield ("egg", part), 1
+    for end in _SHORT_ENDS:
+        if food.key.endswith(end) and food.key != end:
+            yield (end,), 1  # "the currants", of blackcurrants
     last = _plain(words_of(food.name))[-1:]
     if last and last[0] not in _too_common():
         yield last, 1

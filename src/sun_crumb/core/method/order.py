@@ -14,11 +14,11 @@ from sun_crumb.core.method.sentences import verb_of, verbs
 Role = Literal["heat", "tin", "start", "join", "go_on"]
 
 _APART = re.compile(
-    r"\b(?:in (?:another|a second|a separate|a different|a clean|a small|a large|a medium|a big|a mixing|one|a)(?: \w+)? (?:bowl|jug|pan|saucepan|pot)|separately|meanwhile|in the meantime|while (?:it|the|that|they|you)\b)",
+    r"\b(?:in (?:another|a second|a separate|a different|a clean|a small|a large|a medium|a big|a mixing|one|a)(?: \w+)? (?:bowl|jug|pan|saucepan|pot)|into a (?:\w+ )?(?:saucepan|pan)\b|separately|meanwhile|in the meantime|while (?:it|the|that|they|you)\b)",
     re.I,
 )
 _TIN_ONLY = re.compile(
-    r"^\W*(?:and\s+)?(?:line|grease|butter|oil|flour|dust|prepare|put\s+\d+\s+(?:\w+\s+)?cases|place\s+\d+\s+(?:\w+\s+)?(?:cases|liners))\b(?:[^.]|\.(?=\d))*\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|sheets?|basin|ramekins?|paper|cases|parchment|liners)\b(?!.*\b(?:beans|weights|rice)\b)",
+    r"^\W*(?:and\s+)?(?:line|grease|butter|oil|flour|dust|prepare|put\s+\d+\s+(?:\w+\s+)?cases|place\s+\d+\s+(?:\w+\s+)?(?:cases|liners))\b(?:[^.]|\.(?=\d))*\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|sheets?|basin|ramekins?|paper|cases|parchment|liners|springform|bundt)\b(?!.*\b(?:beans|weights|rice|of pastry|of dough)\b)",
     re.I,
 )
 _HEATS = re.compile(
@@ -29,7 +29,7 @@ _INTO = re.compile(
     r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
 )
 _COUNT_ON_BAKE = re.compile(
-    r"\b(?:pipe|spoon|fill|inject)\w*\b[^.;]{0,16}\binto\s+(?:the\s+|each\s+)?(?:éclairs?|eclairs?|profiteroles?|choux|buns?|doughnuts?|cannoli|horns|tubes|shells|tartlets)\b|\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:pierce|prick|poke)\w*\b[^.;]{0,20}\b(?:cakes?|sponges?|loaf|loaves)\b|,\s*(?:and\s+)?sandwich\W*$|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    r"\b(?:pipe|spoon|fill|inject)\w*\b[^.;]{0,16}\binto\s+(?:the\s+|each\s+)?(?:éclairs?|eclairs?|profiteroles?|choux|buns?|doughnuts?|cannoli|horns|tubes|shells|tartlets)\b|\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:pierce|prick|poke)\w*\b[^.;]{0,20}\b(?:cakes?|sponges?|loaf|loaves)\b|,\s*(?:and\s+)?sandwich\W*$|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bdip\w*\s+(?:the\s+)?(?:\w+\s+)?(?:squares|cakes?|biscuits?|cookies|ends|tops|buns)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
     re.I,
 )
 _TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
@@ -42,7 +42,7 @@ _IN_IT = re.compile(
     re.I,
 )
 _GOES_IN = re.compile(
-    r"\b(?:into|to|over|onto|through)\s+the\b|\b(?:pour|tip|strain|whisk|stir|beat)\s+(?:on|in|over)\s+(?:the|all)\b|\b(?:it|them|this|these)\s+(?:in|through)\b|\b(?:stir|fold|mix|beat|whisk|swirl)\s+in\b",
+    r"\b(?:into|to|over|onto|through)\s+the\b|\b(?:pour|tip|strain|whisk|stir|beat)\s+(?:on|in|over)\s+(?:the|all)\b|\b(?:it|them|this|these)\s+(?:in|through)\b|\b(?:stir|fold|mix|beat|whisk|swirl)\s+in\b|\b(?:ripple|swirl|marble|fold|stir)\b[^.;]{0,30}\bthrough\b",
     re.I,
 )
 # "Mash and stir in the vanilla", "sift the sugar over and fold in": more for what is there.
@@ -114,6 +114,8 @@ _SPREAD_ON_BASE = re.compile(
 )
 _OVER_IT = re.compile(r"\b(?:spoon|pour|drizzle|spread|pile|scatter)\s+over\W*$|^\W*(?:fill|dip)\b", re.I)
 _FILLS = re.compile(r"\W*(?:then\s+)?(?:pour|spoon|scrape|tip|ladle|pipe|transfer|turn|fill)\w*\b", re.I)
+# "Line the dish with the pastry, fill, lid with the rest": with what is ready.
+_FILLS_IT = re.compile(r"[,;]\s*(?:then\s+)?fill\b(?=\s*(?:[,.;]|and\b|$))", re.I)
 _FILLS_A_CASE = re.compile(
     r"\W*(?:then\s+)?fill\s+(?:the|each|your|all)\b[^.;]{0,30}\b(?:cases?|shells?|crusts?|tins?|moulds|cups|holes)\b",
     re.I,
@@ -145,6 +147,7 @@ _OF_THE_BATTER = re.compile(
     re.I,
 )
 _MAIN_PART = re.compile(r"\b(?:cakes?|sponges?|batter|dough|muffins?|cupcakes?|loaf|buns?|brownies?)$", re.I)
+_BRINGS_TOGETHER = re.compile(r"\W*bring\s+(?:it\s+|the \w+\s+)?together\b", re.I)
 # "When nearly boiling, rain in the semolina."
 _WHEN_IT_IS = re.compile(
     r"\W*(?:when|once|as soon as)\s+(?:it|they|this|the|nearly|almost|hot|cool|cold|thick|smooth|boiling|melted)\b[^,;.]*,",
@@ -281,7 +284,7 @@ class Order:
         if _APART.search(text) and not (step.back and re.search(r"\b(?:into|to) the\b", text, re.I)):
             return True
         first = first_verb(text)
-        if _MORE_FOR_IT.search(text) or _WHEN_IT_IS.match(text):
+        if _MORE_FOR_IT.search(text) or _WHEN_IT_IS.match(text) or _BRINGS_TOGETHER.match(text):
             return False
         if first is not None and verbs()[first[0]]["does"] == "start" and _POURED_ON.search(text):
             return True
@@ -354,6 +357,8 @@ class Order:
             _extend(taken, [self.current])
         elif role == "go_on" and self.current is not None and _FILLS_A_CASE.match(text):
             _extend(taken, [self.current])
+        if role == "go_on" and taken and _FILLS_IT.search(text):
+            _extend(taken, [b for b in self.bowls if b not in self.set_aside and b.last])
         if role == "join" and _SPREADS_WHAT_IS_MADE.match(text):
             # "Spread over the cake and scatter with the rest of the nuts": with what was just made.
             _extend(taken, [self.current] if self.current is not None else [])

@@ -7,6 +7,7 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 
 from sun_crumb.core.method.around import numbered, with_preparations, with_rest, with_untold
+from sun_crumb.core.method.listed import Listed
 from sun_crumb.core.method.oven import Baking, baked, first_look
 from sun_crumb.core.method.places import Placing, goes_in_line, place_new, place_unnamed
 from sun_crumb.core.method.planned import Amount, PlannedLine, Preparation, RewrittenStep, Told, as_said, named
@@ -86,6 +87,7 @@ def _draft(step: MethodStep, placing: Placing, plan: Sequence[PlannedLine], told
     said = {amount.line for amount in draft.amounts}
     more = [a for k, share in at_step.items() if k not in said for a in _amounts(plan, k, share, told)]
     draft.amounts += more
+    more = _beside_its_twin(draft, more, placing, plan)
     if more:
         _append(draft, more)
     if (
@@ -99,6 +101,22 @@ def _draft(step: MethodStep, placing: Placing, plan: Sequence[PlannedLine], told
         draft.is_gone = goes_on is None
         draft.edits, draft.skip = [], goes_on or 0
     return draft
+
+
+def _beside_its_twin(draft: _Draft, more: list[Amount], placing: Placing, plan: Sequence[PlannedLine]) -> list[Amount]:
+    """Say what one line tells besides a food where that food stands ("the 2 tsp coffee (in 1 tbsp water)"); return the rest."""
+    left = []
+    for amount in more:
+        position = plan[amount.line].position
+        twins = [] if position is None else Listed(tuple(placing.lines)).twins(position)
+        of_it = (
+            m for m in draft.step.mentions if m.end and not m.is_group and any(u.position in twins for u in m.uses)
+        )
+        if (mention := next(of_it, None)) is None or len(twins) < 2:
+            left.append(amount)
+        else:
+            draft.edits.insert(0, (mention.end, mention.end, f" (in {_phrase(amount)})"))
+    return left
 
 
 def _is_of_what_is_gone(step: MethodStep, placing: Placing, plan: Sequence[PlannedLine]) -> bool:
@@ -234,6 +252,8 @@ def _as_part(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
         return end, end, f" ({told} go in)"  # "keeping back a third of the walnuts (50 g go in)"
     if re.match(r"an?\s", told) and told.split()[-1] in part.split():
         return end, end, ""  # "the handful of oats"
+    if part.strip().startswith(f"{told} ") and told.isdigit():
+        return end, end, ""  # "1 beaten egg"
     if _A_MEASURE.match(part) or _A_COUNT.fullmatch(part) or (not is_whole and _SO_MUCH.match(part)):
         return mention.lead, mention.start, f"{as_said(told)} "
     if bracket := _SO_MUCH_BEHIND.match(text, end):

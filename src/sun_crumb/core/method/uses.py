@@ -49,6 +49,16 @@ _TURNS_TO = re.compile(r"\b(?:in)?to\s+(?:an?\s+)?(?:\w+\s+)?(pur[ée]e|paste|po
 _WHAT_IT_BECAME = re.compile(r"\bthe\s+(?:\w+\s+)?(pur[ée]e|paste|powder|crumbs|pulp|mash)\b", re.I)
 
 
+_COVERED = re.compile(
+    r"\b(?:cover|dip|plunge|drop|blanch|scald|pour)\w*\b[^.;]{0,40}\b(?:with|in|into)\s+(?:just[- ])?(?:boil\w*|hot|cold)\s+water\b",
+    re.I,
+)
+_POURED_AWAY = re.compile(r"\b(?:drain|rinse|dry well|pat dry|refresh)\b", re.I)
+# "In a pan that just holds the pears."
+_THAT_HOLDS = re.compile(
+    r"\b(?:that|which|(?:large|big|wide|deep) enough to)\s+(?:will\s+|just\s+|snugly\s+|comfortably\s+)*(?:hold|fit|take|contain)s?\s+(?:all\s+)?(?:the\s+)?$",
+    re.I,
+)
 _TO_SOAK = re.compile(r"\bsoak\w*\b[^.;]{0,30}\bin\s+(?:some\s+)?(?:very\s+)?(?:cold|warm|hot|boiling)\s+water\b", re.I)
 
 
@@ -145,7 +155,8 @@ class Resolver(Account):
         spans = [(g.start, g.end) for g in self.groups[n]]
         named = self.parts.prefix_end(clause)
         for said in self.said[n]:
-            if any(a <= said.start < b for a, b in spans) or (said.end <= named and said.phrase in OF_A_KIND):
+            is_aside = (said.end <= named and said.phrase in OF_A_KIND) or _THAT_HOLDS.search(clause.text[: said.start])
+            if is_aside or any(a <= said.start < b for a, b in spans):
                 continue
             if until and said.start > until.start() and not goes_on(clause.text[until.start() : said.start]):
                 spoken = {k for k in said.lines if self.left[k] < 1 - USED_UP and self.lines[k].component == component}
@@ -315,11 +326,18 @@ class Resolver(Account):
 
     def _is_other_water(self, said: Said, component: str, n: int) -> bool:
         """Return whether water is the tap's, and not what another part of the recipe lists and names itself."""
+        if said.phrase == ("water",) and self._covers_with_water(n):
+            return True
         if said.phrase != ("water",) or not all(any(at != n for at in self.named_at[k]) for k in said.lines):
             return False
         # "Soak the gelatine in cold water"; "simmer the fruit, sugar and water" is the list's.
         is_to_soak = _TO_SOAK.search(self.clauses[n].text) is not None
         return all(self.lines[k].component != component or is_to_soak for k in said.lines)
+
+    def _covers_with_water(self, n: int) -> bool:
+        """Return whether a step only covers or dips with water that is poured away: "cover the apples with boiling water, then drain"."""
+        text = self.clauses[n].text
+        return bool(_COVERED.search(text)) and bool(_POURED_AWAY.search(text))
 
     def _named_elsewhere(self, n: int, said: Said) -> set[int]:
         """Return the lines that another step calls by more words, and no other line so: "the almonds" are not the flaked ones scattered later."""

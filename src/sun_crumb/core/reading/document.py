@@ -173,6 +173,8 @@ def _broken_names(
             continue
         if not first.has_amount or second.has_amount or first.is_behind or re.search(r"[,()]", before.text):
             continue
+        if _SO_LITTLE_OF.match(statement.raw):
+            continue  # "strip of orange peel": a food of its own
         both = known(f"{before.text} {statement.text}")
         if both.food and first.food in ("", both.food):
             lines[statement.line.number] = "continuation"
@@ -190,6 +192,9 @@ def _is_torn_name(before: Statement, statement: Statement, first: Known, second:
     )
 
 
+_SO_LITTLE_OF = re.compile(
+    r"\W*(?:strip|pinch|handful|knob|sprig|squeeze|dash|drizzle|grating|few|little)\s+(?:of\s+)?\w", re.I
+)
 MOST_TORN = 3
 _AMOUNT_LAST = re.compile(r"\d\s*(?:g|kg|ml|l|oz|tsp|tbsp)?\s*$")
 

@@ -310,6 +310,7 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     ),
     # "Lemons, 3 (juice; zest of one)"
     (re.compile(r"^(lemon|lime|orange)(s?),?\s+(\d{1,2})\s*(?=\(.*\bof\b)", re.I), r"\3 \1\2 ", "zest|juice"),
+    (re.compile(r"\bover-ripe\b", re.I), "overripe", "over-ripe"),
     # "Egg whites, 5 (about 175 g)"
     (re.compile(r"^(eggs?(?: yolks?| whites?)?),?\s+(\d{1,2})\s*(?=\()", re.I), r"\2 \1 ", "egg"),
     # "eggs 2 beaten", "lemons 2 (juice and zest)"

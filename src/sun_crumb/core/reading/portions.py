@@ -343,6 +343,9 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         if said is not None and (said.count or said.whole):
             rest = f"{title[: aside.start()]} {title[aside.end() :]}"
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
+    if slashed := _FOR_BEHIND.search(title):
+        # "Lime pots (no bake) / for 4"
+        return title[: slashed.start()].strip(), Stated(read_count(slashed[1]), "", 0.95, slashed[0].strip(" /|"))
     if behind := _EATERS_BEHIND.search(title):
         # "Mocha pots - 8 people"
         return title[: behind.start()].strip(), Stated(read_count(behind[1]), "", 0.95, behind[1])
@@ -363,6 +366,10 @@ def of_title(title: str) -> tuple[str, Stated | None]:
 
 
 _EATERS_BEHIND = re.compile(r"\s+[-–—|,]+\s+(\d{1,2}\s+(?:people|persons|guests|eaters|servings|portions))\W*$", re.I)
+_FOR_BEHIND = re.compile(
+    r"\s+[/|–—-]+\s+(?:serves|for|makes)\s+((?:\d{1,2}|two|four|six|eight)(?:\s+(?:people|persons|pieces|pots))?)\W*$",
+    re.I,
+)
 _TIMES = re.compile(r"\s+[x×]\s*([1-9]\d?)$", re.I)
 _FOR_SO_MANY = re.compile(
     r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\([^()\d]*\)\W*)?$",

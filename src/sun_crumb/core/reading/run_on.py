@@ -12,7 +12,7 @@ from sun_crumb.core.reading.portions import statements
 from sun_crumb.core.reading.words import word_list
 
 _RUN_ON = re.compile(
-    r"\s*(?:[;•·●▪¤]|,(?=\s)|\s\.\s|\s[–-]\s|\s//\s|\s/\s(?=[\d½¼¾⅓⅔⅛]|(?:an?\s)?pinch\b)|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?"
+    r"\s*(?:[;•·●▪¤]|,(?=\s)|\s\.\s|\s[–-]\s|\s//\s|\s/\s(?=[\d½¼¾⅓⅔⅛]|(?:an?\s)?pinch\b|(?:zest|juice)\s+(?:of\s+)?[\d½])|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?(?:for\s+the\s+[a-z]+\s+(?=\d))?"
 )
 _TITLED = re.compile(
     r"^([^\W\d_][^.:,;!\d]{2,60}?(?:\s+for\s+\d{1,2})?)[.!]+\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
@@ -95,7 +95,11 @@ def _headed(prefix: str, rest: str) -> list[str]:
         or (prefix[:1].isupper() and prefix.lower().split()[-1] in word_list("component") - word_list("deed_food"))
         or IN_THE_BOWL.fullmatch(prefix)
         or WHAT_GOES_IN.fullmatch(prefix)
-        or re.fullmatch(r"(?:fold|stir|mix|add|beat) in", prefix, re.I)
+        or re.fullmatch(
+            r"(?:fold|stir|mix|add|beat) in|(?:after|before) (?:bak|cook|cool|chill)ing|at the end|last(?: of all)?",
+            prefix,
+            re.I,
+        )
     )
     if len(_split(rest)) < 2 and not (is_part and begins_food(rest)):
         return []

@@ -107,6 +107,10 @@ def amount_before(formula: Formula, at: int, cup: CupStandard) -> str:
     line = formula.lines[at]
     own = own_amount(formula, at, line.ingredient.key, line.grams)
     # "4 cups (500 g)": where a cup of it weighs something else here, the bracket stays.
+    if own.isdigit() and line.ingredient.has_role("flavour") and not line.ingredient.name.endswith("pod"):
+        own = ""  # "1 ground cinnamon", that is a stick
+    if _OF_A_FRUIT.match(f"zest of {own}"):
+        own = ""  # "1 lime" of zest
     for told in (own, f"{own} ({line.grams:.0f} g)") if own else ():
         read = weigh(parse_line(f"{told} {line.ingredient.name}"), line.ingredient, cup)
         is_so = read is not None and abs(read.grams - line.grams) <= max(AS_TOLD_SHARE * line.grams, AS_TOLD_G)
@@ -133,6 +137,8 @@ def _as_it_says(one: Amount, was: FormulaLine, said: str) -> str:
     # "2 tbsp flaked almonds": how it is cut is said of the food.
     text = _SOLD_IN.sub(r"\1", _HOW_CUT.sub("", one.text)).lstrip("~≈ ")
     text = f"{WORDS[text.lower()]:.0f}" if text.lower() in WORDS else text
+    if one.unit == "pinch":
+        return text.lower() if re.match(r"an?\s", text, re.I) else "a pinch" if text.lower() == "pinch" else ""
     if one.unit == "clove":
         return text.split()[0]
     is_told = one.unit in _AS_TOLD or (one.unit == "g" and _GRAMS.fullmatch(text))
@@ -152,7 +158,7 @@ def _is_counted(line: FormulaLine, unit: str | None, amount: str) -> bool:
         return False
     if food.group == "egg":
         return True
-    is_fruit = food.group in ("fruit", "morefruit", "vegetable") and not food.has_role("acid", "flavour")
+    is_fruit = food.group not in ("flavour", "leaven", "acid") and not food.has_role("acid", "flavour")
     return (is_fruit and food.measure("each") is not None) or bool(_WHOLE_SPICE.search(line.text))
 
 
