@@ -13,7 +13,7 @@ from sun_crumb.core.doubt import Doubted, PlanDoubt, doubt_of, doubt_of_plan
 from sun_crumb.core.errors import OutOfDomainError, UnknownIngredientError, require_choice
 from sun_crumb.core.exploring import Checked
 from sun_crumb.core.exploring import check as check_formula
-from sun_crumb.core.formula import Analysis, Formula, FormulaLine, from_reading
+from sun_crumb.core.formula import Analysis, Formula, FormulaLine, from_reading, with_foams
 from sun_crumb.core.formula import analyse as analyse_formula
 from sun_crumb.core.formula.recipe import is_crushed, of_its_size
 from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
@@ -136,15 +136,17 @@ def formula_of(
     pantry = pantry or shipped_pantry()
     return Formula(
         title,
-        tuple(
-            FormulaLine(
-                of_its_size(pantry[line.ingredient], line.text, line.grams),
-                line.grams,
-                line.component,
-                is_crushed(line.text) if line.is_crushed is None else line.is_crushed,
-                line.text,
-            )
-            for line in lines
+        with_foams(
+            [
+                FormulaLine(
+                    of_its_size(pantry[line.ingredient], line.text, line.grams),
+                    line.grams,
+                    line.component,
+                    is_crushed(line.text) if line.is_crushed is None else line.is_crushed,
+                    line.text,
+                )
+                for line in lines
+            ]
         ),
         servings,
         unit,

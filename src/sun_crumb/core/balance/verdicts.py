@@ -192,6 +192,9 @@ def verdicts(
         ):
             # A little sweeter than asked, and no sweeter than the original, is no fault.
             level = "balanced"
+        elif gauge.metric.key == "sweetness" and off > 0 and _is_as_sweet_a_portion(before, after):
+            # Gram for gram sweeter, in a portion that is smaller and as sweet as it was: no fault either.
+            level = "balanced"
         elif gauge.metric.key == "sweetness" and off > 0 and new <= gauge.old * (1 + gauge.band[1]):
             level = "strained"
         words = _words(gauge, off, reach, new, _water_in(before), _water_in(after))
@@ -213,6 +216,11 @@ def verdicts(
     if is_baked and (before["browning"] > 0.002 * before["mass"] or after["browning"] > 0.002 * after["mass"]):
         found.append(_browning(before, after))
     return found
+
+
+def _is_as_sweet_a_portion(before: dict[str, float], after: dict[str, float]) -> bool:
+    """Return whether all of it together is no sweeter than all of it was."""
+    return after["mass"] < before["mass"] and after["sweetness"] <= before["sweetness"]
 
 
 # Which norm a metric has, and what it is to be divided by to be in the metric's unit; liquid goes by what holds it alone.

@@ -2,7 +2,7 @@
 
 from sun_crumb.core.formula.analysis import Analysis, analyse
 from sun_crumb.core.formula.portions import PortionKind, check_portions, portion_totals, served, suggested_kinds
-from sun_crumb.core.formula.recipe import Formula, FormulaLine, from_reading
+from sun_crumb.core.formula.recipe import Formula, FormulaLine, from_reading, with_foams
 from sun_crumb.core.formula.totals import Totals, portion, total
 
 __all__ = [
@@ -19,4 +19,5 @@ __all__ = [
     "served",
     "suggested_kinds",
     "total",
+    "with_foams",
 ]

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass, replace
 from math import isfinite
 
@@ -47,7 +47,8 @@ class FormulaLine:
     """One ingredient [g] in one component.
 
     ``is_crushed`` when it is mashed, grated, melted or ground into the mix; ``is_body`` when the fruit is the thing
-    itself, as in a filling, and not pieces in a crumb; ``stage`` the one of a mixture that it is listed under, "wet" or "dry".
+    itself, as in a filling, and not pieces in a crumb; ``stage`` the one of a mixture that it is listed under, "wet" or "dry";
+    ``is_foam`` when it is the sugar that whites are whisked with, in one list with other sugar.
     """
 
     ingredient: Ingredient
@@ -57,6 +58,7 @@ class FormulaLine:
     text: str = ""
     is_body: bool = False
     stage: str = ""
+    is_foam: bool = False
 
     def __post_init__(self) -> None:
         if not isfinite(self.grams) or self.grams < 0 or self.grams > 100_000:
@@ -68,7 +70,7 @@ class FormulaLine:
 
     def at(self, grams: float) -> FormulaLine:
         """Return the line at another weight [g]."""
-        return FormulaLine(self.ingredient, grams, self.component, self.is_crushed, self.text, self.is_body, self.stage)
+        return replace(self, grams=grams)
 
     @property
     def is_spooned(self) -> bool:
@@ -219,6 +221,23 @@ def is_crushed(text: str, preparation: str = "") -> bool:
     return bool(_CRUSHED.search(f"{text} {preparation}"))
 
 
+# So much sugar to the whites makes a foam of its own [share]; less white is none [g] (judgement).
+FOAM_SUGAR, LEAST_WHITES_G = 1.0, 50.0
+
+
+def with_foams(lines: Sequence[FormulaLine]) -> tuple[FormulaLine, ...]:
+    """Return the lines of a list in their order, the sugars marked that whites are whisked with: those beside the whites, where their component has other sugar too."""
+    sugars = [n for n, x in enumerate(lines) if x.ingredient.has_role("sugar") and x.ingredient.group == "refined"]
+    found = set()
+    for n, line in enumerate(lines):
+        own = [k for k in sugars if lines[k].component == line.component]
+        beside = next((k for k in (n + 1, n - 1) if k in own), None)
+        is_white = line.ingredient.key == "egg_white" and line.grams >= LEAST_WHITES_G
+        if is_white and beside is not None and len(own) > 1 and lines[beside].grams >= FOAM_SUGAR * line.grams:
+            found.add(beside)
+    return tuple(replace(line, is_foam=True) if n in found else line for n, line in enumerate(lines))
+
+
 def of_its_size(ingredient: Ingredient, text: str, grams: float) -> Ingredient:
     """Return eggs as large as a line counts them: of "2 medium eggs" each weighs what these do; any other food as it is."""
     each = ingredient.measure("each")
@@ -281,7 +300,7 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
     own = tuple((y.component, y.count) for y in reading.component_yields if y.component in held and y.count != servings)
     return Formula(
         title=reading.title,
-        lines=tuple(lines),
+        lines=with_foams(lines),
         servings=servings,
         unit=unit,
         is_servings_assumed=assumed,

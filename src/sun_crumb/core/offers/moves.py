@@ -121,6 +121,16 @@ def _stays(line: FormulaLine) -> bool:
     )
 
 
+# A foam of whites in one list with the rest stands on so much of its sugar [share] (judgement).
+FOAM_LEAST = 0.8
+_OWN_FOAM = ("meringue", "marshmallow", "foam_cake", "macaroon", "nut_cookie")
+
+
+def holds_a_foam(line: FormulaLine, family: Family) -> bool:
+    """Return whether whites stand on a sugar in a dessert that is none of whites as a whole: the meringue on a lemon pie, in one list with it."""
+    return line.is_foam and not family.is_among(_OWN_FOAM)
+
+
 def move_of(line: FormulaLine, definition: str, family: Family) -> Move | None:
     """Return how a line may move in a dessert *family*, or None where it stays as it is."""
     if is_cuttable(line, definition):

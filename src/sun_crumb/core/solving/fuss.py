@@ -29,7 +29,7 @@ SPOON_TRIFLE_G = 8.5
 # Several such changes at once must gain so much together (judgement).
 ALL_FUSS_GAIN = 0.55
 # A new sweetener that gives less than this share of the sweetness is a dash; so many steps of another may make up for it (judgement).
-DASH, DASH_STEPS = 0.14, 8
+DASH, DASH_STEPS, MILDER_STEPS = 0.14, 8, 2
 # A speck of something strong, less than any spoon but the smallest holds [g], is not worth a jar of it for less than this share (judgement).
 SPECK, SPECK_G = 0.16, 0.15
 # In one part of several a new sweetener of less than this is such a speck [g]; a part that is less of the whole is one of several (judgement).
@@ -116,7 +116,7 @@ def _put_back(
             trial = _sweeter(true_penalty, amounts, max(new, key=lambda i: amounts[i]), free, snap)
         if not true_penalty.is_sweet(trial):
             return sums
-    if true_penalty.is_sweet(sums) and true_penalty.limits(trial) > true_penalty.limits(sums) + NEAR:
+    if true_penalty.limits(trial) > true_penalty.limits(sums) + NEAR:
         trial = _milder(problem, true_penalty, amounts, trial, true_penalty.limits(sums), free, snap)
     # So small a change is no way to be sweet enough, and so little sugar is what the whole recipe hardly misses.
     breaks = true_penalty.limits(trial) - true_penalty.limits(sums)
@@ -213,11 +213,13 @@ def _milder(
         return sums
     i = max(new, key=lambda n: grams[n])
     trial, was = sums, grams[i]
-    for _ in range(DASH_STEPS):
+    # What is not sweet enough as it is may lose a step or two of it.
+    is_sweet = true_penalty.is_sweet(sums)
+    for _ in range(DASH_STEPS if is_sweet else MILDER_STEPS):
         less = snap(i, grams[i] - free[i])
         trial = true_penalty.moved(trial, i, less - grams[i])
         grams[i] = less
-        if less <= 0 or not true_penalty.is_sweet(trial):
+        if less <= 0 or (is_sweet and not true_penalty.is_sweet(trial)):
             break
         if true_penalty.limits(trial) <= limits + NEAR:
             return trial

@@ -90,8 +90,9 @@ class Build:
                 self._stays(row.original_g)
             elif row.is_cut:
                 # One common factor for all sugars that are cut: losing one of two wholly would lose its flavour.
-                self.base.append(0.0)
-                self.terms.append({factor: row.original_g})
+                # What whites stand on goes with the others, but not as far.
+                self.base.append(row.move.low * row.original_g)
+                self.terms.append({factor: (1 - row.move.low) * row.original_g})
             else:
                 self._movable(n, row.original_g, row.move)
 

@@ -15,7 +15,7 @@ from sun_crumb.core.balance import QUANTITIES, Family, Gauge, contribution_row, 
 from sun_crumb.core.balance.verdicts import SWEETER
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.offers.addition import Addition
-from sun_crumb.core.offers.moves import Move, counted_per_gram, move_of
+from sun_crumb.core.offers.moves import FOAM_LEAST, Move, counted_per_gram, holds_a_foam, move_of
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.recasting.recast import Reference
 from sun_crumb.core.reference import table
@@ -75,7 +75,7 @@ class Problem:
         there = [
             Row(
                 line,
-                self._grown(line, move_of(line, self.goals.counted, self.family)),
+                self._held_up(line, self._grown(line, move_of(line, self.goals.counted, self.family))),
                 lock_g=self.locks.get(n),
                 seasoning=self.seasoned.get(n, ""),
             )
@@ -86,6 +86,11 @@ class Problem:
             for n, a in enumerate(self.additions, len(there))
         ]
         return (*there, *new)
+
+    def _held_up(self, line: FormulaLine, move: Move | None) -> Move | None:
+        """Return how far a sugar may go that whites stand on."""
+        is_held = move is not None and holds_a_foam(line, self.family)
+        return replace(move, low=max(move.low, FOAM_LEAST)) if is_held and move is not None else move
 
     def _grown(self, line: FormulaLine, move: Move | None) -> Move | None:
         """Return how far fruit that is there may grow: where fruit alone sweetens a loaf, up to the room that it has for fruit."""

@@ -14,6 +14,8 @@ from sun_crumb.core.solving.problem import Problem, bounds
 from sun_crumb.core.solving.true_penalty import NO_BREACH, TruePenalty
 
 ROUNDS = 4
+# So much a broken rule costs, and more [cost] (judgement).
+BROKEN = 1.0
 # Less than this part of a sugar is nothing that a baker weighs (judgement).
 PINCH = 0.02
 # Less than this share of a sugar that is cut is not worth a spoon: it goes too.
@@ -151,22 +153,28 @@ def _improve(
     groups = [*((i,) for i in free), *combinations([i for i in free if _is_cut(problem, i)], 2)]
     sums = true_penalty.sums(result)
     best = true_penalty.of(sums)
-    for _ in range(ROUNDS):
-        improved = False
-        for group in groups:
-            for amounts in product(
-                *(_choices(problem, grams[i], result[i], i, free[i], limits[i], snap) for i in group)
-            ):
-                trial = sums
-                for i, amount in zip(group, amounts, strict=True):
-                    trial = true_penalty.moved(trial, i, amount - result[i])
-                cost = true_penalty.of(trial)
-                if cost < best - 1e-9:
-                    best, sums, improved = cost, trial, True
-                    for i, amount in zip(group, amounts, strict=True):
-                        result[i] = amount
-        if not improved:
+    for is_broken in (False, True):
+        # Where a rule is broken still, a sugar that is cut may go up a step again.
+        if is_broken and true_penalty.limits(sums) <= true_penalty.limits(true_penalty.sums(grams)) + BROKEN:
             break
+        for _ in range(ROUNDS):
+            improved = False
+            for group in groups:
+                choices = (
+                    _choices(problem, grams[i], result[i], i, free[i], limits[i], snap, is_broken=is_broken)
+                    for i in group
+                )
+                for amounts in product(*choices):
+                    trial = sums
+                    for i, amount in zip(group, amounts, strict=True):
+                        trial = true_penalty.moved(trial, i, amount - result[i])
+                    cost = true_penalty.of(trial)
+                    if cost < best - 1e-9:
+                        best, sums, improved = cost, trial, True
+                        for i, amount in zip(group, amounts, strict=True):
+                            result[i] = amount
+            if not improved:
+                break
 
 
 def _choices(
@@ -177,12 +185,16 @@ def _choices(
     step: float,
     limits: tuple[float, float],
     snap: _Snap,
+    *,
+    is_broken: bool,
 ) -> list[float]:
     """Return the amounts that a spoon measures near the *exact* one and near what it is *now* [g]."""
     was = problem.rows[position].untouched_g
     near = {floor(exact / step) * step, ceil(exact / step) * step}
     if not _is_cut(problem, position):
         near |= {now + step, now - step}
+    elif is_broken:
+        near.add(now + step)
     side = exact - was
     return [
         was if was and abs(choice - was) < 0.3 * step else snap(position, choice)

@@ -7,7 +7,7 @@ from dataclasses import replace
 from sun_crumb.core.balance import Gauge
 from sun_crumb.core.formula import FormulaLine
 from sun_crumb.core.offers.addition import Addition
-from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
+from sun_crumb.core.offers.moves import FOAM_LEAST, counted_per_gram, holds_a_foam, is_cuttable
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.solving.penalty import penalty
 from sun_crumb.core.solving.problem import Problem
@@ -72,6 +72,8 @@ def _cut_reason(problem: Problem, line: FormulaLine, was: float) -> str:
     floor = problem.family.crystal_floor
     if floor and 0 < line.grams <= was * floor * 1.15:
         text += f"; {100 * line.grams / was:.0f} % stays: {problem.family.stays}"
+    elif line.grams >= FOAM_LEAST * was * 0.98 and holds_a_foam(line, problem.family):
+        text += f"; {100 * line.grams / was:.0f} % stays: the foam stands on it"
     return text
 
 
