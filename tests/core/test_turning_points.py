@@ -271,7 +271,7 @@ class Edges(CloseTo):
         problem = Problem(formula, families()["butter_cake"], Goals(), [], {}, {})
 
         def choices(exact: float) -> list[float]:
-            return _choices(problem, exact, exact, 4, 15.0, (0.0, 200.0), lambda _, g: g)
+            return _choices(problem, exact, exact, 4, 15.0, (0.0, 200.0), lambda _, g: g, is_broken=False)
 
         # Of 100 g, steps of 15 g near 108 are 90, 105 and 120 (and what lies a step from it): 93 would be less milk.
         self.assertEqual([round(x) for x in choices(108.0)], [105, 120, 123])

@@ -121,6 +121,10 @@ def nature_of(formula: Formula, component: str) -> Nature:
         score[key] += portion.get(key, 0.0) + method.get(key, 0.0) + texture.get(key, 0.0)
     if is_main:
         _by_heat(score, formula)
+    if shares["sugar"] + shares["syrup"] > OF_CANDY and _CANDY_STAGE.search(formula.method):
+        # What is boiled to a stage that a thermometer tells sets by its sugar, whatever it is called.
+        for key in score:
+            score[key] -= 0.0 if families()[key].is_among(_SET_BY_SUGAR) else NO_CANDY
     # A yeast cake under its apples, a crumble in one list with its rhubarb, a pavlova under its peaches: what they lie on tells what it can be.
     made_of = (shares, crumb) if crumb["grain"] > OF_A_DOUGH or crumb["white"] > OF_WHITES else (shares,)
     possible = {
@@ -134,6 +138,13 @@ def nature_of(formula: Formula, component: str) -> Nature:
 
 
 MOST_NAMED = 4
+# So much sugar that is boiled so far sets by it [share of its mass]; what speaks against all else then [score] (judgement).
+OF_CANDY, NO_CANDY = 0.3, 4.0
+_SET_BY_SUGAR = ("caramel", "candied", "meringue", "frosting", "curd", "sauce", "soaking_syrup")
+_CANDY_STAGE = re.compile(
+    r"\b(?:boil|syrup|cook|heat|melt|thermometer|reach)\w*\b(?![^.;]*\b(?:oven|bake)\b)[^.;]{0,80}?\b(?:(?:11[2-9]|1[2-5]\d)\s*(?:°|º)?\s*C|(?:23[4-9]|2[4-9]\d|30\d|31\d)\s*(?:°|º)?\s*F)\b|\b(?:soft|firm|hard)[- ](?:ball|crack)\b",
+    re.I,
+)
 # So much flour or grain in what is no whole fruit or nut makes a dough or a crumb of it [share of its mass] (judgement).
 OF_A_DOUGH = 0.15
 # And so much egg white a meringue [share] (judgement).

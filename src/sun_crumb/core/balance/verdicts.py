@@ -192,7 +192,7 @@ def verdicts(
         ):
             # A little sweeter than asked, and no sweeter than the original, is no fault.
             level = "balanced"
-        elif gauge.metric.key == "sweetness" and off > 0 and _is_as_sweet_a_portion(before, after):
+        elif gauge.metric.key == "sweetness" and off > 0 and _is_as_sweet_a_portion(gauge, before, after):
             # Gram for gram sweeter, in a portion that is smaller and as sweet as it was: no fault either.
             level = "balanced"
         elif gauge.metric.key == "sweetness" and off > 0 and new <= gauge.old * (1 + gauge.band[1]):
@@ -218,9 +218,10 @@ def verdicts(
     return found
 
 
-def _is_as_sweet_a_portion(before: dict[str, float], after: dict[str, float]) -> bool:
-    """Return whether all of it together is no sweeter than all of it was."""
-    return after["mass"] < before["mass"] and after["sweetness"] <= before["sweetness"]
+def _is_as_sweet_a_portion(gauge: Gauge, before: dict[str, float], after: dict[str, float]) -> bool:
+    """Return whether a batch that is smaller holds no more sweetness than was asked of the whole."""
+    asked = gauge.wanted / gauge.old * before["sweetness"] if gauge.old > 0 else 0.0
+    return after["mass"] < before["mass"] and after["sweetness"] <= asked * (1 + gauge.band[1])
 
 
 # Which norm a metric has, and what it is to be divided by to be in the metric's unit; liquid goes by what holds it alone.

@@ -64,6 +64,7 @@ _SHORT_ENDS = ("currant", "melon", "nut")
 # What a line's food is by the time the method speaks of it: "the slices" of bread, the purée of berries.
 _AS_IT_IS = (
     ("slice", re.compile(r"\bslices\b", re.I)),
+    ("leaf", re.compile(r"\blea(?:f|ves)\b.*\bgelatin|\bgelatin\w*\b.*\blea(?:f|ves)\b", re.I)),
     ("puree", re.compile(r"\bpur[ée]ed\b", re.I)),
     ("crumb", re.compile(r"\bbread\s?crumbs\b|\b(?:crushed|(?:in)?to crumbs|crumbled)\b", re.I)),
 )

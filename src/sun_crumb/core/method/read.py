@@ -8,7 +8,8 @@ from dataclasses import replace
 
 from sun_crumb.core.method.account import USED_UP, Resolved
 from sun_crumb.core.method.links import relink
-from sun_crumb.core.method.order import Order, without_loose_ends
+from sun_crumb.core.method.loose_ends import without_loose_ends
+from sun_crumb.core.method.order import Order
 from sun_crumb.core.method.records import MethodLine, MethodRead, MethodStep, Use, Wait
 from sun_crumb.core.method.sentences import clauses
 from sun_crumb.core.method.uses import Resolver

@@ -35,7 +35,7 @@ _SAID = re.compile(
 )
 # How many it makes is nothing to do, though "slices" sounds like it.
 _YIELD = re.compile(
-    r"^\W*(?:(?:serves|makes|yields?|enough for|cuts (?:in)?to)\s+(?:about\s+|around\s+)?\d{1,3}\b|\d{1,3}\s+(?:\w+\s+)?(?:slices|pieces|squares|bars|servings|portions|cookies|biscuits)\b)(?:[^.]{0,30}|\s+if\b[^.]*)\W*$",
+    r"^\W*(?:(?:serves|makes|yields?|enough for|cuts (?:in)?to|you get)\s+(?:about\s+|around\s+)?\d{1,3}\b|\d{1,3}\s+(?:\w+\s+)?(?:slices|pieces|squares|bars|servings|portions|cookies|biscuits)\b)(?:[^.]{0,30}|\s+if\b[^.]*)\W*$",
     re.I,
 )
 _TOLD_AS_METHOD = re.compile(r"^\W*(?:how|how to|method|directions)\s*:\s*", re.I)
@@ -154,9 +154,16 @@ _MINUTES_AGAIN = re.compile(
 )
 
 
+# "for 20 minutes, uncover and bake for 5 more"
+_SO_MANY_MORE = re.compile(
+    r"(\b(?:bake|cook|simmer|boil|steam|roast)(?:\s+\w+)?\s+for\s+(?:another\s+)?\d{1,2})\s+more\b(?!\s+min)", re.I
+)
+
+
 def _sentences(text: str) -> Iterator[str]:
     text = _numbers_out(without_unit_stops(text))
     text = _MINUTES_AGAIN.sub(r"\1\2 minutes", text)
+    text = _SO_MANY_MORE.sub(r"\1 minutes more", text) if re.search(r"\bmin", text, re.I) else text
     text = _AFTER_MINUTES.sub(lambda m: f"{m[1]}\n" if verb_of(m[2]) else m[0], text)
     for sentence in _END.split(text):
         if sentence and sentence.strip():

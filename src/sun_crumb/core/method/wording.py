@@ -38,10 +38,10 @@ def without(text: str, gap: str) -> str:
     'Crush the dates and press into the tin.'
     """
     g = re.escape(gap)
-    # "stir in _ and press": what is done with it goes with it.
+    # "stir in _ and press": what is done with it goes with it; "stir in _ and the raisins" does not.
     text = re.sub(
-        rf"(?:(,)\s*|\b)(?:stir|fold|beat|whisk|mix|work)\s+in\s+{_ARTICLE}{g}\s*(?:,\s*(?:and\s+)?(?:then\s+)?|and\s+(?:then\s+)?)(?=[a-z])",
-        lambda m: " and " if m[1] else "",
+        rf"(?:(,)\s*|\b)(?:stir|fold|beat|whisk|mix|work)\s+in\s+{_ARTICLE}{g}\s*(?:,\s*(?:and\s+)?(?:then\s+)?|and\s+(?:then\s+)?)(?=([a-z]+))",
+        lambda m: (" and " if m[1] else "") if verb_of(m[2]) else m[0],
         text,
         flags=re.I,
     )

@@ -50,6 +50,9 @@ def _told(statement: Statement, cell: str) -> list[Statement]:
 
 def _cut_at(raw: str, at: int) -> tuple[str, str]:
     """Return a line's left and right cell, divided by the wide gap that ends nearest where the right heading stands."""
+    if "|" in raw:
+        one, _, two = raw.partition("|")
+        return one.strip(), two.strip()
     gaps = [gap for gap in GAP.finditer(raw) if abs(gap.end() - at) <= FAR]
     if not gaps:
         return (raw, "") if raw.strip() else ("", "")
@@ -63,7 +66,8 @@ FAR = 6
 
 def _heading_beside(statement: Statement) -> str:
     """Return the right one of the two headings of a line that says that a list stands on the left and its method on the right."""
-    cells = [cell.strip() for cell in GAP.split(statement.line.raw) if cell.strip()]
+    raw = statement.line.raw
+    cells = [cell.strip() for cell in (raw.split("|") if "|" in raw else GAP.split(raw)) if cell.strip()]
     # "Ingredients (makes 24)        What to do"
     if len(cells) != 2 or re.search(r"\d", re.sub(r"\([^()]*\)", "", statement.line.raw)):
         return ""

@@ -174,7 +174,7 @@ def _broken_names(
         if not first.has_amount or second.has_amount or first.is_behind or re.search(r"[,()]", before.text):
             continue
         if _SO_LITTLE_OF.match(statement.raw):
-            continue  # "strip of orange peel": a food of its own
+            continue  # "strip of orange peel", "oil for frying": a food of its own
         both = known(f"{before.text} {statement.text}")
         if both.food and first.food in ("", both.food):
             lines[statement.line.number] = "continuation"
@@ -193,7 +193,8 @@ def _is_torn_name(before: Statement, statement: Statement, first: Known, second:
 
 
 _SO_LITTLE_OF = re.compile(
-    r"\W*(?:strip|pinch|handful|knob|sprig|squeeze|dash|drizzle|grating|few|little)\s+(?:of\s+)?\w", re.I
+    r"\W*(?:strip|pinch|handful|knob|sprig|squeeze|dash|drizzle|grating|few|little)\s+(?:of\s+)?\w|.*\b(?:for|to)\s+(?:the\s+tin|fry|deep|greas|dust|serv|decor|brush|sprinkl|finish|roll|coat|top)|\W*(?:salt|pepper)\b",
+    re.I,
 )
 MOST_TORN = 3
 _AMOUNT_LAST = re.compile(r"\d\s*(?:g|kg|ml|l|oz|tsp|tbsp)?\s*$")

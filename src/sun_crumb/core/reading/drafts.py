@@ -226,7 +226,11 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> li
                 continue  # "a teaspoon of jam in each": a part that is made here
             listed.add(key)
             # A method often stands after the last component's list; the component that the step names is meant.
-            where = next((c for c in components if c and c in piece.text.lower()), components[0] if components else "")
+            where = next((c for c in components if c and c in piece.text.lower()), None)
+            if where is None:
+                # What is dusted on in the end is of the last part.
+                on_top = re.match(r"\W*(?:[^.;]*\b)?(?:dust|sprinkle|scatter|decorate)\b", piece.text, re.I)
+                where = (components[-1] if on_top and "" not in components else components[0]) if components else ""
             extra.append(replace(draft, piece=replace(draft.piece, component=where), is_mention=True))
     return extra
 

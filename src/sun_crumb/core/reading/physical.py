@@ -123,6 +123,7 @@ def _name_and_fields(raw: str) -> list[str]:
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
     raw = _LED_FIELD.sub(r"\1: ", raw, count=1)
+    raw = _OPTIONAL_FIRST.sub(r"\1 (optional)", raw)
     raw = _CIRCLED.sub(lambda found: f"{ord(found[1]) - ord('①') + 1}. ", raw)
     raw = _FOR_THE_END.sub(r"\1: ", _KEYCAP.sub(r"\1. ", raw))
     raw = _ASKED_OR_TOLD.sub("", _STRUCK.sub(" • ", raw))
@@ -172,6 +173,10 @@ _SAID_BESIDE = re.compile(r"(?<=\w)\)?\s+(?:<[-=]+|\u2190)\s.*$")
 _ASIDE = re.compile(
     r"(?<=[^\W\d_]{3})\s+(?:[-–—]|\()\s*(?:I|we)\s+(?:always\s+|usually\s+|often\s+|sometimes\s+)?(?:make|made|like|buy|bought|prefer)\b.*$"
 )
+
+
+# "optional: 100 g chocolate for the top"
+_OPTIONAL_FIRST = re.compile(r"\boptional\s*:\s*(?=[\d½¼¾])([^,;]+)", re.I)
 
 
 def _two_led(raw: str) -> str:

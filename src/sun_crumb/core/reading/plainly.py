@@ -311,6 +311,49 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
     # "Lemons, 3 (juice; zest of one)"
     (re.compile(r"^(lemon|lime|orange)(s?),?\s+(\d{1,2})\s*(?=\(.*\bof\b)", re.I), r"\3 \1\2 ", "zest|juice"),
     (re.compile(r"\bover-ripe\b", re.I), "overripe", "over-ripe"),
+    (re.compile(r"\b((?:shortcrust|sweet) pastry) (?:case|shell|base|crust)\b", re.I), r"\1", "pastry"),
+    (
+        re.compile(
+            r"\bpack(?:et)?s?\s+(?:of\s+)?(?:raspberry|strawberry|blackcurrant|cherry|lime|lemon|orange)\s+jelly\b(?! crystals)",
+            re.I,
+        ),
+        "packet jelly tablet",
+        "jelly",
+    ),
+    # "1 strip lemon zest": a strip, and not the whole fruit's
+    (
+        re.compile(r"^(?:1|one|an?)\s+strip\s+(?:of\s+)?(lemon|orange|lime)\s+(zest|peel|rind)$", re.I),
+        r"1.5 g \1 \2",
+        "strip",
+    ),
+    (
+        re.compile(r"^(?:2|two)\s+strips\s+(?:of\s+)?(lemon|orange|lime)\s+(zest|peel|rind)$", re.I),
+        r"3 g \1 \2",
+        "strip",
+    ),
+    (
+        re.compile(r"^(?:3|three)\s+strips\s+(?:of\s+)?(lemon|orange|lime)\s+(zest|peel|rind)$", re.I),
+        r"4.5 g \1 \2",
+        "strip",
+    ),
+    # "Eggs, 2 large, beaten", "Eggs (2), beaten"
+    (
+        re.compile(
+            r"^(eggs?(?: yolks?| whites?)?),?\s*\(?(\d{1,2})\)?\s*(large |medium |small )?,?\s*(large|medium|small)?,\s*([a-z ]+)$",
+            re.I,
+        ),
+        r"\2 \3\4 \1, \5",
+        "egg",
+    ),
+    # "rhubarb in 3 cm bits"
+    (
+        re.compile(
+            r"\s+(?:cut\s+)?in(?:to)?\s+\d+(?:[.,]\d)?\s*-?\s*(?:cm|mm|inch|in)\.?\s+(?:bits|pieces|chunks|lengths|dice|cubes|slices|batons)$",
+            re.I,
+        ),
+        "",
+        "bits|pieces|chunks|lengths|dice|cubes|slices|batons",
+    ),
     # "Egg whites, 5 (about 175 g)"
     (re.compile(r"^(eggs?(?: yolks?| whites?)?),?\s+(\d{1,2})\s*(?=\()", re.I), r"\2 \1 ", "egg"),
     # "eggs 2 beaten", "lemons 2 (juice and zest)"

@@ -268,7 +268,10 @@ _ISH = re.compile(r"\b(\d{1,3})[ -]?ish\s+(?=[a-z])", re.I)
 
 def bare_count(text: str) -> Stated | None:
     """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
+    text = _IN_ALL.sub("", text)
     told, text = text.strip(), _LABELLED.sub(r"\1", _SHORT_PEOPLE.sub(r"\1 portions", _ISH.sub(r"about \1 ", text)))
+    if abroad := _FOR_ABROAD.fullmatch(text):
+        return Stated(Count(int(abroad[1]), int(abroad[1]), "serving", "person", 0), "", 0.95, told)  # "Pour 6"
     if (alone := _ABOUT_SO_MANY.fullmatch(text)) and (some := read_count(alone[1])):
         return Stated(some, "", 0.9, text.strip())
     if (such := SUCH_FOR.fullmatch(text)) and (some := read_count(such[1])):
@@ -282,6 +285,10 @@ def bare_count(text: str) -> Stated | None:
     if all(c.kind not in ("piece", "person", "whole") for c in counts) and "dozen" not in text.lower():
         return None
     return _stated("bare", counts, told, 1.0)
+
+
+_IN_ALL = re.compile(r"\s+(?:in all|altogether|all told|in total)\W*$", re.I)
+_FOR_ABROAD = re.compile(r"(?:pour|für|fuer|para|por|per|voor|för)\s+([2-9]|[1-3]\d)\W*", re.I)
 
 
 def said_in(aside: str) -> Stated | None:
@@ -337,18 +344,14 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     >>> name, said.count.low, said.whole
     ('Fig loaf', 10, '1 loaf')
     """
+    if behind := _behind_the_name(title):
+        return behind
     for aside in (*_ASIDE.finditer(title), *_BRACKETED.finditer(title)):
         inside = next(part for part in aside.groups() if part)
         said = said_in(inside) or next((told for part in inside.split(",") if (told := said_in(part))), None)
         if said is not None and (said.count or said.whole):
             rest = f"{title[: aside.start()]} {title[aside.end() :]}"
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
-    if slashed := _FOR_BEHIND.search(title):
-        # "Lime pots (no bake) / for 4"
-        return title[: slashed.start()].strip(), Stated(read_count(slashed[1]), "", 0.95, slashed[0].strip(" /|"))
-    if behind := _EATERS_BEHIND.search(title):
-        # "Mocha pots - 8 people"
-        return title[: behind.start()].strip(), Stated(read_count(behind[1]), "", 0.95, behind[1])
     if told := next((s for s in statements(title) if s.count and s.count.kind == "person"), None):
         return title, told  # "Profiteroles for 8 people, 4 each"
     if re.search(r"\b(?:single[- ]serv(?:e|ing)|for (?:one|1))\b(?![.\d])", title, re.I):
@@ -363,6 +366,23 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         # "Apple crumble for two": the name it goes by.
         return title, Stated(read_count(found[1]), "", 0.9, found[0].strip())
     return title, None
+
+
+def _behind_the_name(title: str) -> tuple[str, Stated] | None:
+    """Return a title and what a stroke or a stop divides from it: "Lime pots (no bake) / for 4", "Mocha pots - 8 people", "Malt loaf. 20 slices in all"."""
+    stop = re.search(r"(?<!\bca)(?<!\babt)(?<!approx)(?<!\bno)[.!]\s+(?=\d|about\b|makes\b)", title)
+    if stop and title.count("(", 0, stop.start()) == title.count(")", 0, stop.start()):
+        rest = title[stop.end() :]
+        said = [s for part in (*rest.split(","), rest) if (s := said_in(_IN_ALL.sub("", part))) and s.count]
+        # The slices rather than the loaves that they are cut from.
+        said.sort(key=lambda s: -s.count.low if s.count and s.count.kind == "piece" else 0)
+        if said:
+            return title[: stop.start()].strip(), said[0]
+    if slashed := _FOR_BEHIND.search(title):
+        return title[: slashed.start()].strip(), Stated(read_count(slashed[1]), "", 0.95, slashed[0].strip(" /|"))
+    if behind := _EATERS_BEHIND.search(title):
+        return title[: behind.start()].strip(), Stated(read_count(behind[1]), "", 0.95, behind[1])
+    return None
 
 
 _EATERS_BEHIND = re.compile(r"\s+[-–—|,]+\s+(\d{1,2}\s+(?:people|persons|guests|eaters|servings|portions))\W*$", re.I)

@@ -313,6 +313,8 @@ def begins_food(text: str) -> bool:
         return False
     amount, end = found
     rest = text[end:]
+    if amount.unit and re.match(r"\s*each\s+(?:of\s+)?[a-z]{3}", rest, re.I):
+        return True  # "half a teaspoonful each of ginger and cloves"
     if (
         amount.unit is None
         and re.match(r"[-\s]*\w+ed\b", rest)

@@ -7,8 +7,9 @@ from collections.abc import Iterable, Sequence
 from dataclasses import replace
 from itertools import pairwise
 
+from sun_crumb.core.quantities.nouns import plural
 from sun_crumb.core.reading.components import HEAD_YIELD, component_of
-from sun_crumb.core.reading.counts import MOST
+from sun_crumb.core.reading.counts import MOST, Count
 from sun_crumb.core.reading.marks import heading_kind
 from sun_crumb.core.reading.pieces import SENTENCE, Piece
 from sun_crumb.core.reading.portions import SURE, Stated, bare_count, of_step, said_in, statements
@@ -90,7 +91,36 @@ def stated_in(pieces: Iterable[Piece]) -> list[Stated]:
             case "heading" if first and component_of(piece.text) == first:
                 # "For the filling (serves 6)", over the first of its parts
                 found += [replace(s, trust=SURE) for s in statements(piece.text) if _is_of_eaters(s)]
-    return found
+    each = _of_each_whole([piece.text for piece in pieces])
+    return [each, *(replace(s, trust=0.5 * s.trust) for s in found)] if each else found
+
+
+# "Each loaf cuts into 12."
+_EACH_CUTS = re.compile(
+    r"(?:^|[.;]\s+)each\s+(?P<whole>loaf|cake|roll|log|tart|pie|tray|tin)\s+(?:cuts?(?: in)?to|makes|gives|serves|feeds)\s+(?:about\s+)?(?P<count>\d{1,2})\b",
+    re.I,
+)
+_SO_MANY_WHOLES = re.compile(
+    r"\b(?P<many>two|three|four|2|3|4)\s+(?:[\w-]+\s+){0,3}?(?:loaf tins|loaves|cakes|rolls|logs|tarts|pies|trays|tins)\b",
+    re.I,
+)
+_WORD_COUNTS = {"two": 2, "three": 3, "four": 4}
+
+
+def _of_each_whole(texts: list[str]) -> Stated | None:
+    """Return how many portions all wholes make, where each is said to make so many and their number is told."""
+    each = next((found for text in texts if (found := _EACH_CUTS.search(text))), None)
+    many = next((found for text in texts if (found := _SO_MANY_WHOLES.search(text))), None) if each else None
+    if each is None or many is None:
+        return None
+    wholes = _WORD_COUNTS.get(many["many"].lower()) or int(many["many"])
+    count = wholes * int(each["count"])
+    return Stated(
+        Count(count, count, "slice", "piece", 0),
+        f"{wholes} {plural(each['whole'].lower(), wholes)}",
+        SURE,
+        each[0].strip(" .;"),
+    )
 
 
 def _of_the_list(heading: str) -> list[Stated]:

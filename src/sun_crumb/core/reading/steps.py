@@ -70,9 +70,11 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
     told: list[tuple[str, int, int]] = []
     turned: set[int] = set()
     for sentence in _TOLD_IN_TURN.split(text):
-        if re.search(r"\bbak(?:e|ing)\b|\bin the oven\b", sentence, re.I) and (times := read_times(sentence)):
+        if re.search(r"\bbak(?:e|ing)\b(?! soda| powder)|\bin the oven\b", sentence, re.I) and (
+            times := read_times(sentence)
+        ):
             # "leave for 30 minutes, then bake at 150C for 14 minutes"
-            begins = re.search(r"\bbak(?:e|ing)\b", sentence, re.I)
+            begins = re.search(r"\bbak(?:e|ing)\b(?! soda| powder)", sentence, re.I)
             behind = read_times(sentence[begins.start() :]) if begins else []
             baked = [time for time in times if time.doing == "bake"] or behind[:1] or times[:1]
             if len(baked) > 1 and _IN_TURN.search(sentence):

@@ -109,6 +109,8 @@ def _title_below(pieces: list[Piece]) -> list[Piece] | None:
         name = _name_in(piece)
         if not _NAME.fullmatch(name) or heading_kind(name) or name.split()[0].lower() in word_list("verb") | _LINKS:
             continue
+        if _DONE_WITH_IT.search(name):
+            continue  # "Teaspoonfuls on the trays"
         is_named = kind_of(name.split()[-1].lower()) in ("piece", "whole") or (
             # "Gingerbread people. Gives 2 dozen.": below everything, and how many it makes behind it.
             n + 1 == len(pieces) and bool(statements(piece.text)) and piece.role in ("step", "portions")
@@ -124,6 +126,9 @@ def _title_below(pieces: list[Piece]) -> list[Piece] | None:
     return None
 
 
+_DONE_WITH_IT = re.compile(
+    r"\b(?:on|in|into|onto|over)\s+(?:the|a|your)\s+(?:\w+\s+)?(?:trays?|tins?|pans?|oven|sheets?|rack|bowl)$", re.I
+)
 # "To make a good rice cake. Take half a pound ..."
 _TO_MAKE = re.compile(r"^to make (?:an?|some|the)\s+", re.I)
 

@@ -84,7 +84,7 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
         many = "" if fruit["count"].lower() in ("1", "½", "a", "an", "one", "half a", "half an") else "s"
         return f"{fruit['count']} {fruit['fruit']}{many}".lower()
     parsed = parse_line(said)
-    if not parsed.sums and (strips := _STRIPS.search(said)):
+    if (strips := _STRIPS.search(before.lines[at].text)) and was.ingredient.has_role("flavour"):
         return strips[0].lower()
     if len(parsed.sums) != 1:
         return ""
@@ -138,7 +138,13 @@ def _as_it_says(one: Amount, was: FormulaLine, said: str) -> str:
     text = _SOLD_IN.sub(r"\1", _HOW_CUT.sub("", one.text)).lstrip("~≈ ")
     text = f"{WORDS[text.lower()]:.0f}" if text.lower() in WORDS else text
     if one.unit == "pinch":
-        return text.lower() if re.match(r"an?\s", text, re.I) else "a pinch" if text.lower() == "pinch" else ""
+        return (
+            text.lower()
+            if re.match(r"an?\s", text, re.I)
+            else "a pinch"
+            if text.lower() in ("pinch", "1 pinch")
+            else ""
+        )
     if one.unit == "clove":
         return text.split()[0]
     is_told = one.unit in _AS_TOLD or (one.unit == "g" and _GRAMS.fullmatch(text))
