@@ -123,6 +123,11 @@ _GROUPS: tuple[tuple[Group, re.Pattern[str]], ...] = (
         ),
     ),
 )
+# "everything except the apricots, flaked almonds and jam in a bowl": what the list of what is left out goes on with.
+_AND_SO_ON = re.compile(
+    r"(?:\s*,\s*(?:the\s+)?(?!then\b|and\b)[a-z -]{3,25}){0,4}\s*,?\s+and\s+(?:the\s+)?[a-z -]{3,25}?(?=\s+(?:in|into|to|together|well|until|and)\b|[.;,)]|$)",
+    re.I,
+)
 _EXCEPT = re.compile(
     r"^\s*[(,]?\s*(?:except|but(?: not)?|not|apart from|bar|other than|excluding|without|minus)\s+(?:for\s+)?(?:the\s+)?(?P<foods>[^.;,)]{2,60})\)?",
     re.I,
@@ -456,11 +461,13 @@ def said_groups(text: str, names: Names) -> Iterator[SaidGroup]:
                 continue
             taken.append(found.span())
             but = _EXCEPT.match(text[found.end() :])
-            out = tuple({n for said in said_lines(but["foods"], names) for n in said.closest(names)}) if but else ()
+            listed = _AND_SO_ON.match(text, found.end() + but.end("foods")) if but else None
+            foods = (but["foods"] + (listed[0] if listed else "")) if but else ""
+            out = tuple({n for said in said_lines(foods, names) for n in said.closest(names)}) if but else ()
             named = found.groupdict()
             part = (named.get("part") or named.get("things") or "").strip().lower()
             # "everything but the nutmeg in a 1.5 litre dish": what is left out ends with its last food.
-            last = said_lines(but["foods"], names)[-1].end if but and out else 0
+            last = said_lines(foods, names)[-1].end if but and out else 0
             end = found.end() + (but.start("foods") + last if but and out else 0)
             if kind == "all" and not but and (into := re.match(r"all\b(?=\s+in(?:to)?\b)", found[0], re.I)):
                 end = found.start() + into.end()  # "put it all in a blender"

@@ -28,7 +28,7 @@ COUNT_ON_BAKE = re.compile(
 )
 TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
 ENDS_OVER = re.compile(
-    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay|grate)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$|[,;]\s*(?:then\s+|and\s+)?(?:pour|spoon)\s+(?:it\s+)?in\W*$|\b(?:spread|pour|spoon|melt|smooth|scatter|sprinkle)\w*\b[^.]{0,25}\bon\W*$",
+    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay|grate)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$|[,;]\s*(?:then\s+|and\s+)?(?:pour|spoon)\s+(?:it\s+)?in\W*$|\bpile\w*\s+(?:it\s+|them\s+)?on\b|\b(?:spread|pour|spoon|melt|smooth|scatter|sprinkle)\w*\b[^.]{0,25}\bon\W*$",
     re.I,
 )
 IN_IT = re.compile(
@@ -59,7 +59,7 @@ SPREADS_WHAT_IS_MADE = re.compile(
 )
 FOLDED = re.compile(
     r"\b(?:fold|stir|beat|mix|whisk|add)\b[^.;]{0,14}\b(?:it|them|this|these)\s+(?:in|into|through)\b"
-    r"|(?:\band|\bthen|,)\s+(?:fold|stir|beat|mix|whisk)\s+(?:in|through)(?:\W*$|\s+(?:by turns|in turns?|alternately|in (?:\w+ )?batches)\b)"
+    r"|(?:\band|\bthen|,)\s+(?:fold|stir|beat|mix|whisk)\s+(?:in|through)(?:\W*$|\s+(?:by turns|in turns?|alternately|(?:by|in) thirds|in (?:\w+ )?batches)\b)"
     r"|\band\s+(?:pour|tip|add|scrape|stir|beat|whisk|fold)\s+(?:it\s+|them\s+|this\s+)?(?:in)?to\s+the\s+(?:pan|saucepan|bowl|mix\w*|batter|dry|flour|rest)\b",
     re.I,
 )

@@ -35,7 +35,7 @@ _SAID = re.compile(
 )
 # How many it makes is nothing to do, though "slices" sounds like it.
 _YIELD = re.compile(
-    r"^\W*(?:(?:serves|makes|yields?|enough for|cuts (?:in)?to|you get)\s+(?:about\s+|around\s+)?\d{1,3}\b|\d{1,3}\s+(?:\w+\s+)?(?:slices|pieces|squares|bars|servings|portions|cookies|biscuits)\b)(?:[^.]{0,30}|\s+if\b[^.]*)\W*$",
+    r"^\W*(?:(?:the following|this)\s+(?:makes|serves|feeds)\b[^.]{0,60}|(?:serves|makes|yields?|enough for|cuts (?:in)?to|you get)\s+(?:about\s+|around\s+)?\d{1,3}\b|\d{1,3}\s+(?:\w+\s+)?(?:slices|pieces|squares|bars|servings|portions|cookies|biscuits)\b)(?:[^.]{0,30}|\s+if\b[^.]*)\W*$",
     re.I,
 )
 _TOLD_AS_METHOD = re.compile(r"^\W*(?:how|how to|method|directions)\s*:\s*", re.I)

@@ -333,6 +333,9 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     is_told = len(words) >= 3 or is_pair
     if first and fold(first[0]) in word_list("verb") and is_told and not begins_amount:
         found.add("imperative")
+    last = _DEED_LAST.fullmatch(rest.strip())
+    if last and fold(last[1]) in word_list("verb") - word_list("deed_food") and not known.has_amount:
+        found.add("imperative")  # "fruit in a dish, mix"
     # "1 c. warm milk": a shortened unit ends no sentence.
     amount = read_amount(text) if begins_amount else None
     if _SENTENCE_END.search(text[amount[1] :] if amount else text):
@@ -344,6 +347,7 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
 
 # What is said before it is told: "yes! melt the chocolate".
 _WELL_THEN = re.compile(r"^(?:yes|yep|ok(?:ay)?|so|right|well|now|next|then|and)[!,.:;\s]+(?=[a-z])", re.I)
+_DEED_LAST = re.compile(r"[^\W\d_][^.;,\d]{2,40}\b(?:in|into|on)\b[^.;,\d]{3,24},\s*(?:and\s+)?([a-z]+)\W*", re.I)
 LEAST_OF_A_DEED = 2
 # "Cream 4 oz. butter with 4 oz. castor sugar"
 _DONE_TO = re.compile(

@@ -90,6 +90,11 @@ _HOLDING = re.compile(
     re.I,
 )
 _WEIGHED = re.compile(r"\s*\((?:about\s+|approx\.?\s+|~)?(\d[\d.,]*\s*(?:g|oz))\)", re.I)
+_SPOON_BY_SPOON = re.compile(
+    r"\s+(?:spoon|spoonful|tablespoon|cup|little) by (?:spoon|spoonful|tablespoon|cup|little)\b", re.I
+)
+# "for an hour and a half": no half of anything
+_HOUR_AND_A_HALF = re.compile(r"\b(hours?|minutes?|years?|inch(?:es)?)\s+and\s+a\s+half\b", re.I)
 _ENDS_THERE = re.compile(r"\.\s+[A-Z]")
 MOST_WORDS = 4
 MOST_MENTIONS = 30
@@ -120,7 +125,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     >>> mentions("Beat the butter (100 g) with an egg and the juice of 2 lemons.", is_list=True)
     ['100 g butter', 'an egg', 'juice of 2 lemons']
     """
-    step = _HOLDING.sub(r"\1 ", without_unit_stops(step))
+    step = _SPOON_BY_SPOON.sub("", _HOUR_AND_A_HALF.sub(r"\1", _HOLDING.sub(r"\1 ", without_unit_stops(step))))
     if is_list:
         step = _WHICH_SPOON.sub(r"\1", step)
     found = list(_amounts_first(step, is_list=is_list))

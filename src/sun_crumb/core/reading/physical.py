@@ -123,6 +123,7 @@ def _name_and_fields(raw: str) -> list[str]:
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
     raw = _LED_FIELD.sub(r"\1: ", raw, count=1)
+    raw = _MARKED_FIELD.sub(r"\1: ", _FIELD_IN_BRACKETS.sub(r"\1: ", raw, count=1), count=1)
     raw = _OPTIONAL_FIRST.sub(r"\1 (optional)", raw)
     raw = _CIRCLED.sub(lambda found: f"{ord(found[1]) - ord('①') + 1}. ", raw)
     raw = _FOR_THE_END.sub(r"\1: ", _KEYCAP.sub(r"\1. ", raw))
@@ -175,6 +176,11 @@ _ASIDE = re.compile(
 )
 
 
+# "[Servings] 6", "*Serves* : 4"
+_FIELD_IN_BRACKETS = re.compile(
+    r"^\s*\[((?:servings?|serves|yields?|makes|portions?|prep|bake|cook|time)[a-z ]{0,10})\]\s*:?\s*(?=\S)", re.I
+)
+_MARKED_FIELD = re.compile(r"^\s*[*_]{1,2}([^\W\d_][^*_:]{1,24})[*_]{1,2}\s*:\s*(?=\d)")
 # "optional: 100 g chocolate for the top"
 _OPTIONAL_FIRST = re.compile(r"\boptional\s*:\s*(?=[\d½¼¾])([^,;]+)", re.I)
 

@@ -320,6 +320,21 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
         "packet jelly tablet",
         "jelly",
     ),
+    # "1 and a half teaspoons"
+    (re.compile(r"^(\d{1,2}) and a half\b", re.I), r"\1½", "and a half"),
+    # "Apricots, ripe - 8, halved", "lemon, 1/2, juice"
+    (
+        re.compile(
+            r"^([^\W\d_][a-z ]{2,20}), (ripe|small|large|medium|firm|fresh)\s*[-–:]\s*(\d{1,2}), ([a-z &]+)$", re.I
+        ),
+        r"\3 \2 \1, \4",
+        "- ",
+    ),
+    (
+        re.compile(r"^(lemon|lime|orange)s?,\s*(1/2|½|\d)\s*,\s*(juice|zest)(?:d| only)?$", re.I),
+        r"\2 \1 \3",
+        "juice|zest",
+    ),
     # "1 strip lemon zest": a strip, and not the whole fruit's
     (
         re.compile(r"^(?:1|one|an?)\s+strip\s+(?:of\s+)?(lemon|orange|lime)\s+(zest|peel|rind)$", re.I),

@@ -85,7 +85,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
         named = re.split(r",?\s+(?:and|&)\s+|,\s*", rest)
         if all(len(one.split()) <= LONGEST_NAME for one in named):
             return [f"{prefix}:", *named]
-    if _FOR_THE_END.fullmatch(prefix) and begins_food(rest):
+    if _FOR_THE_END.fullmatch(prefix) and (begins_food(rest) or _FOOD_THEN_AMOUNT.match(rest)):
         return [f"{prefix}:", *_split(rest)]  # "To coat: 400 g desiccated coconut"
     rest = _OR_BOUGHT.sub("", rest)
     if bare := _bare_foods(rest) or _amounts_behind(rest):

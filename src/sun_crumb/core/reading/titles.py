@@ -57,7 +57,12 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
         return [replace(pieces[0], role="title"), *pieces[1:]]
     if found := _title_below(pieces):
         return found
-    spoken = (m for p in pieces for m in [_SPOKEN_OF.search(p.text) or _CALLED.search(p.text)] if m)
+    spoken = (
+        m
+        for p in pieces
+        for m in [_SPOKEN_OF.search(p.text) or _CALLED.search(p.text) or _ASKED_FOR.search(p.text)]
+        if m
+    )
     if told := next(spoken, None):
         return [Piece(told[1][:1].upper() + told[1][1:], "title", "", 0), *pieces]
     return pieces
@@ -203,6 +208,11 @@ def _name_in(piece: Piece) -> str:
 # "You asked for the apple cake": a letter names what it tells.
 _SPOKEN_OF = re.compile(
     r"\b(?:the|my|our|that|this)\s+((?:[a-z-]+\s+){1,3}(?:cake|tart|pie|loaf|bread|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=[^.]{0,60}[.!?:])"
+)
+# "you asked for the flapjack recipe"
+_ASKED_FOR = re.compile(
+    r"\b(?:asked (?:me )?for|wanted|here(?:'s| is)|this is|sending you)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]+)\s+recipe\b",
+    re.I,
 )
 # "so for the brownies I just do ...", "it's called dump cake"
 _CALLED = re.compile(
