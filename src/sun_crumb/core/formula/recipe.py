@@ -233,7 +233,11 @@ def with_foams(lines: Sequence[FormulaLine]) -> tuple[FormulaLine, ...]:
         own = [k for k in sugars if lines[k].component == line.component]
         beside = next((k for k in (n + 1, n - 1) if k in own), None)
         is_white = line.ingredient.key == "egg_white" and line.grams >= LEAST_WHITES_G
-        if is_white and beside is not None and len(own) > 1 and lines[beside].grams >= FOAM_SUGAR * line.grams:
+        # On what was bought, or beside other sugar: a lemon pie's, or a cake's under ice cream.
+        is_on_other = len(own) > 1 or any(
+            x.component == line.component and "made" in x.ingredient.traits for x in lines
+        )
+        if is_white and beside is not None and is_on_other and lines[beside].grams >= FOAM_SUGAR * line.grams:
             found.add(beside)
     return tuple(replace(line, is_foam=True) if n in found else line for n, line in enumerate(lines))
 

@@ -71,6 +71,7 @@ def additions(
         if _belongs(a, family, own)
         and not _goes_soft(a.ingredient, family, formula)
         and not _parts(a.ingredient, family, formula)
+        and not _seizes(a.ingredient, family, formula)
     ]
 
 
@@ -137,6 +138,18 @@ def _is_itself_cut(ingredient: Ingredient, goals: Goals) -> bool:
     return is_cuttable(FormulaLine(ingredient, 1.0), goals.counted)
 
 
+# So much chocolate melted with so little else that is wet seizes with a spoon of water [share of its mass; g in 100 g] (common practice).
+MUCH_CHOCOLATE, WET_G = 0.2, 25.0
+
+
+def _seizes(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
+    """Return whether something wet would make the melted chocolate of what is set in the cold seize: apple sauce, or milk, in fridge bars."""
+    if ingredient.per_100g.water_g < WET_G or not family.is_among(["no_bake"]):
+        return False
+    held = makeup(formula.lines)
+    return held["chocolate"] > MUCH_CHOCOLATE and held["wet"] < held["chocolate"] / 2
+
+
 def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
     """Return whether a sweetener suits a kind of dessert: it is among its families, and does not show or stay lumpy in it."""
     row = _rows().get(ingredient.key)
@@ -145,7 +158,7 @@ def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
         return False
     if family.own_floor and family.stand_ins and ingredient.key not in family.stand_ins and not ingredient.is_strong:
         return False  # what does not whip and dry like sugar weakens the foam
-    if _goes_soft(ingredient, family, formula) or _parts(ingredient, family, formula):
+    if any(spoils(ingredient, family, formula) for spoils in (_goes_soft, _parts, _seizes)):
         return False
     if ingredient.has_role("syrup") and family.is_among(["frosting", "glaze"]) and makeup(formula.lines)["fat"] < LEAN:
         return False  # royal icing with honey never sets

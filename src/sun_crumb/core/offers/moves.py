@@ -89,6 +89,10 @@ def is_packed(text: str) -> bool:
     return bool(_PACKED.match(text))
 
 
+# So much of the eggs may go at most: of two a half, of four one [share] (judgement).
+FEWER_EGGS = 0.34
+
+
 def _egg_move(line: FormulaLine, family: Family) -> Move | None:
     """Return how eggs may move: fewer by whole ones, or halves by weight where the family allows, by one at most.
 
@@ -98,7 +102,8 @@ def _egg_move(line: FormulaLine, family: Family) -> Move | None:
     if line.ingredient.key != "egg" or not family.egg_step or each is None or line.grams < 2 * each.grams:
         return None  # nobody beats an egg to leave half of it
     step = family.egg_step * each.grams
-    fewer = min(each.grams, (line.grams - step) // step * step) if line.grams > step else 0.0
+    most = min(each.grams, FEWER_EGGS * line.grams)
+    fewer = min(most // step * step, (line.grams - step) // step * step) if line.grams > step else 0.0
     return Move(1 - fewer / line.grams, 1.0, _moves()["egg"].penalty, step_g=step) if fewer > 0 else None
 
 
