@@ -4,7 +4,9 @@ from __future__ import annotations
 
 import unittest
 
-from sun_crumb.core.telling.as_told import own_amount
+from sun_crumb.core.pantry.household import household
+from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.telling.as_told import amount_before, own_amount
 from tests.support import formula_of
 
 FORMULA = formula_of(
@@ -37,6 +39,38 @@ class OwnWords(unittest.TestCase):
     def test_spoons_and_pods_stay_and_what_moved_is_weighed(self) -> None:
         self.assertEqual((told("baking_powder"), told("vanilla_pod")), ("1½ tsp", "1"))
         self.assertEqual(told("icing_sugar", 60.0), "")
+
+
+class InAPlan(unittest.TestCase):
+    """An original line is told in the recipe's own words where read again they weigh what it does."""
+
+    def before(self, line: str) -> str:
+        formula = formula_of(
+            f"Cobbler\nServes 6\n{line}\n100 g caster sugar\n200 g plain flour\n100 g butter\nBake at 180C for 30 minutes."
+        )
+        return amount_before(formula, 0, cup_standard("us"))
+
+    def test_counts_and_cups_stay_as_they_were_told(self) -> None:
+        for line, words in (
+            ("6 large peaches, stoned", "6 large"),
+            ("4 leaves gelatine", "4 leaves"),
+            ("a pinch of saffron", "a pinch"),
+            # A cup of it weighs something else here: the bracket stays, and wins when it is read.
+            ("4 cups (500 g) bread flour", "4 cups (500 g)"),
+        ):
+            with self.subTest(line):
+                self.assertEqual(self.before(line), words)
+
+    def test_what_would_read_as_something_else_is_told_by_the_kitchen(self) -> None:
+        """ "1 ground cinnamon" and "1 lime lime zest" are no amounts."""
+        for line in ("1 cinnamon stick", "grated zest of 1 lime"):
+            formula = formula_of(f"Cake\nServes 6\n{line}\n100 g caster sugar\n200 g plain flour")
+            told = amount_before(formula, 0, cup_standard("us"))
+            with self.subTest(line):
+                food = formula.lines[0]
+                self.assertEqual(
+                    told, household(food.ingredient, food.grams, cup_standard("us"), is_weighed=formula.weighs(food))
+                )
 
 
 if __name__ == "__main__":

@@ -100,6 +100,38 @@ class Cuts(CloseTo):
         made = plan(text, path="zero", cut=1.0)
         self.assertTrue(any(x.component == "crumble" and not x.before_g for x in made.lines))
 
+    def test_whites_keep_their_sugar_in_a_list_that_they_share(self) -> None:
+        """Less than half of its sugar no meringue stands on (common practice, no published source)."""
+        pie = "Lemon meringue pie\nServes 8\n250 g sweet shortcrust pastry\n3 lemons, zest and juice\n50 g cornflour\n250 ml water\n200 g caster sugar\n4 egg yolks\n50 g butter\n4 egg whites\n200 g caster sugar\n"
+        alaska = "Baked Alaska\nServes 8\n200 g sponge cake\n1 l vanilla ice cream\n4 egg whites\n220 g caster sugar\n"
+        for text in (pie, alaska):
+            for path in ("blend", "zero", "fruit"):
+                made = plan(text + "Bake at 200C for 8 minutes.", path=path, cut=0.5)
+                last = [x for x in made.lines if x.ingredient == "caster_sugar"][-1]
+                with self.subTest(text[:12], path=path):
+                    self.assertGreaterEqual(last.after_g, 0.79 * last.before_g)
+
+    def test_boiled_toffee_takes_nothing_that_it_would_not_set_with(self) -> None:
+        """Whatever it is called: to such a heat only what sets by its sugar is boiled (common practice, no published source)."""
+        for text in (
+            "Apples on sticks\nMakes 8\n8 small apples\n400 g caster sugar\n4 tbsp golden syrup\n100 ml water\nBoil the sugar, syrup and water to 150C, dip the apples.",
+            "Rose squares\nMakes 40\n450 g sugar\n500 ml water\n100 g cornflour\n1 tsp lemon juice\nBoil sugar and half the water to 115C. Cook the cornflour in the rest, combine, set.",
+            "Damsons for the shelf\nMakes 4 jars\n1 kg damsons\n800 g sugar\n150 ml water\nSimmer the damsons soft, add the sugar and boil to 105C.",
+        ):
+            for path in ("blend", "fruit"):
+                made = plan(text, path=path, cut=0.5)
+                with self.subTest(text[:12], path=path):
+                    self.assertLess(grams_of(made, "date_paste") + grams_of(made, "date_sugar"), 1)
+                    self.assertLess(cut_of(made), 0.4)
+
+    def test_nothing_wet_comes_into_melted_chocolate(self) -> None:
+        bars = "Fridge bars\nMakes 16\n200 g milk chocolate\n100 g dark chocolate\n100 g butter\n3 tbsp golden syrup\n200 g digestive biscuits\n100 g raisins\nMelt, stir in biscuits and raisins, press in a tin, chill 2 hours."
+        for path in ("blend", "fruit", "zero"):
+            made = plan(bars, path=path, cut=0.5)
+            with self.subTest(path):
+                new = [x.ingredient for x in made.lines if not x.before_g and x.after_g]
+                self.assertFalse([key for key in new if PANTRY[key].per_100g.water_g > 25], new)
+
     def test_fruit_comes_in_for_no_more_milk_and_no_fewer_eggs(self) -> None:
         made = plan(
             "Pumpkin muffins\nMakes 12\n225 g plain flour\n2 tsp baking powder\n1/2 tsp baking soda\n2 tsp mixed spice\n200 g light brown sugar\n2 eggs\n"

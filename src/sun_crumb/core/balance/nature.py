@@ -139,8 +139,8 @@ def nature_of(formula: Formula, component: str) -> Nature:
 
 MOST_NAMED = 4
 # So much sugar that is boiled so far sets by it [share of its mass]; what speaks against all else then [score] (judgement).
-OF_CANDY, NO_CANDY = 0.3, 4.0
-_SET_BY_SUGAR = ("caramel", "candied", "meringue", "frosting", "curd", "sauce", "soaking_syrup")
+OF_CANDY, NO_CANDY = 0.3, 7.0
+_SET_BY_SUGAR = ("caramel", "candied", "meringue", "frosting")
 _CANDY_STAGE = re.compile(
     r"\b(?:boil|syrup|cook|heat|melt|thermometer|reach)\w*\b(?![^.;]*\b(?:oven|bake)\b)[^.;]{0,80}?\b(?:(?:10[4-6]|11[2-9]|1[2-5]\d)\s*(?:°|º)?\s*C|(?:23[4-9]|2[4-9]\d|30\d|31\d)\s*(?:°|º)?\s*F)\b|\b(?:soft|firm|hard)[- ](?:ball|crack)\b|\bsetting point\b|\bwrinkle\w*\b",
     re.I,

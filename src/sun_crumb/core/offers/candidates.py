@@ -139,12 +139,12 @@ def _is_itself_cut(ingredient: Ingredient, goals: Goals) -> bool:
 
 
 # So much chocolate melted with so little else that is wet seizes with a spoon of water [share of its mass; g in 100 g] (common practice).
-MUCH_CHOCOLATE, WET_G = 0.2, 25.0
+MUCH_CHOCOLATE, WETS_G = 0.2, 25.0
 
 
 def _seizes(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
     """Return whether something wet would make the melted chocolate of what is set in the cold seize: apple sauce, or milk, in fridge bars."""
-    if ingredient.per_100g.water_g < WET_G or not family.is_among(["no_bake"]):
+    if ingredient.per_100g.water_g < WETS_G or not family.is_among(["no_bake"]):
         return False
     held = makeup(formula.lines)
     return held["chocolate"] > MUCH_CHOCOLATE and held["wet"] < held["chocolate"] / 2

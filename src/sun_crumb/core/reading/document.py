@@ -55,6 +55,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         **_below_the_page(found, told),
         **_table_heads(lines),
         **wrapped(found),
+        **_bare_parts(found, told),
         **_broken_names(found, told, known),
         **(forced or {}),
     }
@@ -146,6 +147,22 @@ _GREETS = re.compile(
     re.I,
 )
 MOST_HEAD_LINES, LEAST_LEADS, LAST_LINES = 3, 3, 2
+
+
+def _bare_parts(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
+    """Return the lines that name a part by a word that is a food too, below an empty line and over its foods: "Jam" and "4 tbsp raspberry jam"."""
+    lines: dict[int, Role] = {}
+    for before, statement in pairwise(found):
+        name = before.raw.strip().rstrip(":").lower()
+        is_above = before.line.gap and statement.line.number == before.line.number + 1 and not statement.line.gap
+        if is_above and name in _ALSO_A_PART and told[statement.text].has_amount and told[statement.text].has_food:
+            lines[before.line.number] = "heading"
+    return lines
+
+
+_ALSO_A_PART = frozenset(
+    {"jam", "curd", "custard", "caramel", "cream", "pastry", "crumbs", "ganache", "compote", "coulis"}
+)
 
 
 def _broken_names(

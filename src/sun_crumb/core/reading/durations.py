@@ -17,7 +17,7 @@ _NUMBER = rf"(?:\d{{1,3}}(?:[.,]\d{{1,2}})?(?:\s*[{_GLYPHS}]|\s+\d/\d)?|[{_GLYPH
 _UNIT = r"(?P<{0}>min(?:ute)?s?\b\.?|hours?\b|hrs?\b\.?|h(?=[0-5]\d\b)|h\b|days?\b|m\b)"
 _SPAN = re.compile(
     rf"(?<![\w.,/°½¼¾⅓⅔])(?P<low>{_NUMBER})\s*(?:{_UNIT.format('low_unit')}\s*)?(?:(?:-|–|—|to|or)\s*(?P<high>{_NUMBER})\s*)?-?(?:(?:more|further|extra|full|good)\s+)?{_UNIT.format('unit')}"
-    rf"(?:\s*(?:and\s+)?(?:(?P<half>a half)|(?P<quarter>a quarter)|(?P<quarters>three[- ]quarters)|(?P<more>\d{{1,2}})\s*(?:min(?:ute)?s?\b\.?|m\b)|(?:(?<=[hr.s]\s)|(?<=\dh))(?P<bare>[0-5]\d)(?=\s*(?:[.,;)](?!\d)|$))))?",
+    rf"(?:\s*(?:and\s+)?(?:(?P<half>a half)|(?P<quarter>a quarter)|(?P<quarters>three[- ]quarters)|(?P<more>\d{{1,2}})\s*(?:min(?:ute)?s?\b\.?|m\b)|(?:(?<=[hr.s]\s)|(?<=\dh))(?P<bare>[0-5]\d)(?=\s*(?:[.,;)](?!\d)|$|(?:at|until|till?|or until)\b))))?",
     re.I,
 )
 _OVERNIGHT = re.compile(r"\bover\s?night\b", re.I)
