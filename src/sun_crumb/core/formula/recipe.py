@@ -226,7 +226,17 @@ FOAM_SUGAR, LEAST_WHITES_G = 1.0, 50.0
 
 
 def with_foams(lines: Sequence[FormulaLine]) -> tuple[FormulaLine, ...]:
-    """Return the lines of a list in their order, the sugars marked that whites are whisked with: those beside the whites, where their component has other sugar too."""
+    """Return the lines of a list in their order, the sugars marked that whites are whisked with.
+
+    They are those beside the whites, where their component has other sugar too or stands on what
+    was bought: a meringue told in one list with its pie keeps its sugar as one told apart does.
+    That it needs at least the whites' weight of it is common practice, no published source.
+
+    Parameters
+    ----------
+    lines
+        The weighed lines in the order the list has them, grams each.
+    """
     sugars = [n for n, x in enumerate(lines) if x.ingredient.has_role("sugar") and x.ingredient.group == "refined"]
     found = set()
     for n, line in enumerate(lines):
