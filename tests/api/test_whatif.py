@@ -252,7 +252,7 @@ class Around(WithApplication):
         ]
         seen = self.post(f"{at}/preview", {**wish, "cut": 0.45, "support": support})
         egg = next(x for x in seen["lines"] if x["ingredient"] == "egg")
-        self.assertEqual(egg["after_g"], 50)
+        self.assertEqual(egg["after_g"], 75)
 
     def test_the_oven_of_a_kept_recipe_is_known(self) -> None:
         made = self.rework(path="unrefined", cupboard=["honey"])

@@ -36,11 +36,12 @@ def share_of(made: Plan, kind: str) -> float:
 class WholeThings(CloseTo):
     """Common practice, no published source."""
 
-    def test_eggs_go_by_halves_where_a_batter_allows_and_one_at_most_and_none_comes(self) -> None:
-        two, one = (FormulaLine(PANTRY["egg"], grams) for grams in (100.0, 50.0))
+    def test_eggs_go_by_halves_where_a_batter_allows_a_third_or_one_at_most_and_none_comes(self) -> None:
+        four, three, two, one = (FormulaLine(PANTRY["egg"], 50.0 * many) for many in (4, 3, 2, 1))
         for key, line, fewest, most, step in (
-            ("butter_cake", two, 50, 100, 25),
-            ("foam_cake", two, 50, 100, 50),
+            ("butter_cake", two, 75, 100, 25),
+            ("butter_cake", four, 150, 200, 25),
+            ("foam_cake", three, 100, 150, 50),
         ):
             with self.subTest(key, grams=line.grams):
                 move = move_of(line, "free_sugars_who_g", families()[key])
@@ -51,6 +52,8 @@ class WholeThings(CloseTo):
         # Nobody beats an egg to leave half of it.
         self.assertIsNone(move_of(one, "free_sugars_who_g", families()["butter_cake"]))
         self.assertIsNone(move_of(two, "free_sugars_who_g", families()["meringue"]))
+        # A sponge of two eggs is no sponge with one.
+        self.assertIsNone(move_of(two, "free_sugars_who_g", families()["foam_cake"]))
 
     def test_plans_hold_eggs_that_can_be_counted(self) -> None:
         for (name, text), path in itertools.product(DESSERTS.items(), ("fruit", "unrefined")):
@@ -72,7 +75,7 @@ class WholeThings(CloseTo):
             "families": {"": "cookie"},
         }
         free = plan(text, **goals)
-        self.assertEqual((free.status, grams_of(free, "egg")), ("balanced", 50))
+        self.assertEqual((free.status, grams_of(free, "egg")), ("balanced", 75))
         self.assertIn("g of water; water would be", next(x.reason for x in free.lines if x.ingredient == "egg"))
         kept = plan(text, locks={2: 100.0}, **goals)
         self.assertEqual(grams_of(kept, "egg"), 100)

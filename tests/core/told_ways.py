@@ -294,4 +294,12 @@ a slosh of milk (30 ml)|milk 30.9
 4 oz cast. sugar|caster_sugar 113.4
 1 pot (125g) plain yoghurt - keep the pot|yoghurt 125
 100g soft brown sugar overnight|light_brown_sugar 100
+3 tbsp black treacle + 1 of golden syrup|molasses 63.9 golden_syrup 21.6
+about a pint of milk|milk 585.6
+'bout a teacup of milk|milk 154.7
+half a bottle of red wine|red_wine 374
+1 bottle of white wine (75cl)|red_wine 748.1
+2 x 330ml bottles stout|stout 661.1
+1 bought madeira cake (about 400g)|sponge_cake 400
+50g white choc + 50g milk choc, chunks -> fold|white_chocolate 50 milk_chocolate 50
 """

@@ -124,10 +124,8 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
         return "rest"
     # "in boiling water" says how hot it is, and nothing to do.
     text = _OF_A_LIQUID.sub(lambda m: " " * len(m[0]), text)
-    if before is not None and before.kind == "bake" and _GOES_ON_SO.fullmatch(text):
+    if before is not None and before.kind == "bake" and _is_baked_on(text, span):
         return "bake"  # "5 minutes more", "5 minutes without": beans and foil
-    if before is not None and before.kind == "bake" and _WITHOUT_BEANS.search(text):
-        return "bake"
     if is_hot and re.fullmatch(r"\W*(?:(?:for|about|around|approx\.?|roughly)\W*)*", text[: span.start], re.I):
         return "bake"  # "2 hours, stirring after 30 minutes", where the oven is hot
     said = [(m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[: span.start])]
@@ -138,6 +136,11 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
     if nearest in ("simmer", "bake"):
         return _in_oven_or_pan(nearest, text, span, before, uses=uses, is_hot=is_hot)
     return _where_it_stands(nearest, text, span, before, uses=uses)
+
+
+def _is_baked_on(text: str, span: Duration) -> bool:
+    """Return whether words behind a bake tell more of it."""
+    return bool(_GOES_ON_SO.fullmatch(text) or _WITHOUT_BEANS.search(text) or _BACK_IN.fullmatch(text[: span.start]))
 
 
 def _is_at_a_heat(text: str, span: Duration) -> bool:
@@ -158,6 +161,8 @@ _GOES_ON_SO = re.compile(
     r"\W*(?:for\s+)?(?:about\s+|another\s+|a further\s+)?[\d–-]+\s*(?:minutes?|mins?)\.?\s+(?:more|longer|further|without|uncovered)\b[^.;]{0,30}\W*",
     re.I,
 )
+# "Back in for 35-40 mins"
+_BACK_IN = re.compile(r"(?:.*,\s*)?\W*(?:and\s+|then\s+)*back\s+in\s+(?:for\s+)?(?:about\s+|another\s+)?", re.I | re.S)
 # "remove the beans, 5 mins more"
 _WITHOUT_BEANS = re.compile(
     r"\b(?:beans|foil|weights|paper)\b.*\d\s*(?:min\w*\.?)\s+(?:more|longer|further)\b|\b(?:beans|foil|weights|paper)\b.*\b(?:another|a further)\s+\d",

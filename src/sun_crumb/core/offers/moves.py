@@ -94,7 +94,7 @@ FEWER_EGGS = 0.34
 
 
 def _egg_move(line: FormulaLine, family: Family) -> Move | None:
-    """Return how eggs may move: fewer by whole ones, or halves by weight where the family allows, by one at most.
+    """Return how eggs may move: fewer by whole ones, or halves by weight where the family allows, by one or a third of them at most.
 
     One more is no way to make a cake moist: it sets as it bakes.
     """

@@ -194,7 +194,7 @@ def _takes_unit(spoken: _Spoken, text: str) -> bool:
     if sized := _SIZED_PIECE.match(text, spoken.end):
         spoken.end = sized.end()
     holder = read_unit(text, spoken.end) if units()[spoken.unit].kind in ("mass", "volume") else None
-    if holder and holder[0] in ("packet", "can") and re.match(r"\s+[a-z]", text[holder[1] :], re.I):
+    if holder and holder[0] in ("packet", "can", "bottle") and re.match(r"\s+[a-z]", text[holder[1] :], re.I):
         spoken.end = holder[1]
     return True
 

@@ -246,6 +246,10 @@ def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> s
         # "Glaze (optional)"
         text = aside[1]
         words = re.findall(r"[^\W\d_]+", text)
+    if told := _PART_AND_SO_MANY.match(text):
+        # "For the shortbread (makes about 18 fingers)"
+        text = told[1]
+        words = re.findall(r"[^\W\d_]+", text)
     if kind == "stage":
         found |= {"heading_word", "heading_form"}
     if is_heading_form(raw, text) and not (known.has_amount and known.has_unit):
@@ -257,6 +261,9 @@ def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> s
     return found
 
 
+_PART_AND_SO_MANY = re.compile(
+    r"^((?:for|to make)\s+the\s+[^\W\d_][^()\d]*?)\s*\((?:makes|gives|yields)\b[^()]*\)\s*:?$", re.I
+)
 # "slivered almonds and pistachios, for garnish"
 _AT_LAST = re.compile(
     r"\b(?:for|to)\s+(?:garnish|serve|serving|dust|dusting|decorate|finish|top|topping|drizzle|sprinkle)$", re.I

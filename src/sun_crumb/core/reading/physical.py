@@ -165,7 +165,7 @@ _CIRCLED = re.compile("^\\s*([①-⑳])\\s*")
 # What a letter quotes: "> 300 g flour".
 _QUOTED = re.compile(r"^\s*(?:>\s?)+(?=\S)")
 # "8x8 in. pan ➜ 16 bars"
-_ARROW = re.compile(r"(?<=[\w.)])\s*[→➔➙➛➜➝➞➡⇒]\ufe0f?\s*(?=\d)")
+_ARROW = re.compile(r"(?<=[\w.)])(?:\s*[→➔➙➛➜➝➞➡⇒]\ufe0f?\s*(?=\d)|\s+(?:[→➔➙➛➜➝➞➡⇒]\ufe0f?|[-=]+>)\s*(?=[a-z]))")
 # "150 g sugar <-- was 200 g": what an arrow points back with is said about the line.
 _SAID_BESIDE = re.compile(r"(?<=\w)\)?\s+(?:<[-=]+|\u2190)\s.*$")
 

@@ -27,6 +27,19 @@ _PLAIN: tuple[tuple[re.Pattern[str], str, str], ...] = (
         r"\1 ",
         "(",
     ),
+    # "'bout a teacup of milk"
+    (re.compile(r"^\W*bout\s+(?=\d|an?\b|half\b)", re.I), "about ", "bout"),
+    # "about a pint of milk": as near as one is.
+    (re.compile(r"^(?:about|roughly|around|nearly)\s+(?=an?\s+[a-z])", re.I), "", "about|around|nearly|roughly"),
+    # "3 tbsp treacle + 1 of golden syrup": so many more of the same spoon.
+    (
+        re.compile(
+            r"^(?P<many>[\d½⅓⅔¼¾]+)\s*(?P<of>tbsps?|tsps?|tablespoons?|teaspoons?|cups?|spoons?)\s+(?P<first>[^+&\d]+?)\s*(?:\+|&|\bplus\b|\band\b)\s*(?P<more>[\d½⅓⅔¼¾]+)\s+of\s+(?=[a-z])",
+            re.I,
+        ),
+        r"\g<many> \g<of> \g<first> + \g<more> \g<of> ",
+        " of ",
+    ),
     # "30 g cocoa (+ 1 tbsp for rolling)"
     (re.compile(r"\(\s*(?:\+|plus)\s*(?=[\d½¼¾⅓⅔])(?![^()]*\bif\b)([^()]*)\)"), r"plus \1", "("),
     # "3 v. ripe bananas", "5% Greek yoghurt"

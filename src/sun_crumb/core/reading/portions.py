@@ -68,7 +68,7 @@ class Stated:
 def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     """Return what a line or sentence says of portions; *base* is how far its place in the recipe is trusted."""
     found = []
-    text = _BAKERS_DOZEN.sub("13", text)
+    text = _TWO_APPETITES.sub(r"\1 people or \2 people", _BAKERS_DOZEN.sub("13", text))
     for cue in _CUE.finditer(text):
         kind = cue.lastgroup or ""
         start, (counts, end) = cue.start(), _counts_after(text, cue.end())
@@ -103,6 +103,11 @@ def _for_eaters(found: list[Stated]) -> list[Stated]:
     return [s for s in found if not (eaters and s.count and s.count.kind == "piece" and s.count.low == 1)]
 
 
+# "serves 4 hungry or 6 polite"
+_TWO_APPETITES = re.compile(
+    r"\b(\d{1,2})\s+(?:very\s+)?(?:hungry|greedy|polite|dainty|normal)(?:\s+(?:people|ones))?\s*(?:,\s*|or\s+|/\s*)+(\d{1,2})\s+(?:very\s+|less\s+)?(?:hungry|greedy|polite|dainty|normal)(?:\s+(?:people|ones))?\b",
+    re.I,
+)
 _BAKERS_DOZEN = re.compile(r"\b(?:a\s+)?baker[’']?s['’]?\s+dozen\b", re.I)
 # "Six of us finish it.", "Twelve people, fifteen with ice cream."
 _EATERS = r"(\d{1,2}|two|three|four|five|six|seven|eight|ten|twelve)"
@@ -310,7 +315,8 @@ def _for_so_many(aside: str) -> Stated | None:
     begins = re.match(r"^\W*for\s+", aside, re.I)
     if begins is None:
         return None
-    if count := read_count(aside, begins.end()):
+    count = read_count(aside, begins.end())
+    if count and count.kind != "whole":
         rest = re.sub(r"^\s*with\b.*$", "", aside[count.end :], flags=re.S)
         rest = re.sub(r"\(\s*\d+\s*(?:ml|cl|g|oz)\s*(?:each)?\s*\)", "", rest)
         if not re.search(r"\w", rest.split(",")[0]):

@@ -310,8 +310,11 @@ def _agrees(low: float, high: float, grams: float) -> bool:
 # Units of as much as is written on them.
 # How many times heavier or lighter than the table's a piece may be before its weight is doubted: grown, and sorted by size (judgement).
 GROWN, SORTED = 1.6, 1.3
-HOLDERS = frozenset({"can", "packet", "dessertglass"})
-_BY_THE_PACK = re.compile(r"(?:(?:\w+\s+)?swiss rolls?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b", re.I)
+HOLDERS = frozenset({"can", "packet", "bottle", "dessertglass"})
+_BY_THE_PACK = re.compile(
+    r"(?:(?:shop[- ]?)?bought\s|ready[- ]?made\s|(?:\w+\s+)?swiss rolls?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b",
+    re.I,
+)
 
 
 def _conflict(
@@ -329,7 +332,7 @@ def _conflict(
     if len(line.sums) <= 1 and (found := _masses_conflict(line)):
         return found
     if _BY_THE_PACK.match(line.name):
-        return None  # a roll or a block of it weighs what it says
+        return None  # a roll or a block of it, or a cake as it was bought, weighs what it says
     for amount in (*line.sums, *line.also):
         if _mass(amount) is not None or (
             amount.unit is not None and units()[amount.unit].kind not in ("volume", "piece")
@@ -338,7 +341,7 @@ def _conflict(
         low, high = _possible(line, amount, ingredient)
         if high <= 0 or (
             amount.unit is not None
-            and amount.unit in ("packet", "can", "handful", "slice", "sprig", "knob", "scoop", "sheet")
+            and amount.unit in ("packet", "can", "bottle", "handful", "slice", "sprig", "knob", "scoop", "sheet")
         ):
             continue
         if not _agrees(low, high, stated):
