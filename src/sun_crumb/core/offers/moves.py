@@ -89,7 +89,7 @@ def is_packed(text: str) -> bool:
     return bool(_PACKED.match(text))
 
 
-# So much of the eggs may go at most: of two a half, of four one [share] (judgement).
+# So much of the eggs may go at most: of two eggs half a one, of three or more a whole one [share] (judgement).
 FEWER_EGGS = 0.34
 
 

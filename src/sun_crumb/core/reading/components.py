@@ -6,17 +6,10 @@ import re
 from dataclasses import replace
 
 from sun_crumb.core.pantry.names import fold
-from sun_crumb.core.reading.marks import FOR_THE, FOR_THE_PART, heading_kind
+from sun_crumb.core.reading.marks import FOR_THE, FOR_THE_PART, HEAD_YIELD, heading_kind
 from sun_crumb.core.reading.pieces import Piece, is_followed_by_food
 from sun_crumb.core.reading.run_on import WHAT_GOES_IN
 from sun_crumb.core.reading.words import word_list
-
-# What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
-HEAD_YIELD = re.compile(
-    r"[\s,–-]*[(\[]?\s*\b(?:(?:makes?|yields?|covers|serves|fills|tops)(?:\s+enough)?(?:\s+(?:for|to \w+))?|enough\s+(?:for|to\s+\w+)|for)"
-    r"\s+(?:about\s+|up to\s+)?(?P<count>\d{1,3})\b(?!\s*(?:min|h\b|hour|g\b|ml|cm))[^)\]:]{0,30}[)\]]?(?=\s*:?\s*$)",
-    re.I,
-)
 
 
 def with_components(pieces: list[Piece]) -> list[Piece]:

@@ -36,6 +36,12 @@ _TEMPERATURE = re.compile(
 _TIME_ONLY = re.compile(
     r"^\W*(?:about\s+)?\d+[\s\d–-]*(?:min(?:ute)?s?|h(?:ou)?rs?|h)\b(?:\s*(?:and\s+)?\d+\s*min\w*)?\W*$", re.I
 )
+# What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
+HEAD_YIELD = re.compile(
+    r"[\s,–-]*[(\[]?\s*\b(?:(?:makes?|yields?|covers|serves|fills|tops)(?:\s+enough)?(?:\s+(?:for|to \w+))?|enough\s+(?:for|to\s+\w+)|for)"
+    r"\s+(?:about\s+|up to\s+)?(?P<count>\d{1,3})\b(?!\s*(?:min|h\b|hour|g\b|ml|cm))[^)\]:]{0,30}[)\]]?(?=\s*:?\s*$)",
+    re.I,
+)
 FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([^\W\d_][\w' -]{1,40}?)\s*:?$", re.I)
 # "What you need for the base", "And for the lemon layer".
 FOR_THE_PART = re.compile(r"\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$", re.I)
@@ -246,9 +252,9 @@ def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> s
         # "Glaze (optional)"
         text = aside[1]
         words = re.findall(r"[^\W\d_]+", text)
-    if told := _PART_AND_SO_MANY.match(text):
+    if re.match(r"(?:for|to make)\s+the\b", text, re.I) and (many := HEAD_YIELD.search(text)):
         # "For the shortbread (makes about 18 fingers)"
-        text = told[1]
+        text = text[: many.start()]
         words = re.findall(r"[^\W\d_]+", text)
     if kind == "stage":
         found |= {"heading_word", "heading_form"}
@@ -261,9 +267,6 @@ def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> s
     return found
 
 
-_PART_AND_SO_MANY = re.compile(
-    r"^((?:for|to make)\s+the\s+[^\W\d_][^()\d]*?)\s*\((?:makes|gives|yields)\b[^()]*\)\s*:?$", re.I
-)
 # "slivered almonds and pistachios, for garnish"
 _AT_LAST = re.compile(
     r"\b(?:for|to)\s+(?:garnish|serve|serving|dust|dusting|decorate|finish|top|topping|drizzle|sprinkle)$", re.I

@@ -8,9 +8,9 @@ from dataclasses import replace
 from itertools import pairwise
 
 from sun_crumb.core.quantities.nouns import plural
-from sun_crumb.core.reading.components import HEAD_YIELD, component_of
+from sun_crumb.core.reading.components import component_of
 from sun_crumb.core.reading.counts import MOST, Count
-from sun_crumb.core.reading.marks import heading_kind
+from sun_crumb.core.reading.marks import HEAD_YIELD, heading_kind
 from sun_crumb.core.reading.pieces import SENTENCE, Piece
 from sun_crumb.core.reading.portions import SURE, Stated, bare_count, of_step, said_in, statements
 
