@@ -6,8 +6,9 @@ import unittest
 from dataclasses import replace
 
 from sun_crumb.core.errors import OutOfDomainError
-from sun_crumb.core.formula import Formula, FormulaLine, portion_totals, served, suggested_kinds, total
+from sun_crumb.core.formula import Formula, FormulaLine, from_reading, portion_totals, served, suggested_kinds, total
 from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.reading import read_recipe
 
 PANTRY = shipped_pantry()
 
@@ -43,6 +44,15 @@ class OwnYields(unittest.TestCase):
         formula = cupcakes(8)
         holds = portion_totals(formula, suggested_kinds(formula))
         self.assertAlmostEqual(8 * holds["with frosting"].mass_g + 4 * holds["plain"].mass_g, formula.mass_g)
+
+    def test_what_a_part_is_shaped_into_is_no_number_of_portions(self) -> None:
+        text = "Lemon possets\nServes 6\n\nFor the possets\n600 ml cream\n150 g sugar\n\nFor the {}\n125 g butter\n180 g flour\n"
+        for heading, told in (
+            ("shortbread (makes about 18 fingers)", ()),
+            ("shortbread (enough for 12)", (("shortbread", 12),)),
+        ):
+            with self.subTest(heading):
+                self.assertEqual(from_reading(read_recipe(text.format(heading), PANTRY), PANTRY)[0].own_yields, told)
 
     def test_absurd_and_unknown_ones_are_refused(self) -> None:
         for own in ((("frosting", 0),), (("frosting", 5000),), (("glaze", 6),)):

@@ -30,11 +30,20 @@ def _own_yield(piece: Piece) -> int | None:
     """Return for how many portions the component of a heading or a line under it is said to be enough, or None."""
     if piece.role == "heading":
         found = HEAD_YIELD.search(piece.text)
+        if found and _ITS_OWN_PIECES.search(found[0]):
+            return None
         return int(found["count"]) if found and 1 <= int(found["count"]) <= MOST else None
     if piece.role != "portions":
         return None
     stated = next((s for s in statements(piece.text) if s.count), None)
     return stated.count.low if stated and stated.count else None
+
+
+# "For the shortbread (makes about 18 fingers)": what it is shaped into, of which everyone may have several.
+_ITS_OWN_PIECES = re.compile(
+    r"\d\s+(?:\w+\s+)?(?:fingers|biscuits|cookies|shortbreads|tuiles|wafers|meringues|macarons|truffles|snaps|crisps|shards)\b",
+    re.I,
+)
 
 
 def told_of(text: str) -> list[Stated]:
