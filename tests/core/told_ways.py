@@ -302,4 +302,12 @@ half a bottle of red wine|red_wine 374
 2 x 330ml bottles stout|stout 661.1
 1 bought madeira cake (about 400g)|sponge_cake 400
 50g white choc + 50g milk choc, chunks -> fold|white_chocolate 50 milk_chocolate 50
+1 cinnamon stick, 2 cloves|cinnamon 2.6 cloves 0.2
+1 lime (zest + a squeeze), toasted coconut flakes, handful|lime_zest 3 coconut_desiccated 30
+3 eggs, whites only|egg_white 99
+Lemons – 3, juice of all, zest of one|lemon_juice 135 lemon_zest 5
+a lemon's worth of juice|lemon_juice 45
+300 g berries, blueberries|mixed_berries 300
+1 vanilla pod, seeds|vanilla_pod 3
+100 g sugar, brown|light_brown_sugar 100
 """

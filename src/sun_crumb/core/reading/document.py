@@ -15,7 +15,7 @@ from sun_crumb.core.reading.marks import Known, is_asking, without_number
 from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
 from sun_crumb.core.reading.pieces import Piece
-from sun_crumb.core.reading.portions import Stated
+from sun_crumb.core.reading.portion_cues import Stated
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.roles import roles_of
 from sun_crumb.core.reading.stated import stated_in

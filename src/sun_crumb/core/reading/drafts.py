@@ -10,12 +10,13 @@ from itertools import chain
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.pantry.names import singular, words_of
 from sun_crumb.core.quantities.measures import cup_standard, units
+from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
 from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.own_measure import OwnMeasure
 from sun_crumb.core.reading.pieces import Piece
-from sun_crumb.core.reading.portions import statements
+from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.records import Candidate, ParsedLine
 from sun_crumb.core.reading.several import split_line
 from sun_crumb.core.reading.weigh import weigh
@@ -55,7 +56,7 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draf
     index = name_index(pantry)
     drafts = []
     piece = _in_its_part(piece)
-    for statement in split_line(piece.text):
+    for statement in chain.from_iterable(_with_what_is_behind(told, index) for told in split_line(piece.text)):
         parsed = parse_line(pot.in_ml(statement) if pot else statement)
         if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
             parsed = replace(parsed, name=whole)
@@ -89,6 +90,45 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draf
         ingredient = pantry[candidates[0].ingredient] if candidates else None
         drafts.append(Draft(piece, parsed, candidates, ingredient))
     return drafts
+
+
+def _with_what_is_behind(statement: str, index: NameIndex) -> list[str]:
+    """Return a statement, and behind it each other food that it names after a comma: "1 cinnamon stick, 2 cloves"."""
+    told = [statement]
+    first, *behind = _COMMA.split(statement)
+    own = index.match(parse_line(first).name) if behind and read_amount(first) else []
+    for part in behind if own else ():
+        is_amount = len(told) > 1 and not parse_line(part).name
+        if not is_amount and _is_another(part, first, own[0].ingredient, index):
+            told.append(part)
+            told[0] = told[0][: statement.index(part)].rstrip(" ,;") if len(told) == SECOND else told[0]
+        elif len(told) > 1:
+            told[-1] += f", {part}"  # "toasted coconut flakes, handful"
+    return told
+
+
+_COMMA = re.compile(r"\s*[,;]\s+(?![^()]*\))")
+SECOND = 2
+
+
+def _is_another(part: str, first: str, own: str, index: NameIndex) -> bool:
+    """Return whether *part* is the whole name of a food, and no more of what stands before its comma: "flour, self-raising"."""
+    if _SAYS_WHAT_FOR.match(part):
+        return False
+    parsed = parse_line(part)
+    is_spice = bool(parsed.sums and not parsed.name and parsed.sums[0].unit == "clove")
+    name = "cloves" if is_spice else parsed.name
+    found = index.match(name)
+    if not found or not index.is_name(name) or found[0].confidence < SURE_ASIDE or found[0].ingredient == own:
+        return False
+    if own.startswith("mixed_") or found[0].ingredient.startswith("mixed_"):
+        return False  # "300 g berries, blueberries", "1 vanilla pod, seeds": which ones they are
+    return not index.is_name(f"{name} {parse_line(first).name}")
+
+
+_SAYS_WHAT_FOR = re.compile(
+    r"(?:with|for|in|from|about|without|or|to|of|as|on|at|if|not|no|into|plus|and|each|then|cut|the)\b", re.I
+)
 
 
 def with_units(drafts: list[Draft], texts: Iterable[str] = ()) -> list[Draft]:

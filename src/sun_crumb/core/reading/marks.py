@@ -11,7 +11,8 @@ from typing import Literal
 from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.physical import Statement
-from sun_crumb.core.reading.portions import SUCH_FOR, bare_count, said_in, statements
+from sun_crumb.core.reading.portion_asides import SUCH_FOR, bare_count, said_in
+from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.remembered import remembered
 from sun_crumb.core.reading.run_on import IN_THE_BOWL
 from sun_crumb.core.reading.words import word_list

@@ -8,7 +8,8 @@ from dataclasses import dataclass
 
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.line import clean
-from sun_crumb.core.reading.portions import bare_count, statements
+from sun_crumb.core.reading.portion_asides import bare_count
+from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.remembered import remembered
 from sun_crumb.core.reading.run_on import all_in_one, begins_food, is_food_with_amount, named_then_told, run_on
 from sun_crumb.core.reading.words import word_list

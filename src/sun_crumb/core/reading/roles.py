@@ -18,7 +18,8 @@ from sun_crumb.core.reading.counts import kind_of
 from sun_crumb.core.reading.marks import Known, Section, is_asking, marks_of
 from sun_crumb.core.reading.nutrition import take_out_nutrition
 from sun_crumb.core.reading.physical import SENT_AT, Statement
-from sun_crumb.core.reading.portions import bare_count, of_title, statements
+from sun_crumb.core.reading.portion_asides import bare_count, of_title
+from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.words import word_list
 from sun_crumb.core.reference import table

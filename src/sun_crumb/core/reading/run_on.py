@@ -8,7 +8,7 @@ from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.quantities.numbers import WORDS
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.line import clean
-from sun_crumb.core.reading.portions import statements
+from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.words import word_list
 
 _RUN_ON = re.compile(
@@ -85,7 +85,9 @@ def _headed(prefix: str, rest: str) -> list[str]:
         named = re.split(r",?\s+(?:and|&)\s+|,\s*", rest)
         if all(len(one.split()) <= LONGEST_NAME for one in named):
             return [f"{prefix}:", *named]
-    if _FOR_THE_END.fullmatch(prefix) and (begins_food(rest) or _FOOD_THEN_AMOUNT.match(rest)):
+    if _FOR_THE_END.fullmatch(prefix) and (
+        begins_food(rest) or _FOOD_THEN_AMOUNT.match(rest) or _AMOUNT_BEHIND.match(rest)
+    ):
         return [f"{prefix}:", *_split(rest)]  # "To coat: 400 g desiccated coconut"
     rest = _OR_BOUGHT.sub("", rest)
     if bare := _bare_foods(rest) or _amounts_behind(rest):
@@ -103,11 +105,17 @@ def _headed(prefix: str, rest: str) -> list[str]:
     )
     if len(_split(rest)) < 2 and not (is_part and begins_food(rest)):
         return []
+    if _ITS_KIND.fullmatch(rest):
+        return [f"{rest} {prefix}"]  # "Cream: 600 ml double": one food, its name before the colon
     *foods, told = _split(rest)
     last, *method = _METHOD_BEHIND.split(told, maxsplit=1)
     return [f"{prefix}:", *foods, last, *method]
 
 
+_ITS_KIND = re.compile(
+    r"\d[\d.,/]*\s*(?:g|kg|ml|l|cl|oz|lbs?|tbsps?|tsps?|cups?)\.?\s+(?:double|single|whipping|heavy|clotted|soured|thick|dark|white|brown|plain|self[- ]raising)",
+    re.I,
+)
 # "Crust: use your own or 1 bought pie crust"
 _OR_BOUGHT = re.compile(r"^(?:use\s+)?(?:your\s+own|home-?made)[^,;.\d]{0,24}\bor\s+(?=\d)", re.I)
 # What a letter begins its list with.
@@ -123,7 +131,7 @@ _HEADED = re.compile(
 )
 # "To decorate: writing icing": what the part is for, and its one food.
 _FOR_THE_END = re.compile(
-    r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl|roll|dip|brush|fry|sandwich)(?:e|ing)?",
+    r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl|roll|dip|brush|fry|sandwich)(?:e|ing)?|finish",
     re.I,
 )
 LONGEST_NAME = 5

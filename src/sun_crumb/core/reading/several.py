@@ -6,16 +6,11 @@ import re
 from collections.abc import Sequence
 
 from sun_crumb.core.reading.amounts import read_amount
-from sun_crumb.core.reading.line import PAREN, TRAILING, clean, parse_line
-from sun_crumb.core.reading.plainly import each_of_several, made_up, plainly, zest_and_part_juice
+from sun_crumb.core.reading.fruit_parts import AND_MORE, fruit_behind, of_a_fruit_and_more
+from sun_crumb.core.reading.line import TRAILING, clean, parse_line
+from sun_crumb.core.reading.plainly import plainly
 from sun_crumb.core.reading.remembered import remembered
 
-_PART_OF = re.compile(
-    r"^(?P<prep>(?:(?:finely|freshly|grated|squeezed|the|fresh|strained)\s+)*)"
-    r"(?P<part>juice|zest|rind|peel)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated|the)\s+)*(?P<second>juice|zest|rind|peel))?"
-    r"\s+(?:(?:of|from)\s+(?:the\s+(?=\d|one|two|three))?|(?=\d|[½¼]|an?\s|half\s|one\s|two\s|three\s))(?P<rest>.+)$",
-    re.I,
-)
 _OF_EGGS = re.compile(
     r"^(?:the\s+)?(?P<part>whites?|yolks?)\s+(?:of|from)\s+(?P<count>(?:\d+|one|two|three|four|five|six|seven|eight|ten|twelve)(?:\s+(?!eggs?\b)\w+)?)(?:\s+eggs?)(?:\s*(?:,|and|&|\+)+\s*(?:the\s+)?(?P<part_two>whites?|yolks?)\s+(?:of|from)\s+(?P<count_two>\d+|one|two|three|four|five|six|seven|eight|ten|twelve)(?:\s+eggs?)?)?$",
     re.I,
@@ -24,16 +19,7 @@ _INSIDE_OF = re.compile(
     r"^(?:the\s+)?(?:(?:scraped|grated|mashed|chopped|puréed)\s+)?(?:seeds|flesh|pulp|insides|leaves)\s+(?:of|from)\s+(?P<rest>(?:\d|[½¼]|half\s|an?\s|one\s|two\s|three\s).+)$",
     re.I,
 )
-_AFTER_PART = re.compile(
-    r"[,(]\s*(?:(?:finely|freshly|grated|the)\s+)*(juice|zest|rind|juiced|zested)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated)\s+)*(juice|zest|rind|juiced|zested))?"
-    r"(?:\s+only|\s+grated)?\s*(?:[(,](?P<aside>[^()]*)\)?\s*)?\)?\s*$",
-    re.I,
-)
 _FOR_USE = re.compile(r"\s*(?:(?:extra|more)?\s*(?:for|to)\b|(?:extra|more)\s*$)", re.I)
-_SPLIT = re.compile(
-    r"\s*,?\s+(?:plus|and|\+|&|(?:(?:then |well )?(?:mixed|blended|beaten|whisked|slaked|stirred|combined|dissolved|made up|soured|bloomed|softened|soaked|sprinkled|toasted|fried)) (?:with|in|into|over|on)|in(?=\s+[\d½¼][^,]*\b(?:water|milk|juice|coffee)\b))\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s))",
-    re.I,
-)
 
 
 @remembered
@@ -42,11 +28,11 @@ def split_line(text: str) -> tuple[str, ...]:
     text = plainly(_LARGE_EGGS.sub(lambda m: f"{m[1]} {_EGG_SIZES[m[2].upper()]} {m[3]}", text))
     return tuple(
         _from_a_tin(text)
-        or made_up(text)
+        or _made_up(text)
         or _of_eggs(text)
-        or _and_of_a_fruit(text)
-        or _of_a_fruit_and_more(text)
-        or each_of_several(text)
+        or fruit_behind(text)
+        or of_a_fruit_and_more(text)
+        or _each_of_several(text)
         or _brushed_and_more(text)
         or _summed(text)
         or _both_to_serve(text)
@@ -119,83 +105,6 @@ def _of_eggs(text: str) -> list[str] | None:
     return None
 
 
-def _of_a_fruit_and_more(text: str) -> list[str] | None:
-    """Read the parts of a fruit, with the food that may stand behind them: "juice 2 limes + 85 g sugar"."""
-    if (
-        (cut := _SPLIT.search(text))
-        and _PART_OF.match(text[: cut.start()])
-        and (more := read_amount(text[cut.end() :]))
-        and more[0].unit
-        and not re.match(r"\s*(?:of\s+)?(?:the\s+)?(?:juice|zest|rind)\b", text[cut.end() :][more[1] :], re.I)
-    ):
-        return [*(_parts_of_a_fruit(text[: cut.start()]) or [text[: cut.start()]]), text[cut.end() :]]
-    return _parts_of_a_fruit(text)
-
-
-def _and_of_a_fruit(text: str) -> list[str] | None:
-    """Read "150 g icing sugar + zest 1 orange": a food, and the parts of a fruit behind it."""
-    found = _FRUIT_BEHIND.match(text)
-    first = read_amount(found["food"]) if found else None
-    if found is None or first is None or not re.search(r"[a-z]{3,}", found["food"][first[1] :], re.I):
-        return None
-    return [found["food"], *(_parts_of_a_fruit(found["of"]) or [found["of"]])]
-
-
-_FRUIT_BEHIND = re.compile(
-    r"^(?P<food>[^()]+?)\s*(?:\+|\bplus\b|\band\b|&)\s*(?P<of>(?:(?:finely\s+)?grated\s+)?(?:zest|juice|rind)(?:\s*(?:and|&|\+)\s*(?:zest|juice|rind))?\s+(?:(?:of|from)\s+)?(?:\d|½|1/2|half|an?|one|two)\s+(?:\w+\s+)?(?:lemon|lime|orange|grapefruit|clementine)s?)$",
-    re.I,
-)
-
-
-def _parts_of_a_fruit(text: str) -> list[str] | None:
-    """Read "zest and juice of 1 lemon" and "1 lemon, juice and zest" as one statement for each part."""
-    if told := zest_and_part_juice(text):
-        return told
-    if halves := _ZESTED_AND_PART_JUICED.match(text):
-        return [f"{halves['count']} {halves['food']} zest", f"{halves['part']} {halves['food']} juice"]
-    if measured := _ZEST_OF_AND_JUICE.match(text):
-        return [f"{measured['count']} {measured['food']} zest", f"{measured['juice']} {measured['food']} juice"]
-    if both := _JUICED_AND_ZEST_OF.match(text):
-        return [f"{both['count']} {both['food']} juice", f"{both['zest']} {both['food']} zest"]
-    if part := _PART_OF.match(text):
-        kinds = [k for k in (part["part"], part["second"]) if k]
-        rest = part["rest"]
-        amount = read_amount(rest)
-        size, food = (rest[: amount[1]], rest[amount[1] :].strip()) if amount else ("", rest)
-        aside = PAREN.search(food)
-        food = PAREN.sub("", food).split(",")[0].strip()
-        # "zest and juice of 2 lemons (about 90 ml)": so much juice.
-        said = {k: f" {aside[0]}" if aside and (k == "juice" or len(kinds) == 1) else "" for k in kinds}
-        return [f"{size} {food} {_part(k)}{said[k]}".strip() for k in kinds]
-    after = _AFTER_PART.search(text)
-    if after and re.search(r"\b(lemon|lime|orange|clementine|mandarin|grapefruit)s?\b", text, re.I):
-        # "2 lemons, zest and juice (you need 80 ml)": so much juice.
-        much = _OF_JUICE.search(after["aside"] or "")
-        said = {"juice": f" ({much[0]})" if much else ""}
-        parts = [_part(k) for k in after.groups()[:2] if k]
-        return [f"{text[: after.start()].strip()} {part}{said.get(part, '')}" for part in parts]
-    if both := _BOTH_PARTS.match(text):
-        return [f"{both['head']} {_part(both['a'])}", f"{both['head']} {_part(both['b'])}"]
-    return None
-
-
-# "3 lemons (juice; zest of one)"
-_JUICED_AND_ZEST_OF = re.compile(
-    r"^(?P<count>\d{1,2}|one|two|three|four)\s+(?:large\s+|unwaxed\s+|small\s+)*(?P<food>lemon|lime|orange|grapefruit|clementine)s?\s*[,(;]\s*(?:the\s+)?juiced?(?:\s+of\s+all)?\s*[;,]?\s*(?:(?:and|plus|&)\s+|\+\s*)?(?:the\s+)?(?:(?:finely\s+)?grated\s+)?zest\s+(?:of\s+|from\s+)?(?P<zest>\d|one|two|half|½)(?:\s+(?:of them|lemon|lime|orange)s?)?\s*\)?$",
-    re.I,
-)
-_OF_JUICE = re.compile(r"\b\d+(?:[.,]\d+)?\s*(?:ml|g|tbsps?|tablespoons?|tsps?|teaspoons?|cups?|fl\.? ?oz)\b", re.I)
-_CITRUS = r"(?P<food>lemon|lime|orange|grapefruit|clementine)s?"
-_ZESTED_AND_PART_JUICED = re.compile(
-    rf"^(?P<count>\d+|[½1]|one|two)\s+(?:unwaxed\s+|large\s+|small\s+)?{_CITRUS},?\s*(?:\(?)zest(?:ed)?\s*(?:,|and|&)\s*(?P<part>[½¼]|half|1|one|\d)\s*(?:of (?:it|them)\s*)?juiced?\)?$",
-    re.I,
-)
-_ZEST_OF_AND_JUICE = re.compile(
-    rf"^{_CITRUS},?\s*zest of (?P<count>\d+|one|two|three)\s*(?:and|&|\+)\s*juice\s*\(?(?P<juice>\d+\s*(?:ml|g|tbsp|tsp|cups?))\)?$",
-    re.I,
-)
-
-
 def _both_to_serve(text: str) -> list[str] | None:
     """Read "maple syrup and berries to serve": two foods, without an amount."""
     both = _BOTH_TO_SERVE.match(text)
@@ -259,7 +168,7 @@ _BRUSHED = re.compile(
 
 def _summed(text: str) -> list[str] | None:
     """Read "2 eggs plus 1 yolk" and "200 g sugar plus 2 tbsp for dusting"; None for "1 cup plus 2 tbsp flour"."""
-    cut = _SPLIT.search(text)
+    cut = AND_MORE.search(text)
     if not cut or text.count("(", 0, cut.start()) > text.count(")", 0, cut.start()):
         return None
     left, right = text[: cut.start()], _MORE_OF_AN_EGG.sub(" ", text[cut.end() :], count=1)
@@ -297,10 +206,45 @@ _TOO_LITTLE = re.compile(
 # "2 eggs + 1 extra white"
 _MORE_OF_AN_EGG = re.compile(r"(?<=\d)\s+(?:extra|more|additional)\s+(?=(?:egg\s+)?(?:whites?|yolks?)\b)", re.I)
 _BLOOMED = re.compile(r"\b(?:bloomed|softened|soaked|sprinkled|dissolved|slaked|mixed|stirred)\b", re.I)
-_BOTH_PARTS = re.compile(
-    r"^(?P<head>.*?\b(?:lemon|lime|orange))s?'?\s+(?P<a>zest|juice|rind)\s+(?:and|&|\+)\s+(?P<b>zest|juice|rind)$", re.I
+
+
+def _made_up(text: str) -> list[str] | None:
+    """Read "1 egg, made up to 150 ml with milk": the rest of it is milk; or None."""
+    if not (found := _MADE_UP.match(text)):
+        return None
+    count = {"a": 1, "an": 1, "one": 1, "two": 2, "three": 3}.get(found["count"].lower()) or int(found["count"])
+    return [f"{found['count']} {found['eggs']}", f"{found['all']} minus {EGG_ML * count} ml {found['liquid']}"]
+
+
+# What a hen's egg of middle size fills [ml] (common practice).
+EGG_ML = 46
+_MADE_UP = re.compile(
+    r"^(?P<count>\d|an?|one|two|three)\s+(?P<eggs>(?:\w+\s+)?eggs?),?\s+(?:beaten,?\s+)?(?:and\s+)?made up to\s+(?P<all>.{1,24}?)\s+with\s+(?P<liquid>milk|buttermilk|water|cream)$",
+    re.I,
 )
 
 
-def _part(word: str) -> str:
-    return {"juiced": "juice", "zested": "zest", "rind": "zest", "peel": "zest"}.get(word.lower(), word.lower())
+_SPICES = re.compile(r"\b(?:cinnamon|nutmeg|cloves?|allspice|mace|cardamom|mixed spice)\b", re.I)
+# "Butter & sugar, 100g each"
+_EACH_BEHIND = re.compile(
+    r"^(?P<one>[a-z]+(?: [a-z]+)?)\s*(?:&|and|\+)\s*(?P<two>[a-z]+(?: [a-z]+)?)\s*[,:–-]?\s*\(?(?P<amount>\d+(?:[.,]\d+)?\s*[a-z]+)\s+(?:of\s+)?each\)?$",
+    re.I,
+)
+_EACH = re.compile(
+    r"^(?P<amount>.{1,24}?)\s+(?:each|of each)\s*(?:of\s+|:\s*)?(?:ground\s+)?(?P<foods>[a-z][a-z ,&-]+)$", re.I
+)
+
+
+def _each_of_several(text: str) -> list[str] | None:
+    """Read "1/2 tsp each: cinnamon, nutmeg, cloves": a statement for each, or None."""
+    if behind := _EACH_BEHIND.match(text):
+        return [f"{behind['amount']} {behind[food]}" for food in ("one", "two")]
+    if not (found := _EACH.match(text)):
+        return None
+    foods = [part.strip() for part in re.split(r"\s*(?:,|&|\band\b)\s*", found["foods"]) if part.strip()]
+    if len(foods) < 2:
+        return None
+    if _SPICES.search(found["foods"]):
+        # Beside other spices ginger is the ground one.
+        foods = ["ground ginger" if food.lower() == "ginger" else food for food in foods]
+    return [f"{found['amount']} {food}" for food in foods]

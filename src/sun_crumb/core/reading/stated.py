@@ -12,7 +12,9 @@ from sun_crumb.core.reading.components import component_of
 from sun_crumb.core.reading.counts import MOST, Count
 from sun_crumb.core.reading.marks import HEAD_YIELD, heading_kind
 from sun_crumb.core.reading.pieces import SENTENCE, Piece
-from sun_crumb.core.reading.portions import SURE, Stated, bare_count, of_step, said_in, statements
+from sun_crumb.core.reading.portion_asides import bare_count, said_in
+from sun_crumb.core.reading.portion_cues import Stated, statements
+from sun_crumb.core.reading.portion_steps import SURE, of_step
 
 
 def own_yields(pieces: Sequence[Piece]) -> dict[str, int]:

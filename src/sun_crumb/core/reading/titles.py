@@ -8,7 +8,8 @@ from dataclasses import replace
 from sun_crumb.core.reading.counts import kind_of
 from sun_crumb.core.reading.marks import heading_kind
 from sun_crumb.core.reading.pieces import SENTENCE, Piece, is_followed_by_food
-from sun_crumb.core.reading.portions import Stated, of_title, statements
+from sun_crumb.core.reading.portion_asides import of_title
+from sun_crumb.core.reading.portion_cues import Stated, statements
 from sun_crumb.core.reading.stated import told_of
 from sun_crumb.core.reading.words import word_list
 

@@ -1,0 +1,173 @@
+"""What a title, a bracket or a line of its own says of portions: "Fig loaf (10 slices)", "14 wedges", "for 4"."""
+
+from __future__ import annotations
+
+import re
+
+from sun_crumb.core.reading.counts import (
+    Count,
+    counting_words,
+    read_count,
+)
+from sun_crumb.core.reading.portion_cues import EACH_ONE, Stated, counts_after, of_counts, statements
+
+# "(about 18 large)": a line in brackets, under the name.
+_ABOUT_SO_MANY = re.compile(
+    r"\s*\(\s*(?:about|approx(?:imately)?\.?|around|roughly|~|circa|ca\.?|(?=(?:[4-9]|\d\d)\s*\)))\s*(\d{1,3})(?:\s+(?:small|medium|large|big|little|mini))?\s*\)\s*",
+    re.I,
+)
+# "6-8 port.", "4 pers."
+_SHORT_PEOPLE = re.compile(r"^(\W*\d{1,2}(?:\s*[-–]\s*\d{1,2})?)\s+(?:port|pers|serv|ppl)\.?$", re.I)
+# "16 pieces when cold"
+_WHEN_COLD = re.compile(r"\s+(?:when|once)\s+(?:it'?s\s+)?(?:cold|cool|cooled|set)\b", re.I)
+# "12 slices if you're good, 8 if you're me"
+_IF_YOU = re.compile(r"^\s*,?\s*(?:if|unless|depending)\b.*$", re.I)
+# "Cake for 10", "Enough for 6"
+SUCH_FOR = re.compile(
+    r"\W*(?:an?\s+|one\s+)?(?:cake|tart|pie|pudding|dessert|recipe|ingredients|quantities|[a-z ]{0,24}\b(?:mousse|trifle|tiramisu|panna ?cotta|fool|sorbet|ice cream|jelly|posset|custard|cheesecake|crumble|cobbler|pavlova|brûlée))\s+for\s+((?:about\s+)?\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?)\W*",
+    re.I,
+)
+_BARE = re.compile(r"^\W*(?:approx\w*\.?\s*|about\s*)?", re.I)
+
+
+# "10 slices: 172 kcal, P 15 C 9 F 8"
+_LABELLED = re.compile(
+    r"^(\W*\d{1,2}\s+(?:slices|servings|portions|pieces|squares|bars|bites|muffins|cookies))\s*[:=@]\s*(?:about\s+)?\d+\s*(?:k?cal|kj)\b.*$",
+    re.I,
+)
+
+
+# "12ish slices"
+_ISH = re.compile(r"\b(\d{1,3})[ -]?ish\s+(?=[a-z])", re.I)
+
+
+def bare_count(text: str) -> Stated | None:
+    """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
+    text = _IN_ALL.sub("", text)
+    told, text = text.strip(), _LABELLED.sub(r"\1", _SHORT_PEOPLE.sub(r"\1 portions", _ISH.sub(r"about \1 ", text)))
+    if abroad := _FOR_ABROAD.fullmatch(text):
+        return Stated(Count(int(abroad[1]), int(abroad[1]), "serving", "person", 0), "", 0.95, told)  # "Pour 6"
+    if (alone := _ABOUT_SO_MANY.fullmatch(text)) and (some := read_count(alone[1])):
+        return Stated(some, "", 0.9, text.strip())
+    if (such := SUCH_FOR.fullmatch(text)) and (some := read_count(such[1])):
+        return Stated(some, "", 0.95, text.strip())
+    start = _BARE.match(text).end()  # type: ignore[union-attr]
+    counts, end = counts_after(text, start, is_bare=True)
+    behind = EACH_ONE.sub("", _IF_YOU.sub("", _WHEN_COLD.sub("", text[end:])))
+    rest = re.sub(r"[^\w\s]", " ", behind).lower().split()
+    if not counts or not set(rest) <= counting_words("about"):
+        return None
+    if all(c.kind not in ("piece", "person", "whole") for c in counts) and "dozen" not in text.lower():
+        return None
+    return of_counts("bare", counts, told, 1.0)
+
+
+_IN_ALL = re.compile(r"\s+(?:in all|altogether|all told|in total)\W*$", re.I)
+_FOR_ABROAD = re.compile(r"(?:pour|für|fuer|para|por|per|voor|för)\s+([2-9]|[1-3]\d)\W*", re.I)
+
+
+def said_in(aside: str) -> Stated | None:
+    """Return what words beside a title or a heading say of portions: "makes 12", "14 wedges", "for about 40 biscuits"."""
+    aside = _SHORT_PEOPLE.sub(r"\1 portions", aside)
+    if either := _BIG_OR_LITTLE.fullmatch(aside):
+        return Stated(Count(int(either[1]), int(either[2]), "", "", 0), "", 0.9, aside.strip())
+    return next(iter(statements(aside)), None) or bare_count(aside) or _for_so_many(aside) or _so_many_alone(aside)
+
+
+def _for_so_many(aside: str) -> Stated | None:
+    """Read "for 4-6 with custard", "for 6 ramekins (150 ml)", "for a tray (24 pieces)"."""
+    begins = re.match(r"^\W*for\s+", aside, re.I)
+    if begins is None:
+        return None
+    count = read_count(aside, begins.end())
+    if count and count.kind != "whole":
+        rest = re.sub(r"^\s*with\b.*$", "", aside[count.end :], flags=re.S)
+        rest = re.sub(r"\(\s*\d+\s*(?:ml|cl|g|oz)\s*(?:each)?\s*\)", "", rest)
+        if not re.search(r"\w", rest.split(",")[0]):
+            return Stated(count, "", 1.0, aside.strip())
+    counts, end = counts_after(aside, begins.end())
+    return of_counts("made", counts, aside.strip(), 1.0) if counts and not re.search(r"\w", aside[end:]) else None
+
+
+def _so_many_alone(aside: str) -> Stated | None:
+    """Read a number alone, as it stands behind a name: "Oat biscuits — 24", "Doughnuts (about 25 small)"."""
+    number = _ABOUT_SO_MANY.fullmatch(f"({aside.strip()})") or _NUMBER_ALONE.fullmatch(aside)
+    count = read_count(number[1]) if number else None
+    return Stated(count, "", 0.9, aside.strip()) if count else None
+
+
+# "2 big or 4 little"
+_BIG_OR_LITTLE = re.compile(
+    r"\W*(\d{1,2})\s+(?:big|large|generous|hearty)\s*(?:or|/)\s*(\d{1,2})\s+(?:little|small|smaller|modest|tiny)(?:\s+ones)?\W*",
+    re.I,
+)
+_NUMBER_ALONE = re.compile(
+    r"\W*(?:(?:approx(?:imately)?|about|around|circa|ca|roughly)\b\.?)?\W*([4-9]|[1-9]\d)\W*", re.I
+)
+_BRACKETED = re.compile(r"[(\[]([^()\[\]]+)[)\]]")
+_ASIDE = re.compile(
+    r"[(\[]([^()\[\]]+)[)\]]|\s/\s+(\d.*?)$|\s[–—-]{1,3}\s+(.+?)$|\s+[·•|]\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*(.+?)$|:\s*(.+?)$",
+    re.I,
+)
+
+
+def of_title(title: str) -> tuple[str, Stated | None]:
+    """Return a title without what it says of portions, and that.
+
+    Examples
+    --------
+    >>> name, said = of_title("Fig loaf (makes 1 loaf, 10 slices)")
+    >>> name, said.count.low, said.whole
+    ('Fig loaf', 10, '1 loaf')
+    """
+    if behind := _behind_the_name(title):
+        return behind
+    for aside in (*_ASIDE.finditer(title), *_BRACKETED.finditer(title)):
+        inside = next(part for part in aside.groups() if part)
+        said = said_in(inside) or next((told for part in inside.split(",") if (told := said_in(part))), None)
+        if said is not None and (said.count or said.whole):
+            rest = f"{title[: aside.start()]} {title[aside.end() :]}"
+            return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
+    if told := next((s for s in statements(title) if s.count and s.count.kind == "person"), None):
+        return title, told  # "Profiteroles for 8 people, 4 each"
+    if re.search(r"\b(?:single[- ]serv(?:e|ing)|for (?:one|1))\b(?![.\d])", title, re.I):
+        return title, Stated(Count(1, 1, "serving", "person", 0), "", 0.9, title)
+    if (found := _TIMES.search(title)) and len(title[: found.start()].split()) > 1:
+        # "Chia pudding x 2"
+        return title[: found.start()], Stated(read_count(found[1]), "", 0.9, found[0].strip())
+    if (found := _FOR_SO_MANY.search(title)) and re.search(r"[.!]\s*$", title[: found.start()]):
+        # "Rhubarb fool. For 4.": said behind the name.
+        return title[: found.start()].strip(" ."), Stated(read_count(found[1]), "", 0.9, found[0].strip(" ."))
+    if found:
+        # "Apple crumble for two": the name it goes by.
+        return title, Stated(read_count(found[1]), "", 0.9, found[0].strip())
+    return title, None
+
+
+def _behind_the_name(title: str) -> tuple[str, Stated] | None:
+    """Return a title and what a stroke or a stop divides from it: "Lime pots (no bake) / for 4", "Mocha pots - 8 people", "Malt loaf. 20 slices in all"."""
+    stop = re.search(r"(?<!\bca)(?<!\babt)(?<!approx)(?<!\bno)[.!]\s+(?=\d|about\b|makes\b)", title)
+    if stop and title.count("(", 0, stop.start()) == title.count(")", 0, stop.start()):
+        rest = title[stop.end() :]
+        said = [s for part in (*rest.split(","), rest) if (s := said_in(_IN_ALL.sub("", part))) and s.count]
+        # The slices rather than the loaves that they are cut from.
+        said.sort(key=lambda s: -s.count.low if s.count and s.count.kind == "piece" else 0)
+        if said:
+            return title[: stop.start()].strip(), said[0]
+    if slashed := _FOR_BEHIND.search(title):
+        return title[: slashed.start()].strip(), Stated(read_count(slashed[1]), "", 0.95, slashed[0].strip(" /|"))
+    if behind := _EATERS_BEHIND.search(title):
+        return title[: behind.start()].strip(), Stated(read_count(behind[1]), "", 0.95, behind[1])
+    return None
+
+
+_EATERS_BEHIND = re.compile(r"\s+[-–—|,]+\s+(\d{1,2}\s+(?:people|persons|guests|eaters|servings|portions))\W*$", re.I)
+_FOR_BEHIND = re.compile(
+    r"\s+[/|–—-]+\s+(?:serves|for|makes)\s+((?:\d{1,2}|two|four|six|eight)(?:\s+(?:people|persons|pieces|pots))?)\W*$",
+    re.I,
+)
+_TIMES = re.compile(r"\s+[x×]\s*([1-9]\d?)$", re.I)
+_FOR_SO_MANY = re.compile(
+    r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\([^()\d]*\)\W*)?$",
+    re.I,
+)

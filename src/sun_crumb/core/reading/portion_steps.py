@@ -1,0 +1,200 @@
+"""What a step of the method says of portions: where the finished thing is cut, shaped, shared out or served."""
+
+from __future__ import annotations
+
+import re
+from dataclasses import replace
+
+from sun_crumb.core.reading.counts import (
+    Count,
+    kind_of,
+    read_count,
+)
+from sun_crumb.core.reading.portion_asides import bare_count, said_in
+from sun_crumb.core.reading.portion_cues import Stated, statements
+
+SURE = 0.8
+_SHARED_OUT = re.compile(
+    r"\b(?:divide|spoon|pour|share|portion|scoop|ladle|distribute|pipe|split)\w*\b[^.;]{0,60}?\b(?:between|among(?:st)?|into|in)\s+(?P<rest>.{1,60})",
+    re.I,
+)
+_CUT_WHOLE = re.compile(
+    r"\b(?:cuts?|slices?|cutting|slicing|divides?|portion|mark|score|snap|break)\s+(?:nicely\s+|neatly\s+|easily\s+|cleanly\s+)?(?:it|them|(?P<named>(?:the\s+)?(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread))\s+)?\s*"
+    r"(?:up\s+)?(?:into|in)\s+(?P<rest>.{1,60})",
+    re.I,
+)
+# "Roll up, cut into 12": a dough is cut before it is baked.
+_ROLLED = re.compile(
+    r"\b(?:roll(?:ed)?(?:\s+it|\s+the\s+\w+)?\s+up|log|sausage|dough|cylinder|spiral|dis[ck]|wedges)\b", re.I
+)
+# "fill, roll up and cut 12 rolls": the pieces themselves are named.
+_CUT_OUT = re.compile(
+    r"\b(?:cut|slice|stamp out|cut out)\s+(?P<rest>(?:\d{1,2}|ten|twelve|sixteen|twenty)\s+(?!cm|inch|mm|in\b)\w+.{0,20})",
+    re.I,
+)
+_DROPPED = re.compile(
+    r"\b(?:drop|dollop|scoop|spoon|place|put|arrange|make|shape|form|roll|pipe)\w*\s+(?:out\s+)?(?:about\s+|around\s+)?(?P<rest>\d{1,2}\s+(?:\w+\s+)?(?:spoonfuls|mounds|heaps|blobs|dollops|balls|rounds|logs|circles|discs)\b)",
+    re.I,
+)
+# "Cut 6 or 8."
+_CUT_EITHER = re.compile(
+    r"\bcuts?\s+(?:(?:it|this)\s+)?(?:in(?:to)?\s+)?(\d{1,2})\s*(?:or|-|–|to)\s*\d{1,2}\s*(?:[.;,]|$)", re.I
+)
+# What each eater has one of: "split into two glasses", "pour into 10 popsicle moulds".
+_EACH_HAS_ONE = re.compile(
+    r"\b(?:divide|spoon|pour|share|portion|split|ladle|set)\w*\b[^.;]{0,60}?\b(?:between|among(?:st)?|into|in)\s+(?P<rest>(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+"
+    r"(?:\w+\s+)?(?:glass(?:es)?|bowls|ramekins|pots|jars|cups|(?:popsicle|lolly|ice[- ]pop|ice[- ]lolly|kulfi|dariole|pudding)\s+mou?lds))\b",
+    re.I,
+)
+# "Scoop 24."
+_SO_MANY = re.compile(
+    r"\b(?:scoop|shape|roll|form|drop|pipe|cut|makes?)\s+(?:out\s+)?(?:about\s+|around\s+)?(\d{1,2})\s*(?:[.;,]|$)",
+    re.I,
+)
+# "Slice when cold (12)."
+_SO_MANY_ASIDE = re.compile(r"\b(?:cut|slice|portion|mark)s?\b[^.;()\d]{0,40}\((?:about\s+)?(\d{1,2})\)", re.I)
+# "Fill 12 cases 3/4 full."
+_FILLED = re.compile(r"\bfill\s+(?:about\s+)?(\d{1,2})\s+(?:\w+\s+)?cases\b", re.I)
+# A tin with so many holes makes so many, if all is filled.
+_HOLES = re.compile(
+    r"\b(?P<rest>\d{1,2})[- ](?:hole|cup|cavity|case)s?\s+(?:\w+[- ])?(?:muffin|cupcake|bun|fairy|madeleine|mince pie|tartlet|doughnut|donut|friand)",
+    re.I,
+)
+# "cut into 3 x 5 pieces", "a 4 by 6 grid"
+_GRID = re.compile(
+    r"\b(?:cut|slice|divide|mark|score)\w*\b[^.;]{0,40}?\b(?:in|into)\s+(?:an?\s+)?(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})\s*(?!cm|inch|in\b|mm|\")(\w+)",
+    re.I,
+)
+# "cut 5x4 = 20 bars"
+_PRODUCT = re.compile(
+    r"\b(?:cut|slice|mark|score)\w*\b[^.;\d]{0,30}(\d{1,2})\s*[x×]\s*(\d{1,2})\s*=\s*(\d{1,3})\b", re.I
+)
+_SHAPED = re.compile(r"\b(?:roll|shape|form|make)\w*\b[^.;]{0,30}?\b(?:into|in)\s+(?P<rest>.{1,50})", re.I)
+
+
+def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
+    """Return how many a grid, a tin's holes or a bare "scoop 24" make."""
+    if (
+        (grid := _GRID.search(sentence))
+        and is_late
+        and (grid[3].lower() == "grid" or kind_of(grid[3].lower()) == "piece")
+    ):
+        many = int(grid[1]) * int(grid[2])
+        return Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.85, grid[0].strip())
+    if (product := _PRODUCT.search(sentence)) and int(product[1]) * int(product[2]) == int(product[3]):
+        return Stated(read_count(product[3]), "", 0.9, product[0].strip())
+    if (asided := _SO_MANY_ASIDE.search(sentence)) and is_late:
+        return Stated(read_count(asided[1]), "", 0.85, asided[0].strip(" ,;"))
+    if (many_of := _SO_MANY.search(sentence)) and (count := read_count(many_of[1])) and count.low >= 4:
+        return Stated(count, "", 0.7, many_of[0].strip(" ,;"))
+    if filled := _FILLED.search(sentence):
+        return Stated(read_count(filled[1]), "", 0.8, filled[0])
+    if holes := _HOLES.search(sentence):
+        many = int(holes["rest"])
+        return Stated(Count(many, many, "piece", "piece", 0), "", 0.35, holes[0]) if many >= 4 else None
+    return None
+
+
+def _for_each_eater(sentence: str) -> Stated | None:
+    """Return how many have one each, or how many pieces one may cut: "split into two glasses", "cut 6 or 8"."""
+    if (either := _CUT_EITHER.search(sentence)) and (count := read_count(either[1])):
+        return Stated(count, "", 0.8, either[0].strip(" .;,"))
+    if (each := _EACH_HAS_ONE.search(sentence)) and (count := read_count(_CUPS.sub("bowls", each["rest"]))):
+        return Stated(replace(count, noun="serving", kind="person"), "", 0.7, each[0].strip())
+    return None
+
+
+# What is poured into eight of them measures nothing.
+_CUPS = re.compile(r"\bcups$", re.I)
+
+
+def of_step(sentence: str, *, is_late: bool) -> Stated | None:
+    """Return what a sentence of the method says of portions: surest where the finished thing is cut or served.
+
+    ``is_late`` for the last part of the method, where the thing itself is cut and not what goes into it.
+    """
+    said_so = statements(sentence)
+    for stated in said_so:
+        cue = stated.text.lower()
+        if (
+            _THEY_MAKE.search(sentence)
+            or re.match(
+                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|serv|feed|enough|makes|yield|sufficient|gives|does|will do|portion|\w+ of us|\w+ people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:\w+ )?(?:serving|portion|helping))",
+                cue,
+            )
+        ) and (stated.count and stated.count.kind != "whole"):
+            return Stated(stated.count, stated.whole, 0.9, stated.text)
+    if (
+        re.match(r"for\s", sentence, re.I)
+        and (said := said_in(sentence.rstrip(" .")))
+        and said.count
+        and (said.count.kind or _FOR_ALONE.fullmatch(sentence))
+    ):
+        return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
+    # "16 squares, nice w custard"
+    first = re.match(r"\d{1,3}\s+[^\W\d_]+(?=\s*[,;(])", sentence)
+    if (
+        (alone := bare_count(sentence) or (bare_count(first[0]) if first else None))
+        and alone.count
+        and alone.count.kind in ("piece", "person")
+    ):
+        return Stated(alone.count, alone.whole, 0.9, alone.text)  # "10 bars.", "8 people"
+    if (aside := _FOR_PIECES.search(sentence)) and (count := read_count(aside[1])):
+        return Stated(count, "", 0.9, aside[0].strip("()"))
+    if told := _shaped_in_so_many(sentence, is_late=is_late):
+        return told
+    if told := _for_each_eater(sentence):
+        return told
+    if told := _divided(sentence, is_late=is_late):
+        return told
+    # "Makes three 8 x 4-inch loaves."
+    return next(
+        (replace(s, trust=0.9) for s in said_so if s.whole and s.text.lower().startswith(("make", "yield"))), None
+    )
+
+
+# "press into a 24 cm tin (for 12 pieces)"
+_FOR_PIECES = re.compile(
+    r"\((?:for|makes|gives)\s+(?:about\s+)?(\d{1,2}\s+(?:pieces|slices|squares|bars|portions|servings|people))\)", re.I
+)
+# "They make 24 small ones."
+_THEY_MAKE = re.compile(r"\b(?:they|these|it|this)\s+makes?\s+(?:about\s+)?\d", re.I)
+
+
+def _divided(sentence: str, *, is_late: bool) -> Stated | None:
+    """Return into how many pieces a sentence divides what is made, cut, shared or dropped."""
+    for pattern, trust in (
+        (_CUT_WHOLE, 0.85 if is_late else 0.6 if _ROLLED.search(sentence) else 0.0),
+        (_CUT_OUT, 0.85),
+        (_SHARED_OUT, 0.4),
+        (_SHAPED, 0.4),
+        (_DROPPED, 0.4),
+    ):
+        found = pattern.search(sentence)
+        count = read_count(found["rest"]) if found else None
+        if (
+            pattern is _CUT_WHOLE
+            and found
+            and not trust
+            and re.search(r"\bcakes?$|slab$|traybake$", found["named"] or "", re.I)
+        ):
+            trust = SURE  # "Cut cake into 15 pieces", before it is iced
+        if not (found and count and trust and count.low >= 4):
+            continue
+        # "cut into 24." tells a number, and nothing follows it.
+        rest = re.sub(
+            r"^\W*(?:big|small|large|good|equal|even)?\W*(?:or\s+\d+\s*(?:small|large|little|big)\w*)?\W*(?:(?:while|when|once|if|as soon as|before|to serve|for serving)\b.*)?$",
+            "",
+            found["rest"][count.end :],
+            flags=re.I,
+        )
+        is_number = pattern is _CUT_WHOLE and not count.kind and not re.search(r"\w", rest)
+        if count.kind == "piece" or is_number or pattern is _DROPPED:
+            return Stated(count, "", trust, found[0].strip()[:80])
+    return None
+
+
+# "For 4-6." is a sentence of its own.
+_FOR_ALONE = re.compile(
+    r"for\s+(?:about\s+)?\d{1,2}(?:\s*(?:-|–|to|or)\s*\d{1,2})?(?:,?\s+with\s+[^.\d]{3,40})?\W*", re.I
+)
