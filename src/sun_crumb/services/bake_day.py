@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 from sun_crumb.core.balance import Family, as_mixed, families, gauges, measure, nature_of, verdicts
 from sun_crumb.core.errors import CoreError
 from sun_crumb.core.formula import Formula, FormulaLine
+from sun_crumb.core.formula.told import told_amount, told_food
 from sun_crumb.core.kitchen.made import preparations_for
 from sun_crumb.core.kitchen.on_another_base import baked_on, unpoured, with_batter
 from sun_crumb.core.kitchen.technique import notes_for
@@ -18,7 +19,6 @@ from sun_crumb.core.method.planned import PlannedLine, RewrittenStep
 from sun_crumb.core.method.rewrite import rewrite
 from sun_crumb.core.method.stirring import stirred_every
 from sun_crumb.core.pantry import Ingredient, Pantry, shipped_pantry
-from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.reading import method_of, read_recipe
 from sun_crumb.core.reading.records import Link, Step
@@ -225,7 +225,7 @@ def rewritten(
     known |= {x.component: families()[x.family] for x in on}
 
     def told(food: Ingredient, grams: float) -> str:
-        return household(food, grams, cup, is_weighed=before.weighs_food(food.key))
+        return told_food(before, food, grams, cup)
 
     read = _read(steps, lines, links)
     notes = notes_for(_cuts(before, after))
@@ -282,7 +282,7 @@ def pair(before: Formula, after: Formula, cup: CupStandard) -> list[PlannedLine]
     for n, line in enumerate(after.lines):
         at = taken.get(n)
         own = own_amount(before, at, line.ingredient.key, line.grams)
-        told = own or household(line.ingredient, line.grams, cup, is_weighed=before.weighs(line))
+        told = own or told_amount(before, line, line.grams, cup)[0]
         found.append(
             PlannedLine(
                 at, line.component, line.ingredient, line.grams, told, before.lines[at].grams if at is not None else 0.0

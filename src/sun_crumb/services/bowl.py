@@ -10,10 +10,10 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from sun_crumb.core.formula import Formula, portion, served
+from sun_crumb.core.formula.told import told_food
 from sun_crumb.core.kitchen.by_little import goes_in_by_little
 from sun_crumb.core.kitchen.weighing import Changed, Target, as_weighed
 from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.pantry.household import household
 from sun_crumb.services.bake_day import NoMethodError
 from sun_crumb.services.clock import now
 from sun_crumb.services.errors import NotFoundError
@@ -53,7 +53,7 @@ class Bowl:
 
     def told(self, position: int, grams: float) -> str:
         food = self.found.planned[position].ingredient
-        return household(food, grams, self.found.cup, is_weighed=self.found.before.weighs_food(food.key))
+        return told_food(self.found.before, food, grams, self.found.cup)
 
 
 def open_row(session: Session, version_id: int, database: Database) -> Kept | None:

@@ -21,8 +21,8 @@ from sun_crumb.core.exploring import (
     side_by_side,
 )
 from sun_crumb.core.formula import Formula, Totals, portion, served, total
+from sun_crumb.core.formula.told import told_food
 from sun_crumb.core.pantry import Ingredient, Pantry
-from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.rework import Drag, frame_of
@@ -224,7 +224,7 @@ def preview_recipe(database: Database, recipe_id: int, body: PreviewIn) -> Previ
                 component,
                 key,
                 grams,
-                household(pantry[key], grams, standard, is_weighed=formula.weighs_food(key)) if grams > 0 else "none",
+                told_food(formula, pantry[key], grams, standard) if grams > 0 else "none",
             )
             for position, component, key, grams in found.lines
         ),

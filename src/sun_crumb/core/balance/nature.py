@@ -121,6 +121,11 @@ def nature_of(formula: Formula, component: str) -> Nature:
         score[key] += portion.get(key, 0.0) + method.get(key, 0.0) + texture.get(key, 0.0)
     if is_main:
         _by_heat(score, formula)
+    else:
+        # "1/2 cup yoghurt, 1 tbsp maple syrup" on a baked pudding: nothing that is frozen.
+        for family in families().values():
+            if "frozen" in family.kin and _is_untold(family, formula):
+                score[family.key] -= OVEN
     if shares["sugar"] + shares["syrup"] > OF_CANDY and _CANDY_STAGE.search(formula.method):
         # What is boiled to a stage that a thermometer tells sets by its sugar, whatever it is called.
         for key in score:
@@ -212,12 +217,13 @@ def _by_heat(score: dict[str, float], formula: Formula) -> None:
     weight = 1.0 if len(formula.components) == 1 else OVEN_FOR_A_PART
     for family in families().values():
         is_cold = bool({"unheated", "unheated_starch"} & family.traits)
-        if is_hot and is_cold:
+        is_untold = _is_untold(family, formula)
+        if is_hot and is_cold and not is_untold:
             score[family.key] -= OVEN * weight
         elif (
             ("boiled" in family.traits and formula.method and not _BOILS.search(formula.method))
             or (not is_hot and family.is_baked and len(formula.method) > TOLD_AT_LENGTH)
-            or _is_untold(family, formula)
+            or is_untold
         ):
             # Doughnuts that are baked are called what those are that are fried.
             is_baked_instead = "fried" in family.traits and _said(formula.title, "name").get(family.key, 0.0) > 0

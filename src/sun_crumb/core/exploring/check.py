@@ -11,8 +11,8 @@ from sun_crumb.core.balance.nature import Nature, nature_of
 from sun_crumb.core.balance.norms import Norm, absolutes, norms
 from sun_crumb.core.balance.patterns import nearest, patterns
 from sun_crumb.core.formula import Formula, FormulaLine
+from sun_crumb.core.formula.told import told_amount
 from sun_crumb.core.pantry import shipped_pantry
-from sun_crumb.core.pantry.household import household_amount
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.solving.rules import MOST_DISSOLVED
@@ -222,15 +222,15 @@ def _mends(
         further = max(there, grams, key=lambda g: abs(g - before))
         changes[n] = further, [*mended, one]
     for n, (grams, mended) in changes.items():
-        yield _mend(lines, n, grams, mended, formula.weighs(lines[n]), cup)
+        yield _mend(lines, n, grams, mended, formula, cup)
 
 
 def _mend(
-    lines: Sequence[FormulaLine], n: int, grams: float, mended: Sequence[Measured], is_weighed: bool, cup: CupStandard
+    lines: Sequence[FormulaLine], n: int, grams: float, mended: Sequence[Measured], formula: Formula, cup: CupStandard
 ) -> Mend:
     line = lines[n]
-    text, told_g = household_amount(line.ingredient, grams, cup, is_weighed=is_weighed)
-    was = household_amount(line.ingredient, line.grams, cup, is_weighed=is_weighed)[0]
+    text, told_g = told_amount(formula, line, grams, cup)
+    was = told_amount(formula, line, line.grams, cup)[0]
     after = absolutes(measure([*lines[:n], line.at(told_g), *lines[n + 1 :]]))
     words = "; ".join(
         f"{one.name.lower()} {_told(one.value)} before, {_told(after.get(one.key, 0.0))} after ({one.unit})"

@@ -27,6 +27,13 @@ _BY_WEIGHT = re.compile(
 )
 # A spoonful is a spoonful in every kitchen, a scale's too.
 _BY_SPOON = re.compile(r"^\W*\S{1,8}\s*(?:level |heaped )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|spoons?)\b", re.I)
+_BY_MILLILITRES = re.compile(
+    r"^\W*(?:about\s+|approx\.?\s+)?\d[\d.,]*\s*(?:ml|millilit\w+|cl|dl)\b|^[^\W\d][^\d]{1,40}?[\s:–-]\s*\d[\d.,]*\s*(?:ml|cl|dl)\b",
+    re.I,
+)
+# "180 flour", in a list of grams: no fewer [g] (judgement).
+_BARE_NUMBER = re.compile(r"^\W*(\d{2,4})\s+[a-z]", re.I)
+LEAST_BARE_G = 20
 # "juice of 2 lemons", "1 lime, juiced"
 _OF_A_FRUIT = re.compile(r"^\W*(?:(?:the|finely|grated)\s+)*(?:juice|zest|rind)\b|\bjuiced\b", re.I)
 # "3 ripe mangoes": fruit is counted in every kitchen too.
@@ -76,6 +83,19 @@ class FormulaLine:
     def is_spooned(self) -> bool:
         """Whether its own words tell it by the spoon ("3 tbsp milk"), as a scale's kitchen does with little."""
         return bool(_BY_SPOON.match(self.text))
+
+    @property
+    def is_poured(self) -> bool | None:
+        """Whether its own words tell it by the millilitre ("80 ml maple syrup") or by the gram ("150 g cream"); None where they say neither."""
+        if _BY_MILLILITRES.search(self.text):
+            return True
+        return False if self.is_bare_grams or _BY_WEIGHT.match(self.text) else None
+
+    @property
+    def is_bare_grams(self) -> bool:
+        """Whether its own words tell its grams by the number alone: "180 flour"."""
+        bare = _BARE_NUMBER.match(self.text)
+        return bare is not None and float(bare[1]) >= LEAST_BARE_G and abs(float(bare[1]) - self.grams) < 0.5
 
     @property
     def is_by_the_fruit(self) -> bool:
@@ -189,16 +209,13 @@ class Formula:
                 and not _BY_WEIGHT.match(line.text)
             )
         ]
-        return bool(told) and sum(bool(_BY_WEIGHT.match(line.text)) for line in told) > 0.5 * len(told)
+        return bool(told) and sum(bool(_BY_WEIGHT.match(line.text)) or line.is_bare_grams for line in told) > 0.5 * len(
+            told
+        )
 
     def weighs(self, line: FormulaLine) -> bool:
         """Return whether an amount of *line* is told on the scale: not what a weighed recipe itself tells by the spoon."""
         return self.is_weighed and (self.is_all_weighed or not line.is_spooned)
-
-    def weighs_food(self, ingredient: str) -> bool:
-        """Return whether amounts of a food are told on the scale: by its first line, where it has one."""
-        line = next((line for line in self.lines if line.ingredient.key == ingredient), None)
-        return self.is_weighed if line is None else self.weighs(line)
 
     @property
     def mass_g(self) -> float:

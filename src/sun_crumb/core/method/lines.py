@@ -9,7 +9,7 @@ from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Reading
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.listed_under import stages_of
-from sun_crumb.core.reading.several import split_line
+from sun_crumb.core.reading.several import split_line, statement_of
 
 
 def lines_of_reading(reading: Reading, pantry: Pantry) -> tuple[MethodLine, ...]:
@@ -31,15 +31,18 @@ def lines_of_foods(foods: Iterable[tuple[str, str, Ingredient, float, str]]) -> 
     rows = list(foods)
     texts = [row[0] for row in rows]
     return tuple(
-        MethodLine(text, _name(text, texts, food), component, food, grams, stage)
-        for text, component, food, grams, stage in rows
+        MethodLine(text, _name(n, texts, food), component, food, grams, stage)
+        for n, (text, component, food, grams, stage) in enumerate(rows)
     )
 
 
-def _name(text: str, texts: Sequence[str], food: Ingredient) -> str:
-    """Return what a line's own words call its food; the food's name where a text tells several foods, or none."""
-    if not text.strip() or texts.count(text) > 1:
+def _name(at: int, texts: Sequence[str], food: Ingredient) -> str:
+    """Return what a line's own words call its food; the food's name where it is unclear which of them do, or where there are none."""
+    text = texts[at]
+    if not text.strip():
         return food.name
+    if texts.count(text) > 1:
+        return parse_line(statement_of(texts, at)).name or food.name
     # "zest of 1 orange" is orange zest in plain words.
     plain = split_line(text)
     return food.name if len(plain) > 1 else parse_line(plain[0]).name or food.name

@@ -66,6 +66,7 @@ _AS_IT_IS = (
     ("slice", re.compile(r"\bslices\b", re.I)),
     ("leaf", re.compile(r"\blea(?:f|ves)\b.*\bgelatin|\bgelatin\w*\b.*\blea(?:f|ves)\b", re.I)),
     ("puree", re.compile(r"\bpur[ée]ed\b", re.I)),
+    ("peel", re.compile(r"\bpeel\b(?!ed)", re.I)),
     ("crumb", re.compile(r"\bbread\s?crumbs\b|\b(?:crushed|(?:in)?to crumbs|crumbled)\b", re.I)),
 )
 

@@ -41,7 +41,7 @@ GOES_IN = re.compile(
 )
 # "Mash and stir in the vanilla", "sift the sugar over and fold in": more for what is there.
 MORE_FOR_IT = re.compile(
-    r"^\W*[a-z]+\s+(?:and|then)\s+(?:(?:stir|fold|mix|beat|whisk)\s+in|add)\b|\bsift\w*\b[^.;]*?(?:\bover\b|\bfold\w*\s+(?:it\s+|them\s+)?in\b|\binto\s+(?:the|this|it)\b|\band\s+add\b)",
+    r"^\W*(?:take out|remove|keep back|hold back|set aside|reserve|scoop out|measure out)\s+(?:about\s+)?(?:a|one|two)\s+(?:third|quarter|handful|cupful|cup|fifth|half)s?\s*,|^\W*[a-z]+\s+(?:and|then)\s+(?:(?:stir|fold|mix|beat|whisk)\s+in|add)\b|\bsift\w*\b[^.;]*?(?:\bover\b|\bfold\w*\s+(?:it\s+|them\s+)?in\b|\binto\s+(?:the|this|it)\b|\band\s+add\b)",
     re.I,
 )
 # "Whisk the yolks with the sugar, pour on the hot milk": a bowl of its own, and what was heated goes into it.
@@ -163,7 +163,7 @@ IN_WITH_IT = re.compile(
 TOGETHER = re.compile(r"\W*(?:then\s+)?(?:stir|mix|sift|whisk)\s+together\b(?!\s+(?:with|until|in)\b)", re.I)
 # "Spread over half the cream, repeat the layers": of what was made before.
 HALF_OF_IT = re.compile(
-    r"\b(?:spread|spoon|pour|pipe)\b[^.;]{0,14}\bhalf\s+(?:of\s+)?the\s+(?:\w+\s+)?(?:cream|mixture|mix|filling|custard|mousse)\b",
+    r"\bpour\s+half\s+(?:of\s+it\s+)?over\b|\b(?:spread|spoon|pour|pipe)\b[^.;]{0,14}\bhalf\s+(?:of\s+)?the\s+(?:\w+\s+)?(?:cream|mixture|mix|filling|custard|mousse)\b",
     re.I,
 )
 # "Dissolve the soda in the water and stir into the butter": into that and nothing else.

@@ -246,6 +246,8 @@ def _as_part(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
     """Return the edit that says how much a part of one food is, where its name stands: "half the sugar (50 g)"."""
     end, before, part = mention.end, text[: mention.start], text[mention.lead : mention.start]
     is_whole = mention.uses[0].share > WHOLE
+    if remaining := _REMAINING_MEASURE.search(part):
+        return mention.lead + remaining.start("measure"), mention.start, f"{as_said(told)} "
     if _ALL_BUT.search(text[: mention.lead]):
         return end, end, f" ({told})"  # "all but 2 tbsp of the chips (90 g)"
     if _KEEPS_BACK.search(text[: mention.lead]):
@@ -287,7 +289,11 @@ def _taken_up(
                 draft.amounts[before : before + 1] = whole
             else:
                 continue
-            is_here = plan[k].position is not None or goes_in_line(placing, use.position, plan[k].ingredient)
+            is_here = (
+                mention.is_group  # "bubble everything (100 g butter and 50 g honey)"
+                or plan[k].position is not None
+                or goes_in_line(placing, use.position, plan[k].ingredient)
+            )
             (here if is_here else draft.after.setdefault(mention.end, [])).append(amount)
     return here
 
@@ -316,9 +322,11 @@ _PINCH_OF = re.compile(
 # "¼ cup sugar", "the 2 T. sugar": an amount that the plan's takes the place of.
 _SO_MUCH = re.compile(r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛]")
 _A_MEASURE = re.compile(
-    r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*(?:g|kg|ml|cl|l|oz|lbs?|cups?|c|t|tsps?|tbsps?|\w*spoons?(?:fuls?)?)\b",
+    r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*(?:g|grams?|kg|ml|millilit\w+|cl|l|lit\w+|oz|ounces?|lbs?|pounds?|cups?|c|t|tsps?|tbsps?|\w*spoons?(?:fuls?)?)\b",
     re.I,
 )
+# "remaining 90 grams sugar"
+_REMAINING_MEASURE = re.compile(rf"\b(?:remaining|other|last)\s+(?P<measure>{_A_MEASURE.pattern[3:]})", re.I)
 _KEEPS_BACK = re.compile(r"\b(?:keep|hold|sav|reserv)(?:e|ing)?\s*(?:back|aside)?\s*$", re.I)
 _A_COUNT = re.compile(r"\s*(?:the\s+)?\d+\s+")
 _SO_MUCH_BEHIND = re.compile(r"[^.,;()]{0,12}\((?:about\s+)?\d+\s*(?:g|ml)\b[^()]*\)", re.I)

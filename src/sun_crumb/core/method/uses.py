@@ -53,6 +53,8 @@ _COVERED = re.compile(
     r"\b(?:cover|dip|plunge|drop|blanch|scald|pour)\w*\b[^.;]{0,40}\b(?:with|in|into)\s+(?:just[- ])?(?:boil\w*|hot|cold)\s+water\b",
     re.I,
 )
+# "Boil the sago in plenty of water": the tap's.
+_PLENTY = re.compile(r"\b(?:plenty|lots|loads|a (?:large|big|deep) (?:sauce)?pan|a pot)\s+of\s+(?:\w+\s+){0,2}$", re.I)
 _POURED_AWAY = re.compile(r"\b(?:drain|rinse|dry well|pat dry|refresh)\b", re.I)
 # "In a pan that just holds the pears."
 _THAT_HOLDS = re.compile(
@@ -179,7 +181,11 @@ class Resolver(Account):
             found.mentions = [Mention(many.start(), many.end(), self.used(own, 1.0), many.start(), tuple(own), True)]
             found.mentions += behind
         for whole in sorted(self.whole_at.get(n, ())):
-            own = [k for k, line in enumerate(self.lines) if line.component == whole and self.left[k] > USED_UP]
+            own = [
+                k
+                for k, line in enumerate(self.lines)
+                if line.component == whole and self.left[k] > USED_UP and not self._finishes_later(k, n)
+            ]
             spot = re.search(rf"\b{re.escape(whole.split()[-1])}\w*", clause.text, re.I) or OF_A_PART.search(
                 clause.text
             )
@@ -197,6 +203,10 @@ class Resolver(Account):
         # "the split vanilla pod" names its line twice; what goes in here is not in already.
         found.back -= untouched
         return found
+
+    def _finishes_later(self, k: int, n: int) -> bool:
+        """Return whether a line is kept to finish with, and a later step than *n* names it: "spread with filling ... scatter the pearl sugar"."""
+        return self.listed.is_to_finish(k) and any(at > n for at in self.named_at[k])
 
     def _of_what_became(self, n: int) -> set[int]:
         """Return the lines of what a step calls by what it was made into: "the purée"."""
@@ -326,7 +336,9 @@ class Resolver(Account):
 
     def _is_other_water(self, said: Said, component: str, n: int) -> bool:
         """Return whether water is the tap's, and not what another part of the recipe lists and names itself."""
-        if said.phrase == ("water",) and self._covers_with_water(n):
+        if said.phrase == ("water",) and (
+            self._covers_with_water(n) or _PLENTY.search(self.clauses[n].text[: said.start])
+        ):
             return True
         if said.phrase != ("water",) or not all(any(at != n for at in self.named_at[k]) for k in said.lines):
             return False

@@ -22,8 +22,10 @@ def _is_spooned(ingredient: Ingredient, grams: float, cup: CupStandard) -> bool:
     )
 
 
-def _pour(ingredient: Ingredient) -> float | None:
-    """Return what 1 mL of a poured liquid weighs [g], None for what is no such liquid."""
+def _pour(ingredient: Ingredient, *, is_poured: bool | None) -> float | None:
+    """Return what 1 mL of a poured liquid weighs [g], None for what is no such liquid; *is_poured* as the recipe says, None where it does not."""
+    if is_poured is not None:
+        return ingredient.density_g_per_ml() if is_poured else None
     if (
         ingredient.group not in _POURED
         or not ingredient.has_role("liquid")
@@ -34,33 +36,37 @@ def _pour(ingredient: Ingredient) -> float | None:
     return ingredient.density_g_per_ml()
 
 
-def grid_of(ingredient: Ingredient, grams: float, cup: CupStandard, *, is_weighed: bool = False) -> float:
-    """Return the step [g] that *ingredient* is measured in near *grams*; on a scale where a recipe *is_weighed*."""
+def grid_of(
+    ingredient: Ingredient, grams: float, cup: CupStandard, *, is_weighed: bool = False, is_poured: bool | None = None
+) -> float:
+    """Return the step [g] that *ingredient* is measured in near *grams*; on a scale where a recipe *is_weighed*, by the mL where it *is_poured*."""
     if is_weighed and not _is_spooned(ingredient, grams, cup):
         step = SMALL_STEP if grams < STEP_FROM else STEP
-        return step * (_pour(ingredient) or 1.0)
+        return step * (_pour(ingredient, is_poured=is_poured) or 1.0)
     spoons = ingredient.spoons(cup)
     if spoons is not None:
         return spoons.grid(grams, is_strong=ingredient.is_strong)
     return SMALL_STEP if grams < STEP_FROM else STEP
 
 
-def household(ingredient: Ingredient, grams: float, cup: CupStandard, *, is_weighed: bool = False) -> str:
+def household(
+    ingredient: Ingredient, grams: float, cup: CupStandard, *, is_weighed: bool = False, is_poured: bool | None = None
+) -> str:
     """Return an amount as the kitchen measures it: eggs by number, the rest by cups and spoons or on the scale."""
-    return household_amount(ingredient, grams, cup, is_weighed=is_weighed)[0]
+    return household_amount(ingredient, grams, cup, is_weighed=is_weighed, is_poured=is_poured)[0]
 
 
 @lru_cache(maxsize=16384)
 def household_amount(
-    ingredient: Ingredient, grams: float, cup: CupStandard, *, is_weighed: bool = False
+    ingredient: Ingredient, grams: float, cup: CupStandard, *, is_weighed: bool = False, is_poured: bool | None = None
 ) -> tuple[str, float]:
-    """Return an amount as the kitchen measures it, and what these words weigh [g]."""
+    """Return an amount as the kitchen measures it, and what these words weigh [g]; by the mL where a weighed recipe says so."""
     each = ingredient.measure("each")
     if ingredient.group == "egg" and each:
         count = round(grams / each.grams * 4) / 4
         return fraction_text(count), count * each.grams
     if is_weighed and not _is_spooned(ingredient, grams, cup):
-        if ml := _pour(ingredient):
+        if ml := _pour(ingredient, is_poured=is_poured):
             step = SMALL_STEP if grams < STEP_FROM else STEP
             volume = max(round(grams / ml / step), 1) * step
             return f"{volume:.0f} ml", volume * ml

@@ -26,6 +26,11 @@ _BARE_BAKE = re.compile(
     r"\b(?:bake|roast)\s+(?:for\s+)?(?:about\s+|abt\s+|~\s*)?(?P<low>[1-9]\d)(?:(?:\s*(?:-|–|to)\s*(?P<high>[1-9]\d))(?=\s*(?:[.,;]|til\b|till\b|until\b|or (?:so|until)|$))|(?=\s*(?:til\b|till\b|until\b|or (?:so|until))))",
     re.I,
 )
+# "180 for 35-40": minutes too, behind an oven's heat.
+_BARE_AT_HEAT = re.compile(
+    r"\b(?:1[4-9]\d|2[0-4]\d|3[0-9][05]|4[0-5]0)\s*(?:°|º)?\s*(?:C|F)?\s*(?:fan\s*)?(?:,|for)\s+(?:about\s+|~\s*)?(?P<low>[1-9]\d)\s*(?:-|–|to)\s*(?P<high>[1-9]\d)(?=\s*(?:[.,;]|til\b|till\b|until\b|or so|$))",
+    re.I,
+)
 # "10 min. per side": both of them.
 _EACH_SIDE = re.compile(
     r"(?<![\w.,/-])(?P<low>[1-9]\d?)(?:\s*(?:-|–|to)\s*(?P<high>[1-9]\d?))?\s*(?:min(?:ute)?s?\b\.?|m\b)(?=\s*(?:a side|per side|(?:on )?(?:each|either) side)\b)",
@@ -76,7 +81,7 @@ def durations(text: str) -> list[Duration]:
     ]
     found += [
         Duration(bare.start("low"), bare.end(), int(bare["low"]), int(bare["high"] or bare["low"]))
-        for bare in _BARE_BAKE.finditer(text)
+        for bare in (*_BARE_BAKE.finditer(text), *_BARE_AT_HEAT.finditer(text))
         if not any(d.start < bare.end() and bare.start("low") < d.end for d in found)
     ]
     for night in _OVERNIGHT.finditer(text):

@@ -88,9 +88,9 @@ def read_oven(text: str) -> Oven | None:
 
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 TIMED = re.compile(
-    r"(?:^|[.;!?\n]|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*|\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pan|tin|dish|springform),\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
+    r"(?:^|[.;!?\n]|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*|(?:\d\s*[x×]\s*)?\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pans?|tins?|dish|springform),\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
     r"(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*fan\s*)?(?:\(\s*(?:not?\s+fan|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s)|(?=\s\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s*min))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
-    r"(?:about |around |approx\.? )?(?:\d\s*h|an?\s+(?:hr|hour)\b|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m|\d{2}\s*(?:-|–)\s*\d{2}\s*(?:[.,;]|$))",
+    r"(?:about |around |approx\.? )?(?:\d\s*h|an?\s+(?:hr|hour)\b|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m|\d{2}\s*(?:-|–)\s*\d{2}\s*(?:[.,;\n]|$))",
     re.I,
 )
 # "In it goes at 180 for 45 min"
@@ -101,8 +101,11 @@ _GOES_IN = re.compile(
 # "25 mins at 180, wobbly", "12 min @ 175": how long, and then how hot.
 SO_LONG_AT = r"\d[\d½¼¾.,]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min|hour|hr|h\b)[a-z]*\.?\s*(?:@|at)\s*"
 _MINUTES_AT = re.compile(rf"\b{SO_LONG_AT}(1[2-9]\d|2[0-4]\d)\s*(?:°|º|degrees\b)?\s*(C\b)?\s*(fan\b)?", re.I)
-# "brownie tin, 180 for 25ish"
-_ISH = re.compile(r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2})\s*([CF]\b)?\s*(fan\s*)?for\s+(?:about\s+)?\d{2}\s*-?ish\b", re.I)
+# "brownie tin, 180 for 25ish", "pour over the custard, 160 for 30 mins"
+_ISH = re.compile(
+    r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2})\s*([CF]\b)?\s*(fan\s*)?for\s+(?:about\s+)?\d{2}\s*(?:-?ish\b|(?:(?:-|–|to)\s*\d{2}\s*)?min)",
+    re.I,
+)
 # "400 degrees.", "175° mitten av ugnen": a heat and nothing more, or the oven in another tongue.
 _HEAT_ALONE = re.compile(
     r"(?:^|[.;!?\n])\W{0,6}(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)\s*([CF]\b)?\s*(fan\s*)?(?=\s*(?:[.;!\n]|$)|[^.;\n]{0,20}\b(?:ugn\w*|ofen|four|forno|horno)\b)",

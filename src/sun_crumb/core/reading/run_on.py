@@ -311,7 +311,7 @@ def begins_food(text: str) -> bool:
     if re.match(r"(?:freshly\s+)?(?:ground|grated)\s+(?:nutmeg|cinnamon|cardamom)\b", text, re.I):
         return True
     if re.match(
-        r"(?:a\s+)?(?:bit|splash|pinch|dash|drop|glug|knob)\s+of\s+(?!the\b|it\b|this\b|a\b)[a-z]{3,}(?:\s+[a-z]+)?\s*(?:[,;.]|$)",
+        r"(?:a\s+)?(?:bit\s+of|splash|pinch|dash|drop\s+of|glug|knob)\s+(?:of\s+)?(?!the\b|it\b|this\b|a\b)[a-z]{3,}(?:\s+[a-z]+)?\s*(?:[,;.]|$)",
         text,
         re.I,
     ):

@@ -117,6 +117,8 @@ def _bake_beside_the_heat(text: str) -> tuple[int, int] | None:
             return None  # two heats in turn: neither time is the whole
         if (timed := TIMED.search(sentence)) and (times := read_times(sentence[timed.end(1) :])):
             return times[0].low, times[0].high  # "170 for an hr"
+        if timed and (times := read_times(timed[0])):
+            return times[0].low, times[0].high  # "180 for 35-40"
         if heat is None and not (is_heated and _TIME_ALONE.fullmatch(sentence.strip())):
             continue
         if heat is None or not NO_OVEN.search(sentence[: heat.start()]):

@@ -10,7 +10,7 @@ from sun_crumb.core.reading.records import Tin
 
 _INCH = 2.54
 _DIMENSION = r"(\d{1,2}(?:[.,]\d)?(?:\s*(?:½|1/2))?)"
-_LENGTH = r"\s*[- ]?\s*(cm|centimet(?:re|er)s?|mm|inch(?:es)?|in\b\.?|\"|″|”)"
+_LENGTH = r"\s*[- ]?\s*(cm|centimet(?:re|er)s?|mm|inch(?:es)?|in\b\.?(?!\s*\d)|\"|″|”)"
 _TIN_WORD = r"(?:tin|pan|dish|mould|mold|springform|ring|tray|tart|skillet|loaf|cake)"
 _OBLONG = re.compile(
     rf"{_DIMENSION}(?:{_LENGTH})?\s*(?:x|×|by)\s*{_DIMENSION}{_LENGTH}(?=[^.\n]{{0,40}}\b{_TIN_WORD})", re.I

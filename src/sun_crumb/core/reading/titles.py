@@ -28,7 +28,7 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         r"\s+[•|·]\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~")
     )
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
-    title = _THEN_TALK.sub(r"\1", title)
+    title = _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title))
     return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .").rstrip(".")), [
         *([said] if said else []),
         *(told for part in more for told in told_of(part)),
@@ -218,6 +218,11 @@ _ASKED_FOR = re.compile(
 # "so for the brownies I just do ...", "it's called dump cake"
 _CALLED = re.compile(
     r"(?:\bfor\s+(?:the|my)|\bcalled(?:\s+an?)?)\s+((?:[a-z-]+\s+){0,3}(?:cake|tart|pie|loaf|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=\s+(?:i|we|you)\b|,)",
+    re.I,
+)
+# "does anyone have the sticky toffee pud recipe from last year?"
+_IN_A_QUESTION = re.compile(
+    r"^(?:q:\s*)?(?:please\s+|hi\W+)?(?:does|do|has|have|can|could|would|who|is|any)\b[^?]*?\b(?:the|an?|your|my|her|his|that)\s+((?:[^\W\d_][\w'’-]*\s+){1,5}?)recipe\b[^?]*\?.*$",
     re.I,
 )
 # "Title: Carrot halwa"

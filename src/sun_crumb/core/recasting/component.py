@@ -8,7 +8,7 @@ from dataclasses import dataclass, field, replace
 from sun_crumb.core.balance import Family, as_mixed, families
 from sun_crumb.core.balance.patterns import Pattern
 from sun_crumb.core.formula.recipe import FormulaLine
-from sun_crumb.core.pantry.household import grid_of
+from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.recasting.bases import Way, does_without, nearest_of, patterns_of, traits_of
 from sun_crumb.core.recasting.groups import LITTLE_SOUR_G, group_of, is_nut_butter, is_nutty, is_sour
@@ -300,12 +300,16 @@ class _Beginning:
             # Halves where there are few, whole eggs where there are more: nobody splits the sixth.
             step = each.grams * (self.egg_step if grams < FEW_EGGS * each.grams else 1.0)
         else:
-            step = grid_of(food, max(grams, 0.01), self.cup, is_weighed=self.is_weighed)
+            step = grid_of(
+                food, max(grams, 0.01), self.cup, is_weighed=self.is_weighed, is_poured=line.is_poured or None
+            )
         was = self.lines[origin].grams if origin is not None else None
         if was is not None and abs(grams - was) < max(0.75 * step, 0.005 * was):
             return self.lines[origin]  # type: ignore[index]
         at = max(round(grams / step), 1) * step if step else grams
-        text = f"{at:g} g {food.name}" if self.is_weighed else ""
+        is_poured = line.is_poured or None  # a weight that a line tells is its own recipe's
+        told = household(food, at, self.cup, is_weighed=True, is_poured=is_poured) if at > 0 else ""
+        text = f"{told} {food.name}" if self.is_weighed and told else ""
         return replace(line, grams=at, text=text, is_crushed=line.is_crushed or not line.is_inclusion)
 
 

@@ -7,8 +7,8 @@ from dataclasses import replace
 
 from sun_crumb.core.doubt.likely import least_ratio
 from sun_crumb.core.formula import Formula, total
+from sun_crumb.core.formula.told import told_amount
 from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
-from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.recasting import Recast
@@ -119,7 +119,7 @@ def _as_new(line: PlanLine, other: Recast, here: int) -> PlanLine:
 def _as_there(line: PlanLine, formula: Formula, other: Recast, origin: int, cup: CupStandard) -> PlanLine:
     """Return a line of the original: before as it was there, and why it changes."""
     old = formula.lines[origin]
-    before = household(old.ingredient, old.grams, cup, is_weighed=formula.weighs(old))
+    before = told_amount(formula, old, old.grams, cup)[0]
     begun = line.before_g
     reason = line.reason
     if abs(line.after_g - old.grams) <= SAME_G:
@@ -158,7 +158,7 @@ def _as_gone(formula: Formula, place: int, why: str, cup: CupStandard) -> PlanLi
         name=line.ingredient.name,
         before_g=line.grams,
         after_g=0.0,
-        household_before=household(line.ingredient, line.grams, cup, is_weighed=formula.weighs(line)),
+        household_before=told_amount(formula, line, line.grams, cup)[0],
         household="none",
         reason=why,
         is_locked=False,

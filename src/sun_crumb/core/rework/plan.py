@@ -6,10 +6,10 @@ from dataclasses import dataclass, replace
 
 from sun_crumb.core.balance import Family, verdicts
 from sun_crumb.core.formula import Analysis, Formula, FormulaLine, Totals, analyse, portion, served, total
+from sun_crumb.core.formula.told import told_amount, told_step
 from sun_crumb.core.offers.flavour import Flavour
 from sun_crumb.core.offers.moves import is_cuttable
 from sun_crumb.core.pantry import Pantry
-from sun_crumb.core.pantry.household import grid_of, household
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
 from sun_crumb.core.recasting import Recast, Recasted, recast
 from sun_crumb.core.rework.on_another_base import as_of_original, base_words, batter_words, less_sweet
@@ -289,12 +289,12 @@ def _residual(problem: Problem, exact: list[float], grams: list[float]) -> str:
     return f"rounding moves {name.lower()} most: {100 * most:.0f} %"
 
 
-def _step(line: FormulaLine, cup: CupStandard, *, is_weighed: bool) -> float:
+def _step(formula: Formula, line: FormulaLine, cup: CupStandard) -> float:
     """Return what one step of a line's amount is: a piece for what is counted, else a spoon, else a gram [g]."""
     each = line.ingredient.measure("each")
     if line.ingredient.group == "egg" and each:
         return each.grams / 2
-    return grid_of(line.ingredient, max(line.grams, 0.01), cup, is_weighed=is_weighed)
+    return told_step(formula, line, max(line.grams, 0.01), cup)
 
 
 def _same(line: FormulaLine, position: int, cup: CupStandard, formula: Formula) -> PlanLine:
@@ -310,7 +310,7 @@ def _same(line: FormulaLine, position: int, cup: CupStandard, formula: Formula) 
         household=text,
         reason="",
         is_locked=False,
-        step_g=_step(line, cup, is_weighed=formula.weighs(line)),
+        step_g=_step(formula, line, cup),
     )
 
 
@@ -336,8 +336,7 @@ def _explained(
         why = ""
         if changed:
             why = _set(line, problem) if row.lock_g is not None and locked else reason(problem, n, grams)
-        weighs = problem.formula.weighs(line)
-        text = household(line.ingredient, line.grams, cup, is_weighed=weighs) if line.grams else "none"
+        text = told_amount(problem.formula, line, line.grams, cup)[0] if line.grams else "none"
         text_before = "" if addition is not None and changed else text
         if addition is None:
             text_before = _before(original, positions[n], row.line, was, cup)
@@ -357,7 +356,7 @@ def _explained(
             household=text,
             reason=why,
             is_locked=locked,
-            step_g=_step(line.at(max(line.grams, was)), cup, is_weighed=weighs),
+            step_g=_step(problem.formula, line.at(max(line.grams, was)), cup),
             can_set=row.can_set,
         )
         told.append((place, shown))
@@ -369,7 +368,7 @@ def _before(original: Formula, at: int, line: FormulaLine, was: float, cup: CupS
     old = original.lines[at] if at < len(original.lines) else None
     if old is not None and old.ingredient.key == line.ingredient.key and abs(old.grams - was) < 1e-9:
         return amount_before(original, at, cup)
-    return household(line.ingredient, was, cup, is_weighed=original.weighs(line)) if was else ""
+    return told_amount(original, line, was, cup)[0] if was else ""
 
 
 def _set(line: FormulaLine, problem: Problem) -> str:

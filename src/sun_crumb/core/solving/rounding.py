@@ -7,7 +7,7 @@ from itertools import combinations, product
 from math import ceil, floor
 from operator import mul
 
-from sun_crumb.core.pantry.household import grid_of, household_amount
+from sun_crumb.core.formula.told import told_amount, told_step
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.solving.fuss import LEAST_G, UNTOUCHED, without_dashes, without_trifles
 from sun_crumb.core.solving.problem import Problem, bounds
@@ -48,8 +48,7 @@ class _Snap:
     def __call__(self, position: int, grams: float) -> float:
         """Return the amount nearest to *grams* that there are words for [g]."""
         line = self.problem.rows[position].line
-        weighs = self.problem.formula.weighs(line)
-        return household_amount(line.ingredient, grams, self.cup, is_weighed=weighs)[1] if grams > 0 else grams
+        return told_amount(self.problem.formula, line, grams, self.cup)[1] if grams > 0 else grams
 
 
 def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, float]:
@@ -63,11 +62,11 @@ def _steps(problem: Problem, grams: list[float], cup: CupStandard) -> dict[int, 
             continue
         line = problem.rows[i].line
         ingredient, weighs = line.ingredient, problem.formula.weighs(line)
-        step = grid_of(ingredient, amount, cup, is_weighed=weighs)
+        step = told_step(problem.formula, line, amount, cup)
         spoons = ingredient.spoons(cup)
         if _is_cut(problem, i) and weighs and step > 1:
             # Half of 225 g is 112 or 113 g.
-            step = 1.0
+            step = told_step(problem.formula, line, 0.01, cup)
         elif _is_cut(problem, i) and spoons is not None and step >= spoons.tablespoon_g:
             # A whole spoon of the sugar would miss the cut by several per cent.
             step = spoons.tablespoon_g / 2

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 
 from sun_crumb.core.formula import Formula, FormulaLine
-from sun_crumb.core.pantry.household import household
+from sun_crumb.core.formula.told import told_amount
 from sun_crumb.core.quantities.household import fraction_text
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.quantities.numbers import FRACTIONS, WORDS
@@ -86,6 +86,8 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
     parsed = parse_line(said)
     if (strips := _STRIPS.search(before.lines[at].text)) and was.ingredient.has_role("flavour"):
         return strips[0].lower()
+    if not parsed.sums and was.ingredient.has_role("flavour") and "leaf" in {m.unit for m in was.ingredient.measures}:
+        return "a little"  # "Mint", to finish with
     if len(parsed.sums) != 1:
         return ""
     one = parsed.sums[0]
@@ -116,7 +118,7 @@ def amount_before(formula: Formula, at: int, cup: CupStandard) -> str:
         is_so = read is not None and abs(read.grams - line.grams) <= max(AS_TOLD_SHARE * line.grams, AS_TOLD_G)
         if is_so and read is not None and read.conflict is None:
             return told
-    return household(line.ingredient, line.grams, cup, is_weighed=formula.weighs(line))
+    return told_amount(formula, line, line.grams, cup)[0]
 
 
 def _as_it_says(one: Amount, was: FormulaLine, said: str) -> str:

@@ -72,8 +72,23 @@ def _refined(told: Told) -> Iterator[str]:
     if new < NONE_G:
         yield "No refined sugar."
     elif told.goals.counted == "refined_sugar_g":
-        most = max(told.after.lines, key=lambda line: _refined_in(line))
-        yield f"Refined sugar left: {grams_text(new)} in each {told.original.unit}, most of it in the {most.ingredient.name.lower()}."
+        yield f"Refined sugar left: {grams_text(new)} in each {told.original.unit}, {_where_it_is(told.after)}."
+
+
+def _where_it_is(formula: Formula) -> str:
+    """Return which food holds most of the refined sugar, or which two where no one holds most."""
+    held: dict[str, float] = {}
+    for line in formula.lines:
+        name = line.ingredient.name.lower()
+        held[name] = held.get(name, 0.0) + _refined_in(line)
+    first, *others = sorted(held, key=lambda name: -held[name])
+    if held[first] > MOST * sum(held.values()) or not others:
+        return f"most of it in the {first}"
+    return f"in the {first} and the {others[0]}" + (" above all" if len(others) > 1 and held[others[1]] else "")
+
+
+# What is more than this of a whole is most of it [share].
+MOST = 0.5
 
 
 def _refined_in(line: FormulaLine) -> float:

@@ -199,9 +199,14 @@ def _why_short(goals: Goals, original: Formula, formula: Formula, balances: Iter
         return "beyond that the dessert would leave its balance"
     names = sorted(rest, key=lambda name: -rest[name])
     most = [name for name in names if rest[name] > 0.15 * whole][:2] or names[:1]
-    return f"the rest is in the {' and the '.join(most)}, which the plan leaves alone"
+    named = f"in the {' and the '.join(most)}, which the plan leaves alone"
+    if cuttable > OTHER_REST * whole:
+        return f"much of the rest is {named}; beyond that the dessert would leave its balance"
+    return f"the rest is {named}"
 
 
+# More of it than this elsewhere is told too [share] (judgement).
+OTHER_REST = 0.15
 # So much of the sugar that is left is said to be the reason that no more goes [share].
 SOME_REST = 0.35
 
