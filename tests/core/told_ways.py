@@ -310,4 +310,16 @@ a lemon's worth of juice|lemon_juice 45
 300 g berries, blueberries|mixed_berries 300
 1 vanilla pod, seeds|vanilla_pod 3
 100 g sugar, brown|light_brown_sugar 100
+plain flr 75g + 5 tbsp water|plain_flour 75 water 75.1
+sachet fast yeast (7g)|yeast 7
+2 quinces approx 600 before peeling|quince 366
+2 large ripe mangoes (about 900g), flesh only (you'll get roughly 600g)|mango 600
+4oz dem. sugar|demerara_sugar 113.4
+a capful of brandy|rum 10
+la scorza di 2 limoni|lemon_zest 10
+80 g di burro fuso|butter 80
+a disc of shortcrust pastry (230 g)|shortcrust_pastry 230
+marsala 1 tbsp + 1 for the coffee|sweet_wine 29.8
+Dark choc 100g chopped - half in half on top|dark_chocolate_70 100
+Ginger, a thumb, sliced|ginger_fresh 15
 """

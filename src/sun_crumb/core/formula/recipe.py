@@ -20,15 +20,29 @@ _CRUSHED = re.compile(
     re.I,
 )
 # A line that begins with a weight, or a volume as a scale's kitchen tells it; or with a count of pieces.
-_WEIGHT = r"(?:kg|g|gr|grm?s?|grammes?|grams?|ml|millilit\w+|l|dl|cl|oz|ounces?|lbs?|pounds?)\b"
+_WEIGHT = r"(?:kg|g|gms?|gr|grm?s?|grammes?|grams?|ml|millilit\w+|l|lit(?:re|er)s?|dl|cl|oz|ounces?|lbs?|pounds?)\b"
 _BY_WEIGHT = re.compile(
-    rf"^\W*(?:about\s+|approx\.?\s+)?[\d½¼¾⅓⅔][\d.,/ ½¼¾⅓⅔]*\s*-?\s*{_WEIGHT}|^[^\W\d][^\d]{{1,40}}?[\s:–-]\s*\d[\d.,/]*\s*{_WEIGHT}|.*[+&]\s*\d[\d.,/]*\s*{_WEIGHT}",
+    rf"^\W*(?:about\s+|approx\.?\s+)?[\d½¼¾⅓⅔][\d.,/ ½¼¾⅓⅔]*\s*-?\s*{_WEIGHT}|^[^\W\d][^\d]{{1,40}}?[\s:–-]\s*\d[\d.,/–-]*\s*{_WEIGHT}|.*[+&]\s*\d[\d.,/]*\s*{_WEIGHT}",
     re.I,
 )
 # A spoonful is a spoonful in every kitchen, a scale's too.
-_BY_SPOON = re.compile(r"^\W*\S{1,8}\s*(?:level |heaped )?(?:tbsps?|tsps?|tablespoons?|teaspoons?|spoons?)\b", re.I)
+_BY_SPOON = re.compile(
+    r"^\W*\S{1,8}\s*(?:level |heaped )?(?:tbsps?|tbs|tsps?|(?:table|tea|dessert)?spoons?(?:fuls?)?|T)\b\.?(?!.*\s(?:\+|&|plus|and)\s+\d)|^[^\W\d][^\d]{1,40}?[\s:–-]\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔]{0,4}\s*(?:level |heaped )?(?:tbsps?|tbs|tsps?|(?:table|tea|dessert)spoons?)\b",
+    re.I,
+)
+# "half a pound of flour", "six ounces sugar"
+_IN_WORDS = re.compile(
+    r"^\W*(?:about\s+)?(?:half|quarter|three[- ]quarters|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve)\b.{0,14}?\b(?:pounds?|ounces?|oz|lbs?|grams?|kilos?)\b",
+    re.I,
+)
+_IN_GRAMS = re.compile(r"\d\s*(?:g|kg)\b", re.I)
+# "Sugar - 3/4 cup", in a list of grams.
+_BY_CUP = re.compile(
+    r"^\W*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]{0,5}\s*cups?\b(?![^,]*\d\s*(?:g|ml)\b)|^[^\W\d][^\d]{1,30}?[\s:–-]\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]{0,5}\s*cups?\b(?![^,]*\d\s*(?:g|ml)\b)",
+    re.I,
+)
 _BY_MILLILITRES = re.compile(
-    r"^\W*(?:about\s+|approx\.?\s+)?\d[\d.,]*\s*(?:ml|millilit\w+|cl|dl)\b|^[^\W\d][^\d]{1,40}?[\s:–-]\s*\d[\d.,]*\s*(?:ml|cl|dl)\b",
+    r"^\W*(?:about\s+|approx\.?\s+)?\d[\d.,]*\s*(?:ml|millilit\w+|cl|dl|l|lit(?:re|er)s?)\b|^[^\W\d][^\d]{1,40}?[\s:–-]\s*\d[\d.,]*\s*(?:ml|cl|dl|l|lit(?:re|er)s?)\b",
     re.I,
 )
 # "180 flour", in a list of grams: no fewer [g] (judgement).
@@ -198,7 +212,7 @@ class Formula:
         told = [
             line
             for line in self.lines
-            if re.search(r"\d", line.text)
+            if (re.search(r"\d", line.text) or _IN_WORDS.match(line.text))
             and not _BY_SPOON.match(line.text)
             and not line.ingredient.has_role("flavour", "salt", "egg")
             and (line.ingredient.has_role("flour") or not line.ingredient.has_role("leaven"))
@@ -209,13 +223,16 @@ class Formula:
                 and not _BY_WEIGHT.match(line.text)
             )
         ]
-        return bool(told) and sum(bool(_BY_WEIGHT.match(line.text)) or line.is_bare_grams for line in told) > 0.5 * len(
-            told
-        )
+        if not told:
+            # "same weight butter, sugar, flour" as the eggs, that are weighed
+            return any(_IN_GRAMS.search(line.text) for line in self.lines)
+        return sum(
+            bool(_BY_WEIGHT.match(line.text) or _IN_WORDS.match(line.text)) or line.is_bare_grams for line in told
+        ) > 0.5 * len(told)
 
     def weighs(self, line: FormulaLine) -> bool:
         """Return whether an amount of *line* is told on the scale: not what a weighed recipe itself tells by the spoon."""
-        return self.is_weighed and (self.is_all_weighed or not line.is_spooned)
+        return self.is_weighed and (self.is_all_weighed or not (line.is_spooned or _BY_CUP.search(line.text)))
 
     @property
     def mass_g(self) -> float:

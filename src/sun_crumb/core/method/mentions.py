@@ -77,7 +77,7 @@ _LITTLE = re.compile(
 )
 # "mix with a teaspoon of baking powder"
 _A_SPOON_OF = re.compile(
-    r"\b(?P<amount>(?:half\s+an?|an?|one|the(?:\s+extra)?)\s+(?:teaspoon|tablespoon|tsp|tbsp|cup))(?:ful)?\s+of\s+(?:[\w-]+\s+){0,2}?$",
+    r"\b(?P<amount>(?:half\s+an?|an?|one|two|three|four|five|six|the(?:\s+extra)?)\s+(?:teaspoons?|tablespoons?|tsps?|tbsps?|cups?))(?:fuls?)?\s+(?:of\s+)?(?:[\w-]+\s+){0,2}?$",
     re.I,
 )
 _BOTH = re.compile(r"\b(?:both|all(?: the| three)?|the two|two|three)\s+(?:kinds of |types of )?$", re.I)

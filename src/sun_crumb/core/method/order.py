@@ -98,6 +98,8 @@ class Order:
         if role == "go_on" and (said.OVER_IT.search(text) or said.ONTO_BASE.search(text)):
             # "Cool, then spoon over": over what the rest has become.
             after |= {max((b.last for b in self.bowls if b is not self.current), default=0)} - {0}
+        if said.COVERS_ALL.match(text) or (role == "go_on" and said.IN_EACH.match(text)):
+            after |= {max((b.last for b in self.bowls), default=0)} - {0}
         if role == "start" and said.SPREAD_ON_BASE.search(text):
             after |= {max((b.last for b in self.bowls), default=0)} - {0}  # "beat the middle, spread on the base"
         first = first_verb(text)
@@ -152,6 +154,8 @@ class Order:
         _extend(
             taken, (b for b in self.bowls if b.component and b.component in step.refs and b.component != step.component)
         )
+        if role == "go_on" and said.ADDING_A_PART.match(text):
+            _extend(taken, own[-1:])
         if step.component in step.refs and step.component and not step.uses:
             _extend(taken, own[-1:])
         is_whole = step.joins_all or (

@@ -23,12 +23,20 @@ INTO = re.compile(
     r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
 )
 COUNT_ON_BAKE = re.compile(
-    r"\b(?:pipe|spoon|fill|inject)\w*\b[^.;]{0,16}\binto\s+(?:the\s+|each\s+)?(?:éclairs?|eclairs?|profiteroles?|choux|buns?|doughnuts?|cannoli|horns|tubes|shells|tartlets)\b|\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:pierce|prick|poke)\w*\b[^.;]{0,20}\b(?:cakes?|sponges?|loaf|loaves)\b|,\s*(?:and\s+)?sandwich\W*$|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bdip\w*\s+(?:the\s+)?(?:\w+\s+)?(?:squares|cakes?|biscuits?|cookies|ends|tops|buns)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    r"\b(?:spread|pour|spoon|tip|scrape)\s+(?:it\s+)?in(?:to)?\s+the\s+(?:\w+\s+)?(?:case|shell|crust)\b|\b(?:pipe|spoon|fill|inject)\w*\b[^.;]{0,16}\binto\s+(?:the\s+|each\s+)?(?:éclairs?|eclairs?|profiteroles?|choux|buns?|doughnuts?|cannoli|horns|tubes|shells|tartlets)\b|\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:pierce|prick|poke)\w*\b[^.;]{0,20}\b(?:cakes?|sponges?|loaf|loaves)\b|,\s*(?:and\s+)?sandwich\W*$|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bdip\w*\s+(?:the\s+)?(?:\w+\s+)?(?:squares|cakes?|biscuits?|cookies|ends|tops|buns)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
     re.I,
 )
 TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
+# "Churn, adding the praline": a part goes into what is worked on.
+ADDING_A_PART = re.compile(r"\W*[a-z]+(?:\s+[a-z]+){0,3},\s+adding\b", re.I)
+# "Cover with the remaining chocolate": over all that is there.
+COVERS_ALL = re.compile(
+    r"\W*(?:then\s+)?(?:cover|top|seal|finish)\s+with\s+(?:the\s+)?(?:remaining|rest of|other half of)\b", re.I
+)
+# "Put a teaspoon in each": on what is there in them.
+IN_EACH = re.compile(r"\W*(?:put|place|press|drop|spoon|pop|set)\b[^.;]{0,30}\b(?:in|on)(?:to)?\s+each\b", re.I)
 ENDS_OVER = re.compile(
-    r"\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay|grate)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$|[,;]\s*(?:then\s+|and\s+)?(?:pour|spoon)\s+(?:it\s+)?in\W*$|\bpile\w*\s+(?:it\s+|them\s+)?on\b|\b(?:spread|pour|spoon|melt|smooth|scatter|sprinkle)\w*\b[^.]{0,25}\bon\W*$",
+    r"\barrange\b[^.]{0,25}\b(?:overlapping|in (?:concentric |neat )?(?:circles|rows|rings))\b|\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay|grate)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$|[,;]\s*(?:then\s+|and\s+)?(?:pour|spoon)\s+(?:it\s+)?in\W*$|\bpile\w*\s+(?:it\s+|them\s+)?on\b|\b(?:spread|pour|spoon|melt|smooth|scatter|sprinkle)\w*\b[^.]{0,25}\bon\W*$",
     re.I,
 )
 IN_IT = re.compile(

@@ -90,6 +90,16 @@ class Placing:
         ]
         return bool(told) and all(greases or _BRUSHES.search(text[:start]) for text, start, greases in told)
 
+    def is_sprinkled(self, position: int) -> bool:
+        """Return whether every step that takes a line strews it on: "sprinkle with sugar"."""
+        told = [
+            (step.text, mention.start)
+            for step in self.read.steps
+            for mention in step.mentions
+            if any(use.position == position for use in mention.uses)
+        ]
+        return bool(told) and all(_STREWS.search(text[:start]) for text, start in told)
+
     def steps_using(self, position: int) -> list[tuple[int, float]]:
         """Return the steps that use an original line, and the share there."""
         return [(step.n, use.share) for step in self.read.steps for use in step.uses if use.position == position]
@@ -155,7 +165,7 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
     # What glazes, coats or serves is no batter that something could be stirred into.
     own = [p for p in own if not is_for_the_end(placing.lines[p.position or 0].text)] or own
     food = line.ingredient
-    if (instead := _instead(own, food)) is not None:
+    if (instead := _strewn(placing, own, food) or _instead(own, food)) is not None:
         return instead.position
     sugars = [p for p in own if is_crystals(p.ingredient) and not p.ingredient.has_role("chocolate")]
     sugars = sugars or [p for p in own if p.ingredient.has_role("syrup") and p.before_g > p.grams]
@@ -192,6 +202,12 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
     return None
 
 
+def _strewn(placing: Placing, own: Sequence[Planned], food: Ingredient) -> Planned | None:
+    """Return the sugar strewn on, and gone, whose place a syrup takes: honey over the apples, and not under them."""
+    gone = (p for p in own if is_crystals(p.ingredient) and p.grams <= GONE_G < p.before_g)
+    return next((p for p in gone if food.has_role("syrup") and placing.is_sprinkled(p.position or 0)), None)
+
+
 def _instead(own: Sequence[Planned], food: Ingredient) -> Planned | None:
     """Return the line whose place a new food takes, wholly or in part; None where it takes none's."""
     gone = [p for p in own if p.grams <= GONE_G < p.before_g and _is_like(p.ingredient, food)]
@@ -201,6 +217,7 @@ def _instead(own: Sequence[Planned], food: Ingredient) -> Planned | None:
     return max((p for p in own if _makes_way(p, food)), key=lambda p: p.before_g - p.grams, default=None)
 
 
+_STREWS = re.compile(r"\b(?:sprinkl|scatter|dust|dredg|strew)\w*\b[^.;]{0,30}$", re.I)
 _GREASES_WITH = re.compile(r"\W*(?:butter|oil)\s+(?:the|an?|your)\b", re.I)
 _BRUSHES = re.compile(r"\b(?:(?:brush|glaze|paint)\w*\b[^.;,]{0,30}|(?:serve|eat)\b[^.;]{0,40})$", re.I)
 

@@ -115,7 +115,8 @@ def _beside_its_twin(draft: _Draft, more: list[Amount], placing: Placing, plan: 
         if (mention := next(of_it, None)) is None or len(twins) < 2:
             left.append(amount)
         else:
-            draft.edits.insert(0, (mention.end, mention.end, f" (in {_phrase(amount)})"))
+            how = "in" if plan[amount.line].ingredient.has_role("liquid") else "and"
+            draft.edits.insert(0, (mention.end, mention.end, f" ({how} {_phrase(amount)})"))
     return left
 
 
@@ -322,7 +323,7 @@ _PINCH_OF = re.compile(
 # "¼ cup sugar", "the 2 T. sugar": an amount that the plan's takes the place of.
 _SO_MUCH = re.compile(r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛]")
 _A_MEASURE = re.compile(
-    r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*(?:g|grams?|kg|ml|millilit\w+|cl|l|lit\w+|oz|ounces?|lbs?|pounds?|cups?|c|t|tsps?|tbsps?|\w*spoons?(?:fuls?)?)\b",
+    r"\s*(?:the\s+)?(?:[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*|(?:an?|one|two|three|four|half\s+an?)\s+)(?:g|grams?|kg|ml|millilit\w+|cl|l|lit\w+|oz|ounces?|lbs?|pounds?|cups?|c|t|tsps?|tbsps?|\w*spoons?(?:fuls?)?)\b",
     re.I,
 )
 # "remaining 90 grams sugar"
@@ -376,6 +377,8 @@ _NO_DEED = re.compile(
 
 def _as_it_is_called(words: str, line: PlannedLine, told: Told) -> str:
     """Return the number of yolks or whites, where a mention takes a part of whole eggs; the weight of "mango flesh", that no number fits; else nothing."""
+    if not words.strip():
+        return ""  # a mention of no word of its own
     if line.ingredient.group in ("fruit", "morefruit", "vegetable") and line.told.isdigit():
         named_so = {singular(word) for word in words_of(line.ingredient.name)}
         return "" if singular(fold(words.split()[-1])) in named_so else told(line.ingredient, line.grams)

@@ -15,7 +15,7 @@ from sun_crumb.core.reading.records import Step
 from sun_crumb.core.reference import table
 
 _END = re.compile(
-    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\d-in\.)(?<!\bca\.)(?<!\bno\.)(?<!\bth\.)(?<!\bmed\.)(?<!\bcond\.)(?<!\bw\.)(?<!\bevap\.)(?<!\bchoc\.)(?<!\bgran\.)(?<!\bveg\.)(?<!\bconf\.(?=\s[a-z]))(?<!\bbkg\.(?=\s[a-z]))(?<!\bpwdr\.(?=\s[a-z]))(?<!\bvan\.(?=\s[a-z]))(?<!\bcinn\.(?=\s[a-z]))(?<!\bess\.(?=\s[a-z]))(?<!\bext\.(?=\s[a-z]))(?<!\btemp\.(?=\s[a-z]))\s+(?=\S)"
+    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\d-in\.)(?<!\bca\.)(?<!\bno\.)(?<!\bth\.)(?<!\bmed\.)(?<!\bcond\.)(?<!\bw\.)(?<!\bevap\.)(?<!\bchoc\.(?=\s[a-z]))(?<!\bgran\.)(?<!\bveg\.)(?<!\bconf\.(?=\s[a-z]))(?<!\bbkg\.(?=\s[a-z]))(?<!\bpwdr\.(?=\s[a-z]))(?<!\bvan\.(?=\s[a-z]))(?<!\bcinn\.(?=\s[a-z]))(?<!\bess\.(?=\s[a-z]))(?<!\bext\.(?=\s[a-z]))(?<!\btemp\.(?=\s[a-z]))\s+(?=\S)"
     r"|(?<=\bmin\.)\s+(?=[A-Z])|(?<=\bmins\.)\s+(?=[A-Z])|(?<=\bhr\.)\s+(?=[A-Z])|(?<=\bhrs\.)\s+(?=[A-Z])|\n+"
 )
 _WAITING = r"(?:reduce|lower|turn\s+(?:the\s+(?:oven|heat)\s+|it\s+)?down|bake|roast|chill|refrigerate|freeze|cool|leave|let|rest|prove|proof|steam|stand|return|cook(?=\s+(?:for\s+)?(?:about\s+|another\s+|a further\s+)?\d))"
@@ -149,7 +149,7 @@ def _is_list(sentence: str, *, goes_on: bool) -> bool:
 
 # "15 minutes with beans, then 5 without"
 _MINUTES_AGAIN = re.compile(
-    r"(\bmin(?:ute)?s?\b[^.;\d]{0,24}?,?\s+then\s+(?:for\s+)?)(\d{1,2})(?=\s+(?:with(?:out)?|more|uncovered|longer|on)\b)",
+    r"(\bmin(?:ute)?s?\b[^.;\d]{0,24}?(?:,?\s+then\s+|,\s+)(?:for\s+)?)(\d{1,2})(?=\s+(?:with(?:out)?|more|uncovered|longer|on)\b)",
     re.I,
 )
 
@@ -165,11 +165,17 @@ def _sentences(text: str) -> Iterator[str]:
     text = _MINUTES_AGAIN.sub(r"\1\2 minutes", text)
     text = _SO_MANY_MORE.sub(r"\1 minutes more", text) if re.search(r"\bmin", text, re.I) else text
     text = _AFTER_MINUTES.sub(lambda m: f"{m[1]}\n" if verb_of(m[2]) else m[0], text)
+    text = _TIME_AND_WAIT.sub(r"\n\1\n", text)
     for sentence in _END.split(text):
         if sentence and sentence.strip():
             yield sentence.strip()
 
 
+# "knead, 1 hr rise, knock back": told in notes.
+_TIME_AND_WAIT = re.compile(
+    r",\s*(?:then\s+)?(\d[\d½¼.–-]*\s*(?:mins?|hrs?|hours?|h)\b\.?\s+(?:rise|prove|proof|rest|chill|fridge|freezer))\s*(?:[,.;]\s*|$)",
+    re.I,
+)
 _NUMBER_INSIDE = re.compile(
     r"(?:^|(?<=[.!?;])\s+)\(?(\d{1,2})\s*[.):>]*\s+(?=[A-Z\d])(?!\s*\d+\s*(?:g|ml|tbsp|tsp|cups?)\b)"
 )

@@ -84,7 +84,23 @@ def _to_the_end(account: Account, found: list[Resolved]) -> None:
             account.left[k] = 0.0
 
 
+def _all_at_once(account: Account, found: list[Resolved]) -> None:
+    """Bring in everything where the method names nothing of it: "Into a buttered dish. 2 hours at 150"."""
+    if not found or any(r.uses for r in found):
+        return
+    at = next((r for r in found if _INTO_IT.search(r.clause.text)), found[0])
+    lines = [k for k in range(len(account.lines)) if not account.listed.is_to_finish(k)]
+    end = len(at.clause.text.rstrip(" .")) if "." not in at.clause.text else at.clause.text.index(".")
+    at.mentions.append(Mention(end, end, account.used(lines, 1.0, is_sure=False), end, tuple(lines), is_group=True))
+
+
+_INTO_IT = re.compile(
+    r"\b(?:in(?:to)?|on)\b[^.;]{0,24}\b(?:dish|bowl|pan|saucepan|tin|pot|blender|processor|jug|machine)\b|^\W*(?:mix|combine|blend|whisk|beat|stir|blitz)\b",
+    re.I,
+)
+
+
 def bring_in(account: Account, found: list[Resolved]) -> None:
     """Bring in what steps have left, into the steps that they were resolved to."""
-    for one in (_by_purpose, _beside, _greasing, _to_the_end):
+    for one in (_all_at_once, _by_purpose, _beside, _greasing, _to_the_end):
         one(account, found)

@@ -24,7 +24,7 @@ _FINISHES = re.compile(
     re.I,
 )
 _FIRST_SO_MANY = re.compile(
-    r"\bfirst\s+(?P<count>two|three|four|five|six|seven|eight|nine|ten|\d)(?:\s+ingredients\b|(?=\s*(?:[,.;]|together\b|in\b|and\b|$)))",
+    r"\bfirst\s+(?P<count>two|three|four|five|six|seven|eight|nine|ten|\d)(?:\s+ingredients\b|(?=\s*(?:[,.;]|together\b|in\b|and\b|\+|plus\b|with\b|$)))",
     re.I,
 )
 _COUNTS = {

@@ -108,7 +108,9 @@ def _goes_on(text: str, span: Duration) -> Duration | None:
     )
 
 
-_AND_THEN = re.compile(r"[^.;]{0,30}\b(?:and|then|plus)\s+(?:for\s+)?(?:another\s+|a further\s+|about\s+)*", re.I)
+_AND_THEN = re.compile(
+    r"[^.;]{0,30}(?:\b(?:and|then|plus)\s+|,\s+)(?:for\s+)?(?:another\s+|a further\s+|about\s+)*", re.I
+)
 _MORE = re.compile(r"\s*(?:without|uncovered|more|longer|further)\b", re.I)
 
 
@@ -145,12 +147,17 @@ def _is_baked_on(text: str, span: Duration) -> bool:
 
 def _is_at_a_heat(text: str, span: Duration) -> bool:
     """Return whether an oven's heat stands right before a time or right behind it: "160 °C fan 25 min", "10 min @ 170"."""
-    if re.match(r"\s*(?:at|@)\s*(?:1[2-9]\d|2[0-4]\d|3\d\d|4[0-5]\d)\b", text[span.end :]):
+    if re.match(r"\s*(?:more\s+|longer\s+)?(?:at|@)\s*(?:1[2-9]\d|2[0-4]\d|3\d\d|4[0-5]\d)\b", text[span.end :]):
         return True
     before = text[: span.start]
-    return bool(_AT_THIS_HEAT.search(before)) and not _OF_A_PAN.search(before)
+    return bool(_AT_THIS_HEAT.search(before) or _HEAT_AND_TIN.match(before)) and not _OF_A_PAN.search(before)
 
 
+# "180C/160 fan, two 20 cm tins, 25 min"
+_HEAT_AND_TIN = re.compile(
+    r"^\W*\d{3}\s*(?:°|º)?\s*[CF]?\s*(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*)?(?:fan)?\s*,\s*[^.;,]{0,24}\b(?:tins?|pans?|trays?|dish|cases)\b\s*,\s*(?:for\s+)?(?:about\s+)?$",
+    re.I,
+)
 # "mix in the oats, 160 °C fan 25 min": an oven's heat right before the time.
 _AT_THIS_HEAT = re.compile(
     r"(?<!to )(?:\b(?:1[4-9]\d|2[0-5]\d|3\d\d|4[0-5]\d)\s*(?:°|º|degrees?|deg\b)?\s*[CF]?|\bgas(?:\s+mark)?\s*\d)\s*(?:\(?\s*(?:fan|\d{3}(?:\s*(?:°\s*)?C?\s*fan)?)\s*\)?)?\s*,?\s*(?:for\s+)?(?:about\s+)?$",

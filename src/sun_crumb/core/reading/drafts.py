@@ -37,7 +37,61 @@ class Draft:
     is_mention: bool = False
 
 
-def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draft]:
+def drafts_of_all(pieces: Iterable[Piece], pantry: Pantry, pot: OwnMeasure | None) -> list[Draft]:
+    """Return the drafts of pieces in their order; "zest of 2" is of the fruit that was last named.
+
+    Parameters
+    ----------
+    pieces
+        The pieces of a text, with their roles.
+    pantry
+        Where names are looked up.
+    pot
+        What the recipe measures by, where it measures by a pot of its own.
+    """
+    found: list[Draft] = []
+    fruit, eggs = "", ""
+    for piece in pieces:
+        text = _OF_SO_MANY.sub(rf"\g<part> {fruit}s" if fruit else r"\g<0>", piece.text)
+        found += drafts_of(
+            piece, pantry, pot, _as_heavy_as(eggs, text) or split_line(text) if piece.role == "food" else ()
+        )
+        if piece.role == "food":
+            fruit = named[-1].lower() if (named := _CITRUS.findall(piece.text)) else fruit
+            eggs = piece.text if _EGGS.search(piece.text) else eggs
+    return found
+
+
+def _as_heavy_as(eggs: str, text: str) -> tuple[str, ...]:
+    """Return the statements of a line that weighs several foods by the eggs of the line before ("same weight butter, sugar, flour"); none where it does not."""
+    told = _SAME_WEIGHT.fullmatch(text)
+    count = re.match(r"\W*(\d{1,2})\b", eggs)
+    if told is None or count is None:
+        return ()
+    weighed = re.search(r"\b(\d{2,4})\s*g\b", eggs)
+    grams = int(weighed[1]) if weighed else int(count[1]) * EGG_IN_SHELL_G
+    return tuple(
+        f"{grams} g {food.strip()}"
+        for food in re.split(r",\s*(?:and\s+)?|\s+and\s+|\s*&\s*", told["foods"])
+        if food.strip()
+    )
+
+
+# What an egg weighs with its shell [g] (common practice).
+EGG_IN_SHELL_G = 58
+_EGGS = re.compile(r"\beggs\b", re.I)
+_SAME_WEIGHT = re.compile(
+    r"\W*(?:the\s+)?(?:(?:same|equal)\s+weights?\s+(?:each\s+)?(?:of\s+|in\s+)?|(?:their|the eggs['’]?|its)\s+(?:own\s+)?weight\s+(?:each\s+)?(?:of|in)\s+(?:each\s+)?)(?:each\s+of\s+)?(?P<foods>[^\d()]{4,80})",
+    re.I,
+)
+_CITRUS = re.compile(r"\b(lemon|lime|orange|grapefruit)s?\b", re.I)
+_OF_SO_MANY = re.compile(
+    r"^(?P<part>(?:(?:finely|grated|the)\s+)*(?:zest|juice|rind)\s+of\s+(?:\d|½|half|one|two|three))(?:\s+(?:of\s+them|more))?$",
+    re.I,
+)
+
+
+def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None, statements: Sequence[str]) -> list[Draft]:
     """Return a draft for each statement of a piece: one without a food for what is no food.
 
     Parameters
@@ -48,6 +102,8 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draf
         Where names are looked up.
     pot
         What the recipe measures by, where it measures by a pot of its own.
+    statements
+        What its line says, a food each.
     """
     if piece.role != "food":
         return [Draft(piece, None, [], None)]
@@ -56,7 +112,7 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None) -> list[Draf
     index = name_index(pantry)
     drafts = []
     piece = _in_its_part(piece)
-    for statement in chain.from_iterable(_with_what_is_behind(told, index) for told in split_line(piece.text)):
+    for statement in chain.from_iterable(_with_what_is_behind(told, index) for told in statements):
         parsed = parse_line(pot.in_ml(statement) if pot else statement)
         if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
             parsed = replace(parsed, name=whole)

@@ -10,13 +10,15 @@ from sun_crumb.core.quantities.numbers import FRACTIONS
 
 _WORDS = {
     "a": 1.0, "an": 1.0, "one": 1.0, "two": 2.0, "three": 3.0, "four": 4.0, "five": 5.0, "six": 6.0, "eight": 8.0, "ten": 10.0, "twelve": 12.0,
-    "fifteen": 15.0, "twenty": 20.0, "thirty": 30.0, "half an": 0.5, "half a": 0.5, "a couple of": 2.0, "another": 1.0,
+    "seven": 7.0, "nine": 9.0, "eleven": 11.0, "fifteen": 15.0, "twenty": 20.0, "thirty": 30.0, "forty": 40.0, "fifty": 50.0, "sixty": 60.0,
+    "twenty-five": 25.0, "thirty-five": 35.0, "forty-five": 45.0, "fifty-five": 55.0, "one and a half": 1.5, "one and a quarter": 1.25, "one and three quarters": 1.75, "two and a half": 2.5, "two and a quarter": 2.25,
+    "three and a half": 3.5, "three quarters of an": 0.75, "half an": 0.5, "half a": 0.5, "a couple of": 2.0, "another": 1.0,
 }  # fmt: skip
 _GLYPHS = "".join(FRACTIONS)
 _NUMBER = rf"(?:\d{{1,3}}(?:[.,]\d{{1,2}})?(?:\s*[{_GLYPHS}]|\s+\d/\d)?|[{_GLYPHS}]|\d/\d|{'|'.join(sorted(_WORDS, key=len, reverse=True))})"
 _UNIT = r"(?P<{0}>min(?:ute)?s?\b\.?|hours?\b|hrs?\b\.?|h(?=[0-5]\d\b)|h\b|days?\b|m\b)"
 _SPAN = re.compile(
-    rf"(?<![\w.,/°½¼¾⅓⅔])(?P<low>{_NUMBER})\s*(?:{_UNIT.format('low_unit')}\s*)?(?:(?:-|–|—|to|or)\s*(?P<high>{_NUMBER})\s*)?-?(?:(?:more|further|extra|full|good)\s+)?{_UNIT.format('unit')}"
+    rf"(?<![\w.,/°½¼¾⅓⅔])(?P<low>{_NUMBER})\s*(?:{_UNIT.format('low_unit')}\s*)?(?:(?:-|–|—|to|or|(?<=\d)/(?=\d\d))\s*(?P<high>{_NUMBER})\s*)?-?(?:(?:more|further|extra|full|good)\s+)?{_UNIT.format('unit')}"
     rf"(?:\s*(?:and\s+)?(?:(?P<half>a half)|(?P<quarter>a quarter)|(?P<quarters>three[- ]quarters)|(?P<more>\d{{1,2}})\s*(?:min(?:ute)?s?\b\.?|m\b)|(?:(?<=[hr.s]\s)|(?<=\dh))(?P<bare>[0-5]\d)(?=\s*(?:[.,;)](?!\d)|$|(?:at|until|till?|or until)\b))))?",
     re.I,
 )
@@ -40,7 +42,7 @@ _EACH_SIDE = re.compile(
 NIGHT = (480, 720)
 # How often something is done, when within a time, or how long a thing keeps, is no time to wait.
 _NOT_BEFORE = re.compile(
-    r"\b(?:every|(?<!bake )(?<!cook )(?<!fry )each|after|for the (?:last|final|first)|halfway|at|within|up to the last|keeps?(?: for)?|(?:keeps?|stores?|stored|kept)\b[^.;]{0,30}\bup to)\s*(?:about\s+)?$",
+    r"\b(?:every|(?<!bake )(?<!cook )(?<!fry )each|after|(?:for|in|during) the (?:last|final|first)|halfway|at|within|up to the last|keeps?(?: for)?|(?:keeps?|stores?|stored|kept)\b[^.;]{0,30}\bup to)\s*(?:about\s+)?$",
     re.I,
 )
 _NOT_AFTER = re.compile(r"^\s*(?:before the end|a side|per side|on each side|each side|old\b|ahead)", re.I)

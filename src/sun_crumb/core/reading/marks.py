@@ -200,7 +200,9 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
         return frozenset({"portions", "short"})  # "Cake for 10"
     method = _method_marks(raw, text, words, known)
     found = (
-        _heading_marks(raw, text, words, known) | method | _amount_marks(known, words, is_step="imperative" in method)
+        _heading_marks(raw, text, words, known)
+        | method
+        | _amount_marks(known, text, words, is_step="imperative" in method)
     )
     found |= _kinds_of_words(raw, text, words) | (
         {"imperative"} if is_timed and len(words) > LEAST_OF_A_DEED else set()
@@ -274,7 +276,7 @@ _AT_LAST = re.compile(
 )
 
 
-def _amount_marks(known: Known, words: Sequence[str], *, is_step: bool) -> set[str]:
+def _amount_marks(known: Known, text: str, words: Sequence[str], *, is_step: bool) -> set[str]:
     if known.is_only_amount:
         return {"amount_only"}
     if not known.has_amount:
@@ -284,13 +286,15 @@ def _amount_marks(known: Known, words: Sequence[str], *, is_step: bool) -> set[s
         is_within = words[0].lower() in _WITHIN and words[0][:1].islower()
         return (
             set()
-            if is_step or is_within or len(words) > 8
+            if is_step or is_within or (len(words) > 8 and not _SOON_BEHIND.match(text))
             else {"weighed_behind" if known.has_food else "weighed_unknown"}
         )
     name = "weighed" if known.has_unit else "counted"
     return {name if known.has_food else f"{name}_unknown"}
 
 
+# "Dark choc 100g chopped - half in, half on top": its amount, soon behind its name, whatever follows.
+_SOON_BEHIND = re.compile(r"(?:[^\W\d_]+\s+){1,3}\d[\d.,/½¼¾]*\s*(?:g|kg|ml|oz|cups?|tbsps?|tsps?)\b[^.]{0,60}$", re.I)
 # What stands in the middle of a sentence, and before no food of a list.
 _WITHIN = frozenset(
     [
@@ -325,6 +329,9 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     if is_numbered and not read_amount(rest):
         found.add("numbered")
     rest = _WELL_THEN.sub("", rest)
+    of_part = _OF_ITS_PART.match(rest)
+    if of_part and len(words) > 4 and fold(of_part[1]) in word_list("verb") - word_list("deed_food"):
+        rest = rest[of_part.start(1) :]  # "Crust: cut together, press in the tin"
     first = re.search(r"[^\W\d_]+", rest)
     # "whip cream, fold in": one deed and another.
     second = re.search(r",\s*([^\W\d_]+)\s+[^\W\d_]", rest)
@@ -358,6 +365,7 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
 
 # What is said before it is told: "yes! melt the chocolate".
 _WELL_THEN = re.compile(r"^(?:yes|yep|ok(?:ay)?|so|right|well|now|next|then|and)[!,.:;\s]+(?=[a-z])", re.I)
+_OF_ITS_PART = re.compile(r"[^\W\d_]{3,12}(?: [^\W\d_]+)?:\s+([^\W\d_]+)(?!\s*\d)")
 _DEED_LAST = re.compile(r"[^\W\d_][^.;,\d]{2,40}\b(?:in|into|on)\b[^.;,\d]{3,24},\s*(?:and\s+)?([a-z]+)\W*", re.I)
 LEAST_OF_A_DEED = 2
 # "Cream 4 oz. butter with 4 oz. castor sugar"

@@ -76,8 +76,9 @@ def read_oven(text: str) -> Oven | None:
         or _GOES_IN.search(text)
         or _FAN_BESIDE.search(text)
         or _MINUTES_AT.search(text)
-        or _ISH.search(text)
+        or FOR_SO_LONG.search(text)
         or _HEAT_ALONE.search(text)
+        or _ABROAD.search(text)
     )
     found = _setting(f"oven {timed[1]} {' '.join(filter(None, timed.groups()[1:]))}", is_oven=True) if timed else None
     if found and found.temperature_c >= 130:
@@ -99,10 +100,12 @@ _GOES_IN = re.compile(
     re.I,
 )
 # "25 mins at 180, wobbly", "12 min @ 175": how long, and then how hot.
-SO_LONG_AT = r"\d[\d½¼¾.,]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min|hour|hr|h\b)[a-z]*\.?\s*(?:@|at)\s*"
-_MINUTES_AT = re.compile(rf"\b{SO_LONG_AT}(1[2-9]\d|2[0-4]\d)\s*(?:°|º|degrees\b)?\s*(C\b)?\s*(fan\b)?", re.I)
+SO_LONG_AT = r"\d[\d½¼¾.,]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min|hour|hr|h\b)[a-z]*\.?\s*(?:(?:more|longer)\s+)?(?:@|at)\s*"
+_MINUTES_AT = re.compile(
+    rf"\b{SO_LONG_AT}(1[2-9]\d|2[0-4]\d|3[0-9][05]|4[0-5][05])\s*(?:°|º|degrees\b)?\s*(C\b)?\s*(fan\b)?", re.I
+)
 # "brownie tin, 180 for 25ish", "pour over the custard, 160 for 30 mins"
-_ISH = re.compile(
+FOR_SO_LONG = re.compile(
     r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2})\s*([CF]\b)?\s*(fan\s*)?for\s+(?:about\s+)?\d{2}\s*(?:-?ish\b|(?:(?:-|–|to)\s*\d{2}\s*)?min)",
     re.I,
 )
@@ -110,6 +113,10 @@ _ISH = re.compile(
 _HEAT_ALONE = re.compile(
     r"(?:^|[.;!?\n])\W{0,6}(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)\s*([CF]\b)?\s*(fan\s*)?(?=\s*(?:[.;!\n]|$)|[^.;\n]{0,20}\b(?:ugn\w*|ofen|four|forno|horno)\b)",
     re.I,
+)
+# "Sätt ugnen på 175": the oven in another tongue.
+_ABROAD = re.compile(
+    r"\b(?:ugn\w*|(?:back)?ofen\w*|four\s+à|forno|horno)\b[^.;\n\d]{0,24}(\d{3})\s*(?:°|º|grad\w*)?\s*(C\b)?", re.I
 )
 # "Into a lined tin, 180 (160 fan) for 50 min"
 _FAN_BESIDE = re.compile(

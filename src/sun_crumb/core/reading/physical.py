@@ -213,6 +213,7 @@ def _of_cells(cells: list[str]) -> list[str]:
         return cells  # "Tin 20x20 | 16 pcs | 160 fan"
     if len(cells) == 2 and re.fullmatch(r"[^\W\d_][^:\d]{1,30}:", cells[0].strip()) and begins_food(cells[1]):
         return [cells[0], *run_on(cells[1])]  # "Crust:    1 1/2 c graham crumbs"
+    texts = [t.removesuffix(":").rstrip() for t in texts]  # "Orange:    1, zest & juice"
     if all(not t or _RULE.fullmatch(t) for t in texts):
         return []
     if all(set(re.findall(r"[a-z]+", t.lower())) <= word_list("table_head") for t in texts):

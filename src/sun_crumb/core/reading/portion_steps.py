@@ -69,6 +69,10 @@ _GRID = re.compile(
 _PRODUCT = re.compile(
     r"\b(?:cut|slice|mark|score)\w*\b[^.;\d]{0,30}(\d{1,2})\s*[x×]\s*(\d{1,2})\s*=\s*(\d{1,3})\b", re.I
 )
+# "I cut them 6 x 4."
+_CUT_SO_BY = re.compile(
+    r"\bcut\s+(?:them|it|mine|this)\s+(?:up\s+)?(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})\b(?!\s*(?:cm|inch|in\b|mm|\"))", re.I
+)
 _SHAPED = re.compile(r"\b(?:roll|shape|form|make)\w*\b[^.;]{0,30}?\b(?:into|in)\s+(?P<rest>.{1,50})", re.I)
 
 
@@ -83,6 +87,8 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.85, grid[0].strip())
     if (product := _PRODUCT.search(sentence)) and int(product[1]) * int(product[2]) == int(product[3]):
         return Stated(read_count(product[3]), "", 0.9, product[0].strip())
+    if (told := _CUT_SO_BY.search(sentence)) and is_late:
+        return Stated(read_count(str(int(told[1]) * int(told[2]))), "", 0.85, told[0].strip())
     if (asided := _SO_MANY_ASIDE.search(sentence)) and is_late:
         return Stated(read_count(asided[1]), "", 0.85, asided[0].strip(" ,;"))
     if (many_of := _SO_MANY.search(sentence)) and (count := read_count(many_of[1])) and count.low >= 4:

@@ -13,7 +13,7 @@ from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.cups import infer_cup
 from sun_crumb.core.reading.document import Document, document
-from sun_crumb.core.reading.drafts import LONGEST_LINE, Draft, drafts_of, mentioned, with_units
+from sun_crumb.core.reading.drafts import LONGEST_LINE, Draft, drafts_of_all, mentioned, with_units
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.marks import Known
 from sun_crumb.core.reading.match import is_sure, name_index
@@ -81,7 +81,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
     read = document(text, lambda statement: _known(statement, pantry), roles)
     found = read.pieces
     pot = own_measure(piece.text for piece in found if piece.role == "food")
-    drafts = [draft for piece in found if piece.role != "title" for draft in drafts_of(piece, pantry, pot)]
+    drafts = drafts_of_all((piece for piece in found if piece.role != "title"), pantry, pot)
     drafts = with_units(drafts, (piece.text for piece in found))
     drafts += mentioned(found, drafts, pantry)
     pairs = [(d.parsed, d.ingredient) for d in drafts if d.parsed is not None]

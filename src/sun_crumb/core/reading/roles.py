@@ -21,6 +21,7 @@ from sun_crumb.core.reading.physical import SENT_AT, Statement
 from sun_crumb.core.reading.portion_asides import bare_count, of_title
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.records import Role
+from sun_crumb.core.reading.stated import SO_MANY_OF_IT
 from sun_crumb.core.reading.words import word_list
 from sun_crumb.core.reference import table
 
@@ -93,6 +94,7 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known], junk: Set[int
         if statement.raw not in seen:
             seen[statement.raw] = marks_of(statement, held)
     own = [set(seen[statement.raw]) for statement in found]
+    _count_by_title(found, own)
     for n in range(len(found) - 1):
         if is_asking(found[n].text) and bare_count(f"{found[n + 1].text} portions"):
             # "Servings" on a line, and the number on the next.
@@ -166,6 +168,17 @@ def _count_along(found: Sequence[Statement], own: list[set[str]]) -> None:
         at = end
 
 
+def _count_by_title(found: Sequence[Statement], own: list[set[str]]) -> None:
+    """Mark a count of what the title calls itself, near it, as portions: "12 cups" below "Peanut butter cups"."""
+    name = re.findall(r"[^\W\d_]+", found[0].text)[-1:]
+    for n in range(1, min(len(found), NEAR_THE_TITLE)):
+        counted = SO_MANY_OF_IT.fullmatch(found[n].text.strip())
+        if counted and name and name[0].lower() == counted[2].lower() and own[n] & {"amount_only", "counted_unknown"}:
+            own[n] = {"portions", "short"}
+
+
+# So many lines below the title [lines] (judgement).
+NEAR_THE_TITLE = 5
 _COUNTED_ALONG = re.compile(r"^\s*(\d{1,2})\s+([A-Z][a-z]+)\b")
 
 
@@ -186,12 +199,19 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
         text, is_doubled = re.subn(r"\s*[x×]\s*\d$", "", text)
         if not re.match(r"^[^\W\d_][^\d.,;!?]{2,30}$", text) or (known[n].has_amount and not is_doubled):
             continue
-        if not text[:1].isupper() and not (
-            (found[n].line.gap or not known[n].food) and text in word_list("component") - word_list("deed_food")
+        is_set_apart = found[n].line.gap and not known[n].has_food
+        if (
+            not text[:1].isupper()
+            and not is_set_apart
+            and not (
+                (found[n].line.gap or not known[n].food) and text in word_list("component") - word_list("deed_food")
+            )
         ):
             continue
         below = weighed | {"weighed_behind"}
-        if len(text.split()) > MOST_WORDS_OF_A_PART or not (own[n + 1] & below and own[n + 2] & below):
+        # "cross", over one food alone
+        is_over_one = is_set_apart and found[n + 2].line.gap
+        if len(text.split()) > MOST_WORDS_OF_A_PART or not (own[n + 1] & below and (own[n + 2] & below or is_over_one)):
             continue
         last = text.lower().split()[-1].rstrip("s")
         is_part = text.lower().split()[-1] in word_list("component")

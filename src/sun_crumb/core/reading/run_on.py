@@ -89,6 +89,8 @@ def _headed(prefix: str, rest: str) -> list[str]:
         begins_food(rest) or _FOOD_THEN_AMOUNT.match(rest) or _AMOUNT_BEHIND.match(rest)
     ):
         return [f"{prefix}:", *_split(rest)]  # "To coat: 400 g desiccated coconut"
+    if _FOR_THE_END.fullmatch(prefix) and (some := _some_measured(rest)):
+        return [f"{prefix}:", *some]
     rest = _OR_BOUGHT.sub("", rest)
     if bare := _bare_foods(rest) or _amounts_behind(rest):
         return [f"{prefix}:", *bare]
@@ -116,6 +118,15 @@ _ITS_KIND = re.compile(
     r"\d[\d.,/]*\s*(?:g|kg|ml|l|cl|oz|lbs?|tbsps?|tsps?|cups?)\.?\s+(?:double|single|whipping|heavy|clotted|soured|thick|dark|white|brown|plain|self[- ]raising)",
     re.I,
 )
+
+
+def _some_measured(rest: str) -> list[str]:
+    """Return the foods of a short list of which some have no amount: "beaten egg, 1 tbsp demerara sugar"; none where it is no such list."""
+    parts = [part for part in re.split(r",\s*|\s+and\s+", rest.rstrip(".")) if part]
+    is_food = [begins_food(part) or (len(part.split()) <= 3 and not re.search(r"[\d.]", part)) for part in parts]
+    return parts if 1 < len(parts) <= 5 and all(is_food) and any(map(begins_food, parts)) else []
+
+
 # "Crust: use your own or 1 bought pie crust"
 _OR_BOUGHT = re.compile(r"^(?:use\s+)?(?:your\s+own|home-?made)[^,;.\d]{0,24}\bor\s+(?=\d)", re.I)
 # What a letter begins its list with.

@@ -112,7 +112,7 @@ def _both_to_serve(text: str) -> list[str] | None:
 
 
 _BOTH_TO_SERVE = re.compile(
-    r"^(?P<one>[a-z]+(?: [a-z]+)?) (?:and|&) (?P<two>[a-z]+(?: [a-z]+)?),? (?P<use>(?:to|for) (?:serve|serving|glaze|glazing|decorate|finish|garnish|dust|top|topping|the top|sprinkle|sprinkling))$",
+    r"^(?P<one>[a-z]+(?: [a-z]+)?) (?:and|&) (?P<two>[a-z]+(?: [a-z]+)?),? (?P<use>(?:to|for) (?:serve|fill|filling|sandwich|serving|glaze|glazing|decorate|finish|garnish|dust|top|topping|the top|sprinkle|sprinkling))$",
     re.I,
 )
 
@@ -177,8 +177,10 @@ def _summed(text: str) -> list[str] | None:
     if _TOO_LITTLE.match(right) and read_amount(left):
         return [left.rstrip(" ,")]  # "plus a little extra", "plus a knob for the dish"
     first, second = read_amount(left), read_amount(right)
-    if second and not first and _BLOOMED.search(cut[0]) and (behind := TRAILING.search(left.rstrip(" ,"))):
-        # "Gelatine powder 3 tbsp, bloomed in 1/2 cup water": its amount stands behind it.
+    is_food = second is not None and second[0].unit is not None and _NAMES_FOOD.match(right[second[1] :])
+    is_behind = _BLOOMED.search(cut[0]) or is_food
+    if second and not first and is_behind and (behind := TRAILING.search(left.rstrip(" ,"))):
+        # "Gelatine powder 3 tbsp, bloomed in 1/2 cup water", "flour 75 g + 5 tbsp water": its amount stands behind it.
         return [left.rstrip(" ,"), right] if read_amount(behind["amount"]) else None
     if not first or not second:
         return None
@@ -188,7 +190,7 @@ def _summed(text: str) -> list[str] | None:
     if first[1] >= len(left) or not re.search(r"[a-z]{3,}", left[first[1] :], re.I):
         return None
     name_right = right[second[1] :]
-    if re.match(r"\s*(?:of\s+)?(?!for\b|to\b|extra\b|more\b)[a-z]{3,}", name_right, re.I):
+    if _NAMES_FOOD.match(name_right):
         return [left, right]
     if re.match(r"\s*(?:extra\s+|more\s+)?(?:for|to)\b", name_right, re.I):
         food = parse_line(left).name
@@ -196,6 +198,7 @@ def _summed(text: str) -> list[str] | None:
     return None
 
 
+_NAMES_FOOD = re.compile(r"\s*(?:of\s+)?(?!for\b|to\b|extra\b|more\b)[a-z]{3,}", re.I)
 _TOO_LITTLE = re.compile(
     r"an?\s+(?:little|bit|touch)\s+(?:extra|more)\b|an?\s+(?:\w+\s+)?(?:knob|little|bit|spot|pat|touch|splash|drop)\s+(?:more\s+)?(?:for|to)\s+"
     r"(?:(?:the|your|a)\s+)?(?:dish|tin|pan|tray|moulds?|greas|butter|brush|bowl|surface)",

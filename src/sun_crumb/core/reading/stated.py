@@ -62,9 +62,16 @@ def told_of(text: str) -> list[Stated]:
         for part in dict.fromkeys([text, *parts])
         if (said := bare_count(part)) and not (said.count and said.count.low == 1 and said.count.kind == "piece")
     ]
+    if not bare and (counted := SO_MANY_OF_IT.fullmatch(text)) and counted[2].lower() in _UNITS_THAT_ARE_PIECES:
+        bare = [Stated(Count(int(counted[1]), int(counted[1]), "piece", "piece", 0), "", 0.9, text)]
     if not bare and re.match(r"for\b", text, re.I) and (said := said_in(text)):
         bare = [said]
     return [*statements(text), *bare]
+
+
+# "12 cups": of what is called so.
+SO_MANY_OF_IT = re.compile(r"(?:about\s+)?(\d{1,2})\s+([^\W\d_]+)")
+_UNITS_THAT_ARE_PIECES = frozenset({"cups", "sticks", "sheets", "drops", "cloves", "leaves"})
 
 
 def _is_of_eaters(stated: Stated) -> bool:

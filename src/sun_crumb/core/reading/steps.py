@@ -7,7 +7,7 @@ from collections.abc import Iterator
 
 from sun_crumb.core.reading.durations import durations
 from sun_crumb.core.reading.marks import heading_kind
-from sun_crumb.core.reading.oven_heat import NO_OVEN, SENTENCES, SO_LONG_AT, TIMED
+from sun_crumb.core.reading.oven_heat import FOR_SO_LONG, NO_OVEN, SENTENCES, SO_LONG_AT, TIMED
 from sun_crumb.core.reading.records import Method, Reading, Step, StepTime
 
 
@@ -70,9 +70,11 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
     told: list[tuple[str, int, int]] = []
     turned: set[int] = set()
     for sentence in _TOLD_IN_TURN.split(text):
-        if re.search(r"\bbak(?:e|ing)\b(?! soda| powder)|\bin the oven\b", sentence, re.I) and (
-            times := read_times(sentence)
-        ):
+        if re.search(
+            r"\bbak(?:e|ing)\b(?! soda| powder)|\bin the oven\b|\b(?:grädda|backen|enfourne\w*|cuire au four|infornare|hornear)\b",
+            sentence,
+            re.I,
+        ) and (times := read_times(sentence)):
             # "leave for 30 minutes, then bake at 150C for 14 minutes"
             begins = re.search(r"\bbak(?:e|ing)\b(?! soda| powder)", sentence, re.I)
             behind = read_times(sentence[begins.start() :]) if begins else []
@@ -117,8 +119,8 @@ def _bake_beside_the_heat(text: str) -> tuple[int, int] | None:
             return None  # two heats in turn: neither time is the whole
         if (timed := TIMED.search(sentence)) and (times := read_times(sentence[timed.end(1) :])):
             return times[0].low, times[0].high  # "170 for an hr"
-        if timed and (times := read_times(timed[0])):
-            return times[0].low, times[0].high  # "180 for 35-40"
+        if (timed or (timed := FOR_SO_LONG.search(sentence))) and (times := read_times(sentence[timed.start() :])):
+            return times[0].low, times[0].high  # "180 for 35-40", "press in 9x13, 350 for 20 min"
         if heat is None and not (is_heated and _TIME_ALONE.fullmatch(sentence.strip())):
             continue
         if heat is None or not NO_OVEN.search(sentence[: heat.start()]):

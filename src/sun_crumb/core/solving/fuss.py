@@ -20,6 +20,8 @@ FETCHED_GAIN = 0.6
 OFF, MOST_OFF = 2.001, 2.6
 # What a line that moves must gain where the words for the texture are the same without it: most of a band (judgement).
 SAME_WORDS_GAIN = 1.8
+# So much of the sugar at most is given back for a line that stays as it is, where a plan is as sweet as asked, and where it is not [share], and so many times what is hardly missed, where the cut is short anyway (judgement).
+GIVEN_BACK_SWEET, GIVEN_BACK, SHORT_ANYWAY = 0.021, 0.03, 2.0
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
 FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.6
 # Less than this is nobody's reason to weigh a line anew [g]; and flour and butter nobody changes but for so much (judgement).
@@ -118,10 +120,12 @@ def _put_back(
             return sums
     if true_penalty.limits(trial) > true_penalty.limits(sums) + NEAR:
         trial = _milder(problem, true_penalty, amounts, trial, true_penalty.limits(sums), free, snap)
+    trial, given = _as_sweet_as_any(problem, true_penalty, amounts, trial, sums, free, snap)
     # So small a change is no way to be sweet enough, and so little sugar is what the whole recipe hardly misses.
-    breaks = true_penalty.limits(trial) - true_penalty.limits(sums)
+    breaks = true_penalty.limits(trial) - true_penalty.limits(sums) - given
     by = sum((problem.rows[i].untouched_g - grams[i]) * problem.counted[i] for i in positions if problem.rows[i].is_cut)
-    if by and by <= NEAR * problem.counted_before / max(problem.share, NEAR):
+    short = SHORT_ANYWAY if true_penalty.cut(sums) > 0 else 1.0
+    if not given and by and by <= short * NEAR * problem.counted_before / max(problem.share, NEAR):
         breaks -= true_penalty.cut(trial) - true_penalty.cut(sums)
     (worse, far), (level, near) = true_penalty.told(trial), true_penalty.told(sums)
     # What is off by a level stays so: a little less flour mends no snap, and where something is off already no cake.
@@ -135,6 +139,37 @@ def _put_back(
         return sums
     grams[:] = amounts
     return trial
+
+
+def _as_sweet_as_any(
+    problem: Problem,
+    true_penalty: TruePenalty,
+    grams: list[float],
+    trial: list[float],
+    sums: list[float],
+    free: dict[int, float],
+    snap: Snap,
+) -> tuple[list[float], float]:
+    """Give back a step or two of the sugar that is cut, where a line put back leaves a plan less sweet than any is to be; return the sums, and what that costs of the cut.
+
+    A spoon of sugar for what is hardly sweet anyway is less to ask of a baker than another line weighed anew.
+    """
+    if true_penalty.limits(trial) <= true_penalty.limits(sums) + NEAR:
+        return trial, 0.0
+    cut = [i for i, row in enumerate(problem.rows) if row.is_cut and i in free and 0 < grams[i] < row.untouched_g]
+    if not cut:
+        return trial, 0.0
+    i = max(cut, key=lambda n: grams[n])
+    share = GIVEN_BACK_SWEET if true_penalty.is_sweet(sums) else GIVEN_BACK
+    most = grams[i] + share * problem.counted_before / max(problem.counted[i], NEAR)
+    was, found = grams[i], trial
+    while (more := snap(i, grams[i] + free[i])) <= most and more > grams[i]:
+        found = true_penalty.moved(found, i, more - grams[i])
+        grams[i] = more
+        if true_penalty.limits(found) - true_penalty.cut(found) <= NEAR:
+            return found, true_penalty.cut(found) - true_penalty.cut(sums)
+    grams[i] = was
+    return trial, 0.0
 
 
 def _is_told_alike(true_penalty: TruePenalty, sums: list[float], trial: list[float]) -> bool:
@@ -250,8 +285,10 @@ def without_trifles(
     for i, (was, worth) in worths.items():
         if grams[i] == was:
             continue
+        amounts = [*grams[:i], was, *grams[i + 1 :]]
         trial = true_penalty.moved(sums, i, was - grams[i])
-        dearer = true_penalty.of(trial)
+        trial, given = _as_sweet_as_any(problem, true_penalty, amounts, trial, sums, free, snap)
+        dearer = true_penalty.of(trial) - given
         move = problem.rows[i].move
         least = (PIECE_GAIN if move is not None and move.step_g else LEAST_GAIN) * worth
         # What the household's own flour asks for is no fuss.
@@ -261,14 +298,14 @@ def without_trifles(
             if true_penalty.told(trial)[0] <= true_penalty.told(sums)[0] or _is_told_alike(true_penalty, sums, trial):
                 # Something more to fetch for what nobody would notice; or a little more milk, and it is told as dry as before.
                 least = max(least, FETCHED_GAIN if i in brought else SAME_WORDS_GAIN)
-        texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
+        texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True) - given
         # Sweetness aside, putting back never costs more than the change does.
         rest = dearer - cost - true_penalty.sweetness(trial) + true_penalty.sweetness(sums)
         if _is_told_alike(true_penalty, sums, trial) or (
             i not in brought and true_penalty.told(trial)[0] <= true_penalty.told(sums)[0]
         ):
             # It is told in the same words: what is off counts no more far out than near.
-            rest = true_penalty.limits(trial) - true_penalty.limits(sums)
+            rest = true_penalty.limits(trial) - true_penalty.limits(sums) - given
         if dearer - cost < worth or (texture < least and rest < max(worth, TOLD_GAIN)):
-            grams[i], sums, cost = was, trial, dearer
+            grams[:], sums, cost = amounts, trial, dearer
     return grams

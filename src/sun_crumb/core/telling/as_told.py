@@ -26,6 +26,7 @@ _AS_TOLD = (
     "l",
     "oz",
     "lb",
+    "kg",
     "knob",
     "handful",
     "sprig",
@@ -56,7 +57,7 @@ AS_TOLD_SHARE, AS_TOLD_G = 0.015, 0.3
 _HOW_CUT = re.compile(rf"(?:\s+(?:{'|'.join(FORMS)}))+$", re.I)
 # "7g sachet": it is weighed already.
 _SOLD_IN = re.compile(r"^(\d+(?:\.\d+)?\s*g)\s+(?:sachet|packet|pack|bag|bar|block|pot|tub)s?$", re.I)
-_GRAMS = re.compile(r"\d+(?:\.\d+)?\s*g")
+_GRAMS = re.compile(r"\d+(?:\.\d+)?\s*(?:g|gms?|grams?|grammes?)", re.I)
 _WHOLE_SPICE = re.compile(
     r"\b(?:vanilla (?:pods?|beans?)|cinnamon sticks?|star anise|tea ?bags?|cardamom pods?)\b", re.I
 )
