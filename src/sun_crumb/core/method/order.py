@@ -268,7 +268,7 @@ class Order:
 def _is_over_its_own(step: Resolved) -> bool:
     """Return whether a step pours one of its foods over another: "pour hot milk over the walnuts"."""
     over = re.search(r"\bover\b", step.clause.text, re.I)
-    if over is None:
+    if over is None or said.LAID_ON.match(step.clause.text):
         return False
     # "spoon over and add the thyme": the thyme is what is done next.
     next_deed = re.search(r"\band\b|[,;.]", step.clause.text[over.end() :])

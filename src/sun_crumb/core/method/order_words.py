@@ -49,12 +49,12 @@ GOES_IN = re.compile(
 )
 # "Mash and stir in the vanilla", "sift the sugar over and fold in": more for what is there.
 MORE_FOR_IT = re.compile(
-    r"^\W*(?:take out|remove|keep back|hold back|set aside|reserve|scoop out|measure out)\s+(?:about\s+)?(?:a|one|two)\s+(?:third|quarter|handful|cupful|cup|fifth|half)s?\s*,|^\W*[a-z]+\s+(?:and|then)\s+(?:(?:stir|fold|mix|beat|whisk)\s+in|add)\b|\bsift\w*\b[^.;]*?(?:\bover\b|\bfold\w*\s+(?:it\s+|them\s+)?in\b|\binto\s+(?:the|this|it)\b|\band\s+add\b)",
+    r"\band\s+(?:strain|pour|tip|sieve)\s+(?:it\s+|them\s+)?into\s+the\s+(?:pan|saucepan|bowl)\W*$|^\W*(?:take out|remove|keep back|hold back|set aside|reserve|scoop out|measure out)\s+(?:about\s+)?(?:a|one|two)\s+(?:third|quarter|handful|cupful|cup|fifth|half)s?\s*,|^\W*[a-z]+\s+(?:and|then)\s+(?:(?:stir|fold|mix|beat|whisk)\s+in|add)\b|\bsift\w*\b[^.;]*?(?:\bover\b|\bfold\w*\s+(?:it\s+|them\s+)?in\b|\binto\s+(?:the|this|it)\b|\band\s+add\b)",
     re.I,
 )
 # "Whisk the yolks with the sugar, pour on the hot milk": a bowl of its own, and what was heated goes into it.
 POURED_ON = re.compile(
-    r"[,;]\s*(?:then\s+)?(?:(?:slowly|gradually|whisk)\s+)?(?:pour|add|strain)\w*\s+(?:(?:on|in|over)\s+)?the\s+(?:hot|warm|boiling|infused|scalded|steaming)\b",
+    r"[,;]\s*(?:then\s+)?(?:(?:slowly|gradually|whisk)\s+)?(?:pour|add|strain)\w*\s+(?:(?:on|in|over)\s+)?(?:an?\s+(?:ladle\w*|little|spoonful|splash)\s+of\s+)?the\s+(?:hot|warm|boiling|infused|scalded|steaming)\b",
     re.I,
 )
 INTO_VESSELS = re.compile(
@@ -91,7 +91,7 @@ POURED_IN = re.compile(
 BAKES_FIRST = re.compile(r"\W*(?:then\s+)?bake\b(?!\s*[:=])", re.I)
 # "Fill.", "Poke holes, pour the soak", "soak in the syrup", "toss in the crumbs": with what is there.
 LAID_ON = re.compile(
-    r"\W*(?:fill|poke|prick|sandwich|split|dip|(?:soak|toss|roll|drench)\s+in|(?:cut|scoop|hollow|make|press)\b[^.;]{0,30}\bin\s+each)\b",
+    r"\W*(?:fill|poke|prick|sandwich|split|dip|brush\s+(?:it\s+|them\s+|lightly\s+)?with|(?:soak|toss|roll|drench)\s+in|(?:cut|scoop|hollow|make|press)\b[^.;]{0,30}\bin\s+each)\b",
     re.I,
 )
 # "Serve warm, dusted with cinnamon": with all that is done.

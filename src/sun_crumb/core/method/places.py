@@ -100,11 +100,25 @@ class Placing:
         ]
         return bool(told) and all(_STREWS.search(text[:start]) for text, start in told)
 
+    def is_among_fruit(self, position: int) -> bool:
+        """Return whether every step that takes a line takes fruit, and nothing that is creamed, whipped or kneaded: "toss the berries with the sugar"."""
+        steps = [step for step in self.read.steps if any(use.position == position for use in step.uses)]
+        others = [
+            [food for use in step.uses if use.position != position and (food := self.lines[use.position].ingredient)]
+            for step in steps
+        ]
+        return bool(steps) and all(
+            any(food.group in _FRUIT for food in foods)
+            and not any(food.has_role("fat", "flour", "egg", "dairy") or food.group == "egg" for food in foods)
+            for foods in others
+        )
+
     def steps_using(self, position: int) -> list[tuple[int, float]]:
         """Return the steps that use an original line, and the share there."""
         return [(step.n, use.share) for step in self.read.steps for use in step.uses if use.position == position]
 
 
+_FRUIT = frozenset({"fruit", "morefruit"})
 _WHITES = re.compile(r"\bwhites?\b", re.I)
 
 
@@ -203,9 +217,14 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
 
 
 def _strewn(placing: Placing, own: Sequence[Planned], food: Ingredient) -> Planned | None:
-    """Return the sugar strewn on, and gone, whose place a syrup takes: honey over the apples, and not under them."""
-    gone = (p for p in own if is_crystals(p.ingredient) and p.grams <= GONE_G < p.before_g)
-    return next((p for p in gone if food.has_role("syrup") and placing.is_sprinkled(p.position or 0)), None)
+    """Return the sugar whose place a syrup takes: strewn on, or tossed with fruit, and gone: honey over the apples, and not under them."""
+    gone = [p for p in own if is_crystals(p.ingredient) and p.grams <= GONE_G < p.before_g]
+    if not food.has_role("syrup"):
+        return None
+    strewn = (p for p in gone if placing.is_sprinkled(p.position or 0))
+    return next(strewn, None) or max(
+        (p for p in gone if placing.is_among_fruit(p.position or 0)), key=lambda p: p.before_g, default=None
+    )
 
 
 def _instead(own: Sequence[Planned], food: Ingredient) -> Planned | None:

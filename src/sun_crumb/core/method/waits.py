@@ -51,7 +51,8 @@ _UNTIL = re.compile(
 _COOKED_TO = re.compile(r"\b(?:cook|heat|bring|warm)\w*\b[^.;]{0,20}\b(?:to|at)\s*$", re.I)
 _COOKED_IN_THE_OVEN = re.compile(r"\W*cook\b(?!.*\b(?:pan|hob|stove|heat|stirring|simmer\w*|boil\w*|steam\w*)\b)", re.I)
 _ON_THE_HEAT = re.compile(
-    r"\b(?:low|gentle|medium|high)\s+heat\b|\bon the (?:hob|stove)\b|\b(?:lidded|covered|sauce|frying)[- ]?pan\b", re.I
+    r"\b(?:low|gentle|medium|high)\s+heat\b|\bback in the (?:sauce)?pan\b|\bon the (?:hob|stove)\b|\b(?:lidded|covered|sauce|frying)[- ]?pan\b",
+    re.I,
 )
 _IN_A_PAN = re.compile(
     r"\W*(?:[^.;]*,\s*)?(?:roast|toast)\b(?!.*(?:\boven\b|\bbak|\d{3}|\bgas\b|\btray\b|\bsheet\b|\bnuts?\b|\bhazelnuts|\bpecans|\balmonds))",
@@ -131,13 +132,22 @@ def _kind(text: str, span: Duration, before: Wait | None, *, uses: bool, is_hot:
     if is_hot and re.fullmatch(r"\W*(?:(?:for|about|around|approx\.?|roughly)\W*)*", text[: span.start], re.I):
         return "bake"  # "2 hours, stirring after 30 minutes", where the oven is hot
     said = [(m.start(), kind) for kind, pattern in _wait_words() for m in pattern.finditer(text[: span.start])]
-    nearest = max(said, default=(0, ""))[1]
+    nearest = _nearest(said, is_on_heat=_ON_THE_HEAT.search(text[: span.start]) is not None)
     if not nearest and _HEAT_BEFORE.search(text[: span.start]):
         return "bake"
     nearest = nearest or _first_behind(text, span) or _unsaid(text, uses=uses, is_hot=is_hot)
     if nearest in ("simmer", "bake"):
         return _in_oven_or_pan(nearest, text, span, before, uses=uses, is_hot=is_hot)
     return _where_it_stands(nearest, text, span, before, uses=uses)
+
+
+def _nearest(said: Sequence[tuple[int, str]], *, is_on_heat: bool) -> str:
+    """Return the kind of the last word for waiting before a span of time; *said* tells each with its place."""
+    nearest = max(said, default=(0, ""))[1]
+    if nearest == "set" and any(kind == "chill" for _, kind in said):
+        return "chill"  # "chill until set, about 3 hours"
+    # "Milk and rice on a low heat, 25 mins, stir a lot"
+    return nearest or ("simmer" if is_on_heat else "")
 
 
 def _is_baked_on(text: str, span: Duration) -> bool:
@@ -158,6 +168,7 @@ _HEAT_AND_TIN = re.compile(
     r"^\W*\d{3}\s*(?:°|º)?\s*[CF]?\s*(?:/\s*\d{3}\s*(?:°|º)?\s*C?\s*)?(?:fan)?\s*,\s*[^.;,]{0,24}\b(?:tins?|pans?|trays?|dish|cases)\b\s*,\s*(?:for\s+)?(?:about\s+)?$",
     re.I,
 )
+_DOUBLES = re.compile(r"[^.;]{0,24}\b(?:until|till)\b[^.;]{0,20}\b(?:doubled|risen|puff(?:y|ed)|well risen)\b", re.I)
 # "mix in the oats, 160 °C fan 25 min": an oven's heat right before the time.
 _AT_THIS_HEAT = re.compile(
     r"(?<!to )(?:\b(?:1[4-9]\d|2[0-5]\d|3\d\d|4[0-5]\d)\s*(?:°|º|degrees?|deg\b)?\s*[CF]?|\bgas(?:\s+mark)?\s*\d)\s*(?:\(?\s*(?:fan|\d{3}(?:\s*(?:°\s*)?C?\s*fan)?)\s*\)?)?\s*,?\s*(?:for\s+)?(?:about\s+)?$",
@@ -212,6 +223,8 @@ def _in_oven_or_pan(kind: str, text: str, span: Duration, before: Wait | None, *
 def _where_it_stands(kind: str, text: str, span: Duration, before: Wait | None, *, uses: bool) -> str:
     """Return what a wait is where it stands in the cold, or on a rack behind a bake, or is stirred on the heat."""
     cold = re.search(r"\b(?:fridge|freezer)\b", text[span.end : span.end + NEAR_BY])
+    if kind == "rest" and _DOUBLES.match(text[span.end :]):
+        return "rise"  # "Leave for 1 hour until doubled"
     if kind in ("rest", "set") and cold:
         return "chill" if cold[0] == "fridge" else "freeze"  # "leave 1 hour in the fridge"
     follows = before is not None and before.kind in ("bake", "cool") and not uses

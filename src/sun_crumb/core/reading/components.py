@@ -16,7 +16,12 @@ def with_components(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the component that the heading above each names; stages of one mixture name none."""
     found: list[Piece] = []
     component, outer = "", ""
-    has_deeds = any(p.role == "heading" and _is_deed(p.text, least=2) for p in pieces)
+    heads = [p.text for p in pieces if p.role == "heading"]
+    plain = [
+        text for text in heads if _is_deed(text, least=1) and text.lower().strip(" :") not in word_list("component")
+    ]
+    # "Mix together:", "Grate:", "Blend:"
+    has_deeds = any(_is_deed(text, least=2) for text in heads) or len(plain) >= SEVERAL
     for n, piece in enumerate(pieces):
         if piece.role == "heading":
             kind = "stage" if has_deeds and _is_deed(piece.text, least=1) else heading_kind(piece.text)
@@ -51,6 +56,8 @@ def _is_deed(text: str, *, least: int) -> bool:
     }
 
 
+# So many headings that only tell what is done are stages of one mixture.
+SEVERAL = 2
 # "» Base «"
 _MARKS_AROUND = re.compile(r"^[\W_]+|[\W_]+$")
 

@@ -23,6 +23,7 @@ _SPAN = re.compile(
     re.I,
 )
 _OVERNIGHT = re.compile(r"\bover\s?night\b", re.I)
+_GAS_MARK = re.compile(r"\b(?:gas(?:\s+mark)?|gm|mark)\s*$", re.I)
 # "bake 15-20 til golden": minutes, as nobody counts anything else there.
 _BARE_BAKE = re.compile(
     r"\b(?:bake|roast)\s+(?:for\s+)?(?:about\s+|abt\s+|~\s*)?(?P<low>[1-9]\d)(?:(?:\s*(?:-|–|to)\s*(?P<high>[1-9]\d))(?=\s*(?:[.,;]|til\b|till\b|until\b|or (?:so|until)|$))|(?=\s*(?:til\b|till\b|until\b|or (?:so|until))))",
@@ -125,6 +126,8 @@ def _spans(text: str) -> Iterator[Duration]:
             least = round(_value(span["low"]) * _minutes(span["low_unit"]))
             yield Duration(span.start(), span.end(), least, least)
             continue
+        if _GAS_MARK.search(text, 0, span.start()) and span["high"]:
+            span = _SPAN.search(text, span.start("high")) or span  # "Gas 5 - 22 mins"
         unit = _minutes(span["unit"])
         low_unit = _minutes(span["low_unit"]) if span["low_unit"] else unit
         # "1 hr 10": minutes, as nobody adds a number to minutes.

@@ -66,6 +66,8 @@ def read_oven(text: str) -> Oven | None:
     >>> read_oven("Heat the oven to 350 °F.")
     Oven(temperature_c=177.0, is_fan=False)
     """
+    if first := _HEAT_FIRST.match(text):
+        return _setting(f"oven {first[1]} {first[2]} {first[3] or ''}", is_oven=True)
     for is_oven in (True, False):
         for sentence in SENTENCES.split(text):
             if bool(_OVEN_WORDS.search(sentence)) == is_oven and (found := _setting(sentence, is_oven=is_oven)):
@@ -87,6 +89,8 @@ def read_oven(text: str) -> Oven | None:
     return Oven(float(dict(_IN_WORDS)[worded[1].lower()]), False) if worded else None
 
 
+# "180C. Whisk the eggs": how hot the oven is to be, before all else.
+_HEAT_FIRST = re.compile(r"\W*(\d{3})\s*(?:°|º)?\s*([CF])\b\s*(?:\(?(fan)\)?)?\s*[.;\n]", re.I)
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 TIMED = re.compile(
     r"(?:^|[.;!?\n]|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*|(?:\d\s*[x×]\s*)?\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pans?|tins?|dish|springform),\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"

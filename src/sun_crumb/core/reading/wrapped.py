@@ -38,6 +38,8 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
         is_narrow = width < LEAST_WIDTH and 2 * sum(text[:1].islower() for text in texts[1:]) < len(texts)
         if is_narrow or width < LEAST_NARROW or read_amount(block[0].text) or not _is_prose(texts):
             continue
+        if 2 * sum(map(begins_food, texts)) > len(texts):
+            continue  # a list, under a heading in words: "For the filling"
         for before, text, statement in zip(texts, texts[1:], block[1:], strict=False):
             is_full = (len(before) >= LEAST_SHARE * width and not _STOPS.search(before)) or _IS_TORN.search(before)
             is_deed = all(t[:1].islower() for t in texts) and first_word(text) in word_list("verb") | {
