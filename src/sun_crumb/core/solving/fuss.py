@@ -21,7 +21,7 @@ OFF, MOST_OFF = 2.001, 2.6
 # What a line that moves must gain where the words for the texture are the same without it: most of a band (judgement).
 SAME_WORDS_GAIN = 1.8
 # So much of the sugar at most is given back for a line that stays as it is, where a plan is as sweet as asked, and where it is not [share], and so many times what is hardly missed, where the cut is short anyway (judgement).
-GIVEN_BACK_SWEET, GIVEN_BACK, SHORT_ANYWAY = 0.021, 0.03, 2.0
+GIVEN_BACK_SWEET, GIVEN_BACK, SHORT_ANYWAY = 0.021, 0.045, 2.0
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
 FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.6
 # Less than this is nobody's reason to weigh a line anew [g]; and flour and butter nobody changes but for so much (judgement).
