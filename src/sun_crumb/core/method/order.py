@@ -280,7 +280,7 @@ def _takes_all_open(text: str, role: Role) -> bool:
     """Return whether a step goes on with all bowls of its component: "combine", "drop spoonfuls", "pour in the melted mix"."""
     if said.BY_SPOONFULS.search(text) or (role == "go_on" and said.COMBINES.match(text)):
         return True
-    return role == "join" and bool(said.BACK_TO_A_MIX.search(text))
+    return role == "join" and bool(said.BACK_TO_A_MIX.search(text) or said.FOLDS_TOGETHER.match(text))
 
 
 def _extend(taken: list[Bowl], more: Iterable[Bowl]) -> None:

@@ -36,7 +36,7 @@ COVERS_ALL = re.compile(
 # "Put a teaspoon in each": on what is there in them.
 IN_EACH = re.compile(r"\W*(?:put|place|press|drop|spoon|pop|set)\b[^.;]{0,30}\b(?:in|on)(?:to)?\s+each\b", re.I)
 ENDS_OVER = re.compile(
-    r"\barrange\b[^.]{0,25}\b(?:overlapping|in (?:concentric |neat )?(?:circles|rows|rings))\b|\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay|grate)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$|[,;]\s*(?:then\s+|and\s+)?(?:pour|spoon)\s+(?:it\s+)?in\W*$|\bpile\w*\s+(?:it\s+|them\s+)?on\b|\b(?:spread|pour|spoon|melt|smooth|scatter|sprinkle)\w*\b[^.]{0,25}\bon\W*$",
+    r"^\W*(?:the\s+)?[a-z]{3,}(?:\s+(?:and|&)\s+[a-z]{3,})?\s+in\W*$|\b(?:slice|crumble|snip|dust|sift)\s+[^.]{0,25}\b(?:over|on top)\b|\barrange\b[^.]{0,25}\b(?:overlapping|in (?:concentric |neat )?(?:circles|rows|rings))\b|\b(?:spoon|pour|drizzle|spread|brush|pile|scatter|sprinkle|dollop|dot|fan|arrange|lay|grate)\w*\b[^.]{0,25}\b(?:over|on top)\b|\band\s+(?:drizzle|spread|pipe|swirl)\W*$|[,;]\s*(?:then\s+|and\s+)?(?:pour|spoon)\s+(?:it\s+)?in\W*$|\bpile\w*\s+(?:it\s+|them\s+)?on\b|\b(?:spread|pour|spoon|melt|smooth|scatter|sprinkle)\w*\b[^.]{0,25}\bon\W*$",
     re.I,
 )
 IN_IT = re.compile(
@@ -80,6 +80,8 @@ GOES_ON = frozenset(
     {"cover", "brush", "sprinkle", "scatter", "top", "dust", "spread", "drizzle", "swirl", "arrange", "layer", "pipe"}
 )
 # "combine, don't overmix": all bowls that are open.
+# "Fold together, sift in the flour"
+FOLDS_TOGETHER = re.compile(r"\W*(?:then\s+)?(?:fold|mix|stir|combine)\s+(?:the two\s+)?together\b(?=\s*[,;])", re.I)
 COMBINES = re.compile(
     r"\W*(?:combine|mix together|bring together|join)\b\W*(?:$|[.,;]|(?<=-\s)|(?<=–\s)|gently\b|until\b|just\b)", re.I
 )

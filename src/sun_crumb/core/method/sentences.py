@@ -192,10 +192,14 @@ def _does(text: str) -> bool:
     """Return whether a sentence does something: a verb among its first words or a time, or how the thing is stored."""
     if durations(text) or _STORES.match(text):
         return True
+    if _IN_IT_GOES.fullmatch(text):
+        return True
     words = re.findall(r"[^\W\d_]+", text)
     return any(verb_of(word) for word in words[:6]) or bool(re.search(r"\boven\b|°", text, re.I))
 
 
+# "Jam in.", "Strips on top."
+_IN_IT_GOES = re.compile(r"\W*(?:the\s+)?[^\W\d_]{3,}(?:\s+(?:and|&)\s+[^\W\d_]{3,})?\s+(?:in|on|over|on top)\W*", re.I)
 _STORES = re.compile(r"\W*store\b[^.;]*\bup to\b", re.I)
 
 

@@ -8,6 +8,7 @@ from dataclasses import replace
 from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.reading.marks import FOR_THE, FOR_THE_PART, HEAD_YIELD, heading_kind
 from sun_crumb.core.reading.pieces import Piece, is_followed_by_food
+from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.run_on import WHAT_GOES_IN
 from sun_crumb.core.reading.words import word_list
 
@@ -64,6 +65,8 @@ _MARKS_AROUND = re.compile(r"^[\W_]+|[\W_]+$")
 
 def component_of(text: str) -> str | None:
     """Return the component that a heading names, in small letters; empty for the base, None where it names none."""
+    if re.match(r"\W*(?:serves|makes|yields?|feeds)\b", text, re.I) and statements(text):
+        return None  # "SERVES SIX"
     bare = HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
     bare = _MARKS_AROUND.sub("", re.sub(r"\([^)]*\)|\s[x×]\s*\d$", "", bare))
     found = FOR_THE.match(bare) or FOR_THE_PART.search(bare) or WHAT_GOES_IN.fullmatch(bare)

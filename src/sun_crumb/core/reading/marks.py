@@ -198,6 +198,8 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
         known = Known(False, False, False, False, False)  # "50 min, until golden" is no food
     if SUCH_FOR.fullmatch(text) or _so_many_and_so_long(text):
         return frozenset({"portions", "short"})  # "Cake for 10"
+    if _SHOUTED_YIELD.fullmatch(text) and statements(text):
+        return frozenset({"portions", "short"})  # "SERVES SIX"
     method = _method_marks(raw, text, words, known)
     found = (
         _heading_marks(raw, text, words, known)
@@ -373,6 +375,7 @@ _DONE_TO = re.compile(
     r"\w+\s+(?:(?:the|a|an|each|both|your)\b|\d[\d./½¼¾]*\s*(?:[a-z]+\.?\s+){2,4}(?:with|and|until|till|together)\b)",
     re.I,
 )
+_SHOUTED_YIELD = re.compile(r"(?:SERVES|MAKES|FEEDS|YIELDS)\s+(?:ABOUT\s+)?[A-Z-]+(?:\s+[A-Z]+)?")
 _MADE_IN_MEASURE = re.compile(
     r"(?:makes?|yields?)\s*:?\s*(?:about\s+|approx(?:\.|imately)?\s+|~\s*)?[\d½⅓⅔¼¾.,/ ]+\s*(?:-\s*\d+\s*)?(?:cups?|ml|l|litres?|liters?|pints?|quarts?|oz|g|kg|lbs?)\b[^\d]{0,20}$",
     re.I,

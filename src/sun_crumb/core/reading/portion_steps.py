@@ -92,7 +92,9 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
     if (asided := _SO_MANY_ASIDE.search(sentence)) and is_late:
         return Stated(read_count(asided[1]), "", 0.85, asided[0].strip(" ,;"))
     if (many_of := _SO_MANY.search(sentence)) and (count := read_count(many_of[1])) and count.low >= 4:
-        return Stated(count, "", 0.7, many_of[0].strip(" ,;"))
+        # "Cool, cut 24": the finished thing, in the end.
+        is_cut = is_late and many_of[0].lower().startswith("cut")
+        return Stated(count, "", 0.85 if is_cut else 0.7, many_of[0].strip(" ,;"))
     if filled := _FILLED.search(sentence):
         return Stated(read_count(filled[1]), "", 0.8, filled[0])
     if holes := _HOLES.search(sentence):
