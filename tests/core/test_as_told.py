@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import unittest
 
+from sun_crumb.core.formula.told import told_amount
 from sun_crumb.core.pantry.household import household
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.telling.as_told import amount_before, own_amount
@@ -71,6 +72,36 @@ class InAPlan(unittest.TestCase):
                 self.assertEqual(
                     told, household(food.ingredient, food.grams, cup_standard("us"), is_weighed=formula.weighs(food))
                 )
+
+
+class AsItsLineMeasures(unittest.TestCase):
+    """What moves is told as its own line measures it."""
+
+    def told(self, line: str, grams: float) -> str:
+        formula = formula_of(
+            f"Loaf\nServes 8\n250 g spelt flour\n90 g butter\n{line}\n2 eggs\nBake at 180C for 40 minutes."
+        )
+        return told_amount(formula, formula.lines[2], grams, cup_standard("metric"))[0]
+
+    def test_by_the_millilitre_the_gram_and_the_cup(self) -> None:
+        for line, grams, words in (
+            ("80 ml maple syrup", 54.4, "40 ml"),
+            ("maple syrup 80 ml", 54.4, "40 ml"),
+            ("150 g crème fraîche", 120.0, "120 g"),
+            ("200 ml milk", 154.7, "150 ml"),
+            ("Sugar - 3/4 cup", 106.0, "½ cup"),
+            ("2 Tbs honey", 21.4, "1 tbsp"),
+            ("honey 2 tbsp", 21.4, "1 tbsp"),
+        ):
+            with self.subTest(line):
+                self.assertEqual(self.told(line, grams), words)
+
+    def test_a_list_of_bare_grams_or_of_ounces_in_words_goes_on_the_scale(self) -> None:
+        bare = "Tart\nServes 8\nall in grams\n180 plain flour\n90 butter\n40 icing sugar\n1 egg\nBake at 180C for 30 minutes."
+        words = "Seed cake\nServes 10\nHalf a pound of flour, quarter of a pound of butter, six ounces sugar, three eggs.\nBake at 180C for 60 minutes."
+        for text in (bare, words):
+            with self.subTest(text[:9]):
+                self.assertTrue(formula_of(text).is_weighed)
 
 
 if __name__ == "__main__":

@@ -37,6 +37,11 @@ SAUCE = "Set cream\nServes 4\n400 ml double cream\n30 g sugar\n3 leaves gelatine
 
 ANZAC = "Anzac biscuits\nMakes 24\n100 g rolled oats\n100 g plain flour\n85 g desiccated coconut\n100 g caster sugar\n100 g butter\n1 tbsp golden syrup\n1 tsp baking soda\n2 tbsp boiling water\nRoll into balls, bake 10 min at 180C."
 HORNS = "Almond horns\nMakes 35\n300 g plain flour\n100 g ground almonds\n200 g cold butter\n80 g icing sugar\n2 egg yolks\nKnead, chill, shape in crescents, bake 12 min at 175C."
+RICE = "Rice pudding\nServes 6\n110 g pudding rice\n1.2 litres whole milk\n1 tin evaporated milk (170 g)\n55 g sugar\nBake at 150C for 2 hours."
+TART = (
+    "Frangipane tart\nServes 10\nPastry\n200 g plain flour\n100 g butter\n50 g icing sugar\n1 egg yolk\n1-2 tbsp water\nFrangipane\n125 g butter\n125 g caster sugar\n"
+    "2 eggs\n125 g ground almonds\n25 g plain flour\nFruit\n10 ripe apricots\n2 tbsp flaked almonds\n2 tbsp apricot jam to glaze\nBake at 170C for 40 minutes."
+)
 TOFFEE = "Sponge pudding\nServes 8\nPudding\n200 g caster sugar\n2 eggs\n150 g plain flour\n1 tsp baking soda\n30 g butter\n100 ml milk\nSauce\n250 ml double cream\n125 g butter\n150 g sugar\n120 ml water\nBake the pudding at 180C for 40 minutes. Boil the sauce ingredients together and pour over."
 CURD_BARS = "Lemon bars\nMakes 16 bars\nShortbread\n125 g plain flour\n30 g icing sugar\n115 g butter\nLemon layer\n200 g sugar\n15 g plain flour\n1/2 tsp baking powder\n2 eggs\n80 ml lemon juice\nBake the base at 180C for 18 minutes. Whisk the lemon layer, pour on, bake 20 minutes."
 
@@ -137,6 +142,15 @@ class Fuss(unittest.TestCase):
             went = sum(x.before_g - x.after_g for x in made.lines if x.before_g > x.after_g)
             with self.subTest(text.split("\n")[0]):
                 self.assertLessEqual(came, went + 1.0)
+
+    def test_a_spoon_of_sugar_is_given_back_rather_than_milk_weighed_anew(self) -> None:
+        made = plan(RICE, path="fruit", cut=0.5)
+        self.assertEqual([x.ingredient for x in made.lines if abs(x.after_g - x.before_g) > 0.5], ["white_sugar"])
+        self.assertGreater(grams_of(made, "white_sugar"), 30.0)
+
+    def test_no_flour_of_nuts_comes_in_to_sweeten_a_crust(self) -> None:
+        made = plan(TART, path="fruit", cut=0.5)
+        self.assertEqual([x for x in made.lines if x.ingredient == "almond_flour" and x.component == "pastry"], [])
 
 
 if __name__ == "__main__":
