@@ -154,7 +154,7 @@ class Order:
         _extend(
             taken, (b for b in self.bowls if b.component and b.component in step.refs and b.component != step.component)
         )
-        if role == "go_on" and said.ADDING_A_PART.match(text):
+        if role == "go_on" and (said.ADDING_A_PART.match(text) or said.ROLLED_ROUND.match(text)):
             _extend(taken, own[-1:])
         if step.component in step.refs and step.component and not step.uses:
             _extend(taken, own[-1:])

@@ -27,6 +27,11 @@ COUNT_ON_BAKE = re.compile(
     re.I,
 )
 TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
+# "Roll into strips, fig down the middle, fold over": the dough, round what goes in.
+ROLLED_ROUND = re.compile(
+    r"\W*(?:roll|divide|cut|flatten|press)\b[^.;]{0,40},[^.;]{0,40}\b(?:down|in|along) the (?:middle|centre|center)\b",
+    re.I,
+)
 # "Churn, adding the praline": a part goes into what is worked on.
 ADDING_A_PART = re.compile(r"\W*[a-z]+(?:\s+[a-z]+){0,3},\s+adding\b", re.I)
 # "Cover with the remaining chocolate": over all that is there.

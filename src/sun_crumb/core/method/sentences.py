@@ -90,9 +90,12 @@ def clauses(steps: Sequence[Step]) -> list[Clause]:
     A sentence is one, and each wait that follows something to do is one more; a sentence that does nothing belongs to the one before.
     """
     found: list[Clause] = []
+    own = [bool(re.match(rf"\s*{n}\s+[^\W\d_]", step.text)) for n, step in enumerate(steps, start=1)]
     for number, step in enumerate(steps, start=1):
         is_list = False
-        for sentence in _sentences(step.text):
+        # "1 simmer figs in juice": its own number, where the steps have theirs.
+        told = re.sub(r"^\s*\d{1,2}\s+", "", step.text) if own[number - 1] and sum(own) > 1 else step.text
+        for sentence in _sentences(told):
             is_list = _is_list(sentence, goes_on=is_list)
             if is_list:
                 # "These are the ones the children ask for. You need ...": talk before a list.

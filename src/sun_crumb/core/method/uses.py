@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from dataclasses import replace
 
 from sun_crumb.core.method.account import UNTIL, USED_UP, Account, Resolved, goes_on
 from sun_crumb.core.method.mentions import (
@@ -359,6 +360,8 @@ class Resolver(Account):
     def _take(self, found: Resolved, n: int, said: Said, *, finishes: bool) -> None:
         if self._is_other_water(said, found.component, n):
             return
+        if said.part == "back" and self._is_made_here(n, said, found.component):
+            said = replace(said, part="whole")
         pool = self._pool(said, found.component)
         # "the nuts, fruit and zest": the zest is not of the fruit.
         nearer = {
@@ -388,6 +391,14 @@ class Resolver(Account):
         found.back |= {k for k in chosen if self.left[k] < 1 - USED_UP and all(u.position != k for u in uses)}
         found.mentions.append(
             Mention(said.start, said.end, uses, said.lead, tuple(chosen), is_part=said.part not in ("whole", "back"))
+        )
+
+    def _is_made_here(self, n: int, said: Said, component: str) -> bool:
+        """Return whether what a step calls a mixture is the list's own, and no other step takes of it: "then the butter mixture"."""
+        own = [k for k in said.lines if self.lines[k].component == component]
+        return len(own) == 1 and all(
+            self.left[k] > 1 - USED_UP and len(self.listed.twins(k)) > 1 and not any(at < n for at in self.named_at[k])
+            for k in own
         )
 
     def _takes_none(self, found: Resolved, said: Said) -> bool:
@@ -467,11 +478,24 @@ class Resolver(Account):
         best = max(pool.values())
         # "the sugars": the brown one with the white, though that is called sugar alone.
         is_sugars = said.is_many and said.phrase[-1] == "sugar"
+        if said.is_many and said.phrase == ("flour",):
+            # "the flours": the cornflour with the plain.
+            floury = [k for k in pool if pool[k] == best] + self._starches_beside(pool)
+            return list(dict.fromkeys(floury))
         close = [k for k, how in pool.items() if how == best or (is_sugars and how >= MANY)]
         if is_sugars and len(close) == 1:
             # "both sugars": the muscovado too, that no word calls sugar.
             return [k for k in pool if k in close or self.listed.has_role(k, "sugar")]
         return close
+
+    def _starches_beside(self, pool: dict[int, int]) -> list[int]:
+        """Return the starches of the components that *pool* is of, which no step names by their own name."""
+        components = {self.lines[k].component for k in pool}
+        return [
+            k
+            for k, line in enumerate(self.lines)
+            if line.component in components and self.listed.has_role(k, "starch") and not self.named_at[k]
+        ]
 
     def _no_flavours(self, found: list[int]) -> list[int]:
         """Return lines that a word for several means: "the almonds" are no almond extract."""

@@ -16,6 +16,7 @@ LEAST_ROWS, MOST_WORDS = 2, 3
 _OF_FRUIT = re.compile(
     r"(?:finely |grated )*(?:zest|rind|juice|seeds)\s+(?:of|from)\s+(?:\d|½|an?\b|one\b|two\b)", re.I
 )
+_DIVIDED = re.compile(rf"{GAP.pattern}\|?\s*|\s*\|\s+")
 _HEADING = re.compile(r"[^\W\d_][\w' &/-]{1,24}:?")
 
 
@@ -72,7 +73,8 @@ def _cell(row: Statement, cell: str) -> Statement:
 
 
 def _cells(statement: Statement) -> list[str]:
-    return [cell.strip() for cell in GAP.split(bare_line(statement.line.raw)) if cell.strip()]
+    # "Crumbs  |  Sauce": a bar may divide two lists as a gap does
+    return [cell.strip() for cell in _DIVIDED.split(bare_line(statement.line.raw)) if cell.strip()]
 
 
 def _is_heading(cell: str) -> bool:

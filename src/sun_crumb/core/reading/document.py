@@ -190,12 +190,18 @@ def _broken_names(
             continue
         if not first.has_amount or second.has_amount or first.is_behind or re.search(r"[,()]", before.text):
             continue
-        if _SO_LITTLE_OF.match(statement.raw):
+        if (second.food and _ENDS_WITH_USE.search(before.text)) or _SO_LITTLE_OF.match(statement.raw):
             continue  # "strip of orange peel", "oil for frying": a food of its own
         both = known(f"{before.text} {statement.text}")
         if both.food and first.food in ("", both.food):
             lines[statement.line.number] = "continuation"
     return lines
+
+
+# "2 tbsp yoghurt + extra to serve": nothing follows.
+_ENDS_WITH_USE = re.compile(
+    r"\b(?:to|for)\s+(?:serv\w+|finish\w*|decorat\w+|dust\w*|garnish\w*|sprinkl\w+|top\w*)$", re.I
+)
 
 
 def _is_torn_name(before: Statement, statement: Statement, first: Known, second: Known) -> bool:

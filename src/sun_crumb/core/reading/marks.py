@@ -35,7 +35,8 @@ _TEMPERATURE = re.compile(
     re.I,
 )
 _TIME_ONLY = re.compile(
-    r"^\W*(?:about\s+)?\d+[\s\d–-]*(?:min(?:ute)?s?|h(?:ou)?rs?|h)\b(?:\s*(?:and\s+)?\d+\s*min\w*)?\W*$", re.I
+    r"^\W*(?:time\s*[:=]\s*)?(?:about\s+)?\d+[\s\d–-]*(?:min(?:ute)?s?|h(?:ou)?rs?|h)\b(?:\s*(?:and\s+)?\d+\s*min\w*)?(?:\s*\([^()]*\))?\W*$",
+    re.I,
 )
 # What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
 HEAD_YIELD = re.compile(

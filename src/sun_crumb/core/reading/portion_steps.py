@@ -54,7 +54,9 @@ _SO_MANY = re.compile(
 # "Slice when cold (12)."
 _SO_MANY_ASIDE = re.compile(r"\b(?:cut|slice|portion|mark)s?\b[^.;()\d]{0,40}\((?:about\s+)?(\d{1,2})\)", re.I)
 # "Fill 12 cases 3/4 full."
-_FILLED = re.compile(r"\bfill\s+(?:about\s+)?(\d{1,2})\s+(?:\w+\s+)?cases\b", re.I)
+_FILLED = re.compile(
+    r"\bfill\s+(?:about\s+)?(\d{1,2})\s+(?:\w+\s+)?(?:cases|dishes|glasses|bowls|pots|ramekins|moulds|cups)\b", re.I
+)
 # A tin with so many holes makes so many, if all is filled.
 _HOLES = re.compile(
     r"\b(?P<rest>\d{1,2})[- ](?:hole|cup|cavity|case)s?\s+(?:\w+[- ])?(?:muffin|cupcake|bun|fairy|madeleine|mince pie|tartlet|doughnut|donut|friand)",

@@ -196,6 +196,8 @@ def named_then_told(raw: str) -> tuple[str, str] | None:
 
 def all_in_one(raw: str) -> list[str]:
     """Return the statements of a line that tells two parts or more with their foods ("Crust -- 1 c. flour, ... Filling -- 2 eggs, ..."); else none."""
+    if shouted := _under_its_head(raw):
+        return shouted
     if whole := _TOLD_WHOLE.match(raw):
         # "Treacle tart. Quantities for 12 portions: pastry 500 g, syrup 900 g. Line a tin ..."
         listed = _amounts_behind(whole["foods"]) or _split(whole["foods"])
@@ -214,6 +216,30 @@ def all_in_one(raw: str) -> list[str]:
     return [one for one in told if one]
 
 
+def _under_its_head(raw: str) -> list[str]:
+    """Return a shouted heading and all that one line tells behind it ("INGREDIENTS For 4 servings 2 cups berries 1/4 cup sugar ..."); none where it is no such line."""
+    head = _SHOUTED_HEAD.match(raw)
+    if head is None or len(raw) < LEAST_LONG:
+        return []
+    rest = raw[head.end() :]
+    if head[1] != "INGREDIENTS":
+        return [head[1], rest]
+    said = _YIELD_FIRST.match(rest)
+    begins = [found.start() for found in _AMOUNT_BEGINS.finditer(rest, said.end() if said else 0)]
+    foods = [rest[a:b].strip(" ,;") for a, b in zip(begins, [*begins[1:], len(rest)], strict=True)]
+    if len(foods) < LEAST_FOODS:
+        return []
+    return [head[1], *([said[1]] if said else []), *foods]
+
+
+LEAST_LONG = 60
+_SHOUTED_HEAD = re.compile(r"\s*(INGREDIENTS|METHOD|INSTRUCTIONS|DIRECTIONS|PREPARATION)\b:?\s+(?=\S)")
+_YIELD_FIRST = re.compile(r"((?:for|serves|makes)\s+\d{1,2}(?:\s+(?:servings|people|portions|pieces))?)[:,.]?\s+", re.I)
+# An amount behind the last word of the food before it.
+_AMOUNT_BEGINS = re.compile(
+    r"(?:^|(?<=[a-z)]\s)|(?<=[a-z),],\s)|(?<=\s))(?:\d+\s+\d/\d|\d+/\d|\d+|[½¼¾⅓⅔])\s*(?:cups?|tbsps?|tsps?|tablespoons?|teaspoons?|g|kg|ml|oz|lbs?|pounds?|cans?|[a-z]{4,})\b(?<!servings)",
+    re.I,
+)
 _TOLD_WHOLE = re.compile(
     r"^(?P<title>[A-Z][^.:;\d]{2,60})[.!]\s+(?P<head>(?:ingredients|quantities|amounts|you (?:will )?need|take|list)\b[^.:;]{0,40}):\s+(?P<foods>[^.]+(?:\.\d[^.]*)*)(?:\.\s+(?P<method>[A-Z].*))?$",
     re.I | re.S,
