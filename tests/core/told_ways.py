@@ -322,4 +322,8 @@ a disc of shortcrust pastry (230 g)|shortcrust_pastry 230
 marsala 1 tbsp + 1 for the coffee|sweet_wine 29.8
 Dark choc 100g chopped - half in half on top|dark_chocolate_70 100
 Ginger, a thumb, sliced|ginger_fresh 15
+400 ml coconut milk|coconut_milk_tinned 382.1
+1 large orange, peel grated and juiced|orange_zest 8 orange_juice 95
+100g unsalted pistachio kernels|pistachios 100
+1 tbsp granulated stevia (1:1)|stevia_erythritol 12.7
 """

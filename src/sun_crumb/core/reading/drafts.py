@@ -122,7 +122,7 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None, statements: 
             parsed = replace(parsed, name=f"{parsed.name} {parsed.preparation}")
         spoken = parsed.sums[0].text.lower().split() if parsed.sums else []
         is_tinned = bool({"can", "cans", "tin", "tins"} & set(spoken))
-        holder = " tinned" if is_tinned and index.is_ambiguous(parsed.name) else ""
+        holder = " tinned" if (is_tinned or _is_a_tinful(parsed)) and index.is_ambiguous(parsed.name) else ""
         parsed = _in_a_known_tongue(parsed, index)
         candidates = index.match(parsed.name, parsed.preparation + holder)
         candidates = _told_apart(parsed, candidates, index.doubtful_by_count(parsed.name), pantry)
@@ -163,6 +163,14 @@ def _with_what_is_behind(statement: str, index: NameIndex) -> list[str]:
     return told
 
 
+def _is_a_tinful(parsed: ParsedLine) -> bool:
+    """Return whether a line takes of coconut milk as much as a tin holds: nobody measures 400 ml of the drink."""
+    first = parsed.sums[0] if parsed.sums else None
+    return first is not None and first.unit == "ml" and first.low in TINS_ML and "coconut milk" in parsed.name.lower()
+
+
+# What tins of coconut milk hold [ml] (common practice).
+TINS_ML = frozenset({160.0, 165.0, 200.0, 270.0, 400.0, 800.0})
 _COMMA = re.compile(r"\s*[,;]\s+(?![^()]*\))")
 SECOND = 2
 
