@@ -86,7 +86,9 @@ GOES_ON = frozenset(
 )
 # "combine, don't overmix": all bowls that are open.
 # "Fold together, sift in the flour"
-FOLDS_TOGETHER = re.compile(r"\W*(?:then\s+)?(?:fold|mix|stir|combine)\s+(?:the two\s+)?together\b(?=\s*[,;])", re.I)
+FOLDS_TOGETHER = re.compile(
+    r"\W*(?:then\s+)?(?:fold|mix|stir|combine)\s+(?:the two\s+)?together\b(?=\s*[,;])|\W*fold\s+in\s+with\b", re.I
+)
 COMBINES = re.compile(
     r"\W*(?:combine|mix together|bring together|join)\b\W*(?:$|[.,;]|(?<=-\s)|(?<=–\s)|gently\b|until\b|just\b)", re.I
 )

@@ -115,7 +115,9 @@ def _beside_its_twin(draft: _Draft, more: list[Amount], placing: Placing, plan: 
         if (mention := next(of_it, None)) is None or len(twins) < 2:
             left.append(amount)
         else:
-            how = "in" if plan[amount.line].ingredient.has_role("liquid") else "and"
+            is_liquid = plan[amount.line].ingredient.has_role("liquid")
+            is_with = re.search(r"\b(?:beaten|mixed|whisked) with\b", placing.lines[position or 0].text, re.I)
+            how = "with" if is_with else "in" if is_liquid else "and"
             draft.edits.insert(0, (mention.end, mention.end, f" ({how} {_phrase(amount)})"))
     return left
 

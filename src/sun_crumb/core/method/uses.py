@@ -47,6 +47,8 @@ _SYRUP = re.compile(r"\b(?:the|with|hot|warm|cold|cooled?|sugar|this|your)\s+syr
 
 # "Blitz to a purée", and "the purée" after it.
 _TURNS_TO = re.compile(r"\b(?:in)?to\s+(?:an?\s+)?(?:\w+\s+)?(pur[ée]e|paste|powder|crumbs|pulp|mash)\b", re.I)
+# "Steam until soft, then mash", and "the mash" after it.
+_MASHES = re.compile(r"(?:^\W*|\b(?:and|then|,)\s+)mash\b", re.I)
 _WHAT_IT_BECAME = re.compile(r"\bthe\s+(?:\w+\s+)?(pur[ée]e|paste|powder|crumbs|pulp|mash)\b", re.I)
 
 
@@ -110,6 +112,8 @@ class Resolver(Account):
         for n, clause in enumerate(self.clauses):
             current = self._component(n, current)
             found.append(self._resolved(n, clause, current))
+            if _MASHES.search(clause.text):
+                self.became["mash"] = {use.position for use in found[-1].uses} | found[-1].back
             if turned := _TURNS_TO.search(clause.text):
                 self.became[fold(turned[1])] = {use.position for use in found[-1].uses} | found[-1].back
         return found

@@ -134,7 +134,7 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         return title, Stated(Count(1, 1, "serving", "person", 0), "", 0.9, title)
     if (found := _TIMES.search(title)) and len(title[: found.start()].split()) > 1:
         # "Chia pudding x 2"
-        return title[: found.start()], Stated(read_count(found[1]), "", 0.9, found[0].strip())
+        return title[: found.start()], Stated(read_count(found[1] or found[2]), "", 0.9, found[0].strip(" ,"))
     if (found := _FOR_SO_MANY.search(title)) and re.search(r"[.!]\s*$", title[: found.start()]):
         # "Rhubarb fool. For 4.": said behind the name.
         return title[: found.start()].strip(" ."), Stated(read_count(found[1]), "", 0.9, found[0].strip(" ."))
@@ -166,7 +166,7 @@ _FOR_BEHIND = re.compile(
     r"\s+[/|–—-]+\s+(?:serves|for|makes)\s+((?:\d{1,2}|two|four|six|eight)(?:\s+(?:people|persons|pieces|pots))?)\W*$",
     re.I,
 )
-_TIMES = re.compile(r"\s+[x×]\s*([1-9]\d?)$", re.I)
+_TIMES = re.compile(r"(?:\s+[x×]\s*([1-9]\d?)|,\s+([1-9]\d?) of(?: them)?)$", re.I)
 _FOR_SO_MANY = re.compile(
     r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\((?:[^()\d]*|or\b[^()]*)\)\W*)?$",
     re.I,

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from dataclasses import replace
 
+from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reading.counts import (
     Count,
     kind_of,
@@ -148,7 +149,9 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         and alone.count
         and alone.count.kind in ("piece", "person")
     ):
-        return Stated(alone.count, alone.whole, 0.9, alone.text)  # "10 bars.", "8 people"
+        # "10 bars.", "8 people"; "20 balls" is how a dough is shaped, and two may make one.
+        is_shape = singular(alone.count.noun) in _SHAPES_OF_DOUGH
+        return Stated(alone.count, alone.whole, 0.4 if is_shape else 0.9, alone.text)
     if (aside := _FOR_PIECES.search(sentence)) and (count := read_count(aside[1])):
         return Stated(count, "", 0.9, aside[0].strip("()"))
     if told := _shaped_in_so_many(sentence, is_late=is_late):
@@ -163,6 +166,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     )
 
 
+_SHAPES_OF_DOUGH = frozenset({"ball", "round", "log", "disc", "disk", "circle", "mound", "rope", "strip"})
 # "press into a 24 cm tin (for 12 pieces)"
 _FOR_PIECES = re.compile(
     r"\((?:for|makes|gives)\s+(?:about\s+)?(\d{1,2}\s+(?:pieces|slices|squares|bars|portions|servings|people))\)", re.I

@@ -33,7 +33,7 @@ def run_on(raw: str) -> list[str]:
         return _split(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
     if told := _led(text) or _after_its_part(text):
         return told
-    if len(text) < 12 or (first_word(text) in word_list("verb") and not _HEADED.match(text)):
+    if len(text) < 12 or (first_word(text) in word_list("verb") and not (_HEADED.match(text) or _DASHED.match(text))):
         return [raw]
     if (titled := _TITLED.match(text)) and len(parts := _split(text[titled.end() :])) >= LEAST_FOODS:
         # "Date slice. 200 g dates, 150 ml water, 1 egg": the name of what the foods make; how, behind the last of them.
@@ -53,7 +53,9 @@ def run_on(raw: str) -> list[str]:
 
 
 # "Filling - 2 eggs, 100 g sugar", "PASTRY 200 g plain flour, 100 g butter"
-_DASHED = re.compile(r"^(?!.*\bif (?:large|small)\b)([^\W\d_][^:,;\d]{1,30}?)\s+[–—-]{1,3}\s+(?=[\d½¼¾⅓⅔])")
+_DASHED = re.compile(
+    r"^(?!.*\bif (?:large|small)\b)([^\W\d_][^:,;\d]{1,30}?)(?:\s+[–—-]{1,3}|(?<=[a-z]{3})[–—-])\s+(?=[\d½¼¾⅓⅔])"
+)
 _PLACES = frozenset({"top", "middle", "bottom"})
 _PART_FIRST = re.compile(r"^([^\W\d_]{3,12})\s+(?=[\d½¼¾⅓⅔])")
 _SHOUTED = re.compile(r"^([A-Z][A-Z]+(?:[ &/][A-Z]+){0,3})\s+(?=[\d½¼¾⅓⅔])")

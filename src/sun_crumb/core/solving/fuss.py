@@ -112,12 +112,9 @@ def _put_back(
     for i in positions:
         amounts[i] = problem.rows[i].untouched_g
     trial = true_penalty.sums(amounts)
+    trial = _as_sweet_as_asked(problem, true_penalty, amounts, trial, sums, free, snap)
     if true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial):
-        new = [i for i in _new_sweeteners(problem, amounts) if i in free]
-        if new:
-            trial = _sweeter(true_penalty, amounts, max(new, key=lambda i: amounts[i]), free, snap)
-        if not true_penalty.is_sweet(trial):
-            return sums
+        return sums
     if true_penalty.limits(trial) > true_penalty.limits(sums) + NEAR:
         trial = _milder(problem, true_penalty, amounts, trial, true_penalty.limits(sums), free, snap)
     trial, given = _as_sweet_as_any(problem, true_penalty, amounts, trial, sums, free, snap)
@@ -139,6 +136,22 @@ def _put_back(
         return sums
     grams[:] = amounts
     return trial
+
+
+def _as_sweet_as_asked(
+    problem: Problem,
+    true_penalty: TruePenalty,
+    grams: list[float],
+    trial: list[float],
+    sums: list[float],
+    free: dict[int, float],
+    snap: Snap,
+) -> list[float]:
+    """Let a new sweetener make up for the sweetness of a line put back, where a plan was as sweet as asked with it; return the sums."""
+    new = [i for i in _new_sweeteners(problem, grams) if i in free]
+    if not new or not true_penalty.is_sweet(sums) or true_penalty.is_sweet(trial):
+        return trial
+    return _sweeter(true_penalty, grams, max(new, key=lambda i: grams[i]), free, snap)
 
 
 def _as_sweet_as_any(
@@ -287,6 +300,7 @@ def without_trifles(
             continue
         amounts = [*grams[:i], was, *grams[i + 1 :]]
         trial = true_penalty.moved(sums, i, was - grams[i])
+        trial = _as_sweet_as_asked(problem, true_penalty, amounts, trial, sums, free, snap)
         trial, given = _as_sweet_as_any(problem, true_penalty, amounts, trial, sums, free, snap)
         dearer = true_penalty.of(trial) - given
         move = problem.rows[i].move
