@@ -326,4 +326,6 @@ Ginger, a thumb, sliced|ginger_fresh 15
 1 large orange, peel grated and juiced|orange_zest 8 orange_juice 95
 100g unsalted pistachio kernels|pistachios 100
 1 tbsp granulated stevia (1:1)|stevia_erythritol 12.7
+200 g salted butter, salt|butter 200 salt 0.3
+200 g plain flour, sifted, salt, nutmeg|plain_flour 200 salt 0.3 nutmeg 0.1
 """

@@ -91,7 +91,7 @@ _OF_SO_MANY = re.compile(
 )
 
 
-def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None, statements: Sequence[str]) -> list[Draft]:
+def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None, foods: Sequence[str]) -> list[Draft]:
     """Return a draft for each statement of a piece: one without a food for what is no food.
 
     Parameters
@@ -102,7 +102,7 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None, statements: 
         Where names are looked up.
     pot
         What the recipe measures by, where it measures by a pot of its own.
-    statements
+    foods
         What its line says, a food each.
     """
     if piece.role != "food":
@@ -112,7 +112,7 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None, statements: 
     index = name_index(pantry)
     drafts = []
     piece = _in_its_part(piece)
-    for statement in chain.from_iterable(_with_what_is_behind(told, index) for told in statements):
+    for statement in chain.from_iterable(_with_what_is_behind(told, index) for told in foods):
         parsed = parse_line(pot.in_ml(statement) if pot else statement)
         if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
             parsed = replace(parsed, name=whole)
@@ -150,14 +150,15 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None, statements: 
 
 def _with_what_is_behind(statement: str, index: NameIndex) -> list[str]:
     """Return a statement, and behind it each other food that it names after a comma: "1 cinnamon stick, 2 cloves"."""
+    commas = list(_COMMA.finditer(statement))
+    first = statement[: commas[0].start()] if commas else statement
+    own = index.match(parse_line(first).name) if commas and read_amount(first) else []
     told = [statement]
-    first, *behind = _COMMA.split(statement)
-    own = index.match(parse_line(first).name) if behind and read_amount(first) else []
-    for part in behind if own else ():
+    for comma, after in zip(commas, [*commas[1:], None], strict=True) if own else ():
+        part = statement[comma.end() : after.start() if after else None]
         is_amount = len(told) > 1 and not parse_line(part).name
         if not is_amount and _is_another(part, first, own[0].ingredient, index):
-            told.append(part)
-            told[0] = told[0][: statement.index(part)].rstrip(" ,;") if len(told) == SECOND else told[0]
+            told = [statement[: comma.start()], part] if len(told) == 1 else [*told, part]
         elif len(told) > 1:
             told[-1] += f", {part}"  # "toasted coconut flakes, handful"
     return told
@@ -172,7 +173,6 @@ def _is_a_tinful(parsed: ParsedLine) -> bool:
 # What tins of coconut milk hold [ml] (common practice).
 TINS_ML = frozenset({160.0, 165.0, 200.0, 270.0, 400.0, 800.0})
 _COMMA = re.compile(r"\s*[,;]\s+(?![^()]*\))")
-SECOND = 2
 
 
 def _is_another(part: str, first: str, own: str, index: NameIndex) -> bool:
