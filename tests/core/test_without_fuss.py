@@ -152,6 +152,16 @@ class Fuss(unittest.TestCase):
         made = plan(TART, path="fruit", cut=0.5)
         self.assertEqual([x for x in made.lines if x.ingredient == "almond_flour" and x.component == "pastry"], [])
 
+    def test_white_chocolate_hides_nothing_brown(self) -> None:
+        for chocolate, comes_in in (("white", False), ("dark", True)):
+            text = (
+                f"Set cream\nServes 8\n600 g cream cheese\n100 g icing sugar\n300 ml double cream\n200 g {chocolate} chocolate\n200 g raspberries\n"
+                "Whip the cream, fold all together, chill overnight."
+            )
+            made = plan(text, path="unrefined", cut=1.0)
+            with self.subTest(chocolate):
+                self.assertEqual(any(x.ingredient == "coconut_sugar" and x.after_g > 0 for x in made.lines), comes_in)
+
 
 if __name__ == "__main__":
     unittest.main()

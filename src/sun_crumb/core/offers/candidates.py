@@ -273,11 +273,12 @@ def _is_of_use(row: dict[str, str], family: Family, goals: Goals, formula: Formu
 
 
 def _is_dark(formula: Formula) -> bool:
-    """Return whether something brown is in it already: chocolate, nut butter, brown sugar, spice, coffee."""
-    return any(
-        (x.ingredient.has_role("chocolate") or "dark" in x.ingredient.traits) and x.grams > DARK_SHARE * formula.mass_g
-        for x in formula.lines
-    )
+    """Return whether something brown is in it already: chocolate that is not white, nut butter, brown sugar, spice, coffee."""
+
+    def is_brown(food: Ingredient) -> bool:
+        return "dark" in food.traits or (food.has_role("chocolate") and "pale" not in food.traits)
+
+    return any(is_brown(x.ingredient) and x.grams > DARK_SHARE * formula.mass_g for x in formula.lines)
 
 
 def _asked_dose(ingredient: Ingredient, mass_g: float) -> float:
