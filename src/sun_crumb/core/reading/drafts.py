@@ -171,7 +171,7 @@ def _is_a_tinful(parsed: ParsedLine) -> bool:
 
 
 # What tins of coconut milk hold [ml] (common practice).
-TINS_ML = frozenset({160.0, 165.0, 200.0, 270.0, 400.0, 800.0})
+TINS_ML = frozenset({160.0, 165.0, 270.0, 400.0, 800.0})
 _COMMA = re.compile(r"\s*[,;]\s+(?![^()]*\))")
 
 

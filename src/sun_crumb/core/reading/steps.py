@@ -182,14 +182,24 @@ def read_times(text: str) -> tuple[StepTime, ...]:
             # "325 °F for 1 hour": an oven's heat before a time that nothing else explains.
             idle = "bake" if _OVEN_HEAT.search(before) else ""
             left = "wait" if _LEAVES.search(before) else ""
+            told = next((name for name, noun in _CALLED if noun.match(after)), "")
             doing = (
-                nearest or idle or left or next((name for name, pattern in _DOING_RE if pattern.search(after)), "wait")
+                # "knead, 1 hr rise": what the time itself is called
+                told
+                or nearest
+                or idle
+                or left
+                or next((name for name, pattern in _DOING_RE if pattern.search(after)), "wait")
             )
             found.append(StepTime(doing, span.low_min, span.high_min))
             start = span.end
     return tuple(found)
 
 
+_CALLED = (
+    ("rest", re.compile(r"\s*(?:rise|proof|prove|rest)\b(?!\s+(?:the|it|them|on|in)\b)", re.I)),
+    ("chill", re.compile(r"\s*chill\b(?!\s+(?:the|it|them)\b)", re.I)),
+)
 # "leave for 30 minutes to form a skin, then bake"
 _LEAVES = re.compile(r"\bleave\b(?![^.;]*\boven\b)[^.;]{0,24}$", re.I)
 _DOING_RE = tuple((name, re.compile(pattern, re.I)) for name, pattern in _DOING)
