@@ -110,6 +110,7 @@ class AsData(unittest.TestCase):
             self.assertLessEqual(family.traits, set(TRAITS), family.key)
         known = {
             "dark",
+            "pale",
             "scorches",
             "thirsty",
             "lifts",
