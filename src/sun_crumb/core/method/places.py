@@ -179,7 +179,7 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
     # What glazes, coats or serves is no batter that something could be stirred into.
     own = [p for p in own if not is_for_the_end(placing.lines[p.position or 0].text)] or own
     food = line.ingredient
-    if (instead := _strewn(placing, own, food) or _instead(own, food)) is not None:
+    if (instead := _where_sugar_was(placing, own, food) or _instead(own, food)) is not None:
         return instead.position
     sugars = [p for p in own if is_crystals(p.ingredient) and not p.ingredient.has_role("chocolate")]
     sugars = sugars or [p for p in own if p.ingredient.has_role("syrup") and p.before_g > p.grams]
@@ -216,7 +216,7 @@ def _anchor(placing: Placing, plan: Sequence[Planned], line: Planned) -> int | N
     return None
 
 
-def _strewn(placing: Placing, own: Sequence[Planned], food: Ingredient) -> Planned | None:
+def _where_sugar_was(placing: Placing, own: Sequence[Planned], food: Ingredient) -> Planned | None:
     """Return the sugar whose place a syrup takes: strewn on, or tossed with fruit, and gone: honey over the apples, and not under them."""
     gone = [p for p in own if is_crystals(p.ingredient) and p.grams <= GONE_G < p.before_g]
     if not food.has_role("syrup"):

@@ -324,12 +324,10 @@ _PINCH_OF = re.compile(
 )
 # "¼ cup sugar", "the 2 T. sugar": an amount that the plan's takes the place of.
 _SO_MUCH = re.compile(r"\s*(?:the\s+)?[\d½¼¾⅓⅔⅛]")
-_A_MEASURE = re.compile(
-    r"\s*(?:the\s+)?(?:[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*|(?:an?|one|two|three|four|half\s+an?)\s+)(?:g|grams?|kg|ml|millilit\w+|cl|l|lit\w+|oz|ounces?|lbs?|pounds?|cups?|c|t|tsps?|tbsps?|\w*spoons?(?:fuls?)?)\b",
-    re.I,
-)
+_MEASURE = r"(?:the\s+)?(?:[\d½¼¾⅓⅔⅛][\d.,/½¼¾⅓⅔⅛ ]*|(?:an?|one|two|three|four|half\s+an?)\s+)(?:g|grams?|kg|ml|millilit\w+|cl|l|lit\w+|oz|ounces?|lbs?|pounds?|cups?|c|t|tsps?|tbsps?|\w*spoons?(?:fuls?)?)\b"
+_A_MEASURE = re.compile(rf"\s*{_MEASURE}", re.I)
 # "remaining 90 grams sugar"
-_REMAINING_MEASURE = re.compile(rf"\b(?:remaining|other|last)\s+(?P<measure>{_A_MEASURE.pattern[3:]})", re.I)
+_REMAINING_MEASURE = re.compile(rf"\b(?:remaining|other|last)\s+(?P<measure>{_MEASURE})", re.I)
 _KEEPS_BACK = re.compile(r"\b(?:keep|hold|sav|reserv)(?:e|ing)?\s*(?:back|aside)?\s*$", re.I)
 _A_COUNT = re.compile(r"\s*(?:the\s+)?\d+\s+")
 _SO_MUCH_BEHIND = re.compile(r"[^.,;()]{0,12}\((?:about\s+)?\d+\s*(?:g|ml)\b[^()]*\)", re.I)

@@ -234,6 +234,7 @@ def _under_its_head(raw: str) -> list[str]:
     return [head[1], *([said[1]] if said else []), *foods]
 
 
+# A line that tells so much is no heading alone [characters] (judgement).
 LEAST_LONG = 60
 _SHOUTED_HEAD = re.compile(r"\s*(INGREDIENTS|METHOD|INSTRUCTIONS|DIRECTIONS|PREPARATION)\b:?\s+(?=\S)")
 _YIELD_FIRST = re.compile(r"((?:for|serves|makes)\s+\d{1,2}(?:\s+(?:servings|people|portions|pieces))?)[:,.]?\s+", re.I)
