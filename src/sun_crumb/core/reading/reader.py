@@ -13,7 +13,8 @@ from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.cups import infer_cup
 from sun_crumb.core.reading.document import Document, document
-from sun_crumb.core.reading.drafts import LONGEST_LINE, Draft, drafts_of_all, mentioned, with_units
+from sun_crumb.core.reading.drafts import LONGEST_LINE, Draft, drafts_of_all, with_units
+from sun_crumb.core.reading.drafts_of_method import mentioned
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.marks import Known
 from sun_crumb.core.reading.match import is_sure, name_index

@@ -1,0 +1,175 @@
+"""The foods that only a method names, with their amounts: drafts of them beside the list's, or instead of a list."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterator, Sequence
+from dataclasses import replace
+from itertools import chain
+
+from sun_crumb.core.pantry import Pantry
+from sun_crumb.core.pantry.names import singular, words_of
+from sun_crumb.core.reading.drafts import Draft
+from sun_crumb.core.reading.line import parse_line
+from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
+from sun_crumb.core.reading.mentions import mentions
+from sun_crumb.core.reading.pieces import Piece
+from sun_crumb.core.reading.portion_cues import statements
+from sun_crumb.core.reading.several import split_line
+
+# So sure must be what a sentence only counts ("2 bananas"), where much else is counted [probability] (judgement).
+SURE_COUNTED = 0.93
+
+
+# One food alone is no list, where the method tells several.
+LEAST_LISTED, LEAST_TOLD = 2, 3
+
+
+def _is_told(found: Sequence[Piece], index: NameIndex) -> bool:
+    """Return whether a method alone tells the foods of a recipe, with their amounts."""
+    told = [s for piece in found if piece.role == "step" for s in mentions(piece.text, is_list=True)]
+    return sum(bool(index.match(parse_line(s).name)) for s in told[:MOST_TOLD]) >= LEAST_TOLD
+
+
+MOST_TOLD = 8
+
+
+def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> list[Draft]:
+    """Return drafts of the foods that only the method names with an amount; what the list holds is not repeated."""
+    index = name_index(pantry)
+    if sum(bool(d.parsed and d.parsed.sums and d.ingredient) for d in drafts) < LEAST_LISTED and _is_told(found, index):
+        return _told(found, index, pantry)
+    listed = {d.ingredient.key for d in drafts if d.ingredient}
+    named = [(frozenset(words_of(d.parsed.name)), d.parsed.sums[:1]) for d in drafts if d.parsed and d.parsed.name]
+    components = list(dict.fromkeys(d.piece.component for d in drafts if d.parsed))
+    extra: list[Draft] = []
+    for piece in found:
+        if piece.role != "step":
+            continue
+        made = _made(piece.text)
+        for statement in mentions(piece.text):
+            if _is_among(statement, made) or (draft := _mention(statement, piece, index, pantry)) is None:
+                continue
+            parsed, key = draft.parsed, draft.candidates[0].ingredient
+            assert parsed is not None
+            words = frozenset(words_of(parsed.name))
+            first = parsed.sums[0]
+            # "the sugar" is the list's caster sugar; "2 tbsp icing sugar" is not its 150 g of sugar, unless as much of it.
+            is_more = key in listed and _is_more_on_top(statement, piece, found, drafts)
+            if not is_more and (
+                key in listed
+                or any(
+                    words <= name
+                    or (name <= words and any((a.low, a.unit) == (first.low, first.unit) for a in amounts))
+                    for name, amounts in named
+                )
+            ):
+                continue
+            if any(words & set(words_of(component)) for component in components if component):
+                continue  # "a teaspoon of jam in each": a part that is made here
+            listed.add(key)
+            # A method often stands after the last component's list; the component that the step names is meant.
+            where = next((c for c in components if c and c in piece.text.lower()), None)
+            if where is None:
+                # What is dusted on in the end is of the last part.
+                on_top = re.match(r"\W*(?:[^.;]*\b)?(?:dust|sprinkle|scatter|decorate)\b", piece.text, re.I)
+                where = (components[-1] if on_top and "" not in components else components[0]) if components else ""
+            extra.append(replace(draft, piece=replace(draft.piece, component=where), is_mention=True))
+    return extra
+
+
+# "Sprinkle with 1 tbsp sugar": what is strewn in the end; "the rest of", "divided": it is of the list.
+_STREWS = r"\b(?:sprinkle|dust|scatter|strew)\b[^.;,]{0,30}\bwith\s+(?:about\s+|another\s+)?"
+_OF_THE_LIST = re.compile(
+    r"\b(?:divided|reserv\w*|remaining|rest|saved?|keep\w*|kept|set aside|all but|half|plus|extra|more|to (?:sprinkle|dust|finish|roll)|for (?:sprinkling|dusting|rolling))\b",
+    re.I,
+)
+
+
+def _is_more_on_top(statement: str, piece: Piece, found: Sequence[Piece], drafts: Sequence[Draft]) -> bool:
+    """Return whether an amount of a food of the list is strewn on besides what the list tells, which is mixed in whole."""
+    if not re.search(_STREWS + re.escape(statement), piece.text, re.I):
+        return False
+    parsed = parse_line(statement)
+    word = words_of(parsed.name)[-1:]
+    own = [d for d in drafts if d.parsed and set(word) <= set(words_of(d.parsed.name))]
+    told = [p.text for p in found if p.role == "step" and word and re.search(rf"\b{word[0]}", p.text, re.I)]
+    amounts = [(a.low, a.unit) for d in own if d.parsed for a in d.parsed.sums]
+    first = parsed.sums[0]
+    # "Cream with 1 cup sugar ... sprinkle with 1/4 cup sugar": the method divides what the list holds.
+    elsewhere = sum(word[0] in said.lower() for text in told for said in mentions(text)) if word else 0
+    near = re.compile(rf"{_OF_THE_LIST.pattern}[^.;]{{0,25}}\b{word[0]}" if word else "$.", re.I)
+    is_of_it = any(near.search(text) for text in told) or any(_OF_THE_LIST.search(d.piece.text) for d in own)
+    return bool(word) and (first.low, first.unit) not in amounts and elsewhere == 1 and not is_of_it
+
+
+def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draft]:
+    """Return drafts of the foods of a recipe that has no list: each amount that its sentences name, in order.
+
+    What is weighed or spooned and no food of the pantry is asked about; what is only counted ("a bowl") is no food then.
+    """
+    drafts: list[Draft] = []
+    for piece in found:
+        if piece.role != "step":
+            continue
+        made = _made(piece.text)
+        for told in chain(mentions(piece.text, is_list=True), _of_the_same(piece.text, drafts)):
+            if _is_among(told, made):
+                continue
+            for statement in split_line(told):
+                if draft := _mention(statement, piece, index, pantry):
+                    drafts.append(draft)
+                elif (parsed := parse_line(statement)).name and parsed.sums and parsed.sums[0].unit in _BOUGHT_BY:
+                    asked = Piece(statement, "food", piece.component, piece.number)
+                    if not _A_VESSEL.search(parsed.name):
+                        likely = index.match(parsed.name)
+                        drafts.append(Draft(asked, parsed, likely, pantry[likely[0].ingredient] if likely else None))
+    return drafts
+
+
+# "the juice of the lemons", whose zest is in it already
+_THE_SAME_FRUIT = re.compile(
+    r"\b(?P<part>juice|zest)\s+(?:of|from)\s+(?:the|both|those)\s+(?P<fruit>lemon|lime|orange)s?\b", re.I
+)
+
+
+def _of_the_same(step: str, drafts: Sequence[Draft]) -> Iterator[str]:
+    """Give the juice, or the zest, of fruit of which the other was told with its number: "the zest of 2 lemons ... the juice of the lemons"."""
+    for said in _THE_SAME_FRUIT.finditer(step):
+        fruit, other = said["fruit"].lower(), "zest" if said["part"].lower() == "juice" else "juice"
+        for draft in drafts:
+            if (
+                draft.parsed
+                and draft.parsed.sums
+                and {fruit, other} <= {singular(w) for w in words_of(draft.parsed.name)}
+            ):
+                yield f"{said['part'].lower()} of {draft.parsed.sums[0].middle:g} {fruit}s"
+                break
+
+
+# What no vessel is told by, but foods are.
+_BOUGHT_BY = frozenset({"g", "oz", "ml", "tsp", "tbsp", "cup"})
+_A_VESSEL = re.compile(r"\b(?:tins?|pans?|dish|dishes|moulds?|molds?|bowls?|ramekins?|glass(?:es)?|loaf|water)\b", re.I)
+
+
+def _made(step: str) -> list[str]:
+    """Return what a step says of what the recipe makes ("yield 18 biscuits"), in small letters."""
+    return [said.text.lower() for said in statements(step)]
+
+
+def _is_among(statement: str, made: Sequence[str]) -> bool:
+    """Return whether an amount is part of what the recipe makes."""
+    return any(statement.lower() in said for said in made)
+
+
+def _mention(statement: str, piece: Piece, index: NameIndex, pantry: Pantry) -> Draft | None:
+    """Return the draft of a statement that a sentence holds; none where no food of the pantry is surely meant."""
+    parsed = parse_line(statement)
+    if not parsed.sums:
+        return None
+    # "2 cloves and a strip of zest": the unit is the food's own name.
+    candidates = index.match(parsed.name or parsed.sums[0].text)
+    if not is_sure(candidates) or (parsed.sums[0].unit is None and candidates[0].confidence < SURE_COUNTED):
+        return None
+    food = pantry[candidates[0].ingredient]
+    return Draft(Piece(statement, "food", piece.component, piece.number), parsed, candidates, food)
