@@ -59,6 +59,10 @@ def _is_deed(text: str, *, least: int) -> bool:
 
 # So many headings that only tell what is done are stages of one mixture.
 SEVERAL = 2
+# "Shortbread to go with"
+_ALONGSIDE = re.compile(
+    r"(?<=[^\W\d_]{3})\s+(?:to (?:go|serve)(?: with(?: (?:it|them))?| alongside)?|alongside|on the side)$"
+)
 # "» Base «"
 _MARKS_AROUND = re.compile(r"^[\W_]+|[\W_]+$")
 
@@ -70,7 +74,7 @@ def component_of(text: str) -> str | None:
     bare = HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
     bare = _MARKS_AROUND.sub("", re.sub(r"\([^)]*\)|\s[x×]\s*\d$", "", bare))
     found = FOR_THE.match(bare) or FOR_THE_PART.search(bare) or WHAT_GOES_IN.fullmatch(bare)
-    words = (found[1] if found else bare).strip().lower()
+    words = _ALONGSIDE.sub("", (found[1] if found else bare).strip().lower())
     words = re.sub(r"^(?:(?:step\s+)?\d+\s*[.)]|step\s+\d+\s*[-–—:])\s*", "", words)
     if words.endswith((" ingredients", " ingredient")):
         words = words.rsplit(" ", 1)[0]

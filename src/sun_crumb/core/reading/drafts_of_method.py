@@ -69,13 +69,29 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> li
                 continue  # "a teaspoon of jam in each": a part that is made here
             listed.add(key)
             # A method often stands after the last component's list; the component that the step names is meant.
-            where = next((c for c in components if c and c in piece.text.lower()), None)
+            where = next((c for c in components if c and c in piece.text.lower()), None) or _part_beside(
+                statement, piece, drafts
+            )
             if where is None:
                 # What is dusted on in the end is of the last part.
                 on_top = re.match(r"\W*(?:[^.;]*\b)?(?:dust|sprinkle|scatter|decorate)\b", piece.text, re.I)
                 where = (components[-1] if on_top and "" not in components else components[0]) if components else ""
             extra.append(replace(draft, piece=replace(draft.piece, component=where), is_mention=True))
     return extra
+
+
+def _part_beside(statement: str, piece: Piece, drafts: Sequence[Draft]) -> str | None:
+    """Return the one part whose foods a step names right before a statement: "stir in buttermilk + 1 egg"; None where it is of several or none."""
+    before = piece.text[: piece.text.find(statement)] if statement in piece.text else piece.text
+    said = {singular(word) for word in words_of(before)}
+    parts: dict[str, set[str]] = {}
+    for draft in drafts:
+        if draft.parsed and draft.parsed.name and draft.parsed.sums:
+            last = singular(words_of(draft.parsed.name)[-1]) if words_of(draft.parsed.name) else ""
+            if last in said:
+                parts.setdefault(last, set()).add(draft.piece.component)
+    sure = {next(iter(of)) for of in parts.values() if len(of) == 1}
+    return next(iter(sure)) if len(sure) == 1 else None
 
 
 # "Sprinkle with 1 tbsp sugar": what is strewn in the end; "the rest of", "divided": it is of the list.

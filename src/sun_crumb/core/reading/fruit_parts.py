@@ -109,7 +109,9 @@ def _told_of_each(text: str) -> list[str] | None:
     if shared := _OF_SO_MANY.match(text):
         food, count = shared["food"] or shared["named"], shared["count"] or shared["behind"]
         told = ((shared["of_one"], shared["one"]), (shared["of_two"], shared["two"]))
-        return [f"{count if re.match('both|all|them', of, re.I) else of} {food} {part}" for of, part in told]
+        aside = f" {shared['aside']}" if shared["aside"] and shared["two"].lower() == "juice" else ""
+        parts = [f"{count if re.match('both|all|them', of, re.I) else of} {food} {part}" for of, part in told]
+        return [parts[0], f"{parts[1]}{aside}"]  # "juice of 2½ (about 75 ml)": so much of it
     if beside := _ZEST_AND_MEASURED.match(text) or _ZEST_THEN_MEASURED.match(text):
         return [f"{beside['count']} {beside['food']} zest", f"{beside['much']} {beside['food']} juice"]
     if turned := _JUICE_AND_ZEST.match(text):
@@ -138,9 +140,9 @@ _ZEST_THEN_MEASURED = re.compile(
     re.I,
 )
 _OF_SO_MANY = re.compile(
-    rf"^(?:(?P<count>\d|two|three|four)\s+(?:\w+\s+)?{_CITRUS}|(?P<named>lemon|lime|orange|grapefruit)s?(?:,?\s+(?P<behind>\d))?)\s*[,:(–-]+\s*"
-    r"(?:(?:finely\s+)?grated\s+)?(?:the\s+)?(?P<one>zest|juice)\s+of\s+(?P<of_one>\d|one|two|three|half|both|all|them all|all of them)\s*(?:[,;]|and|&|\+)+\s*(?:the\s+)?"
-    r"(?P<two>zest|juice)\s+of\s+(?P<of_two>\d|one|two|three|half|both|all|them all|all of them)(?:\s+(?:of them|lemons?|limes?|oranges?))?(?:\s+for\s+(?:the\s+)?\w+)?\)?$",
+    rf"^(?:(?P<count>\d|two|three|four)\s+(?:\w+\s+)?{_CITRUS}|(?P<named>lemon|lime|orange|grapefruit)s?(?:,?\s+(?P<behind>\d))?)\s*[,:(–—-]+\s*"
+    r"(?:(?:finely\s+)?grated\s+)?(?:the\s+)?(?P<one>zest|juice)\s+of\s+(?P<of_one>\d[½¼]?|one|two|three|half|both|all|them all|all of them)\s*(?:[,;]|and|&|\+)+\s*(?:the\s+)?"
+    r"(?P<two>zest|juice)\s+of\s+(?P<of_two>\d[½¼]?|one|two|three|half|both|all|them all|all of them)(?:\s+(?:of them|lemons?|limes?|oranges?))?(?:\s+for\s+(?:the\s+)?\w+)?\)?\s*(?P<aside>\([^()]*\))?$",
     re.I,
 )
 # "juice of 3 lemons + zest of 2"

@@ -197,10 +197,10 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
         known = replace(known, has_amount=False, has_unit=False, is_behind=False, is_only_amount=False)
     if is_timed := bool(_TIME_FIRST.match(text)):
         known = Known(False, False, False, False, False)  # "50 min, until golden" is no food
-    if SUCH_FOR.fullmatch(text) or _so_many_and_so_long(text):
-        return frozenset({"portions", "short"})  # "Cake for 10"
-    if _SHOUTED_YIELD.fullmatch(text) and statements(text):
-        return frozenset({"portions", "short"})  # "SERVES SIX"
+    if for_tin := _for_a_tin(text):
+        return frozenset({for_tin})
+    if _is_of_portions(text):
+        return frozenset({"portions", "short"})
     method = _method_marks(raw, text, words, known)
     found = (
         _heading_marks(raw, text, words, known)
@@ -219,6 +219,19 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
         found.add("asks")
     found.add("long" if len(words) >= 15 else "short" if len(words) <= 4 else "plain")
     return frozenset(found - {"plain"})
+
+
+def _is_of_portions(text: str) -> bool:
+    """Return whether a line tells its portions and nothing of a food: "Cake for 10", "SERVES SIX"."""
+    is_shouted = _SHOUTED_YIELD.fullmatch(text) is not None and bool(statements(text))
+    return SUCH_FOR.fullmatch(text) is not None or is_shouted or _so_many_and_so_long(text)
+
+
+def _for_a_tin(text: str) -> str:
+    """Return the mark of a line that tells what it is baked in: portions where a count stands behind ("for a 2 lb tin, 12 slices"), else a tool; nothing of another."""
+    if not _FOR_A_TIN.match(text) or re.search(r"[.;]\s+\S", text):
+        return ""
+    return "portions" if statements(f"makes {text}") or bare_count(_FOR_A_TIN.sub("", text)) else "junk_word"
 
 
 def _overruled(found: Set[str], text: str, words: Sequence[str], known: Known) -> set[str]:
@@ -298,6 +311,11 @@ def _amount_marks(known: Known, text: str, words: Sequence[str], *, is_step: boo
 
 # "Dark choc 100g chopped - half in, half on top": its amount, soon behind its name, whatever follows.
 _SOON_BEHIND = re.compile(r"(?:[^\W\d_]+\s+){1,3}\d[\d.,/½¼¾]*\s*(?:g|kg|ml|oz|cups?|tbsps?|tsps?)\b[^.]{0,60}$", re.I)
+# "for a 2 lb tin • about 12 slices"
+_FOR_A_TIN = re.compile(
+    r"\W*(?:for|fits|fills|to fit|to fill)\s+(?:an?|one|two|1|2|your|the)\s+[^.;,•|]{0,30}?\b(?:tins?|pans?|dish(?:es)?|moulds?|molds?|basin|trays?)\b\s*[,•|·–-]*\s*",
+    re.I,
+)
 # What stands in the middle of a sentence, and before no food of a list.
 _WITHIN = frozenset(
     [
@@ -351,7 +369,7 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     is_pair = len(words) == 2 and (
         all(fold(word) in word_list("verb") for word in words) or bool(_DURATION.search(text))
     )
-    is_told = len(words) >= 3 or is_pair
+    is_told = len(words) >= 3 or is_pair or _SO_LONG_OR_HOT.fullmatch(rest) is not None
     if first and fold(first[0]) in word_list("verb") and is_told and not begins_amount:
         found.add("imperative")
     last = _DEED_LAST.fullmatch(rest.strip())
@@ -366,6 +384,8 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     return found
 
 
+# "Bake for 40": its minutes stand on the next line.
+_SO_LONG_OR_HOT = re.compile(r"[^\W\d_]{3,}\s+(?:for|at)\s+(?:about\s+)?\d{1,3}", re.I)
 # What is said before it is told: "yes! melt the chocolate".
 _WELL_THEN = re.compile(r"^(?:yes|yep|ok(?:ay)?|so|right|well|now|next|then|and)[!,.:;\s]+(?=[a-z])", re.I)
 _OF_ITS_PART = re.compile(r"[^\W\d_]{3,12}(?: [^\W\d_]+)?:\s+([^\W\d_]+)(?!\s*\d)")

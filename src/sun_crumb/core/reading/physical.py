@@ -26,13 +26,15 @@ MOST_CELLS = 60
 
 @dataclass(frozen=True, slots=True)
 class Physical:
-    """One line of the text as it stands; ``number`` counts from 0, ``gap`` says that an empty line stands before it, ``is_first`` that no letter does, ``is_row`` that commas divide its cells."""
+    """One line of the text as it stands; ``number`` counts from 0, ``gap`` says that an empty line stands before it, ``is_first`` that no letter does, ``is_row`` that commas divide its cells,
+    ``unit`` what the head of its table says that the bare numbers of one column are, as "2 g": the third cell is grams."""
 
     number: int
     raw: str
     gap: bool = False
     is_first: bool = False
     is_row: bool = False
+    unit: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,9 +52,13 @@ def physical_lines(text: str) -> list[Physical]:
     gap, is_first = False, True
     rows = _BREAK.split(text)
     columns = _columns_of(next((raw for raw in rows if raw.strip()), ""))
+    unit = ""
     for number, raw in enumerate(rows):
+        columns = columns if raw.strip() else 0  # an empty line ends a table
+        columns = columns or _columns_of(raw)
+        unit = (_unit_of(raw) or unit) if raw.strip() else ""
         has_letter = is_first and _LETTER.search(raw) is not None
-        found.append(Physical(number, raw, gap, has_letter, _is_row(raw, columns)))
+        found.append(Physical(number, raw, gap, has_letter, _is_row(raw, columns), unit))
         gap, is_first = not raw.strip(), is_first and not has_letter
     return found
 
@@ -60,6 +66,7 @@ def physical_lines(text: str) -> list[Physical]:
 def statements_of(line: Physical) -> list[Statement]:
     """Return what a line says: one statement, or one for each food where it holds several."""
     raw = "|".join(next(csv.reader([line.raw]), [])) if line.is_row else line.raw
+    raw = _with_unit(raw, line.unit) if line.unit else raw
     return [Statement(line, part, text) for part, text in _parts(raw, line.is_first)]
 
 
@@ -67,6 +74,44 @@ def _columns_of(head: str) -> int:
     """Return how many cells a row has by the head of its table, where that names its columns with commas between: "Ingredient,Amount,Unit"; else 0."""
     words = set(re.findall(r"[a-z]+", head.lower())) if len(head) <= LONGEST_ROW else {"long"}
     return head.count(",") + 1 if "," in head and words <= word_list("table_head") else 0
+
+
+def _unit_of(head: str) -> str:
+    """Return which cell of a table's rows is in which unit, by its head: "1 g" for "Ingredient | Weight (g)"; else nothing."""
+    cells = _cells(head) if 0 < len(head) <= LONGEST_ROW else []
+    if len(cells) < LEAST_CELLS or re.search(r"\d", head):
+        return ""
+    words = [re.findall(r"[a-z]+", cell.lower()) for cell in cells]
+    if not all(set(told) <= word_list("table_head") for told in words):
+        return ""
+    units = [(at, told[-1]) for at, told in enumerate(words) if told and told[-1] in _UNITS_OF_COLUMNS]
+    return f"{units[0][0]} {_UNITS_OF_COLUMNS[units[0][1]]}" if len(units) == 1 else ""
+
+
+def _with_unit(raw: str, unit: str) -> str:
+    """Return a row with the unit behind the bare number in the cell that it is of."""
+    at, _, name = unit.partition(" ")
+    cells = _cells(raw)
+    if int(at) >= len(cells) or not _BARE_NUMBER.fullmatch(cells[int(at)].strip()):
+        return raw
+    return "|".join(f"{cell} {name}" if n == int(at) else cell for n, cell in enumerate(cells))
+
+
+def _cells(raw: str) -> list[str]:
+    """Return the cells of a row that bars, tabs, commas or wide gaps divide."""
+    text = raw.strip().strip("|")
+    for mark in ("|", "\t", ",", ";"):
+        if mark in text:
+            return text.split(mark)
+    return GAP.split(text)
+
+
+# A table has so many columns at least [1].
+LEAST_CELLS = 2
+_BARE_NUMBER = re.compile(r"\d+(?:[.,]\d+)?")
+_UNITS_OF_COLUMNS = {
+    "g": "g", "gr": "g", "gram": "g", "grams": "g", "gramme": "g", "grammes": "g", "ml": "ml", "oz": "oz", "ounces": "oz"
+}  # fmt: skip
 
 
 def _is_row(raw: str, columns: int) -> bool:
@@ -123,7 +168,9 @@ def _name_and_fields(raw: str) -> list[str]:
 @remembered
 def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
-    raw = _LED_FIELD.sub(r"\1: ", raw, count=1)
+    if len(raw) <= LONGEST_GLUED and len(_GLUED.findall(raw)) >= LEAST_GLUED and not _OF_THE_WEB.search(raw):
+        raw = _GLUED.sub(r"\1 ", raw)
+    raw = _LED_FIELD.sub(r"\1: ", _COLON_DASH.sub(": ", raw), count=1)
     raw = _MARKED_FIELD.sub(r"\1: ", _FIELD_IN_BRACKETS.sub(r"\1: ", raw, count=1), count=1)
     raw = _OPTIONAL_FIRST.sub(r"\1 (optional)", raw)
     raw = _CIRCLED.sub(lambda found: f"{ord(found[1]) - ord('①') + 1}. ", raw)
@@ -135,7 +182,7 @@ def bare_line(raw: str) -> str:
     if whole := re.match(r"^\s*(\*{1,2}|_{1,2})([^\s*_][^*_]{1,50})\1\s*:?\s*$", text):
         # A line that is all emphasis is a heading, if it tells no number of portions.
         return f"# {whole[2].strip()}" if not statements(whole[2]) else whole[2].strip()
-    if bracketed := re.match(r"^\s*\[([^\W\d_][^\[\]\d]{1,30})\]\s*:?\s*$", text):
+    if bracketed := re.match(r"^\s*\[\s*([^\W\d_][^\[\]\d]{1,30})\]\s*:?\s*$", text):
         return f"# {bracketed[1].strip()}"  # "[wet]"
     text = re.sub(r"(?<![\w*_])([*_])([^\W\d_][^*_]{0,30}:)\1(?![*_])", r"\2", text)  # "*Yield:* 24 bars"
     text = re.sub(r"(?<!\w)(\*\*|__|`)(.+?)\1(?!\w)", r"\2", text)
@@ -162,6 +209,12 @@ _OUTLINED = re.compile(r"^\s*\d{1,2}\.\d{1,2}\.?\s+(?=[A-Z][a-z]{2})")
 _KEYCAP = re.compile("^(\\s*\\d)\ufe0f?\u20e3\\s*")
 # "Yield.......: 4 dozen"
 _LED_FIELD = re.compile(r"^(\s*[A-Za-z]{3,14}) ?\.{2,}\s*:\s*")
+# "beat eggs,add oil.2 pans.325F": stops and commas that nothing stands behind.
+_GLUED = re.compile(r"(?<=[^\W\d_]{2})([.,;])(?=[^\W\d_]{2}|\d)")
+_OF_THE_WEB = re.compile(r"https?:|www\.|@|\.(?:com|org|net)\b", re.I)
+LEAST_GLUED, LONGEST_GLUED = 2, 2_000
+# "Ingredients:- 6 oz butter"
+_COLON_DASH = re.compile(r"(?<=\w):\s?[-–—]+(?=\s|$)\s*")
 _CIRCLED = re.compile("^\\s*([①-⑳])\\s*")
 # What a letter quotes: "> 300 g flour".
 _QUOTED = re.compile(r"^\s*(?:>\s?)+(?=\S)")

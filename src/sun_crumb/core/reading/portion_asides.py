@@ -106,7 +106,7 @@ _NUMBER_ALONE = re.compile(
 )
 _BRACKETED = re.compile(r"[(\[]([^()\[\]]+)[)\]]")
 _ASIDE = re.compile(
-    r"[(\[]([^()\[\]]+)[)\]]|\s/\s+(\d.*?)$|\s[–—-]{1,3}\s+(.+?)$|\s+[·•|]\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*(.+?)$|:\s*(.+?)$",
+    r"[(\[]([^()\[\]]+)[)\]]|\s/\s+(\d.*?)$|\s[–—-]{1,3}\s+(.+?)$|\s+[·•|]\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*((?:(?!\s[-–—]\s).)+)$|:\s*(.+?)$",
     re.I,
 )
 
@@ -146,7 +146,9 @@ def of_title(title: str) -> tuple[str, Stated | None]:
 
 def _behind_the_name(title: str) -> tuple[str, Stated] | None:
     """Return a title and what a stroke or a stop divides from it: "Lime pots (no bake) / for 4", "Mocha pots - 8 people", "Malt loaf. 20 slices in all"."""
-    stop = re.search(r"(?<!\bca)(?<!\babt)(?<!approx)(?<!\bno)[.!]\s+(?=\d|about\b|makes\b)", title)
+    stop = re.search(
+        r"(?<!\bca)(?<!\babt)(?<!approx)(?<!\bno)(?<!\bnr)(?<!\bvol)[.!]\s+(?=\d|about\b|makes\b)", title, re.I
+    )
     if stop and title.count("(", 0, stop.start()) == title.count(")", 0, stop.start()):
         rest = title[stop.end() :]
         said = [s for part in (*rest.split(","), rest) if (s := said_in(_IN_ALL.sub("", part))) and s.count]

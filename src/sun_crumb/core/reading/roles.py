@@ -109,12 +109,14 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known], junk: Set[int
         own[begin] -= {"portions", "portions_bare", "weighed_behind", "weighed_unknown", "counted_unknown"}
         own[begin] -= {"heading_word", "heading_form"}
     take_out_nutrition(found, own)
-    own[begin].add("first")
+    if not (found[begin].line.raw.count("|") > 1 and known[begin].has_food and own[begin] & _FOODS_COUNTED):
+        own[begin].add("first")  # no title in the rows of a table
     _name_parts(found, known, own)
     _tell_in_turn(found, known, own)
     return own
 
 
+_FOODS_COUNTED = frozenset({"weighed", "counted"})
 # A text begins with none of these, nor with a sentence about whoever writes it.
 _NO_BEGINNING = frozenset({"junk_word", "wordless", "credit"})
 # So many lines in a row are a list of steps.
@@ -195,6 +197,8 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
     for n in range(1, len(found) - 2):
         # "Icing (keep it cool!)"
         text = re.sub(r"\s*\([^()\d]*\)$", "", found[n].text)
+        # "Shortbread to go with (12 fingers)"
+        text = _BESIDE.sub("", text)
         # "Cake layers ×2"
         text, is_doubled = re.subn(r"\s*[x×]\s*\d$", "", text)
         if not re.match(r"^[^\W\d_][^\d.,;!?]{2,30}$", text) or (known[n].has_amount and not is_doubled):
@@ -227,9 +231,26 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
             own[n].add("heads")
 
 
+_BESIDE = re.compile(
+    r"\s+(?:to (?:go|serve)(?: with(?: (?:it|them))?| alongside)?|alongside|on the side)?\s*(?:\((?:makes\s+)?(?:about\s+)?\d{1,2}(?:\s+[^\W\d_]+){0,2}\))?$",
+    re.I,
+)
 # Over foods of their own these name what they make.
 _KINDS_OF_FOOD = frozenset(
-    {"fruit", "fruits", "berries", "nuts", "spices", "cream", "chocolate", "pastry", "syrup", "apples", "caramel"}
+    {
+        "fruit",
+        "fruits",
+        "berries",
+        "crème",
+        "nuts",
+        "spices",
+        "cream",
+        "chocolate",
+        "pastry",
+        "syrup",
+        "apples",
+        "caramel",
+    }
     | {
         "pâte sucrée",
         "pâte brisée",

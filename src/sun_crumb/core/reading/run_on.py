@@ -18,6 +18,11 @@ _TITLED = re.compile(
     r"^([^\W\d_][^.:,;!\d]{2,60}?(?:\s+for\s+\d{1,2})?)[.!]+\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
     re.I,
 )
+# "RICE PUDDING (baked), 4 helpings. 3 oz rice, ..."
+_TITLED_AND_COUNTED = re.compile(
+    r"^([^\W\d_][^.:;!\d]{2,60}?)[,;–—-]+\s*((?:(?:serves|makes|feeds|for|enough for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})[.:]\s+(?=[\d½¼¾⅓⅔])",
+    re.I,
+)
 # How far an amount and the beginning of a food may reach.
 LOOK_AHEAD = 60
 # So many foods behind a name and a full stop are its list.
@@ -35,7 +40,9 @@ def run_on(raw: str) -> list[str]:
         return told
     if len(text) < 12 or (first_word(text) in word_list("verb") and not (_HEADED.match(text) or _DASHED.match(text))):
         return [raw]
-    if (titled := _TITLED.match(text)) and len(parts := _split(text[titled.end() :])) >= LEAST_FOODS:
+    if (titled := _TITLED.match(text) or _TITLED_AND_COUNTED.match(text)) and len(
+        parts := _split(text[titled.end() :])
+    ) >= LEAST_FOODS:
         # "Date slice. 200 g dates, 150 ml water, 1 egg": the name of what the foods make; how, behind the last of them.
         last, *method = re.split(r"\.\s+(?=[A-Z])", parts[-1], maxsplit=1)
         return [part for part in (titled[1], titled[2], *parts[:-1], last, *method) if part]
@@ -140,7 +147,7 @@ _LED = re.compile(
 _WASH = re.compile(r"(?:egg[- ]?)?wash\s*:\s+(?=\d|an?\b|one\b)", re.I)
 # "Top: 1 cup cream", "In the jug: 1 egg": a part, and no "Top with cream".
 _HEADED = re.compile(
-    r"[Ii]n(?:to)? (?:the|an?|another|one) [^:;.\d]{3,24}:\s|(?:fold|stir|mix|add|beat) in:\s+[\d½¼¾⅓⅔]|[^\W\d_]+:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+(?:[–—-]{1,3}\s+)?[\d½¼¾⅓⅔]"
+    r"[Ii]n(?:to)? (?:the|an?|another|one) [^:;.\d]{3,24}:\s|(?:fold|stir|mix|add|beat) in:\s+[\d½¼¾⅓⅔]|[^\W\d_]+(?:-[^\W\d_]+)?:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+(?:[–—-]{1,3}\s+)?[\d½¼¾⅓⅔]"
 )
 # "To decorate: writing icing": what the part is for, and its one food.
 _FOR_THE_END = re.compile(
@@ -224,19 +231,31 @@ def _under_its_head(raw: str) -> list[str]:
     if head is None or len(raw) < LEAST_LONG:
         return []
     rest = raw[head.end() :]
-    if head[1] != "INGREDIENTS":
-        return [head[1], rest]
+    shouted = head[1].upper()
+    if shouted != "INGREDIENTS":
+        return [shouted, rest]
     said = _YIELD_FIRST.match(rest)
     begins = [found.start() for found in _AMOUNT_BEGINS.finditer(rest, said.end() if said else 0)]
     foods = [rest[a:b].strip(" ,;") for a, b in zip(begins, [*begins[1:], len(rest)], strict=True)]
     if len(foods) < LEAST_FOODS:
         return []
-    return [head[1], *([said[1]] if said else []), *foods]
+    told = [part for food in foods for part in _before_a_part(food)]
+    return [shouted, *([said[1]] if said else []), *told]
+
+
+def _before_a_part(food: str) -> list[str]:
+    """Return the last food of one part and the name of the next ("1 tbsp coffee. Buttercream:"), or the food alone."""
+    found = _PART_LAST.match(food)
+    return [found[1], f"{found[2]}:"] if found else [food]
 
 
 # A line that tells so much is no heading alone [characters] (judgement).
 LEAST_LONG = 60
-_SHOUTED_HEAD = re.compile(r"\s*(INGREDIENTS|METHOD|INSTRUCTIONS|DIRECTIONS|PREPARATION)\b:?\s+(?=\S)")
+_SHOUTED_HEAD = re.compile(
+    r"\s*(INGREDIENTS|METHOD|INSTRUCTIONS|DIRECTIONS|PREPARATION|(?:Ingredients|Method|Instructions|Directions)(?=:))\b:?\s+(?=\S)"
+)
+# "1 tbsp strong coffee. Buttercream:": the last food of one part, and the name of the next.
+_PART_LAST = re.compile(r"(.+?)[.;,]?\s+([A-Z][^\W\d_]+(?: [^\W\d_]+){0,2}):$")
 _YIELD_FIRST = re.compile(r"((?:for|serves|makes)\s+\d{1,2}(?:\s+(?:servings|people|portions|pieces))?)[:,.]?\s+", re.I)
 # An amount behind the last word of the food before it.
 _AMOUNT_BEGINS = re.compile(
@@ -343,7 +362,7 @@ def begins_food(text: str) -> bool:
     """Return whether *text* begins with an amount that has a unit or a count, and a food behind it."""
     text = clean(text[:LOOK_AHEAD])
     if re.match(
-        r"(?:finely )?(?:grated )?(?:zest|juice|rind)(?: (?:and|&|\+) (?:zest|juice))? (?:(?:of|from) )?(?:\d|½|an?\b|one|two|half)(?!\W*$|\s*,|\s+(?:and|of (?:it|them))\b)",
+        r"(?:finely )?(?:grated )?(?:zest|juice|rind)(?: (?:and|&|\+) (?:zest|juice))? (?:(?:of|from) )?(?:\d/\d|\d|½|an?\b|one|two|half)(?:\s?[½¼¾]|\s\d/\d)?(?![\d½¼¾/]|\W*$|\s*[,(]|\s+(?:and|of (?:it|them))\b)",
         text,
         re.I,
     ):

@@ -148,7 +148,7 @@ def _spread_with(text: str) -> list[str] | None:
 
 
 _SPREAD_WITH = re.compile(
-    r"^(?P<one>[\d½¼¾].*?),?\s+(?P<done>(?:\w+ly\s+)?(?:buttered|oiled|spread|brushed))\s*\((?:with\s+)?(?:about\s+)?(?P<two>\d[^()]*?\b(?:butter|margarine|spread|oil|jam))\)\s*$",
+    r"^(?P<one>[\d½¼¾].*?),?\s+(?P<done>(?:\w+ly\s+)?(?:buttered|oiled|spread|brushed)(?:\s+(?:on\s+)?(?:both|one)\s+sides?)?)\s*\((?:with\s+)?(?:about\s+)?(?P<two>\d[^()]*?\b(?:butter|margarine|spread|oil|jam))\)\s*$",
     re.I,
 )
 
@@ -234,7 +234,7 @@ _EACH_BEHIND = re.compile(
     re.I,
 )
 _EACH = re.compile(
-    r"^(?P<amount>.{1,24}?)\s+(?:each|of each)\s*(?:of\s+|:\s*)?(?:ground\s+)?(?P<foods>[a-z][a-z ,&-]+)$", re.I
+    r"^(?P<amount>.{1,24}?)\s+(?:each|of each)\s*(?:of\b\s*)?(?::\s*)?(?:ground\s+)?(?P<foods>[a-z][a-z ,&-]+)$", re.I
 )
 
 

@@ -56,7 +56,7 @@ def _steps(reading: Reading) -> Iterator[Step]:
 
 
 # Sentences; a shortened word's full stop ends none.
-_TOLD_IN_TURN = re.compile(r"(?<=[.;])(?<!approx\.)(?<!abt\.)(?<!ca\.)(?<!deg\.)\s|\n")
+_TOLD_IN_TURN = re.compile(r"(?<=[.;])(?<!approx\.)(?<!abt\.)(?<!ca\.)(?<!deg\.)(?!\s+(?:more|longer)\b)\s|\n")
 
 
 def read_bake_minutes(text: str) -> tuple[int, int] | None:
@@ -71,7 +71,7 @@ def read_bake_minutes(text: str) -> tuple[int, int] | None:
     turned: set[int] = set()
     for sentence in _TOLD_IN_TURN.split(text):
         if re.search(
-            r"\bbak(?:e|ing)\b(?! soda| powder)|\bin the oven\b|\b(?:grädda|backen|enfourne\w*|cuire au four|infornare|hornear)\b",
+            r"\bbak(?:e|ing)\b(?! soda| powder| paper| parchment| tin| tray| sheet| dish| beans)|\bin the oven\b|\b(?:grädda|backen|enfourne\w*|cuire au four|infornare|hornear)\b",
             sentence,
             re.I,
         ) and (times := read_times(sentence)):
@@ -143,7 +143,7 @@ _OVEN_HEAT = re.compile(
 _SHORT_SENTENCES = re.compile(rf"{SENTENCES.pattern}|(?<=[a-z)]\.)\s+(?=\d{{2,3}}\b)")
 _TURNED_DOWN = re.compile(r"\b(?:turn|turned|turning|reduce|lower|drop)\w*\b.{0,24}\b(?:down|to)\b", re.I)
 _TIME_ALONE = re.compile(
-    r"(?:[^.;\d]{0,12}\d?[^.;\d]{0,24}\b(?:tin|pan|dish|tray)s?\b,?\s+)?(?:about |for )?[\d½¼¾]{1,3}(?:\s*(?:-|–|to)\s*[\d½¼¾]{1,3})?\s*(?:min(?:ute)?s?|hours?|hrs?)\.?(?:,?\s*(?:stirring|turning|rotating|until|till|til)\b.*|,\s*[a-z]+(?:\s+[a-z]+){0,2}|\s+[A-Z].*)?",
+    r"(?:[^.;\d]{0,12}\d?[^.;\d]{0,24}\b(?:tin|pan|dish|tray)s?\b,?\s+)?(?:about |for )?[\d½¼¾]{1,3}(?:\s*(?:-|–|to)\s*[\d½¼¾]{1,3})?\s*(?:min(?:ute)?s?|hours?|hrs?|m)\.?(?:,?\s*(?:stirring|turning|rotating|until|till|til)\b.*|,\s*[a-z]+(?:\s+[a-z]+){0,2}|\s+[A-Z].*)?",
     re.I,
 )
 

@@ -25,10 +25,11 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         return "", []
     # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
     named, *more = re.split(
-        r"\s+[•|·]\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)", _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~")
+        r"\s+[•|·]\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)",
+        _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~<>+^"),
     )
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
-    title = _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title))
+    title = _LEADS_IN.sub("", _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title)))
     return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .").rstrip(".")), [
         *([said] if said else []),
         *(told for part in more for told in told_of(part)),
@@ -53,7 +54,7 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
         heads = [replace(p, role="junk") if p.role == "title" else p for p in pieces[:named]]
         return [*heads, replace(pieces[named], role="title"), *pieces[named + 1 :]]
     if any(p.role == "title" for p in pieces):
-        return _with_broken_title(_named_below_talk(pieces))
+        return _with_broken_title(_named_below_talk(_below_the_masthead(pieces)))
     if pieces and _may_be_title(pieces[0]):
         return [replace(pieces[0], role="title"), *pieces[1:]]
     if found := _title_below(pieces):
@@ -67,6 +68,23 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
     if told := next(spoken, None):
         return [Piece(told[1][:1].upper() + told[1][1:], "title", "", 0), *pieces]
     return pieces
+
+
+def _below_the_masthead(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with the dessert's name as title, where the number of an issue or a card stands above it: "Sunday Bakes No. 41" and "TREACLE LOAF"."""
+    at = next(n for n, p in enumerate(pieces) if p.role == "title")
+    named = at + 1 < len(pieces) and pieces[at + 1].role in ("heading", "chatter")
+    if not named or not _MASTHEAD.search(pieces[at].text) or len(pieces[at + 1].text.split()) > MOST_TITLE_WORDS:
+        return pieces
+    return [
+        *pieces[:at],
+        replace(pieces[at], role="junk"),
+        replace(pieces[at + 1], role="title"),
+        *pieces[at + 2 :],
+    ]
+
+
+_MASTHEAD = re.compile(r"\b(?:no|nr|issue|vol|volume|card|page|p|part|recipe)\b\.?\s*#?\d{1,4}\W*$|#\d{1,4}\W*$", re.I)
 
 
 def _named_below_talk(pieces: list[Piece]) -> list[Piece]:
@@ -178,7 +196,16 @@ def _with_broken_title(pieces: list[Piece]) -> list[Piece]:
     title, piece = pieces[at], pieces[at + 1]
     words = piece.text.strip(" *#_=:.").split()
     is_torn_off = piece.role == "food" and piece.text[:1].islower() and pieces[at + 2 : at + 3] != []
-    if (
+    is_two_lined = (
+        piece.role == "chatter"
+        and piece.number == title.number + 1
+        and max(len(title.text.split()), len(words)) <= MOST_BROKEN_OFF
+        and piece.text[:1].isupper()
+        and pieces[at + 2 : at + 3] != []
+        and pieces[at + 2].number > piece.number + 1
+        and not re.search(r"[\W\d_]", (title.text + piece.text).replace(" ", ""))
+    )
+    if is_two_lined or (
         (piece.role in ("heading", "chatter") or (is_torn_off and pieces[at + 2].number > piece.number + 1))
         and piece.number == title.number + 1
         and 1 <= len(words) <= MOST_BROKEN_OFF
@@ -227,7 +254,7 @@ _IN_A_QUESTION = re.compile(
 )
 # "Title: Carrot halwa"
 _FIELD = re.compile(
-    r"^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|to make|making|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",
+    r"^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",
     re.I,
 )
 # What a letter is about names its recipe where nothing else does.
@@ -258,6 +285,11 @@ def _of_web(text: str) -> bool:
 # "Dundee cake. This fills a deep": a sentence behind the name.
 _THEN_TALK = re.compile(
     r"^([A-Z][^.!?:\d]{3,50})\.\s+(?:this|it|these|they|a|an|the|my|our|we|i|from|makes)\b.*$", re.I
+)
+# "so here's how i do my banana pancakes"
+_LEADS_IN = re.compile(
+    r"^(?:(?:so|ok|okay|well|right)\W+)?(?:here(?:['’]s| is)|this is)\s+(?:how\s+(?:i|we)\s+(?:do|make|bake)\s+|the recipe for\s+)(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})",
+    re.I,
 )
 # "Banana muffins *** now with less sugar ***"
 _SHOUTED = re.compile(r"\s\*+\s[^*]+\*+\s*$")
