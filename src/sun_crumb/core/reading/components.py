@@ -63,6 +63,10 @@ SEVERAL = 2
 _ALONGSIDE = re.compile(
     r"(?<=[^\W\d_]{3})\s+(?:to (?:go|serve)(?: with(?: (?:it|them))?| alongside)?|alongside|on the side)$"
 )
+# "For the dough I use"
+_I_USE = re.compile(
+    r"(?<=[^\W\d_]{3})\s+(?:(?:that\s+)?(?:i|we|you|you['’]ll)\s+(?:use|need|want|take)|we have|needs|takes)$"
+)
 # "» Base «"
 _MARKS_AROUND = re.compile(r"^[\W_]+|[\W_]+$")
 
@@ -74,7 +78,7 @@ def component_of(text: str) -> str | None:
     bare = HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
     bare = _MARKS_AROUND.sub("", re.sub(r"\([^)]*\)|\s[x×]\s*\d$", "", bare))
     found = FOR_THE.match(bare) or FOR_THE_PART.search(bare) or WHAT_GOES_IN.fullmatch(bare)
-    words = _ALONGSIDE.sub("", (found[1] if found else bare).strip().lower())
+    words = _I_USE.sub("", _ALONGSIDE.sub("", (found[1] if found else bare).strip().lower()))
     words = re.sub(r"^(?:(?:step\s+)?\d+\s*[.)]|step\s+\d+\s*[-–—:])\s*", "", words)
     if words.endswith((" ingredients", " ingredient")):
         words = words.rsplit(" ", 1)[0]

@@ -56,6 +56,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         **_table_heads(lines),
         **wrapped(found),
         **_bare_parts(found, told),
+        **_named_fields(found),
         **_broken_names(found, told, known),
         **(forced or {}),
     }
@@ -113,6 +114,16 @@ def _below_the_page(found: Sequence[Statement], told: Mapping[str, Known]) -> di
     return {}
 
 
+def _named_fields(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines of a form that ask for the dessert's name, and the line below each that tells it: "Name" and "Carrot cake"."""
+    for asks, told in pairwise(found[:MOST_OF_A_FORM]):
+        if asks.text.strip(" :").lower() in _ASKS_A_NAME and told.line.number > asks.line.number:
+            return {asks.line.number: "junk", told.line.number: "title"}
+    return {}
+
+
+_ASKS_A_NAME = frozenset({"name", "title", "recipe name", "recipe title", "name of recipe", "name of dish", "dish"})
+MOST_OF_A_FORM = 12
 _LEADS_ON = re.compile(
     r"(?:you (?:may|might)(?: also)? (?:like|enjoy|love)|(?:related|more|similar|other|popular|latest) (?:recipes|posts|articles|from)\b|\d+ (?:responses|comments|replies|thoughts)\b|leave a (?:reply|comment)|(?:previous|next|older|newer) (?:post|recipe))",
     re.I,

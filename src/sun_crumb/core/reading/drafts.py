@@ -110,7 +110,7 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None, foods: Seque
     index = name_index(pantry)
     drafts = []
     piece = _in_its_part(piece)
-    for statement in chain.from_iterable(_with_what_is_behind(told, index) for told in foods):
+    for statement in chain.from_iterable(_each_apart(told, index) for told in foods):
         parsed = parse_line(pot.in_ml(statement) if pot else statement)
         if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
             parsed = replace(parsed, name=whole)
@@ -144,6 +144,12 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None, foods: Seque
         ingredient = pantry[candidates[0].ingredient] if candidates else None
         drafts.append(Draft(piece, parsed, candidates, ingredient))
     return drafts
+
+
+def _each_apart(statement: str, index: NameIndex) -> list[str]:
+    """Return a statement and what stands behind it, each part of a fruit by itself: "half a pint of water, juice & rind of 2 lemons"."""
+    first, *behind = _with_what_is_behind(statement, index)
+    return [first, *chain.from_iterable(split_line(part.strip()) for part in behind)]
 
 
 def _with_what_is_behind(statement: str, index: NameIndex) -> list[str]:

@@ -44,7 +44,14 @@ def fruit_behind(text: str) -> list[str] | None:
     first = read_amount(found["food"]) if found else None
     if found is None or first is None or not re.search(r"[a-z]{3,}", found["food"][first[1] :], re.I):
         return None
+    if two := _FIRST_PART.search(found["food"]):
+        # "half a pint of water, juice & grated rind of 2 lemons"
+        both = f"{two[1]} and {found['of']}"
+        return [found["food"][: two.start()], *(_parts_of_a_fruit(both) or [both])]
     return [found["food"], *(_parts_of_a_fruit(found["of"]) or [found["of"]])]
+
+
+_FIRST_PART = re.compile(r",\s+(?:the\s+)?(juice|zest|rind)$", re.I)
 
 
 _FRUIT_BEHIND = re.compile(

@@ -58,6 +58,10 @@ _OPTIONAL_PART = re.compile(
     r"^([^\W\d_][^\d()]{1,30}?)\s*[(\[](?:optional|if liked|if you like|(?:sprinkle|spread|pour|spoon|drizzle|dollop|pipe)\b[^\d()]{0,24})[)\]]\s*:?$",
     re.I,
 )
+_ON_ITS_DAY = re.compile(
+    r"^([^\W\d_][^\d()]{1,30}?)\s*[(\[](?:day|part|step|stage|evening|morning|night|the (?:day|night)|make|made|start|do)\b[^()\[\]]{0,24}[)\]]\s*:?$",
+    re.I,
+)
 _USES = re.compile(r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying|decorating|garnish)\b", re.I)
 
 
@@ -237,7 +241,11 @@ def _for_a_tin(text: str) -> str:
 def _overruled(found: Set[str], text: str, words: Sequence[str], known: Known) -> set[str]:
     """Return the marks that a line's other ones, or its food, say are none."""
     over: set[str] = set()
-    if "imperative" in found and len(words) > LEAST_OF_A_DEED + 1 and re.search(r"\bthe\b", text):
+    if (
+        "imperative" in found
+        and len(words) > LEAST_OF_A_DEED + 1
+        and re.search(r"\b(?:the|till|until|then|together)\b", text)
+    ):
         over.add("plain_food")  # "Warm the milk and malt"
     if known.has_food and (known.has_amount or "tool" not in found):
         over |= {"tool", "personal", "junk_word", "works"}
@@ -271,13 +279,20 @@ def _heading_marks(raw: str, text: str, words: Sequence[str], known: Known) -> s
         # "Glaze (optional)"
         text = aside[1]
         words = re.findall(r"[^\W\d_]+", text)
+    if when := _ON_ITS_DAY.match(text):
+        # "DOUGH (day 1)"
+        text, raw = when[1], when[1]
+        words = re.findall(r"[^\W\d_]+", text)
     if re.match(r"(?:for|to make)\s+the\b", text, re.I) and (many := HEAD_YIELD.search(text)):
         # "For the shortbread (makes about 18 fingers)"
         text = text[: many.start()]
         words = re.findall(r"[^\W\d_]+", text)
     if kind == "stage":
         found |= {"heading_word", "heading_form"}
-    if is_heading_form(raw, text) and not (known.has_amount and known.has_unit):
+    is_shouted_food = (
+        known.food and text.isupper() and not raw.rstrip().endswith(":") and text.lower() not in word_list("component")
+    )
+    if is_heading_form(raw, text) and not (known.has_amount and known.has_unit) and not is_shouted_food:
         found.add("heading_form")
     if len(words) <= 4 and not known.has_amount and words[-1].lower() in word_list("component"):
         found.add("heading_word")

@@ -17,7 +17,7 @@ _FAN_FIRST = re.compile(r"^\W*fan(?:\s+oven)?\s*:?\s*(1[1-9]\d|2[0-4]\d)\b", re.
 _FAN_BEHIND = re.compile(
     r"(?<![\d.,/(])(?<!\d{3} [/(])(?<!/ )(1[1-9]\d|2[0-4]\d)\s*(?:°|º)?\s*fan\b(?!\s*:?\s*\d)", re.I
 )  # "loaf tin, 170 fan, 45 min"
-_BARE_FAN = re.compile(r"\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b(?!\s*:?\s*\d)", re.I)
+_BARE_FAN = re.compile(r"\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b(?!\s*(?:oven)?\s*:?\s*\d{2,3}(?!\d)(?!\s*(?:(?:-|–|to)\s*\d+\s*)?(?:m|h)))", re.I)
 _GAS = re.compile(
     r"\b(?:gas(?:\s*mark)?|regulo|gm)\s*(\d{1,2}|¼|½)|\bmark\s*([1-9]|¼|½)(?=\s*(?:[,.;:)]|for\b|$))", re.I
 )
@@ -37,7 +37,7 @@ _IN_WORDS = (
 )
 _WORDED = re.compile(rf"\b({'|'.join(words for words, _ in _IN_WORDS)})\s+oven\b", re.I)
 _FAN = re.compile(r"\b(?:fan|convection|fan[- ]forced)\b", re.I)
-_FAN_AFTER = re.compile(r"^\s*\(?\s*(?:fan|convection)(?!\s*(?:oven)?\s*:?\s*\d)", re.I)
+_FAN_AFTER = re.compile(r"^\s*\(?\s*(?:fan|convection)(?!\s*(?:oven)?\s*:?\s*\d{2,3}(?!\d)(?!\s*(?:(?:-|–|to)\s*\d+\s*)?(?:m|h)))", re.I)
 _PLAIN_NAMED = re.compile(
     r"(\d{3})\s*(?:°|º)?\s*(?:C\b)?\s*(?:conventional|static|regular|without fan|no fan|top and bottom)", re.I
 )
@@ -93,8 +93,8 @@ def read_oven(text: str) -> Oven | None:
 _HEAT_FIRST = re.compile(r"\W*(\d{3})\s*(?:°|º)?\s*([CF])\b\s*(?:\(?(fan)\)?)?\s*[.;\n]", re.I)
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 TIMED = re.compile(
-    r"(?:^|[.;!?\n]|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*|(?:\d\s*[x×]\s*)?\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pans?|tins?|dish|springform),\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
-    r"(?:/\s*(?:fan\s*\d{3}|\d{3}\s*(?:°|º)?\s*C?\s*fan)\s*)?(?:\(\s*(?:not?\s+fan|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s)|(?=\s\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s*min))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
+    r"(?:^|[.;!?\n]|\s[-–—•·|/]\s|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*|(?:\d\s*[x×]\s*)?\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pans?|tins?|dish|springform),\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
+    r"(?:/\s*(?:fan\s*\d{3}|\d{3}\s*(?:°|º)?\s*C?\s*fan)\s*)?(?:\(\s*(?:not?\s+fan|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|\.{3}|…|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s)|(?=\s\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s*min))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
     r"(?:about |around |approx\.? )?(?:\d\s*h|an?\s+(?:hr|hour)\b|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m|\d{2}\s*(?:-|–)\s*\d{2}\s*(?:[.,;\n]|$))",
     re.I,
 )
@@ -192,7 +192,7 @@ def _celsius(text: str) -> tuple[float | None, float | None]:
     for match in _CELSIUS.finditer(text):
         value = float(match[1])
         if 70 <= value <= 300:
-            before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 14]
+            before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 28]
             is_fan = bool(_FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1]))
             found.setdefault(is_fan, value)
     if False not in found and (named := _PLAIN_NAMED.search(text)):
@@ -205,7 +205,7 @@ def _fahrenheit(text: str) -> tuple[float | None, float | None]:
     for match in _FAHRENHEIT.finditer(text):
         if 170 <= float(match[1]) <= 550:
             value = _from_fahrenheit(float(match[1]))
-            before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 14]
+            before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 28]
             is_fan = _FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1])
             return (None, value) if is_fan else (value, None)
     return None, None

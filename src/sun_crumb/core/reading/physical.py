@@ -128,12 +128,22 @@ def _parts(line: str, is_first: bool) -> tuple[tuple[str, str], ...]:
     raw = bare_line(line)
     if not raw or _is_table_head(raw):
         return ()
+    raw = _without_columns(raw)
     whole = all_in_one(raw) or (is_first and (named_then_told(raw) or _name_beside(raw)))
     if whole:
         return tuple((part, clean(part)) for part in whole)
     cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(_two_led(raw))
     parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else run_on(cells[0] if cells else raw)
     return tuple((part, text) for part in parts if (text := clean(part)))
+
+
+def _without_columns(raw: str) -> str:
+    """Return a heading without what the columns below it are called: "Dry things ........ Metric ........ Imperial"."""
+    name, *columns = [part for part in _LEADERS.split(raw) if part.strip()] or [raw]
+    words = {word for column in columns for word in re.findall(r"[^\W\d_]+", column.lower())}
+    if any(re.search(r"\d", column) for column in columns):
+        return raw
+    return name if words and words <= word_list("table_head") | {"metric"} else raw
 
 
 def _name_beside(raw: str) -> list[str]:

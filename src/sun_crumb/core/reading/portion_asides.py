@@ -102,11 +102,12 @@ _BIG_OR_LITTLE = re.compile(
     re.I,
 )
 _NUMBER_ALONE = re.compile(
-    r"\W*(?:(?:approx(?:imately)?|about|around|circa|ca|roughly)\b\.?)?\W*([4-9]|[1-9]\d)\W*", re.I
+    r"\W*(?:(?:approx(?:imately)?|about|around|circa|ca|roughly)\b\.?)?\W*([4-9]|[1-9]\d)(?:\s+(?:generous|hearty|large|small|big|good|modest|greedy|hungry|dainty)(?:\s+(?:ones|helpings|portions|servings|people))?)?\W*",
+    re.I,
 )
 _BRACKETED = re.compile(r"[(\[]([^()\[\]]+)[)\]]")
 _ASIDE = re.compile(
-    r"[(\[]([^()\[\]]+)[)\]]|\s/\s+(\d.*?)$|\s[–—-]{1,3}\s+(.+?)$|\s+[·•|]\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*((?:(?!\s[-–—]\s).)+)$|:\s*(.+?)$",
+    r"[(\[]([^()\[\]]+)[)\]]|\s/\s+((?:\d|(?:an?|one|two|three|half an?)?\s*dozen).*?)$|\s[–—-]{1,3}\s+(.+?)$|\s+[·•|]\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*((?:(?!\s[-–—]\s).)+)$|:\s*(.+?)$",
     re.I,
 )
 
@@ -130,7 +131,11 @@ def of_title(title: str) -> tuple[str, Stated | None]:
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
     if told := next((s for s in statements(title) if s.count and s.count.kind == "person"), None):
         return title, told  # "Profiteroles for 8 people, 4 each"
-    if re.search(r"\b(?:single[- ]serv(?:e|ing)|for (?:one|1))\b(?![.\d])", title, re.I):
+    if re.search(
+        r"\b(?:single[- ]serv(?:e|ing)|serves (?:just |only )?(?:me|myself|yourself|one)\b|for (?:one|1))\b(?![.\d])",
+        title,
+        re.I,
+    ):
         return title, Stated(Count(1, 1, "serving", "person", 0), "", 0.9, title)
     if (found := _TIMES.search(title)) and len(title[: found.start()].split()) > 1:
         # "Chia pudding x 2"

@@ -102,7 +102,9 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known], junk: Set[int
     begins = (
         n
         for n, marks in enumerate(own)
-        if found[n].line.number not in junk and not (marks & _NO_BEGINNING or _is_of_the_writer(found[n].text, marks))
+        if found[n].line.number not in junk
+        and not (marks & _NO_BEGINNING or _is_of_the_writer(found[n].text, marks))
+        and not ("portions" in marks and _ASKS_HOW_MANY.match(found[n].text))
     )
     begin = next(begins, 0)
     if _tells_more_than_portions(found[begin].text) or _SO_MUCH_OF_IT.search(found[begin].text):
@@ -286,8 +288,16 @@ def _section_after(section: Section, marks: Set[str], following: Set[str]) -> Se
     return section
 
 
+# "Makes: 1 x 20 cm cake", above the name
+_ASKS_HOW_MANY = re.compile(r"\W*(?:makes|serves|servings|yields?|portions|feeds)\b", re.I)
+# "MUG BROWNIE - serves me, myself & I"
+_SHOUTED_NAME = re.compile(r"[A-Z]{3,}(?: [A-Z&]+)+ [-–—] ")
+
+
 def _is_of_the_writer(text: str, marks: Set[str]) -> bool:
     """Return whether a line is a sentence about whoever writes, which no text is named by: "Hi Tomas, here it is at last." """
+    if _SHOUTED_NAME.match(text):
+        return False
     is_told = bool(marks & {"long", "sentences"}) or (text.count(" ") >= LEAST_TOLD and bool(re.search(r"[,.!]", text)))
     return "personal" in marks and is_told
 
@@ -372,6 +382,7 @@ def _tells_more_than_portions(text: str) -> bool:
     rest, said = of_title(text)
     return (
         said is not None
+        and not is_asking(rest)
         and bool(re.search(r"[^\W\d_]{3,}", rest))
         and not statements(f"{rest} 4")
         and not bare_count(rest)

@@ -12,7 +12,7 @@ from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.words import word_list
 
 _RUN_ON = re.compile(
-    r"\s*(?:[;•·●▪¤]|,(?=\s)|\s\.\s|\s[–-]\s|\s//\s|\s/\s(?=[\d½¼¾⅓⅔⅛]|(?:an?\s)?pinch\b|(?:zest|juice)\s+(?:of\s+)?[\d½])|\s\*\s)\s*(?:and\s+|&\s+|plus\s+)?(?:for\s+the\s+[a-z]+\s+(?=\d))?"
+    r"\s*(?:[;•·●▪¤]|,(?=\s)|\s\.\s|\s[–-]\s|\s//\s|\s/\s(?=[\d½¼¾⅓⅔⅛]|(?:an?\s)?pinch\b|(?:zest|juice)\s+(?:of\s+)?[\d½])|\s\*\s|\s(?:\.{3}|…)\s)\s*(?:and\s+|&\s+|plus\s+)?(?:for\s+the\s+[a-z]+\s+(?=\d))?"
 )
 _TITLED = re.compile(
     r"^([^\W\d_][^.:,;!\d]{2,60}?(?:\s+for\s+\d{1,2})?)[.!]+\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
@@ -151,7 +151,7 @@ _HEADED = re.compile(
 )
 # "To decorate: writing icing": what the part is for, and its one food.
 _FOR_THE_END = re.compile(
-    r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl|roll|dip|brush|fry|sandwich)(?:e|ing)?|finish",
+    r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl|roll|dip|brush|fry|sandwich)(?:e|ing)?|finish|toppings?|garnish|decorations?|(?:to go )?on top",
     re.I,
 )
 LONGEST_NAME = 5
@@ -340,6 +340,12 @@ def _part_within(text: str) -> list[str]:
     """Return a food of a line apart from the part of the dessert that begins behind it ("150 g nuts, ground. Filling: 300 ml cream")."""
     if (more := _MORE_BEHIND.search(text)) and begins_food(text[more.end() :]):
         return [text[: more.start()], text[more.end() :]]
+    if (
+        (told := _DONE_AFTER_DOTS.search(text))
+        and begins_food(text)
+        and first_word(text[told.end() :]) in word_list("verb")
+    ):
+        return [text[: told.start()], text[told.end() :]]
     if told := _DONE_BEHIND.search(text):
         return [text[: told.start()], text[told.end() :]]
     found = _PART_BEGINS.search(text)
@@ -354,6 +360,8 @@ _MORE_BEHIND = re.compile(r"[.!]\s+(?:plus|and|also)\s+", re.I)
 _DONE_BEHIND = re.compile(
     r"\s[-–—]\s+(?=(?:sift|mix|put|stir|beat|cream|combine|whisk|melt|blend|rub|boil)\b[^.]*\.\s+\S)", re.I
 )
+# "1/2 tsp soda ... mix to crumbs"
+_DONE_AFTER_DOTS = re.compile(r"\s+(?:\.{3}|…)\s+(?=[^\W\d_]{3})")
 # A name and a colon behind a full stop, and an amount behind that.
 _PART_BEGINS = re.compile(r"[.!]\s+(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s*:\s*(?=[\d½¼¾⅓⅔])")
 

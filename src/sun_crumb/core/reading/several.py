@@ -39,6 +39,8 @@ def split_line(text: str) -> tuple[str, ...]:
         or _both_weighed(text)
         or _tossed_with(text)
         or _spread_with(text)
+        or _soaked_in(text)
+        or _each_to_its_end(text)
         or [text]
     )
 
@@ -151,6 +153,30 @@ _SPREAD_WITH = re.compile(
     r"^(?P<one>[\d½¼¾].*?),?\s+(?P<done>(?:\w+ly\s+)?(?:buttered|oiled|spread|brushed)(?:\s+(?:on\s+)?(?:both|one)\s+sides?)?)\s*\((?:with\s+)?(?:about\s+)?(?P<two>\d[^()]*?\b(?:butter|margarine|spread|oil|jam))\)\s*$",
     re.I,
 )
+
+
+def _soaked_in(text: str) -> list[str] | None:
+    """Read "40 g raisins (soaked in 2 tbsp rum)": what they drink goes in with them, unless it is poured off."""
+    found = _SOAKED_IN.match(text)
+    amount = read_amount(found["two"]) if found else None
+    is_food = amount is not None and amount[0].unit is not None and _NAMES_FOOD.match(found["two"][amount[1] :])
+    return [f"{found['one']}, soaked", found["two"]] if found and is_food else None
+
+
+_SOAKED_IN = re.compile(
+    r"^(?P<one>[\d½¼¾].*?[a-z]),?\s*\((?:soaked|plumped|macerated|steeped)(?:\s+(?:overnight|first))?\s+in\s+(?P<two>[\d½¼¾][^(),;]*)\)$",
+    re.I,
+)
+
+
+def _each_to_its_end(text: str) -> list[str] | None:
+    """Read "icing sugar to dust, apple sauce to serve": two foods, each with what it is for."""
+    found = _TO_ITS_END.fullmatch(text)
+    return [found["one"], found["two"]] if found else None
+
+
+_TO_AN_END = r"[a-z]+(?: [a-z]+){0,2} (?:to|for) (?:the )?(?:dust|dusting|serve|serving|decorate|finish|top|topping|sprinkle|sprinkling|glaze|glazing)"
+_TO_ITS_END = re.compile(rf"(?P<one>{_TO_AN_END})\s*[,;&]\s*(?:and )?(?P<two>{_TO_AN_END})", re.I)
 
 
 def _brushed_and_more(text: str) -> list[str] | None:

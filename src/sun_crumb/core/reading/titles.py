@@ -54,6 +54,7 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
         heads = [replace(p, role="junk") if p.role == "title" else p for p in pieces[:named]]
         return [*heads, replace(pieces[named], role="title"), *pieces[named + 1 :]]
     if any(p.role == "title" for p in pieces):
+        pieces = _below_what_leads_in(pieces)
         return _with_broken_title(_named_below_talk(_below_the_masthead(pieces)))
     if pieces and _may_be_title(pieces[0]):
         return [replace(pieces[0], role="title"), *pieces[1:]]
@@ -75,6 +76,19 @@ def _below_the_masthead(pieces: list[Piece]) -> list[Piece]:
     at = next(n for n, p in enumerate(pieces) if p.role == "title")
     named = at + 1 < len(pieces) and pieces[at + 1].role in ("heading", "chatter")
     if not named or not _MASTHEAD.search(pieces[at].text) or len(pieces[at + 1].text.split()) > MOST_TITLE_WORDS:
+        return pieces
+    return [
+        *pieces[:at],
+        replace(pieces[at], role="junk"),
+        replace(pieces[at + 1], role="title"),
+        *pieces[at + 2 :],
+    ]
+
+
+def _below_what_leads_in(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with the dessert's name as title, where a line with a colon leads in what follows: "The recipe begins here:" and "Fig Tart"."""
+    at = next(n for n, p in enumerate(pieces) if p.role == "title")
+    if not pieces[at].text.rstrip().endswith(":") or at + 1 >= len(pieces) or not _is_dessert(pieces[at + 1]):
         return pieces
     return [
         *pieces[:at],
@@ -254,7 +268,7 @@ _IN_A_QUESTION = re.compile(
 )
 # "Title: Carrot halwa"
 _FIELD = re.compile(
-    r"^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",
+    r"^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",
     re.I,
 )
 # What a letter is about names its recipe where nothing else does.

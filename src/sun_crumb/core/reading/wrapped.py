@@ -21,6 +21,8 @@ _DONE = re.compile(r"\b(?:then|until|whisk|fold|stir|melt(?:ed)?|beat|mix|bake|a
 _AWAITS_AMOUNT = re.compile(
     r"\b(?:in|with|and|to|of|for|at|about|from|add|than|or|by|over|until|another|gas|mark)$", re.I
 )
+# "icing sugar — 120 g"
+_AMOUNT_LAST = re.compile(r"\s[-–—:.]*\s*\d+(?:[.,/]\d+)?\s*(?:g|kg|ml|l|oz|lbs?|cups?|tsp|tbsp)\W*$", re.I)
 # No sentence ends so, however short the line is.
 _IS_TORN = re.compile(r"\b(?:half|the|with|and|of|into|a|an|remaining|to)$")
 _SENTENCE = re.compile(r"[a-z]{3}[.!?]\s+[A-Z]|^[A-Z][a-z]+\s+(?:the|a|an|in|over|with|until|for)\b")
@@ -38,7 +40,7 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
         is_narrow = width < LEAST_WIDTH and 2 * sum(text[:1].islower() for text in texts[1:]) < len(texts)
         if is_narrow or width < LEAST_NARROW or read_amount(block[0].text) or not _is_prose(texts):
             continue
-        if 2 * sum(map(begins_food, texts)) > len(texts):
+        if 2 * sum(begins_food(text) or _AMOUNT_LAST.search(text) is not None for text in texts) > len(texts):
             continue  # a list, under a heading in words: "For the filling"
         for before, text, statement in zip(texts, texts[1:], block[1:], strict=False):
             is_full = (len(before) >= LEAST_SHARE * width and not _STOPS.search(before)) or _IS_TORN.search(before)
