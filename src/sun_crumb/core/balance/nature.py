@@ -64,18 +64,22 @@ def _said(text: str, *kinds: str) -> dict[str, float]:
     found: dict[str, float] = {}
     left = re.sub(r"[^\w\s'-]", " ", text.lower())
     end = len(left.rstrip())
+    # "Ginger nut topping" is made of no ginger nuts.
+    beside = INSIDE_OF_A_PART if _A_PART.search(left) else INSIDE
     for phrase, pattern, sign in _phrases(*kinds):
         if phrase not in left:
             continue
         for match in pattern.finditer(left):
             # "Ginger snap cheesecake" is a cheesecake.
-            weight = 1.0 if match.end() >= end - 1 else INSIDE
+            weight = 1.0 if match.end() >= end - 1 else beside
             for family, score in sign.scores:
                 found[family] = max(found.get(family, 0.0), weight * score)
         left = pattern.sub(lambda m: "_" * len(m[0]), left)
     return found
 
 
+_A_PART = re.compile(r"\b(?:topping|filling|layer|sauce|icing|frosting|glaze)s?\s*$")
+INSIDE_OF_A_PART = 0.3
 # What a name in the midst of others counts for, and a title for a part of the dessert that has a heading of its own.
 INSIDE, TITLE_OF_A_PART, TITLE_BESIDE_A_HEADING = 0.6, 0.2, 0.7
 # How loudly the nearest pattern speaks, and how far is far [share].
@@ -99,7 +103,7 @@ def nature_of(formula: Formula, component: str) -> Nature:
     ----------
     family_signs.csv, patterns.csv, families.csv (``fits``)
     """
-    lines = [line for line in formula.lines if line.component == component]
+    lines = [line for line in (*formula.lines, *formula.asked) if line.component == component]
     shares = makeup(lines)
     is_main = component == formula.heaviest()
     is_alone = len(formula.components) == 1
@@ -178,7 +182,12 @@ def _textured(title: str) -> dict[str, float]:
 
 def _name_of(title: str) -> str:
     """Return a title without what it is served with or stands beside: "ginger cake with lemon icing" is a cake."""
-    return re.split(r"\bwith\b|\bw/|\(|\s[–—-]\s|:|\bserved\b|\btopped\b", title, maxsplit=1)[0] or title
+    return (
+        re.split(r"\bwith\b|\bfor\b(?!\s+(?:one|two|\d))|\bw/|\(|\s[–—-]\s|:|\bserved\b|\btopped\b", title, maxsplit=1)[
+            0
+        ]
+        or title
+    )
 
 
 def _done(formula: Formula, component: str, *, is_alone: bool) -> dict[str, float]:

@@ -145,7 +145,8 @@ class Formula:
     for more is left over, not eaten with these portions. ``oven`` and ``bake_minutes`` are as the recipe's method says, None
     where it does not; ``method`` is what it says, step by step. ``by_weight`` is whether its amounts are told by weight, None where its
     own lines say so; ``is_all_weighed`` where also what the recipe tells by the spoon is wanted so.
-    ``helpings_of_whole`` is how many sittings the whole is eaten in that this is a part of, 0 where it is no part.
+    ``helpings_of_whole`` is how many sittings the whole is eaten in that this is a part of, 0 where it is no part. ``asked`` are the lines of
+    which it is asked still which food they mean, as the likeliest: in no total, they only help to tell what a component is.
     """
 
     title: str
@@ -160,6 +161,7 @@ class Formula:
     by_weight: bool | None = None
     is_all_weighed: bool = False
     helpings_of_whole: int = 0
+    asked: tuple[FormulaLine, ...] = ()
 
     def __post_init__(self) -> None:
         if not 1 <= self.servings <= MOST_SERVINGS:
@@ -303,6 +305,10 @@ def of_its_size(ingredient: Ingredient, text: str, grams: float) -> Ingredient:
 LEAST_OF_ITS_SIZE, MOST_OF_ITS_SIZE = 0.7, 1.4
 
 
+# In these is measured what may weigh much; "1 double crust" is only counted.
+_MEASURED = frozenset({"g", "kg", "oz", "lb", "ml", "l", "cup", "pint"})
+
+
 def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
     """Return the formula of a reading, and the positions of its lines that are in no total.
 
@@ -321,12 +327,14 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
     OutOfDomainError
         A line weighs more than 100 kg.
     """
-    lines, left_out = [], []
+    lines, left_out, asked = [], [], []
     for position, (line, stage) in enumerate(zip(reading.lines, stages_of(reading), strict=True)):
         if line.status in ("heading", "note"):
             continue
         if line.status not in ("ok", "conflict") or line.ingredient is None or line.grams is None:
             left_out.append(position)
+            if line.status == "ask" and line.unit in _MEASURED and line.ingredient and line.grams and not line.is_optional:
+                asked.append(FormulaLine(pantry[line.ingredient], line.grams, line.component, text=line.text))
             continue
         lines.append(
             FormulaLine(
@@ -356,4 +364,5 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
         oven=reading.oven,
         bake_minutes=reading.bake_minutes,
         method="\n".join(reading.steps),
+        asked=tuple(asked),
     ), left_out

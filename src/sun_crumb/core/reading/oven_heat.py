@@ -17,7 +17,10 @@ _FAN_FIRST = re.compile(r"^\W*fan(?:\s+oven)?\s*:?\s*(1[1-9]\d|2[0-4]\d)\b", re.
 _FAN_BEHIND = re.compile(
     r"(?<![\d.,/(])(?<!\d{3} [/(])(?<!/ )(1[1-9]\d|2[0-4]\d)\s*(?:°|º)?\s*fan\b(?!\s*:?\s*\d)", re.I
 )  # "loaf tin, 170 fan, 45 min"
-_BARE_FAN = re.compile(r"\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b(?!\s*(?:oven)?\s*:?\s*\d{2,3}(?!\d)(?!\s*(?:(?:-|–|to)\s*\d+\s*)?(?:m|h)))", re.I)
+_BARE_FAN = re.compile(
+    r"\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b(?!\s*(?:oven)?\s*:?\s*\d{2,3}(?!\d)(?!\s*(?:(?:-|–|to)\s*\d+\s*)?(?:m|h)))",
+    re.I,
+)
 _GAS = re.compile(
     r"\b(?:gas(?:\s*mark)?|regulo|gm)\s*(\d{1,2}|¼|½)|\bmark\s*([1-9]|¼|½)(?=\s*(?:[,.;:)]|for\b|$))", re.I
 )
@@ -37,7 +40,9 @@ _IN_WORDS = (
 )
 _WORDED = re.compile(rf"\b({'|'.join(words for words, _ in _IN_WORDS)})\s+oven\b", re.I)
 _FAN = re.compile(r"\b(?:fan|convection|fan[- ]forced)\b", re.I)
-_FAN_AFTER = re.compile(r"^\s*\(?\s*(?:fan|convection)(?!\s*(?:oven)?\s*:?\s*\d{2,3}(?!\d)(?!\s*(?:(?:-|–|to)\s*\d+\s*)?(?:m|h)))", re.I)
+_FAN_AFTER = re.compile(
+    r"^\s*\(?\s*(?:fan|convection)(?!\s*(?:oven)?\s*:?\s*\d{2,3}(?!\d)(?!\s*(?:(?:-|–|to)\s*\d+\s*)?(?:m|h)))", re.I
+)
 _PLAIN_NAMED = re.compile(
     r"(\d{3})\s*(?:°|º)?\s*(?:C\b)?\s*(?:conventional|static|regular|without fan|no fan|top and bottom)", re.I
 )

@@ -36,6 +36,8 @@ FORMS = {
     "sliced": "sliced",
     "puréed": "puréed",
     "pureed": "puréed",
+    "purée": "puréed",
+    "puree": "puréed",
     "crushed": "crushed",
     "halves": "halves",
     "cubed": "cubed",
