@@ -56,7 +56,14 @@ def _phrases(*kinds: str) -> tuple[tuple[str, re.Pattern[str], _Sign], ...]:
     """Return the phrases of signs, the longest first, singular or plural."""
     pairs = [(phrase, sign) for kind in kinds for sign in _signs().get(kind, ()) for phrase in sign.words]
     pairs.sort(key=lambda pair: -len(pair[0]))
-    return tuple((phrase, re.compile(rf"(?<!\w){re.escape(phrase)}(?:e?s)?(?!\w)"), sign) for phrase, sign in pairs)
+    return tuple((phrase, re.compile(rf"(?<!\w){_in_any_number(phrase)}(?!\w)"), sign) for phrase, sign in pairs)
+
+
+def _in_any_number(phrase: str) -> str:
+    """Return the pattern of a phrase, singular or plural: "lolly" and "lollies"."""
+    return (
+        rf"{re.escape(phrase[:-1])}(?:y|ies)" if re.search(r"[^aeiou]y$", phrase) else rf"{re.escape(phrase)}(?:e?s)?"
+    )
 
 
 def _said(text: str, *kinds: str) -> dict[str, float]:
@@ -116,7 +123,11 @@ def nature_of(formula: Formula, component: str) -> Nature:
     texture = _textured(formula.title) if is_main else {}
     method = _done(formula, component, is_alone=is_alone)
     # Whole fruit and nuts in a crumb are not what tells its kind; in a filling they are.
-    crumb = makeup([line for line in lines if not line.is_inclusion])
+    without = [line for line in lines if not line.is_inclusion]
+    is_most = sum(line.grams for line in without) > A_CRUMB * sum(line.grams for line in lines)
+    crumb = makeup(without)
+    if not is_most and crumb["grain"] < OF_A_DOUGH:
+        crumb = shares
     apart = distances(crumb) if crumb != shares else {}
     for key, far in distances(shares).items():
         far = min(far, apart.get(key, far))
@@ -156,6 +167,8 @@ _CANDY_STAGE = re.compile(
 )
 # So much flour or grain in what is no whole fruit or nut makes a dough or a crumb of it [share of its mass] (judgement).
 OF_A_DOUGH = 0.15
+# A crumb around its fruit and nuts is so much of the mass at least: cream poured on twice its chocolate is none [share] (judgement).
+A_CRUMB = 0.4
 # And so much egg white a meringue [share] (judgement).
 OF_WHITES = 0.12
 # Headings that say little without the title before them: "topping" of a cobbler, "filling" of a pecan pie.
@@ -211,13 +224,13 @@ _HEAT = re.compile(
     r"\b(?:oven|bake[ds]?|baking(?! powder| soda| sheet| tray| paper| parchment)|preheat|gas mark|roast)\b", re.I
 )
 _BOILS = re.compile(r"\bboil|caramel|\bamber\b|soft[- ]?ball|crack|thermometer|\bsyrup\b|dissolv|simmer", re.I)
-_FRIES = re.compile(r"\bfr(?:y|ies|ied|ying)\b|\bhot (?:oil|fat)\b|\bdeep[- ]", re.I)
+_FRIES = re.compile(r"\bfr(?:y|ies|ied|ying)\b(?!\s+pan)|\bhot (?:oil|fat)\b|\bdeep[- ]", re.I)
 _FREEZES = re.compile(
     r"\bfr(?:eez|oze)|\bchurn|\bice[- ]cream\b|\bsorbet|\bgranita|\bkulfi|\bgelato|\bloll(?:y|ies)\b|\bpopsicle|\bsemifreddo|\bmachine\b",
     re.I,
 )
 # What an oven in the method, or none in one that is told at length, speaks against [score]; how long that is [characters].
-OVEN, OVEN_FOR_A_PART, BAKED_INSTEAD, TOLD_AT_LENGTH = 3.0, 0.3, 7.0, 60
+OVEN, OVEN_FOR_A_PART, BAKED_INSTEAD, TOLD_AT_LENGTH, TOLD_IN_SHORT = 3.0, 0.3, 7.0, 60, 25
 
 
 def _by_heat(score: dict[str, float], formula: Formula) -> None:
@@ -244,7 +257,8 @@ def _by_heat(score: dict[str, float], formula: Formula) -> None:
 def _is_untold(family: Family, formula: Formula) -> bool:
     """Return whether a family's own deed is told nowhere: nothing fried in a recipe with an oven, nothing frozen in a method told at length."""
     if "fried" in family.traits:
-        return formula.oven is not None and not _FRIES.search(formula.method)
+        is_told = formula.oven is not None or len(formula.method) > TOLD_IN_SHORT
+        return is_told and not _FRIES.search(f"{formula.title} {formula.method}")
     told = f"{formula.title} {formula.method}"
     return "frozen" in family.kin and len(formula.method) > TOLD_AT_LENGTH and not _FREEZES.search(told)
 

@@ -333,7 +333,13 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
             continue
         if line.status not in ("ok", "conflict") or line.ingredient is None or line.grams is None:
             left_out.append(position)
-            if line.status == "ask" and line.unit in _MEASURED and line.ingredient and line.grams and not line.is_optional:
+            if (
+                line.status == "ask"
+                and line.unit in _MEASURED
+                and line.ingredient
+                and line.grams
+                and not line.is_optional
+            ):
                 asked.append(FormulaLine(pantry[line.ingredient], line.grams, line.component, text=line.text))
             continue
         lines.append(
