@@ -13,7 +13,7 @@ from sun_crumb.core.kitchen.made import preparations_for
 from sun_crumb.core.kitchen.on_another_base import baked_on, unpoured, with_batter
 from sun_crumb.core.kitchen.technique import notes_for
 from sun_crumb.core.method import MethodLine, MethodRead, MethodStep, Reached, Wait, read_method
-from sun_crumb.core.method.lines import lines_of_foods, lines_of_reading
+from sun_crumb.core.method.lines import lines_of_foods, lines_of_reading, own_name
 from sun_crumb.core.method.oven import Baking
 from sun_crumb.core.method.planned import PlannedLine, RewrittenStep
 from sun_crumb.core.method.rewrite import rewrite
@@ -184,6 +184,7 @@ def steps_of_plan(
         The recipe tells no method.
     """
     pantry = shipped_pantry()
+    own = lines_of_foods((x.text, x.component, x.ingredient, x.grams, x.stage) for x in formula.lines)
     planned = [
         PlannedLine(
             x.position,
@@ -192,6 +193,7 @@ def steps_of_plan(
             x.after_g,
             own_amount(formula, x.position, x.ingredient, x.after_g) or x.household,
             x.before_g,
+            own_name(own, x.position, x.ingredient),
         )
         for x in plan.lines
     ]
@@ -279,13 +281,20 @@ def pair(before: Formula, after: Formula, cup: CupStandard) -> list[PlannedLine]
     take(lambda old, new: old.ingredient.key == new.ingredient.key)
     take(lambda old, new: bool(old.text) and old.text == new.text)
     found: list[PlannedLine] = []
+    names = lines_of_foods((x.text, x.component, x.ingredient, x.grams, x.stage) for x in before.lines)
     for n, line in enumerate(after.lines):
         at = taken.get(n)
         own = own_amount(before, at, line.ingredient.key, line.grams)
         told = own or told_amount(before, line, line.grams, cup)[0]
         found.append(
             PlannedLine(
-                at, line.component, line.ingredient, line.grams, told, before.lines[at].grams if at is not None else 0.0
+                at,
+                line.component,
+                line.ingredient,
+                line.grams,
+                told,
+                before.lines[at].grams if at is not None else 0.0,
+                own_name(names, at, line.ingredient.key),
             )
         )
     found += [

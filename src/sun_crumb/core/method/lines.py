@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterable, Sequence
 
 from sun_crumb.core.method.records import MethodLine
@@ -34,6 +35,19 @@ def lines_of_foods(foods: Iterable[tuple[str, str, Ingredient, float, str]]) -> 
         MethodLine(text, _name(n, texts, food), component, food, grams, stage)
         for n, (text, component, food, grams, stage) in enumerate(rows)
     )
+
+
+def own_name(lines: Sequence[MethodLine], at: int | None, key: str) -> str:
+    """Return what the line at *at* calls its food in the recipe's own words, where the food with this *key* stands there still; else nothing."""
+    line = lines[at] if at is not None else None
+    if line is None or line.ingredient is None or line.ingredient.key != key:
+        return ""
+    words = line.name.lower().strip()
+    return words if _PLAIN_NAME.fullmatch(words) else ""
+
+
+# A name that a sentence may hold: some words, and no amount, bracket or choice.
+_PLAIN_NAME = re.compile(r"(?!.*\b(?:or|and|of|such|about|for|to)\b)[^\W\d_][^\W\d_'-]*(?:[ -][^\W\d_'-]+){0,3}")
 
 
 def _name(at: int, texts: Sequence[str], food: Ingredient) -> str:

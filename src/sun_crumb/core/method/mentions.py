@@ -312,7 +312,7 @@ def _is_verb(text: str, start: int, end: int, word: str) -> bool:
         if word in ("zest", "juice") and re.match(r"\s+together\b", after):
             return False  # "whisk the eggs, zest and juice together"
         return bool(re.match(r"\s+(?:the|your|together|both|\w+)", after)) and not re.match(
-            r"\s*(?:,|and\b|with\b|in\b|until\b|to\b|just\b|almost\b|nearly\b|over\b)", after
+            r"\s*(?:,|and\b|with\b|in\b|until\b|to\b|just\b|almost\b|nearly\b|over\b|for\s+(?:about\s+)?\d)", after
         )
     return bool(_FOR_THE_TIN.match(after)) or bool(re.match(r"\s+(?:the|your|an?)\b", after))
 

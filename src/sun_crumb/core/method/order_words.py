@@ -8,11 +8,11 @@ from sun_crumb.core.method.records import Wait
 from sun_crumb.core.method.sentences import verb_of
 
 APART = re.compile(
-    r"\b(?:in (?:another|a second|a separate|a different|a clean|a small|a large|a medium|a big|a mixing|one|a)(?: \w+)? (?:bowl|jug|pan|saucepan|pot)|into a (?:\w+ )?(?:saucepan|pan)\b|separately|meanwhile|in the meantime|while (?:it|the|that|they|you)\b)",
+    r"\b(?:in (?:another|a second|a separate|a different|a clean|a small|a large|a medium|a big|a mixing|one|a)(?: \w+)? (?:bowl|jug|pan|saucepan|pot)|into a (?:\w+ )?(?:saucepan|pan)\b|separately|meanwhile|in the meantime|while (?:it|the|that|they|those|you)\b)",
     re.I,
 )
 TIN_ONLY = re.compile(
-    r"^\W*(?:and\s+)?(?:line|grease|butter|oil|flour|dust|prepare|put\s+\d+\s+(?:\w+\s+)?cases|place\s+\d+\s+(?:\w+\s+)?(?:cases|liners))\b(?:[^.]|\.(?=\d))*\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|sheets?|basin|ramekins?|paper|cases|parchment|liners|springform|bundt)\b(?!.*\b(?:beans|weights|rice|of pastry|of dough)\b)",
+    r"^\W*(?:and\s+)?(?:line|grease|butter|oil|flour|dust|prepare|put\s+\d+\s+(?:\w+\s+)?cases|place\s+\d+\s+(?:\w+\s+)?(?:cases|liners)|(?:put|place|set|pop)\s+(?:(?:paper|muffin|cupcake|bun)\s+)?(?:cases|liners))\b(?:[^.]|\.(?=\d))*\b(?:tins?|pans?|dish(?:es)?|trays?|moulds?|molds?|sheets?|basin|ramekins?|paper|cases|parchment|liners|springform|bundt)\b(?!.*\b(?:beans|weights|rice|of pastry|of dough)\b)",
     re.I,
 )
 HEATS = re.compile(
@@ -23,7 +23,7 @@ INTO = re.compile(
     r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
 )
 COUNT_ON_BAKE = re.compile(
-    r"\b(?:spread|pour|spoon|tip|scrape)\s+(?:it\s+)?in(?:to)?\s+the\s+(?:\w+\s+)?(?:case|shell|crust)\b|\b(?:pipe|spoon|fill|inject)\w*\b[^.;]{0,16}\binto\s+(?:the\s+|each\s+)?(?:éclairs?|eclairs?|profiteroles?|choux|buns?|doughnuts?|cannoli|horns|tubes|shells|tartlets)\b|\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:pierce|prick|poke)\w*\b[^.;]{0,20}\b(?:cakes?|sponges?|loaf|loaves)\b|,\s*(?:and\s+)?sandwich\W*$|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bdip\w*\s+(?:the\s+)?(?:\w+\s+)?(?:squares|cakes?|biscuits?|cookies|ends|tops|buns)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    r"\b(?:spread|pour|spoon|tip|scrape)\s+(?:it\s+)?in(?:to)?\s+the\s+(?:\w+\s+)?(?:case|shell|crust)\b|\b(?:pipe|spoon|fill|inject)\w*\b[^.;]{0,16}\binto\s+(?:the\s+|each\s+)?(?:éclairs?|eclairs?|profiteroles?|choux|buns?|doughnuts?|cannoli|horns|tubes|shells|tartlets)\b|\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:pierce|prick|poke)\w*\b[^.;]{0,20}\b(?:cakes?|sponges?|loaf|loaves)\b|,\s*(?:and\s+)?sandwich\W*$|\b(?:over|onto)\s+the\s+(?:cakes?|tart|pie|pudding|loaf|loaves|cupcakes|muffins|brownies?|cheesecake|meringue|sponges?|traybake)\b|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bdip\w*\s+(?:the\s+)?(?:\w+\s+)?(?:squares|cakes?|biscuits?|cookies|ends|tops|buns)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
     re.I,
 )
 TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
@@ -200,11 +200,19 @@ LINED_WITH_DOUGH = re.compile(
 )
 
 
+# "While they bake, boil the sugar": something else in the meantime.
+WHILE_IT_BAKES = re.compile(
+    r"\b(?:while|as)\s+(?:it|they|that|this|those|the\s+(?:\w+\s+){0,2}\w+)\s+(?:is\s+|are\s+)?(?:bak(?:e|es|ing)|cook(?:s|ing)?|(?:in|rests?\s+in)\s+the\s+oven)\b",
+    re.I,
+)
+
+
 def is_baked(text: str, wait: Wait | None) -> bool:
     """Return whether a step bakes: by what it waits for, or by its words."""
-    return (wait is not None and wait.kind == "bake") or bool(
-        re.search(r"\b(?:bake|roast)\b", text, re.I) and not re.search(r"\bbaked\b", text, re.I)
-    )
+    if wait is not None and wait.kind == "bake":
+        return True
+    told = WHILE_IT_BAKES.sub("", text)
+    return bool(re.search(r"\b(?:bake|roast)\b", told, re.I) and not re.search(r"\bbaked\b", told, re.I))
 
 
 def first_verb(text: str) -> tuple[str, int] | None:

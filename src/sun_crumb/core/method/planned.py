@@ -16,7 +16,8 @@ Told = Callable[[Ingredient, float], str]
 
 @dataclass(frozen=True, slots=True)
 class PlannedLine:
-    """A line of a plan: its place in the original's list, None for what comes in; its food and weight [g], and how that is told."""
+    """A line of a plan: its place in the original's list, None for what comes in; its food and weight [g], how that is told, and what the recipe's own
+    words call the food, nothing where they don't."""
 
     position: int | None
     component: str
@@ -24,6 +25,12 @@ class PlannedLine:
     grams: float
     told: str
     before_g: float = 0.0
+    called: str = ""
+
+    @property
+    def name(self) -> str:
+        """What a step calls the food."""
+        return self.called or self.ingredient.name
 
 
 @dataclass(frozen=True, slots=True)

@@ -148,7 +148,7 @@ def _amounts(plan: Sequence[PlannedLine], k: int, share: float, told: Told) -> l
     words = line.told if share > WHOLE else told(line.ingredient, grams)
     if share <= WHOLE and _IN_GRAMS.fullmatch(line.told):
         words = f"{grams:.0f} g"  # half of "110 g egg whites" is no 1¾ of them
-    return [Amount(k, share, grams, words, line.ingredient.name)]
+    return [Amount(k, share, grams, words, line.name)]
 
 
 _IN_GRAMS = re.compile(r"\d{2,}(?:\.\d+)? g")
@@ -171,8 +171,10 @@ def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[Plan
         draft.edits.append(_as_amount(text, mention, here[0].told))
     elif mention.is_group:
         end = len(text[: mention.end].rstrip())
+        # "Mix everything except the chocolate (with 80 g cranberries)": of all but it these alone are new.
+        beside = "with " if _ALL_EXCEPT.search(text[mention.start : mention.end]) else ""
         draft.edits.append(
-            (end, end, f" ({listed(_phrase(a) for a in here)})") if here else (mention.lead, mention.end, "")
+            (end, end, f" ({beside}{listed(_phrase(a) for a in here)})") if here else (mention.lead, mention.end, "")
         )
     elif not here:
         draft.edits.append((mention.lead, mention.end, ""))
@@ -183,6 +185,9 @@ def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[Plan
     if here and mention.start and any(_is_run_together(one, mention, text) for one in draft.step.mentions):
         start, end, words = draft.edits[-1]
         draft.edits[-1] = (start, end, f"and {words}")  # "cinnamon sugar": of each so much
+
+
+_ALL_EXCEPT = re.compile(r"\b(?:except|but|apart from|bar|other than|save)\b", re.I)
 
 
 def _is_run_together(one: Mention, mention: Mention, text: str) -> bool:

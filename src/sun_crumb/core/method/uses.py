@@ -36,6 +36,8 @@ MANY = 2
 _DOUGH = re.compile(r"(?:the|an?|your)\s+(?:dough|batter)\b", re.I)
 # A part that is spoken of by so little more is no other part [votes]: "the butter" of two lists.
 NEAR_VOTE = 0.25
+# A food that is in already speaks for its part by so much of a vote [votes] (judgement).
+OF_WHAT_IS_IN = 0.6
 # So much of a component must go unnamed before a word for the whole of it brings it in [share of its lines].
 MOSTLY_UNNAMED = 0.5
 
@@ -141,9 +143,12 @@ class Resolver(Account):
                 continue  # of all foods it tells the least
             if set(said.lines) <= left_out:
                 continue  # "everything but the mango"
-            for component in {self.lines[k].component for k in said.lines if self.left[k] > USED_UP}:
+            free = {self.lines[k].component for k in said.lines if self.left[k] > USED_UP}
+            for component in free:
                 best = max(said.lines[k] for k in said.lines if self.lines[k].component == component)
                 votes[component] += 1 + 0.1 * best
+            if current not in free and any(self.lines[k].component == current for k in said.lines):
+                votes[current] += OF_WHAT_IS_IN  # "stir the chocolate into the yolks": what was melted before
         for group in self.groups[n]:
             if group.part and (named := self.parts.named(group.part)) is not None:
                 votes[named] += 5
@@ -441,7 +446,8 @@ class Resolver(Account):
     def _pool(self, said: Said, component: str) -> dict[int, int]:
         """Return the lines that a mention may mean: of the step's component, else of the others where they are unused."""
         own = {k: how for k, how in said.lines.items() if self.lines[k].component == component}
-        if own and (any(self.left[k] > USED_UP for k in own) or said.part == "rest"):
+        begun = any(self.left[k] > USED_UP for k in own)
+        if own and (begun or (said.part == "rest" and not any(self.left[k] > USED_UP for k in said.lines))):
             return own
         others = {k: how for k, how in said.lines.items() if k not in own and self.left[k] > USED_UP}
         if own and max(own.values()) >= max(others.values(), default=0):

@@ -387,6 +387,8 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     is_told = len(words) >= 3 or is_pair or _SO_LONG_OR_HOT.fullmatch(rest) is not None
     if first and fold(first[0]) in word_list("verb") and is_told and not begins_amount:
         found.add("imperative")
+    if first and fold(first[0]) in word_list("deed_noun") and len(words) >= 3 and _ON_IT.match(rest[first.start() :]):
+        found.add("imperative")  # "Zest the lemons", and no "zest of 1 lemon"
     last = _DEED_LAST.fullmatch(rest.strip())
     if last and fold(last[1]) in word_list("verb") - word_list("deed_food") and not known.has_amount:
         found.add("imperative")  # "fruit in a dish, mix"
@@ -399,6 +401,9 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
     return found
 
 
+_ON_IT = re.compile(
+    r"\w+\s+(?:the|all|both|each|your|half|it|them|everything|any|in|on|with|over|into|onto|together)\b", re.I
+)
 # "Bake for 40": its minutes stand on the next line.
 _SO_LONG_OR_HOT = re.compile(r"[^\W\d_]{3,}\s+(?:for|at)\s+(?:about\s+)?\d{1,3}", re.I)
 # What is said before it is told: "yes! melt the chocolate".

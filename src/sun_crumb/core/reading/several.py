@@ -159,8 +159,10 @@ def _soaked_in(text: str) -> list[str] | None:
     """Read "40 g raisins (soaked in 2 tbsp rum)": what they drink goes in with them, unless it is poured off."""
     found = _SOAKED_IN.match(text)
     amount = read_amount(found["two"]) if found else None
-    is_food = amount is not None and amount[0].unit is not None and _NAMES_FOOD.match(found["two"][amount[1] :])
-    return [f"{found['one']}, soaked", found["two"]] if found and is_food else None
+    if found is None or amount is None or amount[0].unit is None:
+        return None
+    is_food = _NAMES_FOOD.match(found["two"][amount[1] :])
+    return [f"{found['one']}, soaked", found["two"]] if is_food else None
 
 
 _SOAKED_IN = re.compile(

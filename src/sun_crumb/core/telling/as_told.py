@@ -59,7 +59,8 @@ _HOW_CUT = re.compile(rf"(?:\s+(?:{'|'.join(FORMS)}))+$", re.I)
 _SOLD_IN = re.compile(r"^(\d+(?:\.\d+)?\s*g)\s+(?:sachet|packet|pack|bag|bar|block|pot|tub)s?$", re.I)
 _GRAMS = re.compile(r"\d+(?:\.\d+)?\s*(?:g|gms?|grams?|grammes?)", re.I)
 _WHOLE_SPICE = re.compile(
-    r"\b(?:vanilla (?:pods?|beans?)|cinnamon sticks?|star anise|tea ?bags?|cardamom pods?)\b", re.I
+    r"\b(?:vanilla (?:pods?|beans?)|cinnamon sticks?|star anise|tea ?bags?|cardamom pods?|(?:bay|basil|mint|lime|sage|verbena|geranium|curry) lea(?:f|ves))\b",
+    re.I,
 )
 _STRIPS = re.compile(r"\b(?:\d|an?|one|two|three)\s+strips?\b", re.I)
 _SLASHED = re.compile(r"(?<![\d/])([1-9])/([2-8])(?![\d/])")
