@@ -207,6 +207,7 @@ def _in_full() -> dict[str, str]:
 _BATH = re.compile(
     r"\bover\s+(?:an?\s+(?:sauce)?pan\s+of\s+)?(?:(?:barely|gently|just|hot|simmering|boiling|steaming)\s+)+$", re.I
 )
+_SIDE_UP = re.compile(r"[\s-]+sides?[\s-]+(?:up|down|uppermost|outwards?|out|in)\b", re.I)
 # "b.p."
 _INITIALS = re.compile(r"\w\.\s?\w")
 # Words for all foods of a kind.
@@ -229,6 +230,8 @@ def _no_food(text: str, words: list[tuple[int, int, str]], at: int, names: Names
         return 2  # "1 tbsp demerara sugar", that the list has none of
     if word == "bean" and _BLIND.search(text):
         return 1
+    if _SIDE_UP.match(text, words[at][1]):
+        return 1  # "leave to set chocolate side up"
     return 1 if word == "water" and _BATH.search(text[: words[at][0]]) else 0
 
 
@@ -277,6 +280,11 @@ _BUTTERED = re.compile(
 _PART_OF = re.compile(
     r"\b(zest|juice|rind)\s+(?:of|from)\s+(?:(?:the|an?|one|two|both|half|other|[\d½¼¾]+)\s+){0,3}$", re.I
 )
+# The last of what is heated or stirred: "heat the chocolate and", "simmer sugar, butter and".
+_LISTED_LAST = re.compile(
+    r"\b(?:heat|warm|melt|simmer|boil|scald|whip|whisk|bring|combine|mix|stir|blend|put|place|pour|bubble|add)\b[^.;]*\w\s+(?:and|&|\+)\s+(?:the\s+)?$",
+    re.I,
+)
 _CREAMED = re.compile(
     r"\s+(?:together\s+)?(?:the\s+|your\s+|both\s+)?(?:(?!and\b|with\b|in\b|or\b|over\b|to\b)\w+\s+)?(?:butter|margarine|shortening|sugars?|fats?)\b",
     re.I,
@@ -295,6 +303,8 @@ def _is_verb(text: str, start: int, end: int, word: str) -> bool:
         return False
     if word == "spread" and not text[:start].strip():
         return True  # "Spread topping": no fat called spread
+    if word == "cream" and _LISTED_LAST.search(text[:start]) and not _CREAMED.match(text[end:]):
+        return False  # "heat the chocolate and cream gently"
     if word == "cream" and _CREAMED.match(text[end:]):
         return True  # "In a large bowl cream the butter and sugar"
     before = text[max(0, start - NEAR) : start].rstrip()

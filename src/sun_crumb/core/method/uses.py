@@ -33,6 +33,10 @@ _COUNTS = {
 }
 # As closely as a line's own last word is a word for several meant.
 MANY = 2
+_CITRUS = frozenset({"lemon", "lime", "orange", "grapefruit", "clementine"})
+_JUICES = re.compile(r"\b(?:squeeze|juice)\s+(?:the|all|both|your)\b", re.I)
+# Of these nobody has several but kinds.
+_UNCOUNTED = frozenset({"milk", "butter", "cream", "oil", "syrup", "juice", "cheese", "chocolate", "yoghurt"})
 _DOUGH = re.compile(r"(?:the|an?|your)\s+(?:dough|batter)\b", re.I)
 # A part that is spoken of by so little more is no other part [votes]: "the butter" of two lists.
 NEAR_VOTE = 0.25
@@ -386,6 +390,9 @@ class Resolver(Account):
         if said.part == "whole" and said.phrase in OF_A_KIND and any(self.left[k] <= USED_UP for k in pool):
             # "the fruit" that is cooked: not the handful that was kept back.
             chosen = [k for k in chosen if self.left[k] > 1 - USED_UP]
+        if not chosen and _JUICES.search(self.clauses[n].text) and all(self._is_citrus(k) for k in pool):
+            found.mentions.append(Mention(said.start, said.end, (), said.lead, tuple(pool)))
+            return  # "meanwhile squeeze the lemons", whose zest is in the cake
         if not chosen:
             # Another part's pinch of salt is no reason to wait for it.
             found.back |= {
@@ -401,6 +408,11 @@ class Resolver(Account):
         found.mentions.append(
             Mention(said.start, said.end, uses, said.lead, tuple(chosen), is_part=said.part not in ("whole", "back"))
         )
+
+    def _is_citrus(self, k: int) -> bool:
+        """Return whether a line is a fruit that gives its zest here and its juice there."""
+        food = self.lines[k].ingredient
+        return food is not None and food.key.partition("_")[0] in _CITRUS
 
     def _is_made_here(self, n: int, said: Said, component: str) -> bool:
         """Return whether what a step calls a mixture is the list's own, and no other step takes of it: "then the butter mixture"."""
@@ -488,6 +500,8 @@ class Resolver(Account):
         best = max(pool.values())
         # "the sugars": the brown one with the white, though that is called sugar alone.
         is_sugars = said.is_many and said.phrase[-1] == "sugar"
+        if said.is_many and said.phrase[-1] in _UNCOUNTED:
+            return [k for k, how in pool.items() if how >= MANY]  # "both milks": the coconut's with the cow's
         if said.is_many and said.phrase == ("flour",):
             # "the flours": the cornflour with the plain.
             floury = [k for k in pool if pool[k] == best] + self._starches_beside(pool)

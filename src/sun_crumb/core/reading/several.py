@@ -212,7 +212,8 @@ def _summed(text: str) -> list[str] | None:
         return [left.rstrip(" ,"), right] if read_amount(behind["amount"]) else None
     if not first or not second:
         return None
-    if second[0].unit and _FOR_USE.match(right, second[1]):
+    is_apart = cut[0].lstrip().startswith(",") and not right[second[1] :].strip()  # "50 g sugar, plus 1 tbsp"
+    if second[0].unit and (_FOR_USE.match(right, second[1]) or is_apart):
         # "plus 1 tablespoon for the tin": more of the same food.
         return [left, f"{right[: second[1]]} {parse_line(left).name}"]
     if first[1] >= len(left) or not re.search(r"[a-z]{3,}", left[first[1] :], re.I):
