@@ -191,6 +191,8 @@ def _is_another(part: str, first: str, own: str, index: NameIndex) -> bool:
         return False
     if own.startswith("mixed_") or found[0].ingredient.startswith("mixed_"):
         return False  # "300 g berries, blueberries", "1 vanilla pod, seeds": which ones they are
+    if name == "vanilla" and own.endswith("sugar"):
+        return True  # "30 g sugar, vanilla": both
     return not index.is_name(f"{name} {parse_line(first).name}")
 
 

@@ -11,8 +11,13 @@ from sun_crumb.core.quantities.numbers import ONE
 from sun_crumb.core.reading.amounts import form_in, read_amount, with_form
 from sun_crumb.core.reading.records import Amount, ParsedLine
 
+# What marks an item at its line's beginning: dashes, dots, arrows, squares and stars of all kinds, in a class of a pattern.
+BULLETS = (
+    "-–—•*●○◦▢□☐✓✔·▪‣¤¶§»>+"
+    "\\u2010-\\u2015\\u2020-\\u2027\\u203b\\u2042\\u2043\\u204c-\\u205d\\u2190-\\u21ff\\u2200-\\u22ff\\u2300-\\u23ff\\u2500-\\u27bf\\u2900-\\u2bff\\u3000-\\u3020"
+)
 _BULLET = re.compile(
-    r"^\s*(?:[-–—•*●○◦▢□☐✓✔·▪‣¤¶§»>+]+|\[[ xX]?\]|\(?[a-z]\)|\d{1,2}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*(?:\[[ xX]?\]\s*)?"
+    rf"^\s*(?:[{BULLETS}]+|\[[ xX]?\]|\(?[a-z]\)|\d{{1,2}}[.)](?=\s+[\d½⅓⅔¼¾⅛a-zA-Z]))\s*(?:\[[ xX]?\]\s*)?"
 )
 _OPTIONAL = re.compile(
     r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted|needed|necessary|required|stiff|dry|too (?:stiff|dry|thick))|or to taste)\b\s*\)?",

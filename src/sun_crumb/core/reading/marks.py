@@ -379,7 +379,8 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
         and (len(words) <= 4 or known.is_behind)
     ):
         # "Butter the slices, layer in a 1.5 litre dish" is done; "Butter for the dish, 20 g" is bought.
-        first = first if _DONE_TO.match(rest) and len(words) > 4 else None
+        is_done = (_DONE_TO.match(rest) and len(words) > 4) or _CREAMS.match(rest)
+        first = first if is_done else None
     begins_amount = known.has_amount and known.has_unit and not known.is_behind
     is_pair = len(words) == 2 and (
         all(fold(word) in word_list("verb") for word in words) or bool(_DURATION.search(text))
@@ -407,13 +408,21 @@ _ON_IT = re.compile(
 # "Bake for 40": its minutes stand on the next line.
 _SO_LONG_OR_HOT = re.compile(r"[^\W\d_]{3,}\s+(?:for|at)\s+(?:about\s+)?\d{1,3}", re.I)
 # What is said before it is told: "yes! melt the chocolate".
-_WELL_THEN = re.compile(r"^(?:yes|yep|ok(?:ay)?|so|right|well|now|next|then|and)[!,.:;\s]+(?=[a-z])", re.I)
+_WELL_THEN = re.compile(
+    r"^(?:(?:the\s+)?(?:night|day|evening|morning)\s+(?:before|after)|the\s+next\s+(?:day|morning)|next\s+(?:day|morning)|on\s+the\s+day|an?\s+(?:hour|day)\s+(?:before|ahead)|to\s+serve|to\s+finish)[,:]?\s+(?=[a-z])|^(?:yes|yep|ok(?:ay)?|so|right|well|now|next|then|and)[!,.:;\s]+(?=[a-z])",
+    re.I,
+)
 _OF_ITS_PART = re.compile(r"[^\W\d_]{3,12}(?: [^\W\d_]+)?:\s+([^\W\d_]+)(?!\s*\d)")
 _DEED_LAST = re.compile(r"[^\W\d_][^.;,\d]{2,40}\b(?:in|into|on)\b[^.;,\d]{3,24},\s*(?:and\s+)?([a-z]+)\W*", re.I)
 LEAST_OF_A_DEED = 2
 # "Cream 4 oz. butter with 4 oz. castor sugar"
 _DONE_TO = re.compile(
-    r"\w+\s+(?:(?:the|a|an|each|both|your)\b|\d[\d./½¼¾]*\s*(?:[a-z]+\.?\s+){2,4}(?:with|and|until|till|together)\b)",
+    r"\w+\s+(?:(?:the|a|an|each|both|your|while|when|over|all|lightly|generously|evenly|liberally)\b|\d[\d./½¼¾]*\s*(?:[a-z]+\.?\s+){2,4}(?:with|and|until|till|together)\b)",
+    re.I,
+)
+# "Cream butter & sugar", "Dust while hot"
+_CREAMS = re.compile(
+    r"cream\s+(?:the\s+)?(?:butter|margarine|sugars?|fats?|everything|first)\b(?=\s*(?:&|and|\+|with|,|together)|\W*$)|(?:dust|glaze|ice|top)\s+(?:while|when|once|with)\b",
     re.I,
 )
 _SHOUTED_YIELD = re.compile(r"(?:SERVES|MAKES|FEEDS|YIELDS)\s+(?:ABOUT\s+)?[A-Z-]+(?:\s+[A-Z]+)?")

@@ -167,6 +167,8 @@ class NameIndex:
             if part.strip().lower().startswith("for "):
                 continue  # "sugar for the fruit" is no fruit sugar
             kind = [w for w in _words(part) if w not in _JOINERS]
+            if kind == ["vanilla"] and raw[-1] == "sugar":
+                continue  # "30 g sugar, vanilla": both
             if kind and not set(kind) & (_DONE_TO_IT | set(raw)) and frozenset((*kind, *raw)) in self.exact:
                 return [*kind, *raw]
         return raw

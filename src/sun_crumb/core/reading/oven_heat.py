@@ -7,6 +7,7 @@ import re
 from sun_crumb.core.reading.records import Oven
 
 _CELSIUS = re.compile(r"(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|centigrade)", re.I)
+_LOWER = re.compile(r"(?<!\d)(\d{3})\s*(?:°|º)?\s*(?:-|–|—|to|bis)\s*$", re.I)
 _FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
 _BARE = re.compile(
     r"\b(?:oven|preheat|bakes?)\b[^\n]{0,40}?\b(\d{3})(?!\s*(?:g|gr|grams|ml|kg|kcal)\b)\s*(?:°|º|degrees)?", re.I
@@ -196,6 +197,8 @@ def _celsius(text: str) -> tuple[float | None, float | None]:
     found: dict[bool, float] = {}
     for match in _CELSIUS.finditer(text):
         value = float(match[1])
+        if lower := _LOWER.search(text, 0, match.start()):
+            value = float(lower[1])  # "175-200 °C": the lower of two
         if 70 <= value <= 300:
             before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 28]
             is_fan = bool(_FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1]))

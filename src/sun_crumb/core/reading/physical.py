@@ -82,14 +82,18 @@ def _unit_of(head: str) -> str:
     if len(cells) < LEAST_CELLS or re.search(r"\d", head):
         return ""
     words = [re.findall(r"[a-z]+", cell.lower()) for cell in cells]
-    if not all(set(told) <= word_list("table_head") for told in words):
+    if not all(set(told) <= word_list("table_head") | _SYSTEMS for told in words):
         return ""
+    if len(words) == len([told for told in words if _SYSTEMS & set(told)]) == TWO_SYSTEMS:
+        return TWICE
     units = [(at, told[-1]) for at, told in enumerate(words) if told and told[-1] in _UNITS_OF_COLUMNS]
     return f"{units[0][0]} {_UNITS_OF_COLUMNS[units[0][1]]}" if len(units) == 1 else ""
 
 
 def _with_unit(raw: str, unit: str) -> str:
     """Return a row with the unit behind the bare number in the cell that it is of."""
+    if unit == TWICE:
+        return _told_once(raw)
     at, _, name = unit.partition(" ")
     cells = _cells(raw)
     if int(at) >= len(cells) or not _BARE_NUMBER.fullmatch(cells[int(at)].strip()):
@@ -97,10 +101,31 @@ def _with_unit(raw: str, unit: str) -> str:
     return "|".join(f"{cell} {name}" if n == int(at) else cell for n, cell in enumerate(cells))
 
 
+def _told_once(raw: str) -> str:
+    """Return a row that tells a food in two systems of measures as one statement: "1 cup sugar || 200 g sugar" as "200 g / 1 cup sugar"."""
+    cells = [cell.strip() for cell in _cells(raw) if cell.strip()]
+    if len(cells) != TWO_SYSTEMS:
+        return raw
+    amounts = [read_amount(clean(cell)) for cell in cells]
+    one, two = (
+        clean(cell)[found[1] :].strip() if found else clean(cell) for cell, found in zip(cells, amounts, strict=True)
+    )
+    if cells[0] == cells[1] or not all(amounts) or one.split()[-1:] != two.split()[-1:]:
+        return cells[1] if one == two or one.split()[-1:] == two.split()[-1:] else raw
+    first, second = (clean(cell)[: found[1]].strip() for cell, found in zip(cells, amounts, strict=True) if found)
+    weighed, other = (second, first) if re.search(r"\d\s*(?:g|kg|ml)\b", second) else (first, second)
+    return f"{weighed} / {other} {two}"
+
+
+# What the two columns of a table in two systems of measures are called.
+_SYSTEMS = frozenset({"us", "metric", "imperial", "american", "cups", "grams", "european", "uk"})
+TWO_SYSTEMS, TWICE = 2, "twice"
+
+
 def _cells(raw: str) -> list[str]:
     """Return the cells of a row that bars, tabs, commas or wide gaps divide."""
     text = raw.strip().strip("|")
-    for mark in ("|", "\t", ",", ";"):
+    for mark in ("||", "|", "\t", ",", ";"):
         if mark in text:
             return text.split(mark)
     return GAP.split(text)
@@ -156,7 +181,11 @@ def _name_beside(raw: str) -> list[str]:
 def _is_table_head(raw: str) -> bool:
     """Return whether a line only tells what its columns are called: "INGREDIENTS ........ AMOUNT"."""
     words = re.findall(r"[a-z]+", raw.lower())
-    is_apart = bool(_LEADERS.search(raw)) or (len(words) > 1 and len(GAP.split(raw.strip())) == len(words))
+    is_apart = (
+        bool(_LEADERS.search(raw))
+        or re.search(r"\w\s+[-–—/|]\s+\w", raw) is not None
+        or (len(words) > 1 and len(GAP.split(raw.strip())) == len(words))
+    )
     return len(words) > 1 and is_apart and set(words) <= word_list("table_head") | {"metric"}
 
 
@@ -180,6 +209,7 @@ def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
     if len(raw) <= LONGEST_GLUED and len(_GLUED.findall(raw)) >= LEAST_GLUED and not _OF_THE_WEB.search(raw):
         raw = _GLUED.sub(r"\1 ", raw)
+    raw = _POINTED.sub(" ", raw)
     raw = _LED_FIELD.sub(r"\1: ", _COLON_DASH.sub(": ", raw), count=1)
     raw = _MARKED_FIELD.sub(r"\1: ", _FIELD_IN_BRACKETS.sub(r"\1: ", raw, count=1), count=1)
     raw = _OPTIONAL_FIRST.sub(r"\1 (optional)", raw)
@@ -219,6 +249,8 @@ _OUTLINED = re.compile(r"^\s*\d{1,2}\.\d{1,2}\.?\s+(?=[A-Z][a-z]{2})")
 _KEYCAP = re.compile("^(\\s*\\d)\ufe0f?\u20e3\\s*")
 # "Yield.......: 4 dozen"
 _LED_FIELD = re.compile(r"^(\s*[A-Za-z]{3,14}) ?\.{2,}\s*:\s*")
+# "225 g ‣ butter", "Cream ‣ butter & sugar"
+_POINTED = re.compile(r"(?<=\w)\.?\s+[‣▸►▹⁃⟩❯]\s+(?=\S)")
 # "beat eggs,add oil.2 pans.325F": stops and commas that nothing stands behind.
 _GLUED = re.compile(r"(?<=[^\W\d_]{2})([.,;])(?=[^\W\d_]{2}|\d)")
 _OF_THE_WEB = re.compile(r"https?:|www\.|@|\.(?:com|org|net)\b", re.I)

@@ -15,6 +15,7 @@ import numpy as np
 
 from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.reading.counts import kind_of
+from sun_crumb.core.reading.line import BULLETS
 from sun_crumb.core.reading.marks import Known, Section, is_asking, marks_of
 from sun_crumb.core.reading.nutrition import take_out_nutrition
 from sun_crumb.core.reading.physical import SENT_AT, Statement
@@ -110,6 +111,10 @@ def _own_marks(found: Sequence[Statement], known: Sequence[Known], junk: Set[int
     if _tells_more_than_portions(found[begin].text) or _SO_MUCH_OF_IT.search(found[begin].text):
         own[begin] -= {"portions", "portions_bare", "weighed_behind", "weighed_unknown", "counted_unknown"}
         own[begin] -= {"heading_word", "heading_form"}
+    last = max((n for n, marks in enumerate(own) if "weighed" in marks), default=len(own))
+    for marks in own[last + 1 :]:
+        if "imperative" in marks:
+            marks.discard("time")  # "Bake 18-20 min", below the list: done, and no time told ahead
     take_out_nutrition(found, own)
     if not (found[begin].line.raw.count("|") > 1 and known[begin].has_food and own[begin] & _FOODS_COUNTED):
         own[begin].add("first")  # no title in the rows of a table
@@ -123,13 +128,13 @@ _FOODS_COUNTED = frozenset({"weighed", "counted"})
 _NO_BEGINNING = frozenset({"junk_word", "wordless", "credit"})
 # So many lines in a row are a list of steps.
 LEAST_IN_TURN = 3
-_IN_TURN = re.compile(r"^\s*(?:(?P<number>\d{1,2}\s*[.):]|step\s+\d)|(?P<dash>[-–*•>]))\s*(?=[^\W\d_])", re.I)
+_IN_TURN = re.compile(rf"^\s*(?:(?P<number>\d{{1,2}}\s*[.):]|step\s+\d)|(?P<dash>[{BULLETS}]))\s*(?=[^\W\d_])", re.I)
 _TOLD = frozenset({"imperative", "sentences", "temperature", "works", "long"})
 
 
 def _tell_in_turn(found: Sequence[Statement], known: Sequence[Known], own: list[set[str]]) -> None:
     """Mark the lines of a method that is told in short numbered or dashed lines, some of which sound like foods: "1) Gelatine in cold water, 5 mins"."""
-    forms = [(m.lastgroup or "") if (m := _IN_TURN.match(s.line.raw)) else "" for s in found]
+    forms = [(m["dash"] or "number") if (m := _IN_TURN.match(s.line.raw)) else "" for s in found]
     at = 0
     while at < len(found):
         end = at + 1

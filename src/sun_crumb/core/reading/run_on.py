@@ -40,14 +40,8 @@ def run_on(raw: str) -> list[str]:
         return told
     if len(text) < 12 or (first_word(text) in word_list("verb") and not (_HEADED.match(text) or _DASHED.match(text))):
         return [raw]
-    if (titled := _TITLED.match(text) or _TITLED_AND_COUNTED.match(text)) and len(
-        parts := _split(text[titled.end() :])
-    ) >= LEAST_FOODS:
-        # "Date slice. 200 g dates, 150 ml water, 1 egg": the name of what the foods make; how, behind the last of them.
-        last, *method = re.split(r"\.\s+(?=[A-Z])", parts[-1], maxsplit=1)
-        return [part for part in (titled[1], titled[2], *parts[:-1], last, *method) if part]
-    if (part := _DASHED.match(text) or _SHOUTED.match(text)) and len(parts := _split(text[part.end() :])) > 1:
-        return [f"{part[1]}:", *parts]
+    if told := _titled(text) or _dashed(text):
+        return told
     if washed := _WASH.match(text):
         return _split(text[washed.end() :])
     if named := re.match(r"^([^\W\d_][^:,;]{1,40}):\s+(?=\S)", text):
@@ -56,12 +50,42 @@ def run_on(raw: str) -> list[str]:
         return _headed(named[1], _MARKED.sub("", text[named.end() :])) or [raw]
     if not begins_food(text) and (behind := _amounts_behind(text)):
         return behind  # "Sugar 2 cups, water 1/2 cup, butter 1 T"
-    return _split(text)
+    return _split_before_the_method(text)
+
+
+def _titled(text: str) -> list[str]:
+    """Return a dessert's name, what it makes, its foods and how, where one line tells all ("Date slice. 200 g dates, 150 ml water, 1 egg"), or none."""
+    titled = _TITLED.match(text) or _TITLED_AND_COUNTED.match(text)
+    parts = _split(text[titled.end() :]) if titled else []
+    if titled is None or len(parts) < LEAST_FOODS:
+        return []
+    last, *method = re.split(r"\.\s+(?=[A-Z])", parts[-1], maxsplit=1)
+    return [part for part in (titled[1], titled[2], *parts[:-1], last, *method) if part]
+
+
+def _dashed(text: str) -> list[str]:
+    """Return a part's name and its foods, where a dash or capitals divide them ("PASTRY 200 g flour, 100 g butter"), or none."""
+    part = _DASHED.match(text) or _SHOUTED.match(text)
+    if part is None:
+        return []
+    if len(parts := _split(text[part.end() :])) > 1:
+        return [f"{part[1]}:", *parts]
+    is_part = part[1].lower() in word_list("component") - word_list("verb") | _PLACES
+    # "base - half a pack (125 g) of ginger nuts & 50 g butter"
+    return [f"{part[1]}:", text[part.end() :]] if is_part and begins_food(text[part.end() :]) else []
+
+
+def _split_before_the_method(text: str) -> list[str]:
+    """Return the foods of a line, and how, where that is told behind the last of them: "50 g semolina, 1 egg. Bring the milk to the boil"."""
+    *foods, told = _split(text)
+    last, *method = _METHOD_BEHIND.split(told, maxsplit=1) if len(foods) >= LEAST_FOODS else [told]
+    is_told = bool(method) and first_word(method[0]) in word_list("verb")
+    return [*foods, last, *method] if is_told else [*foods, told]
 
 
 # "Filling - 2 eggs, 100 g sugar", "PASTRY 200 g plain flour, 100 g butter"
 _DASHED = re.compile(
-    r"^(?!.*\bif (?:large|small)\b)([^\W\d_][^:,;\d]{1,30}?)(?:\s+[–—-]{1,3}|(?<=[a-z]{3})[–—-])\s+(?=[\d½¼¾⅓⅔])"
+    r"^(?!.*\bif (?:large|small)\b)([^\W\d_][^:,;\d]{1,30}?)(?:\s+[–—-]{1,3}|(?<=[a-z]{3})[–—-])\s+(?=[\d½¼¾⅓⅔]|half\s+an?\b|half\s+[a-z]+\s*\()"
 )
 _PLACES = frozenset({"top", "middle", "bottom"})
 _PART_FIRST = re.compile(r"^([^\W\d_]{3,12})\s+(?=[\d½¼¾⅓⅔])")
@@ -120,9 +144,13 @@ def _headed(prefix: str, rest: str) -> list[str]:
         return [f"{rest} {prefix}"]  # "Cream: 600 ml double": one food, its name before the colon
     *foods, told = _split(rest)
     last, *method = _METHOD_BEHIND.split(told, maxsplit=1)
+    if _LEADS_THE_LIST.match(prefix):
+        return [*foods, last, *method]  # "I always use the same pot: 1 litre of milk, ..."
     return [f"{prefix}:", *foods, last, *method]
 
 
+# Words that lead in what goes in, and name no part.
+_LEADS_THE_LIST = re.compile(r"(?:I|we|you|it|this|my|our)\b|.*\b(?:use|need|takes|wants)\b", re.I)
 _ITS_KIND = re.compile(
     r"\d[\d.,/]*\s*(?:g|kg|ml|l|cl|oz|lbs?|tbsps?|tsps?|cups?)\.?\s+(?:double|single|whipping|heavy|clotted|soured|thick|dark|white|brown|plain|self[- ]raising)",
     re.I,

@@ -268,7 +268,7 @@ _IN_A_QUESTION = re.compile(
 )
 # "Title: Carrot halwa"
 _FIELD = re.compile(
-    r"^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",
+    r"^(?:(?:to|from|cc|date):\s*\S+\s+)+subject:\s*(?:re:\s*|fwd?:\s*)*|^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",
     re.I,
 )
 # What a letter is about names its recipe where nothing else does.
@@ -302,7 +302,7 @@ _THEN_TALK = re.compile(
 )
 # "so here's how i do my banana pancakes"
 _LEADS_IN = re.compile(
-    r"^(?:(?:so|ok|okay|well|right)\W+)?(?:here(?:['’]s| is)|this is)\s+(?:how\s+(?:i|we)\s+(?:do|make|bake)\s+|the recipe for\s+)(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})",
+    r"^how\s+(?:i|we)\s+(?:make|do|bake)\s+(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})|^(?:(?:so|ok|okay|well|right)\W+)?(?:here(?:['’]s| is)|this is)\s+(?:how\s+(?:i|we)\s+(?:do|make|bake)\s+|the recipe for\s+)(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})",
     re.I,
 )
 # "Banana muffins *** now with less sugar ***"
