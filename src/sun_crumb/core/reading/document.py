@@ -203,6 +203,8 @@ def _broken_names(
             continue
         if (second.food and _ENDS_WITH_USE.search(before.text)) or _SO_LITTLE_OF.match(statement.raw):
             continue  # "strip of orange peel", "oil for frying": a food of its own
+        if first.food and second.food:
+            continue  # "1 egg + 1 yolk" and "lemon zest": each a food of its own
         both = known(f"{before.text} {statement.text}")
         if both.food and first.food in ("", both.food):
             lines[statement.line.number] = "continuation"

@@ -248,7 +248,7 @@ def _in_its_part(piece: Piece) -> Piece:
 def _named_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
     """Return the food that a bracket names in other words ("150 g Zucker (sugar)"), where that is sure; else none."""
     words, *others = (part.strip() for part in parsed.preparation.split(","))
-    if any(is_sure(index.match(other)) for other in others):
+    if not re.search(rf"[(\[]\s*{re.escape(words)}|/", parsed.text) or any(is_sure(index.match(o)) for o in others):
         return []  # "(strawberries, raspberries, redcurrants)": several of a kind
     if not 1 <= len(words.split()) <= 3 or set(words_of(words)) <= word_list("neutral"):
         return []

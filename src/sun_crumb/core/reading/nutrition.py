@@ -17,7 +17,8 @@ _NUTRIENT = re.compile(
 
 # What introduces figures of nutrition on one line, and a figure as it then stands there: "120 kcal", "8 g fat".
 _NUTRITION_SAID = re.compile(
-    r"\b(?:nutrition\w*|per (?:serving|portion|slice|piece|biscuit|cookie))\b[^.]{0,40}?:?\s*$", re.I
+    r"\b(?:nutrition\w*|per (?:serving|portion|slice|piece|biscuit|cookie|muffin|bar|square|cupcake|scone|bun|ball|brownie|pancake|each))\b[^.]{0,40}?:?\s*$",
+    re.I,
 )
 _FIGURE = re.compile(
     r"^\W*\d+(?:[.,]\d+)?\s*(?:k?cals?|kj|calories|m?g)\b\s*(?:of\s+)?(?:energy|(?:total |added |saturated )?(?:sugars?|fats?)|saturates|carb(?:ohydrate)?s?|fib(?:re|er)|protein|sodium|salt)?\W*$",

@@ -65,7 +65,7 @@ def physical_lines(text: str) -> list[Physical]:
 
 def statements_of(line: Physical) -> list[Statement]:
     """Return what a line says: one statement, or one for each food where it holds several."""
-    raw = "|".join(next(csv.reader([line.raw]), [])) if line.is_row else line.raw
+    raw = "|".join(_row(line.raw)) if line.is_row else line.raw
     raw = _with_unit(raw, line.unit) if line.unit else raw
     return [Statement(line, part, text) for part, text in _parts(raw, line.is_first)]
 
@@ -73,7 +73,8 @@ def statements_of(line: Physical) -> list[Statement]:
 def _columns_of(head: str) -> int:
     """Return how many cells a row has by the head of its table, where that names its columns with commas between: "Ingredient,Amount,Unit"; else 0."""
     words = set(re.findall(r"[a-z]+", head.lower())) if len(head) <= LONGEST_ROW else {"long"}
-    return head.count(",") + 1 if "," in head and words <= word_list("table_head") else 0
+    mark = ";" if ";" in head else ","
+    return head.count(mark) + 1 if mark in head and words <= word_list("table_head") else 0
 
 
 def _unit_of(head: str) -> str:
@@ -140,7 +141,12 @@ _UNITS_OF_COLUMNS = {
 
 
 def _is_row(raw: str, columns: int) -> bool:
-    return columns > 0 and len(raw) <= LONGEST_ROW and len(next(csv.reader([raw]), [])) >= columns
+    return columns > 0 and len(raw) <= LONGEST_ROW and len(_row(raw)) >= columns
+
+
+def _row(raw: str) -> list[str]:
+    """Return the cells of a row that semicolons divide, or else commas."""
+    return next(csv.reader([raw], delimiter=";" if ";" in raw else ","), [])
 
 
 # No row of such a table is longer [characters].
@@ -313,7 +319,7 @@ def _of_cells(cells: list[str]) -> list[str]:
         return []
     if all(set(re.findall(r"[a-z]+", t.lower())) <= word_list("table_head") for t in texts):
         return []  # what the columns of a table are called
-    if sum(is_food_with_amount(t) or begins_food(t) for t in texts) >= 2:
+    if sum(is_food_with_amount(t) or begins_food(t) or _AS_NEEDED.search(t) is not None for t in texts) >= 2:
         return [part for cell in cells for part in run_on(cell)]
     amounts = list(dict.fromkeys(t for t in texts if _is_amount(t)))
     names = list(dict.fromkeys(t for t in texts if t not in amounts))
@@ -339,6 +345,8 @@ def _of_cells(cells: list[str]) -> list[str]:
     return [" ".join([first + "".join(f", {t}" for t in told), *added])]
 
 
+# "Milk if needed", beside "Pinch salt"
+_AS_NEEDED = re.compile(r"[^\W\d_]{3}.*\b(?:if needed|as needed|to taste|to serve|if liked)\s*$", re.I)
 # So many pieces are no tin of anything.
 LEAST_PIECES = 4
 _TIN_OR_HEAT = re.compile(r"\b(?:tin|pan|fan|oven|gas|prep|bake|time)\b|\d{3}\s*(?:°|º)|\d\s*min", re.I)

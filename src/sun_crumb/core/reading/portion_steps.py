@@ -56,7 +56,7 @@ _SO_MANY = re.compile(
 _SO_MANY_ASIDE = re.compile(r"\b(?:cut|slice|portion|mark)s?\b[^.;()\d]{0,40}\((?:about\s+)?(\d{1,2})\)", re.I)
 # "Fill 12 cases 3/4 full."
 _FILLED = re.compile(
-    r"\bfill\s+(?:about\s+)?(\d{1,2})\s+(?:\w+\s+)?(?:cases|dishes|glasses|bowls|pots|ramekins|moulds|cups)\b", re.I
+    r"\bfill\s+(?:about\s+)?(\d{1,2})\s+(?:\w+\s+){0,3}(?:cases|dishes|glasses|bowls|pots|ramekins|moulds|cups)\b", re.I
 )
 # A tin with so many holes makes so many, if all is filled.
 _HOLES = re.compile(
@@ -98,12 +98,21 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
         # "Cool, cut 24": the finished thing, in the end.
         is_cut = is_late and many_of[0].lower().startswith("cut")
         return Stated(count, "", 0.85 if is_cut else 0.7, many_of[0].strip(" ,;"))
+    if (last := _ABOUT_SO_MANY_LAST.search(sentence)) and (count := read_count(last[1])) and count.low >= 4:
+        return Stated(count, "", 0.8, last[1])
     if filled := _FILLED.search(sentence):
         return Stated(read_count(filled[1]), "", 0.8, filled[0])
     if holes := _HOLES.search(sentence):
         many = int(holes["rest"])
         return Stated(Count(many, many, "piece", "piece", 0), "", 0.35, holes[0]) if many >= 4 else None
     return None
+
+
+# "Roll thin, cut rounds - about 20."
+_ABOUT_SO_MANY_LAST = re.compile(
+    r"\b(?:cut|roll|shape|stamp|scoop|drop|pipe|rounds|balls|circles|spoonfuls)\b[^.;]*?[-–—,(]\s*(?:about|roughly|approx\.?|around|makes(?:\s+about)?)\s+(\d{1,2})\)?\W*$",
+    re.I,
+)
 
 
 def _for_each_eater(sentence: str) -> Stated | None:

@@ -411,6 +411,8 @@ def begins_food(text: str) -> bool:
         re.I,
     ):
         return True
+    if _IN_ITS_BOWL.match(text):
+        return False
     found = read_amount(text)
     if found is None or _PART_OF_IT.match(text):
         return False
@@ -447,5 +449,9 @@ def first_word(text: str) -> str:
 
 
 def is_food_with_amount(text: str) -> bool:
-    found = read_amount(text)
+    found = None if _IN_ITS_BOWL.match(text) else read_amount(text)
     return bool(found and re.search(r"[^\W\d_]{3,}", text[found[1] :]))
+
+
+# "A - brown it": which bowl it goes in, and no one of anything.
+_IN_ITS_BOWL = re.compile(r"[A-D]\s*[-–—:]")

@@ -25,7 +25,7 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         return "", []
     # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
     named, *more = re.split(
-        r"\s+[•|·]\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)",
+        r"\s+[•|·~]\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)",
         _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~<>+^"),
     )
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
