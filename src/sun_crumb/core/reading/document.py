@@ -18,6 +18,7 @@ from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portion_cues import Stated
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.roles import roles_of
+from sun_crumb.core.reading.several import split_line
 from sun_crumb.core.reading.stated import stated_in
 from sun_crumb.core.reading.titles import title_of, with_title
 from sun_crumb.core.reading.words import word_list
@@ -203,8 +204,8 @@ def _broken_names(
             continue
         if (second.food and _ENDS_WITH_USE.search(before.text)) or _SO_LITTLE_OF.match(statement.raw):
             continue  # "strip of orange peel", "oil for frying": a food of its own
-        if first.food and second.food:
-            continue  # "1 egg + 1 yolk" and "lemon zest": each a food of its own
+        if second.food and len(split_line(before.text)) > 1:
+            continue  # "1 egg + 1 yolk" and "lemon zest": nothing is broken off
         both = known(f"{before.text} {statement.text}")
         if both.food and first.food in ("", both.food):
             lines[statement.line.number] = "continuation"

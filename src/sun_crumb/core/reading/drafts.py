@@ -248,12 +248,19 @@ def _in_its_part(piece: Piece) -> Piece:
 def _named_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
     """Return the food that a bracket names in other words ("150 g Zucker (sugar)"), where that is sure; else none."""
     words, *others = (part.strip() for part in parsed.preparation.split(","))
-    if not re.search(rf"[(\[]\s*{re.escape(words)}|/", parsed.text) or any(is_sure(index.match(o)) for o in others):
+    # "nat. yoghurt", "Pastry: as usual, 6 oz flour"
+    is_cut_short = len(parsed.name) < SHORT_NAME or ":" in parsed.name
+    is_aside = is_cut_short or re.search(rf"[(\[]\s*{re.escape(words)}|/", parsed.text) is not None
+    if not is_aside or any(is_sure(index.match(other)) for other in others):
         return []  # "(strawberries, raspberries, redcurrants)": several of a kind
     if not 1 <= len(words.split()) <= 3 or set(words_of(words)) <= word_list("neutral"):
         return []
     found = index.match(words)
     return found if is_sure(found) and found[0].confidence >= SURE_ASIDE else []
+
+
+# A name of fewer letters is a word cut short (judgement).
+SHORT_NAME = 5
 
 
 def _weighed_aside(parsed: ParsedLine, index: NameIndex) -> list[Candidate]:
