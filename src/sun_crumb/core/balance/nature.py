@@ -88,7 +88,7 @@ def _said(text: str, *kinds: str) -> dict[str, float]:
 _A_PART = re.compile(r"\b(?:topping|filling|layer|sauce|icing|frosting|glaze)s?\s*$")
 INSIDE_OF_A_PART = 0.3
 # What a name in the midst of others counts for, and a title for a part of the dessert that has a heading of its own.
-INSIDE, TITLE_OF_A_PART, TITLE_BESIDE_A_HEADING = 0.6, 0.2, 0.7
+INSIDE, TITLE_OF_A_PART, TITLE_BESIDE_A_HEADING = 0.6, 0.1, 0.7
 # How loudly the nearest pattern speaks, and how far is far [share].
 PATTERN, FAR = 4.5, 0.30
 # How much better the best must be to be taken without asking.
@@ -223,7 +223,9 @@ def _done(formula: Formula, component: str, *, is_alone: bool) -> dict[str, floa
 _HEAT = re.compile(
     r"\b(?:oven|bake[ds]?|baking(?! powder| soda| sheet| tray| paper| parchment)|preheat|gas mark|roast)\b", re.I
 )
-_BOILS = re.compile(r"\bboil|caramel|\bamber\b|soft[- ]?ball|crack|thermometer|\bsyrup\b|dissolv|simmer", re.I)
+_BOILS = re.compile(
+    r"\bboil(?!ing water)|caramel|\bamber\b|soft[- ]?ball|crack|thermometer|\bsyrup\b|dissolv|simmer", re.I
+)
 _FRIES = re.compile(r"\bfr(?:y|ies|ied|ying)\b(?!\s+pan)|\bhot (?:oil|fat)\b|\bdeep[- ]", re.I)
 _FREEZES = re.compile(
     r"\bfr(?:eez|oze)|\bchurn|\bice[- ]cream\b|\bsorbet|\bgranita|\bkulfi|\bgelato|\bloll(?:y|ies)\b|\bpopsicle|\bsemifreddo|\bmachine\b",

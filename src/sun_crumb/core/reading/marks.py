@@ -114,7 +114,7 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     for kind in ("ingredients", "method", "notes", "stage"):
         if bare in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
             return kind
-    if IN_THE_BOWL.fullmatch(bare):
+    if IN_THE_BOWL.fullmatch(bare) or _WET_OR_DRY.fullmatch(bare):
         return "stage"
     if re.match(
         r"(?:the )?(?:ingredients|quantities|amounts|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
@@ -133,6 +133,12 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     ):
         return "method"
     return ""
+
+
+# "Dry team", "The wet bits"
+_WET_OR_DRY = re.compile(
+    r"(?:the\s+)?(?:dry|wet|liquid)\s+(?:team|bits?|things?|half|side|part|parts|bowl|lot|group|stuff|goods|items)"
+)
 
 
 def without_number(raw: str) -> str:
@@ -227,6 +233,8 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
 
 def _is_of_portions(text: str) -> bool:
     """Return whether a line tells its portions and nothing of a food: "Cake for 10", "SERVES SIX"."""
+    if re.fullmatch(r"(?:makes|serves|yields?|feeds|servings?|portions?)\W*0+", text, re.I):
+        return True  # it makes none: no number of portions, and no food
     is_shouted = _SHOUTED_YIELD.fullmatch(text) is not None and bool(statements(text))
     return SUCH_FOR.fullmatch(text) is not None or is_shouted or _so_many_and_so_long(text)
 

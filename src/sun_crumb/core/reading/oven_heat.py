@@ -6,11 +6,11 @@ import re
 
 from sun_crumb.core.reading.records import Oven
 
-_CELSIUS = re.compile(r"(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|centigrade)", re.I)
+_CELSIUS = re.compile(r"(?<!\d)(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|celsius|centigrade)", re.I)
 _LOWER = re.compile(r"(?<!\d)(\d{3})\s*(?:°|º)?\s*(?:-|–|—|to|bis)\s*$", re.I)
-_FAHRENHEIT = re.compile(r"(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
+_FAHRENHEIT = re.compile(r"(?<!\d)(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
 _BARE = re.compile(
-    r"\b(?:oven|preheat|bakes?)\b[^\n]{0,40}?\b(\d{3})(?!\s*(?:g|gr|grams|ml|kg|kcal)\b)\s*(?:°|º|degrees)?", re.I
+    r"\b(?:oven|preheat|bakes?)\b[^\n]{0,40}?\b(\d{3})(?!\d|\s*(?:g|gr|grams|ml|kg|kcal)\b)\s*(?:°|º|degrees)?", re.I
 )
 _BARE_BEFORE = re.compile(r"\b(\d{3})\s*(?:°|º|degrees?)?\s*oven\b", re.I)
 _DEGREES = re.compile(r"\b(\d{3})\s*(?:°|º|degrees)(?!\s*[CF]\b)", re.I)
@@ -227,9 +227,15 @@ def _gas_or_bare(text: str) -> tuple[float | None, float | None]:
         return None, float(fan[1])  # "Fan 160."
     if bare := _BARE.search(text) or _BARE_BEFORE.search(text) or _DEGREES.search(text):
         degrees = float(bare[1])
+        if degrees > HOTTEST_F:
+            return None, None  # no oven's heat by any dial
         value = _from_fahrenheit(degrees) if degrees >= 275 else degrees if degrees >= 100 else None
         return (None, value) if _BARE_FAN.match(text, bare.end(1)) else (value, None)
     return None, None
+
+
+# No oven at home is hotter [°F] (common practice).
+HOTTEST_F = 550
 
 
 def _from_fahrenheit(degrees: float) -> float:
