@@ -7,8 +7,9 @@ from dataclasses import replace
 from itertools import groupby
 
 from sun_crumb.core.reading.line import clean
-from sun_crumb.core.reading.physical import GAP, Statement, bare_line
+from sun_crumb.core.reading.physical import Statement, bare_line
 from sun_crumb.core.reading.run_on import is_food_with_amount
+from sun_crumb.core.reading.tables import GAP
 
 # So many rows with a food on both sides are two lists; a heading has so few words.
 LEAST_ROWS, MOST_WORDS = 2, 3

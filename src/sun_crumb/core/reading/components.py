@@ -42,6 +42,8 @@ def with_components(pieces: list[Piece]) -> list[Piece]:
 def _is_deed(text: str, *, least: int) -> bool:
     """Return whether a heading tells only what is done with the foods under it: "Sift & add:"; beside one such also "Cream:"."""
     words = re.findall(r"[^\W\d_]+", text.lower())
+    if len(words) > 1 and words[-1] == "cream":
+        return False  # "Set cream": a part
     deeds = [word for word in words if fold(word) in word_list("verb")]
     return len(deeds) >= least and set(words) <= {
         *deeds,

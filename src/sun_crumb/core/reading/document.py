@@ -69,6 +69,9 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     pieces = with_title(_joined(found, roles))
     by_line: dict[int, Role] = {}
     for statement, role in zip(found, roles, strict=True):
+        is_food_after_its_part = role == "food" and statement.line.head is not None
+        if is_food_after_its_part:
+            by_line[statement.line.number] = role  # "Pastry | flour | 200 g"
         by_line.setdefault(statement.line.number, role)
     kept = {line.number for line in lines_of_list}
     by_line |= {line.number: "continuation" for line in lines if line.number not in kept}

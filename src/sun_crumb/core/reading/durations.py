@@ -16,7 +16,7 @@ _WORDS = {
 }  # fmt: skip
 _GLYPHS = "".join(FRACTIONS)
 _NUMBER = rf"(?:\d{{1,3}}(?:[.,]\d{{1,2}})?(?:\s*[{_GLYPHS}]|\s+\d/\d)?|[{_GLYPHS}]|\d/\d|{'|'.join(sorted(_WORDS, key=len, reverse=True))})"
-_UNIT = r"(?P<{0}>min(?:ute)?s?\b\.?|hours?\b|hrs?\b\.?|h(?=[0-5]\d\b)|h\b|days?\b|m\b)"
+_UNIT = r"(?P<{0}>min(?:ute[ns]?|ut[io]s?|uter)?s?\b\.?|hours?\b|stunden?\b|std\b\.?|heures?\b|horas?\b|hrs?\b\.?|h(?=[0-5]\d\b)|h\b|days?\b|m\b)"
 _SPAN = re.compile(
     rf"(?<![\w.,/°½¼¾⅓⅔])(?P<low>{_NUMBER})\s*(?:{_UNIT.format('low_unit')}\s*)?(?:(?:-|–|—|to|or|(?<=\d)/(?=\d\d))\s*(?P<high>{_NUMBER})\s*)?-?(?:(?:more|further|extra|full|good)\s+)?{_UNIT.format('unit')}"
     rf"(?:\s*(?:and\s+)?(?:(?P<half>a half)|(?P<quarter>a quarter)|(?P<quarters>three[- ]quarters)|(?P<more>\d{{1,2}})\s*(?:min(?:ute)?s?\b\.?|m\b)|(?:(?<=[hr.s]\s)|(?<=\dh))(?P<bare>[0-5]\d)(?=\s*(?:[.,;)](?!\d)|$|(?:at|until|till?|or until)\b))))?",

@@ -233,6 +233,8 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
 
 def _is_of_portions(text: str) -> bool:
     """Return whether a line tells its portions and nothing of a food: "Cake for 10", "SERVES SIX"."""
+    if re.fullmatch(r"\W*for\s+(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve)\W*", text, re.I):
+        return True
     if re.fullmatch(r"(?:makes|serves|yields?|feeds|servings?|portions?)\W*0+", text, re.I):
         return True  # it makes none: no number of portions, and no food
     is_shouted = _SHOUTED_YIELD.fullmatch(text) is not None and bool(statements(text))
@@ -390,8 +392,10 @@ def _method_marks(raw: str, text: str, words: Sequence[str], known: Known) -> se
         is_done = (_DONE_TO.match(rest) and len(words) > 4) or _CREAMS.match(rest)
         first = first if is_done else None
     begins_amount = known.has_amount and known.has_unit and not known.is_behind
-    is_pair = len(words) == 2 and (
-        all(fold(word) in word_list("verb") for word in words) or bool(_DURATION.search(text))
+    is_pair = (
+        len(words) == 2
+        and not raw.rstrip().endswith(":")
+        and (all(fold(word) in word_list("verb") for word in words) or bool(_DURATION.search(text)))
     )
     is_told = len(words) >= 3 or is_pair or _SO_LONG_OR_HOT.fullmatch(rest) is not None
     if first and fold(first[0]) in word_list("verb") and is_told and not begins_amount:
@@ -468,7 +472,7 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
         found.add("tool")
     if _TIME_ONLY.match(text) or (_DURATION.search(text) and len(words) <= 14 and not _is_told(text, words)):
         found.add("time")
-    if len(words) <= 8 and _page("credit").match(text):
+    if len(words) <= 8 and _page("credit").match(text.strip(" ~*_=.-–—")):
         found.add("credit")
     if _FOOTNOTE.match(raw.strip()):
         found.add("footnote")

@@ -16,7 +16,7 @@ _BARE_BEFORE = re.compile(r"\b(\d{3})\s*(?:°|º|degrees?)?\s*oven\b", re.I)
 _DEGREES = re.compile(r"\b(\d{3})\s*(?:°|º|degrees)(?!\s*[CF]\b)", re.I)
 _FAN_FIRST = re.compile(r"^\W*fan(?:\s+oven)?\s*:?\s*(1[1-9]\d|2[0-4]\d)\b", re.I)
 _FAN_BEHIND = re.compile(
-    r"(?<![\d.,/(])(?<!\d{3} [/(])(?<!/ )(1[1-9]\d|2[0-4]\d)\s*(?:°|º)?\s*fan\b(?!\s*:?\s*\d)", re.I
+    r"(?<![\d.,/(])(?<!\d{3} [/(])(?<![^/]/ )(1[1-9]\d|2[0-4]\d)\s*(?:°|º)?\s*fan\b(?!\s*:?\s*\d)", re.I
 )  # "loaf tin, 170 fan, 45 min"
 _BARE_FAN = re.compile(
     r"\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b(?!\s*(?:oven)?\s*:?\s*\d{2,3}(?!\d)(?!\s*(?:(?:-|–|to)\s*\d+\s*)?(?:m|h)))",
@@ -99,7 +99,7 @@ def read_oven(text: str) -> Oven | None:
 _HEAT_FIRST = re.compile(r"\W*(\d{3})\s*(?:°|º)?\s*([CF])\b\s*(?:\(?(fan)\)?)?\s*[.;\n]", re.I)
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 TIMED = re.compile(
-    r"(?:^|[.;!?\n]|\s[-–—•·|/]\s|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*|(?:\d\s*[x×]\s*)?\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pans?|tins?|dish|springform),\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
+    r"(?:^|[.;!?\n]|\s(?:[-–—•·|/]|//)\s|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*|(?:\d\s*[x×]\s*)?\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pans?|tins?|dish|springform),\s*)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
     r"(?:/\s*(?:fan\s*\d{3}|\d{3}\s*(?:°|º)?\s*C?\s*fan)\s*)?(?:\(\s*(?:not?\s+fan|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|\.{3}|…|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s)|(?=\s\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s*min))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
     r"(?:about |around |approx\.? )?(?:\d\s*h|an?\s+(?:hr|hour)\b|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m|\d{2}\s*(?:-|–)\s*\d{2}\s*(?:[.,;\n]|$))",
     re.I,

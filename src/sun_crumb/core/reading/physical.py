@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import csv
 import re
 from dataclasses import dataclass
 
@@ -12,12 +11,12 @@ from sun_crumb.core.reading.portion_asides import bare_count
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.remembered import remembered
 from sun_crumb.core.reading.run_on import all_in_one, begins_food, is_food_with_amount, named_then_told, run_on
+from sun_crumb.core.reading.tables import GAP, Head, columns_of, head_of, is_row, plain_row, row_of
 from sun_crumb.core.reading.words import word_list
 
 _BREAK = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
 _LETTER = re.compile(r"[^\W\d_]")
 _BAR = re.compile(r"\s*[|\t\u2502\u00a6]\s*")
-GAP = re.compile(r"\s{3,}")
 _RULE = re.compile(r"[-=_*~+·•.\s|:]{3,}$")
 _EMOJI = re.compile("[\U0001f000-\U0001faff\u2600-\u27bf\u2b00-\u2bff\ufe0f\u200d\u2190-\u21ff\u25a0-\u25ff\u20e3]+")
 # So many cells a row may have; a recipe in one row holds all its foods [1].
@@ -27,14 +26,14 @@ MOST_CELLS = 60
 @dataclass(frozen=True, slots=True)
 class Physical:
     """One line of the text as it stands; ``number`` counts from 0, ``gap`` says that an empty line stands before it, ``is_first`` that no letter does, ``is_row`` that commas divide its cells,
-    ``unit`` what the head of its table says that the bare numbers of one column are, as "2 g": the third cell is grams."""
+    ``head`` what the columns of its table are, where it stands in one."""
 
     number: int
     raw: str
     gap: bool = False
     is_first: bool = False
     is_row: bool = False
-    unit: str = ""
+    head: Head | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,106 +50,24 @@ def physical_lines(text: str) -> list[Physical]:
     found: list[Physical] = []
     gap, is_first = False, True
     rows = _BREAK.split(text)
-    columns = _columns_of(next((raw for raw in rows if raw.strip()), ""))
-    unit = ""
+    columns = columns_of(next((raw for raw in rows if raw.strip()), ""))
+    head: Head | None = None
     for number, raw in enumerate(rows):
         columns = columns if raw.strip() else 0  # an empty line ends a table
-        columns = columns or _columns_of(raw)
-        unit = (_unit_of(raw) or unit) if raw.strip() else ""
+        columns = columns or columns_of(raw)
+        head = (head_of(raw) or head) if raw.strip() else None
         has_letter = is_first and _LETTER.search(raw) is not None
-        found.append(Physical(number, raw, gap, has_letter, _is_row(raw, columns), unit))
+        found.append(Physical(number, raw, gap, has_letter, is_row(raw, columns), head))
         gap, is_first = not raw.strip(), is_first and not has_letter
     return found
 
 
 def statements_of(line: Physical) -> list[Statement]:
     """Return what a line says: one statement, or one for each food where it holds several."""
-    raw = "|".join(_row(line.raw)) if line.is_row else line.raw
-    raw = _with_unit(raw, line.unit) if line.unit else raw
-    return [Statement(line, part, text) for part, text in _parts(raw, line.is_first)]
-
-
-def _columns_of(head: str) -> int:
-    """Return how many cells a row has by the head of its table, where that names its columns with commas between: "Ingredient,Amount,Unit"; else 0."""
-    words = set(re.findall(r"[a-z]+", head.lower())) if len(head) <= LONGEST_ROW else {"long"}
-    mark = ";" if ";" in head else ","
-    return head.count(mark) + 1 if mark in head and words <= word_list("table_head") else 0
-
-
-def _unit_of(head: str) -> str:
-    """Return which cell of a table's rows is in which unit, by its head: "1 g" for "Ingredient | Weight (g)"; else nothing."""
-    cells = _cells(head) if 0 < len(head) <= LONGEST_ROW else []
-    if len(cells) < LEAST_CELLS or re.search(r"\d", head):
-        return ""
-    words = [re.findall(r"[a-z]+", cell.lower()) for cell in cells]
-    if not all(set(told) <= word_list("table_head") | _SYSTEMS for told in words):
-        return ""
-    if len(words) == len([told for told in words if _SYSTEMS & set(told)]) == TWO_SYSTEMS:
-        return TWICE
-    units = [(at, told[-1]) for at, told in enumerate(words) if told and told[-1] in _UNITS_OF_COLUMNS]
-    return f"{units[0][0]} {_UNITS_OF_COLUMNS[units[0][1]]}" if len(units) == 1 else ""
-
-
-def _with_unit(raw: str, unit: str) -> str:
-    """Return a row with the unit behind the bare number in the cell that it is of."""
-    if unit == TWICE:
-        return _told_once(raw)
-    at, _, name = unit.partition(" ")
-    cells = _cells(raw)
-    if int(at) >= len(cells) or not _BARE_NUMBER.fullmatch(cells[int(at)].strip()):
-        return raw
-    return "|".join(f"{cell} {name}" if n == int(at) else cell for n, cell in enumerate(cells))
-
-
-def _told_once(raw: str) -> str:
-    """Return a row that tells a food in two systems of measures as one statement: "1 cup sugar || 200 g sugar" as "200 g / 1 cup sugar"."""
-    cells = [cell.strip() for cell in _cells(raw) if cell.strip()]
-    if len(cells) != TWO_SYSTEMS:
-        return raw
-    amounts = [read_amount(clean(cell)) for cell in cells]
-    one, two = (
-        clean(cell)[found[1] :].strip() if found else clean(cell) for cell, found in zip(cells, amounts, strict=True)
-    )
-    if cells[0] == cells[1] or not all(amounts) or one.split()[-1:] != two.split()[-1:]:
-        return cells[1] if one == two or one.split()[-1:] == two.split()[-1:] else raw
-    first, second = (clean(cell)[: found[1]].strip() for cell, found in zip(cells, amounts, strict=True) if found)
-    weighed, other = (second, first) if re.search(r"\d\s*(?:g|kg|ml)\b", second) else (first, second)
-    return f"{weighed} / {other} {two}"
-
-
-# What the two columns of a table in two systems of measures are called.
-_SYSTEMS = frozenset({"us", "metric", "imperial", "american", "cups", "grams", "european", "uk"})
-TWO_SYSTEMS, TWICE = 2, "twice"
-
-
-def _cells(raw: str) -> list[str]:
-    """Return the cells of a row that bars, tabs, commas or wide gaps divide."""
-    text = raw.strip().strip("|")
-    for mark in ("||", "|", "\t", ",", ";"):
-        if mark in text:
-            return text.split(mark)
-    return GAP.split(text)
-
-
-# A table has so many columns at least [1].
-LEAST_CELLS = 2
-_BARE_NUMBER = re.compile(r"\d+(?:[.,]\d+)?")
-_UNITS_OF_COLUMNS = {
-    "g": "g", "gr": "g", "gram": "g", "grams": "g", "gramme": "g", "grammes": "g", "ml": "ml", "oz": "oz", "ounces": "oz"
-}  # fmt: skip
-
-
-def _is_row(raw: str, columns: int) -> bool:
-    return columns > 0 and len(raw) <= LONGEST_ROW and len(_row(raw)) >= columns
-
-
-def _row(raw: str) -> list[str]:
-    """Return the cells of a row that semicolons divide, or else commas."""
-    return next(csv.reader([raw], delimiter=";" if ";" in raw else ","), [])
-
-
-# No row of such a table is longer [characters].
-LONGEST_ROW = 300
+    raw = "|".join(row_of(line.raw)) if line.is_row else line.raw
+    part, raw = plain_row(raw, line.head) if line.head else ("", raw)
+    found = [Statement(line, part, text) for part, text in _parts(raw, line.is_first)]
+    return [Statement(line, part, part), *found] if part and found else found
 
 
 @remembered
@@ -192,7 +109,11 @@ def _is_table_head(raw: str) -> bool:
         or re.search(r"\w\s+[-–—/|]\s+\w", raw) is not None
         or (len(words) > 1 and len(GAP.split(raw.strip())) == len(words))
     )
-    return len(words) > 1 and is_apart and set(words) <= word_list("table_head") | {"metric"}
+    return (
+        len(words) > 1
+        and is_apart
+        and set(words) <= word_list("table_head") | {"metric", "part", "section", "component"}
+    )
 
 
 def _title_row(raw: str) -> list[str]:
@@ -247,7 +168,10 @@ SENT_AT = re.compile(
 # "What goes on top => 1 lb strawberries"
 _NAME_THEN = re.compile(r"^(\s*[^\W\d_][^\d:;,.]{1,40}?)\s*(?:[⇒→➔➙➛➜➝➞➡]\ufe0f?|[-=]+>)\s*(?=[\d½¼¾⅓⅔A-Z])")
 # "Q: can you send the recipe?", "A: butter 200 g"; "Lemon bars~~makes 24"
-_ASKED_OR_TOLD = re.compile(r"^\s*[QA]\s*:\s+")
+_ASKED_OR_TOLD = re.compile(
+    r"^\s*(?:Q\s*[:.]|A\s*:|A\s*\.(?=\s*(?:yes|sure|of course|here|certainly|no)\b))\s+(?:(?:yes|sure|of course|certainly)[!.,]\s+)?",
+    re.I,
+)
 _STRUCK = re.compile(r"(?<=\w)\s*~{2,}\s*(?=\w)")
 # "2.1 Beat all": the number of an outline, and no amount.
 _OUTLINED = re.compile(r"^\s*\d{1,2}\.\d{1,2}\.?\s+(?=[A-Z][a-z]{2})")

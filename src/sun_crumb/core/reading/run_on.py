@@ -38,7 +38,8 @@ def run_on(raw: str) -> list[str]:
         return _split(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
     if told := _led(text) or _after_its_part(text):
         return told
-    if len(text) < 12 or (first_word(text) in word_list("verb") and not (_HEADED.match(text) or _DASHED.match(text))):
+    is_headed = _HEADED.match(text) or _DASHED.match(text) or _lists_behind_a_deed(text)
+    if len(text) < 12 or (first_word(text) in word_list("verb") and not is_headed):
         return [raw]
     if told := _titled(text) or _dashed(text):
         return told
@@ -51,6 +52,15 @@ def run_on(raw: str) -> list[str]:
     if not begins_food(text) and (behind := _amounts_behind(text)):
         return behind  # "Sugar 2 cups, water 1/2 cup, butter 1 T"
     return _split_before_the_method(text)
+
+
+def _lists_behind_a_deed(text: str) -> bool:
+    """Return whether a line tells foods with their amounts behind what is done with them: "melt: butter 110 g, treacle 75 g"."""
+    named = re.match(r"[^\W\d_]+(?: [^\W\d_]+)?:\s+(?=\S)", text)
+    return named is not None and bool(_amounts_behind(text[named.end() :], LEAST_BEHIND_A_DEED))
+
+
+LEAST_BEHIND_A_DEED = 2
 
 
 def _titled(text: str) -> list[str]:
@@ -125,7 +135,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
     if _FOR_THE_END.fullmatch(prefix) and (some := _some_measured(rest)):
         return [f"{prefix}:", *some]
     rest = _OR_BOUGHT.sub("", rest)
-    if bare := _bare_foods(rest) or _amounts_behind(rest):
+    if bare := _bare_foods(rest) or _amounts_behind(rest, LEAST_BEHIND_A_DEED):
         return [f"{prefix}:", *bare]
     is_part = (
         prefix.lower() in word_list("component") | {"fruit"}
@@ -207,17 +217,17 @@ def _bare_foods(rest: str) -> list[str]:
     return parts if is_food and not any(re.search(r"\d", part) for part in parts[1:]) else []
 
 
-def _amounts_behind(rest: str) -> list[str]:
+def _amounts_behind(rest: str, least: int = LEAST_FOODS) -> list[str]:
     """Return the foods of a list whose amounts stand behind them ("flour 250 g; sugar 50 g; salt, pinch"); none where it is no such list."""
     parts = [part.strip() for part in rest.rstrip(".").split(";" if rest.count(";") > 1 else ",") if part.strip()]
     behind = [part for part in parts if _AMOUNT_BEHIND.search(part) and len(part.split()) <= LONGEST_FOOD]
     told = [part for part in parts if part in behind or (begins_food(part) and len(part.split()) <= LONGEST_FOOD)]
-    return parts if len(parts) >= LEAST_FOODS and len(told) == len(parts) and 2 * len(behind) > len(parts) else []
+    return parts if len(parts) >= least and len(told) == len(parts) and 2 * len(behind) > len(parts) else []
 
 
 LONGEST_FOOD = 7
 _AMOUNT_BEHIND = re.compile(
-    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:\s*\([^()]*\))?(?:,\s*[^\d;]+|\s+[a-z]+(?:ed|en))?$",
+    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|large|medium|small|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:\s*\([^()]*\))?(?:,\s*[^\d;]+|\s+[a-z]+(?:ed|en))?$",
     re.I,
 )
 

@@ -25,10 +25,11 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         return "", []
     # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
     named, *more = re.split(
-        r"\s+[•|·~]\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)",
+        r"\s+(?:[•|·~]|//)\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)",
         _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~<>+^"),
     )
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
+    title = _ASKED_WITHOUT.sub(r"\1", title)
     title = _LEADS_IN.sub("", _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title)))
     return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .").rstrip(".")), [
         *([said] if said else []),
@@ -299,6 +300,11 @@ def _of_web(text: str) -> bool:
 # "Dundee cake. This fills a deep": a sentence behind the name.
 _THEN_TALK = re.compile(
     r"^([A-Z][^.!?:\d]{3,50})\.\s+(?:this|it|these|they|a|an|the|my|our|we|i|from|makes)\b.*$", re.I
+)
+# "Do you have a recipe for a low-sugar banana cake?"
+_ASKED_WITHOUT = re.compile(
+    r"^(?:do|does|has|have|can|could|would|is|any)\b[^?]*?\brecipe for\s+(?:an?\s+|the\s+|some\s+)?([^?]{4,60})\?.*$",
+    re.I,
 )
 # "so here's how i do my banana pancakes"
 _LEADS_IN = re.compile(
