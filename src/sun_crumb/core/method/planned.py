@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 from sun_crumb.core.method.records import MethodStep
 from sun_crumb.core.pantry import Ingredient
-from sun_crumb.core.quantities.nouns import plural
+from sun_crumb.core.quantities.nouns import plural, singular
 
 # How an amount of a food is told: the words, for so many grams.
 Told = Callable[[Ingredient, float], str]
@@ -102,6 +102,7 @@ def named(name: str, told: str) -> str:
     """
     count = re.fullmatch(r"(\d*)\s*[½¼¾⅓⅔⅛]?", told.strip())
     name = _WHOLE_SPICES.get(name, name) if count and told.strip() else name
-    if not count or not told.strip() or told.strip() in ("1", "½", "¼", "¾", "⅓", "⅔", "⅛"):
-        return name
-    return plural(name)
+    one = singular(name)
+    if not count or not told.strip():
+        return one if one.startswith("egg") else name
+    return one if told.strip() in ("1", "½", "¼", "¾", "⅓", "⅔", "⅛") else plural(one)

@@ -172,7 +172,7 @@ def _edit(draft: _Draft, mention: Mention, placing: Placing, plan: Sequence[Plan
     elif mention.is_group:
         end = len(text[: mention.end].rstrip())
         # "Mix everything except the chocolate (with 80 g cranberries)": of all but it these alone are new.
-        beside = "with " if _ALL_EXCEPT.search(text[mention.start : mention.end]) else ""
+        beside = "with " if draft.step.after and _ALL_EXCEPT.search(text[mention.start : mention.end]) else ""
         draft.edits.append(
             (end, end, f" ({beside}{listed(_phrase(a) for a in here)})") if here else (mention.lead, mention.end, "")
         )
@@ -223,6 +223,8 @@ def _as_amount(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
     if pinched := _PINCH_OF.search(before):
         return pinched.start(), mention.start, f"{as_said(told)} "  # "pinch of salt": its amount once
     at = _before_adjectives(text, mention.start)
+    if told.isdigit() and int(told) > 1 and text[mention.start : end].lower() == "egg":
+        return at, end, f"{told} eggs"  # "beat in egg": two of them
     article = re.search(r"\bthe\s+$", text[:at], re.I) if re.match(r"an?\s", told) else None
     return article.start() if article else at, at, f"{as_said(told)} "  # "with a pinch of salt"
 
@@ -355,7 +357,12 @@ _ADJECTIVES = re.compile(
 
 def _before_adjectives(text: str, at: int) -> int:
     found = _ADJECTIVES.search(text[:at])
-    return found.start() if found else at
+    if found is None:
+        return at
+    first = found[0].split()[0]
+    begins = not re.search(r"\w", text[: found.start()])
+    # "Warm lemon juice and sugar": what is done.
+    return found.start() + len(first) + 1 if begins and verb_of(first) and not first.endswith("ed") else found.start()
 
 
 def _as_list(text: str, mention: Mention, here: Sequence[Amount]) -> tuple[int, int, str]:

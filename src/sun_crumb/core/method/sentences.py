@@ -15,7 +15,7 @@ from sun_crumb.core.reading.records import Step
 from sun_crumb.core.reference import table
 
 _END = re.compile(
-    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!\btbsp\.)(?<!\btsp\.)(?<!\boz\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\d-in\.)(?<!\bca\.)(?<!\bno\.)(?<!\bth\.)(?<!\bmed\.)(?<!\bcond\.)(?<!\bw\.)(?<!\bevap\.)(?<!\bchoc\.(?=\s[a-z]))(?<!\bgran\.)(?<!\bveg\.)(?<!\bconf\.(?=\s[a-z]))(?<!\bbkg\.(?=\s[a-z]))(?<!\bpwdr\.(?=\s[a-z]))(?<!\bvan\.(?=\s[a-z]))(?<!\bcinn\.(?=\s[a-z]))(?<!\bess\.(?=\s[a-z]))(?<!\bext\.(?=\s[a-z]))(?<!\btemp\.(?=\s[a-z]))\s+(?=\S)"
+    r"(?<=[.!?;])(?<!\bmin\.)(?<!\bmins\.)(?<!\bhr\.)(?<!\bhrs\.)(?<!\bapprox\.)(?<!\bdeg\.)(?<!(?i:\btbsp\.))(?<!(?i:\btsp\.))(?<!(?i:\btbl\.))(?<!\boz\.)(?<!\d\sc\.)(?<!\be\.g\.)(?<!\bi\.e\.)(?<!\d\sin\.)(?<!\d-in\.)(?<!\bca\.)(?<!\bno\.)(?<!\bth\.)(?<!\bmed\.)(?<!\bcond\.)(?<!\bw\.)(?<!\bevap\.)(?<!\bchoc\.(?=\s[a-z]))(?<!\bgran\.)(?<!\bveg\.)(?<!\bconf\.(?=\s[a-z]))(?<!\bbkg\.(?=\s[a-z]))(?<!\bpwdr\.(?=\s[a-z]))(?<!\bvan\.(?=\s[a-z]))(?<!\bcinn\.(?=\s[a-z]))(?<!\bess\.(?=\s[a-z]))(?<!\bext\.(?=\s[a-z]))(?<!\btemp\.(?=\s[a-z]))\s+(?=\S)"
     r"|(?<=\bmin\.)\s+(?=[A-Z])|(?<=\bmins\.)\s+(?=[A-Z])|(?<=\bhr\.)\s+(?=[A-Z])|(?<=\bhrs\.)\s+(?=[A-Z])|\n+"
 )
 _WAITING = r"(?:reduce|lower|turn\s+(?:the\s+(?:oven|heat)\s+|it\s+)?down|bake|roast|chill|refrigerate|freeze|cool|leave|let|rest|prove|proof|steam|stand|return|cook(?=\s+(?:for\s+)?(?:about\s+|another\s+|a further\s+)?\d))"

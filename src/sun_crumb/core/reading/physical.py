@@ -136,7 +136,7 @@ def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
     if len(raw) <= LONGEST_GLUED and len(_GLUED.findall(raw)) >= LEAST_GLUED and not _OF_THE_WEB.search(raw):
         raw = _GLUED.sub(r"\1 ", raw)
-    raw = _POINTED.sub(" ", raw)
+    raw = _LABELLED.sub(r"\1: ", _POINTED.sub(" ", raw))
     raw = _LED_FIELD.sub(r"\1: ", _COLON_DASH.sub(": ", raw), count=1)
     raw = _MARKED_FIELD.sub(r"\1: ", _FIELD_IN_BRACKETS.sub(r"\1: ", raw, count=1), count=1)
     raw = _OPTIONAL_FIRST.sub(r"\1 (optional)", raw)
@@ -179,6 +179,8 @@ _OUTLINED = re.compile(r"^\s*\d{1,2}\.\d{1,2}\.?\s+(?=[A-Z][a-z]{2})")
 _KEYCAP = re.compile("^(\\s*\\d)\ufe0f?\u20e3\\s*")
 # "Yield.......: 4 dozen"
 _LED_FIELD = re.compile(r"^(\s*[A-Za-z]{3,14}) ?\.{2,}\s*:\s*")
+# "[melt] 175 g butter / 100 g honey"
+_LABELLED = re.compile(r"^\s*\[([^\W\d_][^\[\]\d]{1,20})\]\s+(?=[\d½¼¾⅓⅔])")
 # "225 g ‣ butter", "Cream ‣ butter & sugar"
 _POINTED = re.compile(r"(?<=\w)\.?\s+[‣▸►▹⁃⟩❯]\s+(?=\S)")
 # "beat eggs,add oil.2 pans.325F": stops and commas that nothing stands behind.
