@@ -365,7 +365,7 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
             is_all_but=part == "amount" and bool(found and _ALL_BUT.search(before[: found.start()])),
         )
 
-    if _MIXTURE.match(text[end:]):
+    if _MIXTURE.match(text[end:]) or (phrase in OF_A_KIND and _COOKED_BEFORE.search(before)):
         return said("back")
     if (rest := _REST.search(before)) or _THAT_WAS_KEPT.match(text[end:]):
         return said("rest", rest)
@@ -388,6 +388,8 @@ def _said(text: str, start: int, end: int, phrase: Phrase, lines: dict[int, int]
     return said("whole", both, many=is_many or bool(both))
 
 
+# "the roasted fruit", that was cooked before
+_COOKED_BEFORE = re.compile(r"\b(?:roasted|stewed|poached|baked|cooked|macerated|grilled|caramelised)\s+$", re.I)
 # "all but 2 tbsp of the chips"
 _ALL_BUT = re.compile(r"\ball\s+but\s*(?:about\s+)?$", re.I)
 # "the raspberries you kept"

@@ -139,6 +139,8 @@ class Order:
             return True
         if (said.TOGETHER.match(text) or said.OF_PASTRY.match(text)) and not step.back:
             return True
+        if said.ENDS_TOGETHER.search(text) and not step.back and len(step.uses) > 1:
+            return True  # "Stir the oats, flour and soda together", beside the dates that cool
         if first is None or verbs()[first[0]]["does"] != "start" or step.back:
             return False
         # "beat in the eggs", "whisk into the yolks": more for the bowl that is there.

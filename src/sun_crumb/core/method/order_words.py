@@ -200,6 +200,9 @@ LINED_WITH_DOUGH = re.compile(
 )
 
 
+ENDS_TOGETHER = re.compile(
+    r"^\W*(?:stir|mix|combine|whisk|sift|toss|rub|blend)\s+(?!in\b|into\b|on\b)[^.;]*\btogether\W*$", re.I
+)
 # "While they bake, boil the sugar": something else in the meantime.
 WHILE_IT_BAKES = re.compile(
     r"\b(?:while|as)\s+(?:it|they|that|this|those|the\s+(?:\w+\s+){0,2}\w+)\s+(?:is\s+|are\s+)?(?:bak(?:e|es|ing)|cook(?:s|ing)?|(?:in|rests?\s+in)\s+the\s+oven)\b",

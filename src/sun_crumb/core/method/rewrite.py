@@ -255,8 +255,9 @@ def _is_done_with(text: str, mention: Mention) -> bool:
 def _as_part(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
     """Return the edit that says how much a part of one food is, where its name stands: "half the sugar (50 g)"."""
     end, before, part = mention.end, text[: mention.start], text[mention.lead : mention.start]
-    if _EACH_TIME.match(text, end):
-        return end, end, ""  # "a spoonful of flour with each egg"
+    if (is_each := _EACH_WITH.search(text[: mention.lead])) or _EACH_TIME.match(text, end):
+        # "sprinkle each with a teaspoon of demerara", "a spoonful of flour with each egg"
+        return end, end, f" ({told} in all)" if is_each else ""
     is_whole = mention.uses[0].share > WHOLE
     if remaining := _REMAINING_MEASURE.search(part):
         return mention.lead + remaining.start("measure"), mention.start, f"{as_said(told)} "
@@ -277,6 +278,7 @@ def _as_part(text: str, mention: Mention, told: str) -> tuple[int, int, str]:
     return end, end, f" (about {told})" if _ENOUGH.search(before) else f" ({told})"
 
 
+_EACH_WITH = re.compile(r"\beach\s+(?:\w+\s+)?(?:with|in)\s+(?:about\s+)?$", re.I)
 _EACH_TIME = re.compile(
     r"\s*(?:with|after|for|between)\s+(?:each|every)\b|\s+(?:each|every) time\b|\s+at a time\b", re.I
 )

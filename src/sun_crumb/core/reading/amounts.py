@@ -270,4 +270,6 @@ def without_unit_stops(text: str) -> str:
     return _UNIT_STOP.sub(r"\1\2", text)
 
 
-_UNIT_STOP = re.compile(r"([\d½¼¾⅓⅔]\s?)(c|t|T|[Tt]sps?|[Tt]bsps?|[Tt]bls?|[Tt]bs|[Oo]z|[Ll]bs?|pts?|qts?|pkts?|pkgs?)\.(?=\s+[a-z])")
+_UNIT_STOP = re.compile(
+    r"([\d½¼¾⅓⅔]\s?)(c|t|T|[Tt]sps?|[Tt]bsps?|[Tt]bls?|[Tt]bs|[Oo]z|[Ll]bs?|pts?|qts?|pkts?|pkgs?)\.(?=\s+[a-z])"
+)
