@@ -192,7 +192,8 @@ def _broken_names(
             continue
         if not _AMOUNT_LAST.search(statement.raw) and (
             not re.fullmatch(
-                r"(?!(?:for|to|or|and|plus)\b)[a-z][a-z' -]{2,24}(?:,\s*[a-z][a-z ]{2,24})?", statement.raw.strip()
+                r"(?!(?:for|to|or|and|plus)\b)[a-zà-ÿ][a-zà-ÿ' -]{2,24}(?:,\s*[a-zà-ÿ][a-zà-ÿ ]{2,24})?",
+                statement.raw.strip(),
             )
         ):
             continue

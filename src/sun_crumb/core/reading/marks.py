@@ -205,8 +205,10 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
     if len(words) == 1 and not re.search(r"\d", text):
         # "Drizzle" alone is a part of a dessert, and no amount of anything.
         known = replace(known, has_amount=False, has_unit=False, is_behind=False, is_only_amount=False)
-    if is_timed := bool(_TIME_FIRST.match(text)):
-        known = Known(False, False, False, False, False)  # "50 min, until golden" is no food
+    is_timed = bool(_TIME_FIRST.match(text))
+    if is_timed or _HEAT_FIRST.match(text):
+        # "50 min, until golden" is no food, "190C. Mix the dry things" no 190 cups.
+        known = Known(False, False, False, False, False)
     if for_tin := _for_a_tin(text):
         return frozenset({for_tin})
     if _is_of_portions(text):
@@ -496,6 +498,7 @@ def _is_told(text: str, words: Sequence[str]) -> bool:
     return bool(_TOLD_WITH.search(text)) or (first in word_list("verb") and not _TIMED_DEED.match(first))
 
 
+_HEAT_FIRST = re.compile(r"[1-5]\d\d\s?[°º]?\s?[CF]\b(?!\.?\s+(?:of\s|[a-z]+\s+(?:flour|sugar|milk)))")
 _TIMED_DEED = re.compile(r"(?:prep|cook|bak|chill|rest|cool|freez|set|prov|rise|soak|wait|stand)")
 _TIME_FIRST = re.compile(r"\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?\s*(?:min(?:ute)?s?|hours?|hrs?)\b", re.I)
 # "Tip into a tub and freeze": poured, and no tip.
@@ -505,11 +508,14 @@ _TOLD_WITH = re.compile(r"\b(?:then|until|till|without|with)\b|^\W*blind\b", re.
 # "*No buttermilk? Add lemon juice to milk."
 _FOOTNOTE = re.compile(r"\*(?!\*)\s?(?:no|if|note|or|you|can|see|for|don[’']t)\b[^*]{8,}", re.I)
 # Where a page stands among the others of its site.
+_FROM_HOME = re.compile(r"(?:home|recipes|blog)\s*[/|»›>]\s*[^\W\d_][^.!?\d]{2,80}$", re.I)
 _TRAIL = re.compile(r"[^\W\d_][\w&' -]{1,30}(?:\s*[»›>]\s*[^\W\d_][\w&' -]{1,40}){1,5}")
 
 
 def _is_trail(text: str) -> bool:
     """Return whether a line is where a page stands among the others, and no row of deeds: "blend > fry > eat"."""
+    if _FROM_HOME.match(text):
+        return True
     return _TRAIL.fullmatch(text) is not None and fold(text.split()[0]) not in word_list("verb")
 
 

@@ -126,7 +126,8 @@ _HEAT_ALONE = re.compile(
 )
 # "Sätt ugnen på 175": the oven in another tongue.
 _ABROAD = re.compile(
-    r"\b(?:ugn\w*|(?:back)?ofen\w*|four\s+à|forno|horno)\b[^.;\n\d]{0,24}(\d{3})\s*(?:°|º|grad\w*)?\s*(C\b)?", re.I
+    r"\bgrädda\w*\b[^.;\n\d]{0,16}(\d{3})\s*(?:°|º|grad\w*)\s*(C\b)?|\b(?:ugn\w*|(?:back)?ofen\w*|four\s+à|forno|horno)\b[^.;\n\d]{0,24}(\d{3})\s*(?:°|º|grad\w*)?\s*(C\b)?",
+    re.I,
 )
 # "Into a lined tin, 180 (160 fan) for 50 min"
 _FAN_BESIDE = re.compile(

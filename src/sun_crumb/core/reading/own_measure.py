@@ -11,7 +11,8 @@ from sun_crumb.core.quantities.numbers import read_quantity
 _HOLDER = r"(?P<holder>(?:yogh?urt\s+)?(?:pot|tub|carton|container|beaker))"
 # What fills the pot weighs about what water does: yoghurt, cream, milk.
 _FILLED = re.compile(
-    rf"^\W*(?:1|an?|one)\s+(?:\w+\s+)?{_HOLDER}\s*(?:\(\s*(?P<a>\d{{2,4}})\s*(?:g|ml)\s*\)|of\s+(?P<b>\d{{2,4}})\s*(?:g|ml)\b)[^.]*\b(?:yogh?urt|cream|milk|quark|kefir|buttermilk)\b"
+    rf"^\W*(?:1|an?|one)\s+(?P<d>\d{{2,4}})\s*(?:g|ml)\s+(?P<holder3>pot|tub|carton|container)\s+(?:of\s+)?[^.]*\b(?:yogh?urt|cream|milk|quark|kefir|buttermilk)\b"
+    rf"|^\W*(?:1|an?|one)\s+(?:\w+\s+)?{_HOLDER}\s*(?:\(\s*(?P<a>\d{{2,4}})\s*(?:g|ml)\s*\)|of\s+(?P<b>\d{{2,4}})\s*(?:g|ml)\b)[^.]*\b(?:yogh?urt|cream|milk|quark|kefir|buttermilk)\b"
     # "1 pot plain yoghurt (125 g)"
     rf"|^\W*(?:1|an?|one)\s+(?P<holder2>pot|tub|carton|container)\b[^.(\d]*\b(?:yogh?urt|cream|milk|quark|kefir|buttermilk)\b[^.(\d]*\(\s*(?P<c>\d{{2,4}})\s*(?:g|ml)\s*\)",
     re.I,
@@ -48,6 +49,6 @@ def own_measure(texts: Iterable[str]) -> OwnMeasure | None:
     """Return the pot that a recipe measures by, by the line that fills it with something wet; None where it has none."""
     for text in texts:
         if found := _FILLED.match(text):
-            holder = (found["holder"] or found["holder2"]).lower().split()[-1]
-            return OwnMeasure(holder, float(found["a"] or found["b"] or found["c"]))
+            holder = (found["holder"] or found["holder2"] or found["holder3"]).lower().split()[-1]
+            return OwnMeasure(holder, float(found["a"] or found["b"] or found["c"] or found["d"]))
     return None

@@ -243,6 +243,8 @@ def named_then_told(raw: str) -> tuple[str, str] | None:
 
 def all_in_one(raw: str) -> list[str]:
     """Return the statements of a line that tells two parts or more with their foods ("Crust -- 1 c. flour, ... Filling -- 2 eggs, ..."); else none."""
+    if told := _named_and_headed(raw):
+        return told
     if shouted := _under_its_head(raw):
         return shouted
     if whole := _TOLD_WHOLE.match(raw):
@@ -261,6 +263,23 @@ def all_in_one(raw: str) -> list[str]:
             return []
         told += [f"{part['part']}:", *listed, *method]
     return [one for one in told if one]
+
+
+def _named_and_headed(raw: str) -> list[str]:
+    """Return the statements of a recipe in one line with its headings ("Almond Thins: Ingredients: 100 g butter, ... Method: Melt ..."); else none."""
+    named = _NAMED_AND_HEADED.match(raw)
+    if named is None:
+        return []
+    *foods, told = _split(named["foods"].rstrip(". "))
+    if len(foods) + 1 < LEAST_FOODS:
+        return []
+    return [part for part in (named["title"], "INGREDIENTS", *foods, told, "METHOD", named["method"]) if part]
+
+
+_NAMED_AND_HEADED = re.compile(
+    r"^(?P<title>[A-Z][^:\d]{2,60}?)[:.]\s+(?:Ingredients|You need|You will need)\s*:\s*(?P<foods>.+?)[.;]?\s+(?:Method|Directions|Instructions|Preparation|To make)\s*:\s*(?P<method>.+)$",
+    re.S,
+)
 
 
 def _under_its_head(raw: str) -> list[str]:
