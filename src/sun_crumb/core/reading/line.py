@@ -13,7 +13,7 @@ from sun_crumb.core.reading.records import Amount, ParsedLine
 
 # What marks an item at its line's beginning: dashes, dots, arrows, squares and stars of all kinds, in a class of a pattern.
 BULLETS = (
-    "-–—•*●○◦▢□☐✓✔·▪‣¤¶§»>+"
+    "-–—=•*●○◦▢□☐✓✔·▪‣¤¶§»>+"
     "\\u2010-\\u2015\\u2020-\\u2027\\u203b\\u2042\\u2043\\u204c-\\u205d\\u2190-\\u21ff\\u2200-\\u22ff\\u2300-\\u23ff\\u2500-\\u27bf\\u2900-\\u2bff\\u3000-\\u3020"
 )
 _BULLET = re.compile(

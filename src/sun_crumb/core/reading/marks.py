@@ -35,7 +35,7 @@ _TEMPERATURE = re.compile(
     re.I,
 )
 _TIME_ONLY = re.compile(
-    r"^\W*(?:time\s*[:=]\s*)?(?:about\s+)?\d+[\s\d–-]*(?:min(?:ute)?s?|h(?:ou)?rs?|h)\b(?:\s*(?:and\s+)?\d+\s*min\w*)?(?:\s*\([^()]*\))?\W*$",
+    r"^\W*(?:tempo|temps|zeit|dauer|tid|tiempo)(?: [^\W\d_]+){0,2}\s*[:=]\s*\d.{0,30}$|^\W*(?:time\s*[:=]\s*)?(?:about\s+)?\d+[\s\d–-]*(?:min(?:ute)?s?|h(?:ou)?rs?|h)\b(?:\s*(?:and\s+)?\d+\s*min\w*)?(?:\s*\([^()]*\))?\W*$",
     re.I,
 )
 # What a heading says its component is enough for: "Frosting (for 8 cupcakes)", "Glaze, makes enough for 6".
@@ -114,6 +114,8 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     for kind in ("ingredients", "method", "notes", "stage"):
         if bare in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
             return kind
+    if len(set(bare.split()) & _MEASURES) == len(bare.split()) > 1:
+        return "ingredients"  # "Cup measures", over the list
     if IN_THE_BOWL.fullmatch(bare) or _WET_OR_DRY.fullmatch(bare):
         return "stage"
     if re.match(
@@ -135,6 +137,7 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     return ""
 
 
+_MEASURES = frozenset({"cup", "metric", "imperial", "us", "measures", "measure", "measurements", "version", "weights"})
 # "Dry team", "The wet bits"
 _WET_OR_DRY = re.compile(
     r"(?:the\s+)?(?:dry|wet|liquid)\s+(?:team|bits?|things?|half|side|part|parts|bowl|lot|group|stuff|goods|items)"

@@ -19,7 +19,12 @@ _ABOUT_SO_MANY = re.compile(
 # "6-8 port.", "4 pers."
 _SHORT_PEOPLE = re.compile(r"^(\W*\d{1,2}(?:\s*[-–]\s*\d{1,2})?)\s+(?:port|pers|serv|ppl)\.?$", re.I)
 # "16 pieces when cold"
-_WHEN_COLD = re.compile(r"\s+(?:when|once)\s+(?:it'?s\s+)?(?:cold|cool|cooled|set)\b", re.I)
+_WHEN_COLD = re.compile(
+    r"\s*\((?:when\s+|once\s+)?(?:cold|cool|cooled)\W*\)|\s+(?:when|once)\s+(?:it'?s\s+)?(?:cold|cool|cooled|set)\b",
+    re.I,
+)
+# "16 pieces (cold!)"
+_COLD_ASIDE = re.compile(r"\s*\((?:when\s+|once\s+)?(?:cold|cool|cooled)\W*\)", re.I)
 # "12 slices if you're good, 8 if you're me"
 _IF_YOU = re.compile(r"^\s*,?\s*(?:if|unless|depending)\b.*$", re.I)
 # "Cake for 10", "Enough for 6"
@@ -43,7 +48,7 @@ _ISH = re.compile(r"\b(\d{1,3})[ -]?ish\s+(?=[a-z])", re.I)
 
 def bare_count(text: str) -> Stated | None:
     """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
-    text = _IN_ALL.sub("", text)
+    text = _COLD_ASIDE.sub("", _IN_ALL.sub("", text))
     told, text = text.strip(), _LABELLED.sub(r"\1", _SHORT_PEOPLE.sub(r"\1 portions", _ISH.sub(r"about \1 ", text)))
     if abroad := _FOR_ABROAD.fullmatch(text):
         return Stated(Count(int(abroad[1]), int(abroad[1]), "serving", "person", 0), "", 0.95, told)  # "Pour 6"
@@ -152,7 +157,9 @@ def of_title(title: str) -> tuple[str, Stated | None]:
 def _behind_the_name(title: str) -> tuple[str, Stated] | None:
     """Return a title and what a stroke or a stop divides from it: "Lime pots (no bake) / for 4", "Mocha pots - 8 people", "Malt loaf. 20 slices in all"."""
     stop = re.search(
-        r"(?<!\bca)(?<!\babt)(?<!approx)(?<!\bno)(?<!\bnr)(?<!\bvol)[.!]\s+(?=\d|about\b|makes\b)", title, re.I
+        r"(?<!\bca)(?<!\babt)(?<!approx)(?<!\bno)(?<!\bnr)(?<!\bvol)[.!]\s+(?=\d|about\b|makes\b|feeds\b|serves\b)",
+        title,
+        re.I,
     )
     if stop and title.count("(", 0, stop.start()) == title.count(")", 0, stop.start()):
         rest = title[stop.end() :]

@@ -100,6 +100,8 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(count, "", 0.85 if is_cut else 0.7, many_of[0].strip(" ,;"))
     if (last := _ABOUT_SO_MANY_LAST.search(sentence)) and (count := read_count(last[1])) and count.low >= 4:
         return Stated(count, "", 0.8, last[1])
+    if (heaps := _HEAPS.match(sentence)) and (count := read_count(heaps[1])) and count.low >= 4:
+        return Stated(count, "", 0.4, heaps[0].strip())
     if filled := _FILLED.search(sentence):
         return Stated(read_count(filled[1]), "", 0.8, filled[0])
     if holes := _HOLES.search(sentence):
@@ -113,6 +115,10 @@ _ABOUT_SO_MANY_LAST = re.compile(
     r"\b(?:cut|roll|shape|stamp|scoop|drop|pipe|rounds|balls|circles|spoonfuls)\b[^.;]*?[-–—,(]\s*(?:about|roughly|approx\.?|around|makes(?:\s+about)?)\s+(\d{1,2})\)?\W*$",
     re.I,
 )
+
+
+# "14 heaps on a tray"
+_HEAPS = re.compile(r"(?:.*[/,;]\s*)?(\d{1,2})\s+(?:heaps|mounds|balls|blobs|spoonfuls|dollops)\b", re.I)
 
 
 def _for_each_eater(sentence: str) -> Stated | None:
@@ -139,7 +145,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         if (
             _THEY_MAKE.search(sentence)
             or re.match(
-                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|serv|feed|enough|makes|yield|sufficient|gives|does|will do|portion|\w+ of us|\w+ people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
+                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|pour\b|für\b|per\b|para\b|serv|feed|enough|makes|yield|sufficient|gives|does|will do|portion|\w+ of us|\w+ people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
                 cue,
             )
         ) and (stated.count and stated.count.kind != "whole"):

@@ -440,7 +440,7 @@ def begins_food(text: str) -> bool:
         re.I,
     ):
         return True
-    if _IN_ITS_BOWL.match(text):
+    if _IN_ITS_BOWL.match(text) or _A_BIT_MORE.match(text):
         return False
     found = read_amount(text)
     if found is None or _PART_OF_IT.match(text):
@@ -482,5 +482,7 @@ def is_food_with_amount(text: str) -> bool:
     return bool(found and re.search(r"[^\W\d_]{3,}", text[found[1] :]))
 
 
+# "plus a bit more for dusting"
+_A_BIT_MORE = re.compile(r"(?:an?\s+)?(?:wee\s+)?(?:bit|little|touch|few|handful)\s+(?:more|extra)\b", re.I)
 # "A - brown it": which bowl it goes in, and no one of anything.
 _IN_ITS_BOWL = re.compile(r"[A-D]\s*[-–—:]")
