@@ -265,6 +265,45 @@ class Rewritten(CloseTo):
                 self.assertTrue(any(w in said for w in words.split("|")), said)
                 self.assertNotRegex(said, r"\band\b[^,.]*\band\b[^,.]*(?:butter together|baking powder)")
 
+    def test_a_sentence_says_what_is_so(self) -> None:
+        base = "Cake\nServes 8\n200 g caster sugar\n200 g butter\n200 g self-raising flour\n4 eggs\n"
+        for foods, method, wanted, never in (
+            (
+                "Icing\n200 g dark chocolate (60%)\n200 ml double cream",
+                "Cream butter and sugar, beat in eggs and flour. Bake at 180C for 30 minutes. For the icing, heat chocolate and cream gently. Cover with the icing, serve the rest.",
+                "200 ml cream gently",
+                r"rest \(200 ml",
+            ),
+            (
+                "2 lemons\n50 g granulated sugar",
+                "Cream the butter and caster sugar, then add the eggs, a spoonful of flour with each. Fold in the rest of the flour and the zest of both lemons. Squeeze the lemons onto the granulated sugar.",
+                "a spoonful of flour with each",
+                "20 g flour with each",
+            ),
+            (
+                "4 tsp demerara sugar",
+                "Cream the butter and caster sugar, beat in egg and flour. Sprinkle each with a teaspoon of demerara.",
+                "a teaspoon of demerara (4 tsp in all)",
+                "4 eggses|2 egg |each with 4 tsp",
+            ),
+            (
+                "100 g raisins",
+                "Warm butter and sugar. Stir in flour, eggs and raisins.",
+                "Warm 200 g butter",
+                "200 g Warm",
+            ),
+        ):
+            with self.subTest(wanted):
+                said = " ".join(s.text for s in rewritten(f"{base}{foods}\n\n{method}", path="less", cut=0.3).steps)
+                self.assertIn(wanted, said)
+                self.assertNotRegex(said, never)
+
+    def test_a_step_calls_a_food_as_the_recipe_does(self) -> None:
+        text = "Cream\nServes 6\n300 ml whipping cream\n60 g caster sugar\n100 g dried cranberries\n\nBeat everything together. Chill 1 hour."
+        said = rewritten(text, path="blend", cut=0.5).steps[0].text
+        self.assertIn("whipping cream", said)
+        self.assertIn("100 g dried cranberries", said)
+
     def test_what_another_step_calls_by_more_words_is_left_to_it(self) -> None:
         text = (
             "Bars\nMakes 16\n150 g butter\n150 g sugar\n2 eggs\n150 g ground almonds\n25 g flaked almonds\n"

@@ -239,12 +239,15 @@ def _behind_its_name(text: str, mention: Mention, told: str) -> tuple[int, int, 
     if re.search(r"\b(?:an?|one)\s+$", before, re.I):
         return end, end, f" ({told} in all)"
     is_of_fruit = bool(_IS_FRUIT.fullmatch(told))
-    if is_of_fruit and _OF_SO_MANY.match(text, end):
-        return end, end, ""  # "the zest of a lemon"
+    if is_of_fruit and (_OF_SO_MANY.match(text, end) or _FRUIT_ITSELF.fullmatch(text[mention.start : end])):
+        return end, end, ""  # "the zest of a lemon", "squeeze the lemons"
     is_pulp = told.isdigit() and _PULP.search(text[mention.start : end])
     if is_pulp or is_of_fruit or _MORE_OF_IT.search(before):
         return end, end, f" ({told})"  # "zest (1 lemon)"
     return (end, end, f" (about {told})") if _ENOUGH.search(before) else None
+
+
+_FRUIT_ITSELF = re.compile(r"(?:lemon|lime|orange|grapefruit)s?", re.I)
 
 
 def _is_done_with(text: str, mention: Mention) -> bool:
@@ -334,7 +337,7 @@ _MORE_OF_IT = re.compile(r"\b(?:more|extra|any)\s+$", re.I)
 _PULP = re.compile(r"\b(?:pulp|flesh|seeds)\b", re.I)
 # "the vanilla seeds (1 pod)"
 _SEEDS = re.compile(r"\s+seeds\b", re.I)
-_OF_SO_MANY = re.compile(r"\s+of\s+(?:the|an?|one|\d)\s", re.I)
+_OF_SO_MANY = re.compile(r"\s+of\s+(?:the|both|all|an?|one|two|\d)\s", re.I)
 _PINCH_OF = re.compile(
     r"\b(?:an?\s+)?(?:good\s+|big\s+|little\s+)?(?:pinch|dash|splash|drop|squeeze)(?:es|s)?\s+of\s+$", re.I
 )

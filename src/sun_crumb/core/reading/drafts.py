@@ -11,6 +11,7 @@ from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.pantry.names import words_of
 from sun_crumb.core.quantities.measures import cup_standard, units
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.fruit_parts import parts_by_the_method
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
 from sun_crumb.core.reading.own_measure import OwnMeasure
@@ -49,8 +50,11 @@ def drafts_of_all(pieces: Iterable[Piece], pantry: Pantry, pot: OwnMeasure | Non
     """
     found: list[Draft] = []
     fruit, eggs = "", ""
+    pieces = list(pieces)
+    method = "\n".join(piece.text for piece in pieces if piece.role == "step")
     for piece in pieces:
         text = _OF_SO_MANY.sub(rf"\g<part> {fruit}s" if fruit else r"\g<0>", piece.text)
+        text = parts_by_the_method(text, method)
         found += drafts_of(
             piece, pantry, pot, _as_heavy_as(eggs, text) or split_line(text) if piece.role == "food" else ()
         )

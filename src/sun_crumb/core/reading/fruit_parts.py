@@ -60,6 +60,38 @@ _FRUIT_BEHIND = re.compile(
 )
 
 
+def parts_by_the_method(text: str, method: str) -> str:
+    """Return a line that only counts a citrus fruit with the parts of it that the method takes: "2 lemons" as "zest and juice of 2 lemons".
+
+    As it is where the method takes none of them, or the fruit whole.
+
+    Examples
+    --------
+    >>> parts_by_the_method("2 lemons", "Beat in the lemon zest. Squeeze the lemons over.")
+    'zest and juice of 2 lemons'
+    """
+    counted = ONLY_COUNTED.fullmatch(text)
+    if counted is None:
+        return text
+    fruit = counted["fruit"].lower()
+    if re.search(_WHOLE.format(fruit), method, re.I):
+        return text
+    parts = [part for part, taken in _TAKEN.items() if re.search(taken.format(fruit), method, re.I)]
+    return f"{' and '.join(parts)} of {counted['count']} {fruit}s" if parts else text
+
+
+ONLY_COUNTED = re.compile(
+    r"(?P<count>\d{1,2}|½|1/2|half an?|an?|one|two|three|four)\s+(?:(?:large|small|medium|big|unwaxed|juicy|organic)\s+){0,2}(?P<fruit>lemon|lime|orange|grapefruit)s?(?:,?\s*\(?(?:unwaxed|organic|large)\)?)?",
+    re.I,
+)
+# What tells that the zest, or the juice, of a fruit is taken; and what takes more of it.
+_TAKEN = {
+    "zest": r"\b{0}\s+(?:zest|rind)|\b(?:zest|rind|grate)\w*\b[^.;]{{0,24}}\b{0}s?\b|\b{0}s?\b[^.;]{{0,12}}\bzest",
+    "juice": r"\b{0}\s+juice|\b(?:juice|squeeze|squeezed)\b[^.;]{{0,30}}\b{0}s?\b|\b{0}s?\b[^.;]{{0,30}}\bjuice|\bsqueeze of {0}",
+}
+_WHOLE = r"\b(?:slice|segment|boil|simmer|peel|quarter|chop|halve|cut)\w*\b[^.;]{{0,20}}\b{0}s?\b(?!\s+(?:juice|zest))|\b{0}\s+(?:slices|segments|halves|wedges)"
+
+
 def _parts_of_a_fruit(text: str) -> list[str] | None:
     """Read "zest and juice of 1 lemon" and "1 lemon, juice and zest" as one statement for each part."""
     if told := _told_of_each(text):

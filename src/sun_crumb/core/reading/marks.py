@@ -262,6 +262,8 @@ def _overruled(found: Set[str], text: str, words: Sequence[str], known: Known) -
         and re.search(r"\b(?:the|till|until|then|together)\b", text)
     ):
         over.add("plain_food")  # "Warm the milk and malt"
+    if "imperative" in found and _ON_IT.match(text):
+        over |= {"plain_food", "counted"}  # "Dot with butter", "Zest the lemons"
     if known.has_food and (known.has_amount or "tool" not in found):
         over |= {"tool", "personal", "junk_word", "works"}
     if known.has_unit and _TIN_OF.match(text):

@@ -68,10 +68,11 @@ def plain_row(raw: str, head: Head) -> tuple[str, str]:
     if len(cells) <= max(head.unit_at, head.part_at):
         return "", raw
     part = cells[head.part_at] if head.part_at >= 0 else ""
-    if head.unit and _BARE_NUMBER.fullmatch(cells[head.unit_at]):
-        cells[head.unit_at] += f" {head.unit}"
-    if head.part_at < 0 and "|".join(cells) == raw:
+    is_bare = bool(head.unit) and _BARE_NUMBER.fullmatch(cells[head.unit_at]) is not None
+    if not is_bare and head.part_at < 0:
         return "", raw
+    if is_bare:
+        cells[head.unit_at] += f" {head.unit}"
     is_named = re.fullmatch(r"[^\W\d_][^\d|]{1,30}", part) is not None
     return (f"{part}:" if is_named else ""), "|".join(cell for at, cell in enumerate(cells) if at != head.part_at)
 

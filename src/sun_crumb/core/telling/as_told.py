@@ -9,6 +9,7 @@ from sun_crumb.core.formula.told import told_amount
 from sun_crumb.core.quantities.household import fraction_text
 from sun_crumb.core.quantities.measures import CupStandard
 from sun_crumb.core.quantities.numbers import FRACTIONS, WORDS
+from sun_crumb.core.reading.fruit_parts import ONLY_COUNTED
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.records import Amount
 from sun_crumb.core.reading.several import statement_of
@@ -82,7 +83,9 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
     if was.ingredient.key != food or abs(was.grams - grams) > SAME_SHARE * max(was.grams, 1e-9):
         return ""
     said = statement_of([line.text for line in before.lines], at)
-    if fruit := _OF_A_FRUIT.match(said) or _FRUIT_ZEST.match(said):
+    # "2 lemons", of which the method takes the zest and the juice
+    whole = ONLY_COUNTED.fullmatch(was.text) if was.ingredient.key.endswith(("_zest", "_juice")) else None
+    if fruit := whole or _OF_A_FRUIT.match(said) or _FRUIT_ZEST.match(said):
         many = "" if fruit["count"].lower() in ("1", "½", "a", "an", "one", "half a", "half an") else "s"
         return f"{fruit['count']} {fruit['fruit']}{many}".lower()
     parsed = parse_line(said)
