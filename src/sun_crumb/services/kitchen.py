@@ -251,7 +251,9 @@ def search_pantry(query: str, limit: int, pantry: Pantry, hidden: set[str]) -> l
     if not query.strip():
         return [i for i in pantry if i.key not in hidden][:limit]
     words = query.lower().strip()
-    begun = [key for key, name in pantry.names if name.startswith(words) or f" {words}" in name]
+    named = [(name.count(" "), key) for key, name in pantry.names if name.startswith(words) or f" {words}" in name]
+    # The plainest name first: "zucchini" before "zucchero di canna".
+    begun = [key for _, key in sorted(named, key=lambda pair: pair[0])]
     found = [c.ingredient for c in name_index(pantry).match(query, limit=limit)]
     return [pantry[key] for key in dict.fromkeys([*begun, *found]) if key not in hidden][:limit]
 
