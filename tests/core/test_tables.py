@@ -37,6 +37,7 @@ class Tables(unittest.TestCase):
 
     def test_a_column_names_the_part(self) -> None:
         rows = "| Part | What | How much |\n| Crust | plain flour | 200 g |\n| Crust | butter | 100 g |\n| Top | caster sugar | 50 g |"
+        self.assertEqual([x.text for x in read(rows).lines if x.role == "heading"], ["Crust:", "Top:"])
         self.assertEqual(
             weighed(read(rows)), [("crust", "plain_flour", 200), ("crust", "butter", 100), ("top", "caster_sugar", 50)]
         )

@@ -13,7 +13,7 @@ from sun_crumb.core.reading.columns import in_columns
 from sun_crumb.core.reading.components import with_components
 from sun_crumb.core.reading.marks import Known, is_asking, without_number
 from sun_crumb.core.reading.mentions import mentions
-from sun_crumb.core.reading.physical import Physical, Statement, physical_lines, statements_of
+from sun_crumb.core.reading.physical import Physical, Statement, once_for_each_part, physical_lines, statements_of
 from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portion_cues import Stated
 from sun_crumb.core.reading.records import Role
@@ -49,7 +49,8 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     """
     lines = physical_lines(text)
     lines_of_list = broken_list(lines)
-    found = in_columns(method_beside([statement for line in lines_of_list for statement in statements_of(line)]))
+    statements = once_for_each_part(statement for line in lines_of_list for statement in statements_of(line))
+    found = in_columns(method_beside(statements))
     told = {said: known(said) for said in {s.text for s in found}}
     forced = {
         **_of_a_page(found),

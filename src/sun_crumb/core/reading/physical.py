@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Iterable
 from dataclasses import dataclass
 
 from sun_crumb.core.reading.amounts import read_amount
@@ -99,6 +100,24 @@ def _name_beside(raw: str) -> list[str]:
     if len(row := _title_row(raw)) > 1:
         return row
     return named if len(named := _name_and_fields(raw)) > 1 else []
+
+
+def once_for_each_part(found: Iterable[Statement]) -> list[Statement]:
+    """Return statements with the part that a column of a table names said once over its rows, and not over each of them."""
+    kept: list[Statement] = []
+    part = ""
+    for statement in found:
+        head = statement.line.head
+        is_part = (
+            head is not None and head.part_at >= 0 and statement.raw == statement.text and statement.raw.endswith(":")
+        )
+        if head is None:
+            part = ""
+        if is_part and statement.raw == part:
+            continue
+        part = statement.raw if is_part else part
+        kept.append(statement)
+    return kept
 
 
 def _is_table_head(raw: str) -> bool:
