@@ -76,6 +76,23 @@ class FruitByTheMethod(unittest.TestCase):
         self.assertIn("ask", [line.status for line in asked.lines])
 
 
+class BoiledApart(unittest.TestCase):
+    """Common practice, no published source: what is boiled to amber is no part of the custard poured on it."""
+
+    FOODS = "150 g granulated sugar\n4 tbsp water\n500 ml milk\n3 eggs\n50 g caster sugar"
+
+    def test_the_sugar_of_a_caramel_stands_by_itself(self) -> None:
+        method = "Heat the granulated sugar and water, then boil until deep amber. Whisk the eggs, milk and caster sugar and pour over. Bake at 150C for 40 minutes."
+        told = weighed(read(self.FOODS, method))
+        self.assertEqual([key for part, key, _ in told if part == "caramel"], ["white_sugar", "water"])
+        self.assertEqual([key for part, key, _ in told if not part], ["milk", "egg", "caster_sugar"])
+
+    def test_not_where_nothing_says_which(self) -> None:
+        for method in ("Boil the sugar to amber.", "Whisk everything. Bake at 150C for 40 minutes."):
+            with self.subTest(method):
+                self.assertEqual({part for part, _, _ in weighed(read(self.FOODS, method))}, {""})
+
+
 class Ovens(unittest.TestCase):
     """Common practice, no published source."""
 

@@ -208,6 +208,10 @@ _BATH = re.compile(
     r"\bover\s+(?:an?\s+(?:sauce)?pan\s+of\s+)?(?:(?:barely|gently|just|hot|simmering|boiling|steaming)\s+)+$", re.I
 )
 _SIDE_UP = re.compile(r"[\s-]+sides?[\s-]+(?:up|down|uppermost|outwards?|out|in)\b", re.I)
+_DUSTED_WITH = re.compile(
+    r"\b(?:paper|parchment|cloth|towel|surface|board|worktop|work surface)\s+(?:\w+\s+)?(?:dusted|sprinkled|dredged|scattered)\s+with\s+(?:\w+\s+){0,2}$",
+    re.I,
+)
 # "b.p."
 _INITIALS = re.compile(r"\w\.\s?\w")
 # Words for all foods of a kind.
@@ -230,8 +234,8 @@ def _no_food(text: str, words: list[tuple[int, int, str]], at: int, names: Names
         return 2  # "1 tbsp demerara sugar", that the list has none of
     if word == "bean" and _BLIND.search(text):
         return 1
-    if _SIDE_UP.match(text, words[at][1]):
-        return 1  # "leave to set chocolate side up"
+    if _SIDE_UP.match(text, words[at][1]) or _DUSTED_WITH.search(text[: words[at][0]]):
+        return 1  # "leave to set chocolate side up"; "paper dusted with icing sugar": none of the list's
     return 1 if word == "water" and _BATH.search(text[: words[at][0]]) else 0
 
 

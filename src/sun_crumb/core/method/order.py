@@ -103,7 +103,7 @@ class Order:
         if role == "start" and said.SPREAD_ON_BASE.search(text):
             after |= {max((b.last for b in self.bowls), default=0)} - {0}  # "beat the middle, spread on the base"
         first = first_verb(text)
-        is_laid_on = bool(said.ENDS_OVER.search(text) or said.LAID_ON.match(text)) or (
+        is_laid_on = bool(said.ENDS_OVER.search(text) or said.LAID_ON.match(text) or said.SHARED_OUT.match(text)) or (
             first is not None and first[0] in said.GOES_ON
         )
         if (role == "start" and is_laid_on and not is_own) or said.SERVES.match(text):

@@ -20,10 +20,11 @@ HEATS = re.compile(
     re.I,
 )
 INTO = re.compile(
-    r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|on|the cups|the cases|the tins?)\b", re.I
+    r"\b(?:into|in(?:to)? the|onto|over|on top|with|through|to the|between|among|amongst|on|the cups|the cases|the tins?)\b",
+    re.I,
 )
 COUNT_ON_BAKE = re.compile(
-    r"\b(?:spread|pour|spoon|tip|scrape)\s+(?:it\s+)?in(?:to)?\s+the\s+(?:\w+\s+)?(?:case|shell|crust)\b|\b(?:pipe|spoon|fill|inject)\w*\b[^.;]{0,16}\binto\s+(?:the\s+|each\s+)?(?:éclairs?|eclairs?|profiteroles?|choux|buns?|doughnuts?|cannoli|horns|tubes|shells|tartlets)\b|\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:pierce|prick|poke)\w*\b[^.;]{0,20}\b(?:cakes?|sponges?|loaf|loaves)\b|,\s*(?:and\s+)?sandwich\W*$|\b(?:over|onto)\s+the\s+(?:cakes?|tart|pie|pudding|loaf|loaves|cupcakes|muffins|brownies?|cheesecake|meringue|sponges?|traybake)\b|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bdip\w*\s+(?:the\s+)?(?:\w+\s+)?(?:squares|cakes?|biscuits?|cookies|ends|tops|buns)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
+    r"\b(?:spread|pour|spoon|tip|scrape)\s+(?:it\s+)?in(?:to)?\s+the\s+(?:\w+\s+)?(?:case|shell|crust)\b|\b(?:pipe|spoon|fill|inject)\w*\b[^.;]{0,16}\binto\s+(?:the\s+|each\s+)?(?:éclairs?|eclairs?|profiteroles?|choux|buns?|doughnuts?|cannoli|horns|tubes|shells|tartlets)\b|\b(?:hot|warm|cooled|cold|baked|cool)\s+(?:\w+\s+)?(?:cakes?|tart|buns?|pudding|loaf|loaves|biscuits?|cookies|cupcakes|muffins|pie|base|sponges?|brownies?|shortbread|rolls?)\b|\b(?:sandwich|fill|top|ice|frost|glaze|dust|split)\w*\b[^.;]{0,24}\b(?:cakes?|sponges?|buns?|biscuits?|cookies|cupcakes|muffins|loaf|loaves)\b|\b(?:pierce|prick|poke)\w*\b[^.;]{0,20}\b(?:cakes?|sponges?|loaf|loaves)\b|,\s*(?:and\s+)?sandwich\W*$|\b(?:over|onto)\s+the\s+(?:cakes?|tart|pie|pudding|loaf|loaves|cupcakes|muffins|brownies?|cheesecake|meringue|sponges?|traybake)\b|\bover\s+(?:the\s+)?(?:hot|warm|cooled|cold|baked)\b(?!\s+(?:milk|cream|water|syrup|juice|chocolate|custard))|\b(?:unmould|turn out|invert|slice)\b[^.;]{0,12}\b(?:cakes?|puddings?|loaf|loaves|sponges?)\b|(?:^\W*|[.;]\s+)(?:layer|sandwich|assemble|stack)\b(?!\s+(?:the\s+)?(?:biscuits|sponge fingers|ladyfingers))|\b(?:once|when)\s+(?:it is |they are |completely |quite |fully |wholly )*(?:cool(?:ed)?|cold|baked)\b|\bdip\w*\s+(?:(?:the|each|every)\s+)?(?:\w+\s+)?(?:squares?|cakes?|biscuits?|cookies?|ends?|tops?|buns?|pieces?)\b|\bjust before (?:eating|serving)\b|\bwhile (?:still )?(?:hot|warm)\b",
     re.I,
 )
 TIN = re.compile(r"\b(?:tins?|pan|dish|tray|moulds?|cases|basin|cups)\b", re.I)
@@ -54,7 +55,7 @@ GOES_IN = re.compile(
 )
 # "Mash and stir in the vanilla", "sift the sugar over and fold in": more for what is there.
 MORE_FOR_IT = re.compile(
-    r"\band\s+(?:strain|pour|tip|sieve)\s+(?:it\s+|them\s+)?into\s+the\s+(?:pan|saucepan|bowl)\W*$|^\W*(?:take out|remove|keep back|hold back|set aside|reserve|scoop out|measure out)\s+(?:about\s+)?(?:a|one|two)\s+(?:third|quarter|handful|cupful|cup|fifth|half)s?\s*,|^\W*[a-z]+\s+(?:and|then)\s+(?:(?:stir|fold|mix|beat|whisk)\s+in|add)\b|\bsift\w*\b[^.;]*?(?:\bover\b|\bfold\w*\s+(?:it\s+|them\s+)?in\b|\binto\s+(?:the|this|it)\b|\band\s+add\b)",
+    r"\band\s+(?:strain|pour|tip|sieve)\s+(?:it\s+|them\s+)?into\s+the\s+(?:pan|saucepan|bowl)\W*$|^\W*(?:take out|remove|keep back|hold back|set aside|reserve|scoop out|measure out)\s+(?:about\s+)?(?:a|one|two)\s+(?:third|quarter|handful|cupful|cup|fifth|half)s?\s*,|^\W*[a-z]+\s+(?:and|then)\s+(?:(?:stir|fold|mix|beat|whisk)\s+in|add)\b|,\s*(?:then\s+)?fold\s+(?:it\s+|them\s+)?in\b(?=\s+and\b|\s*(?:[,.;]|$))|\bsift\w*\b[^.;]*?(?:\bover\b|\bfold\w*\s+(?:it\s+|them\s+)?in\b|\binto\s+(?:the|this|it)\b|\band\s+add\b)",
     re.I,
 )
 # "Whisk the yolks with the sugar, pour on the hot milk": a bowl of its own, and what was heated goes into it.
@@ -200,6 +201,10 @@ LINED_WITH_DOUGH = re.compile(
 )
 
 
+# "Divide among the cases, sprinkle with the seeds": what is there already is divided.
+SHARED_OUT = re.compile(
+    r"\W*(?:then\s+)?(?:divide|spoon|scoop|share|portion)\s+(?:it\s+|evenly\s+)?(?:between|among|amongst|into)\b", re.I
+)
 ENDS_TOGETHER = re.compile(
     r"^\W*(?:stir|mix|combine|whisk|sift|toss|rub|blend)\s+(?!in\b|into\b|on\b)[^.;]*\btogether\W*$", re.I
 )

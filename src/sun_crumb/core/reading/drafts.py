@@ -52,7 +52,9 @@ def drafts_of_all(pieces: Iterable[Piece], pantry: Pantry, pot: OwnMeasure | Non
     fruit, eggs = "", ""
     pieces = list(pieces)
     method = "\n".join(piece.text for piece in pieces if piece.role == "step")
+    caramel = _boiled_apart(pieces, method)
     for piece in pieces:
+        piece = replace(piece, component="caramel") if any(piece is one for one in caramel) else piece
         text = _OF_SO_MANY.sub(rf"\g<part> {fruit}s" if fruit else r"\g<0>", piece.text)
         text = parts_by_the_method(text, method)
         found += drafts_of(
@@ -242,6 +244,30 @@ LEAST_IN_GRAMS, LEAST_BARE_GRAMS, LEAST_TOLD_BARE_GRAMS = 2, 20, 50
 
 # "150 g sugar for the caramel": boiled apart from the rest, whatever the list does without a heading.
 _FOR_CARAMEL = re.compile(r"\bfor\s+(?:the\s+|a\s+)?caramel\W*$", re.I)
+
+
+def _boiled_apart(pieces: Sequence[Piece], method: str) -> list[Piece]:
+    """Return the sugar that the method boils to a caramel by itself, and its water, in a list of one part with another sugar: "boil the granulated sugar and water to amber"."""
+    sugars = [p for p in pieces if p.role == "food" and re.search(r"\bsugar\b", p.text, re.I)]
+    if len(sugars) < SEVERAL_SUGARS or any(p.component for p in pieces):
+        return []
+    water = [p for p in pieces if p.role == "food" and re.search(r"\bwater\b", p.text, re.I)]
+    for told in _TO_AMBER.finditer(method):
+        kind = _KIND_OF_SUGAR.search(told[0])
+        meant = [p for p in sugars if kind and re.search(rf"(?<![\w.]){re.escape(kind[1])}", p.text, re.I)]
+        if len(meant) == 1:
+            return [*meant, *(water if len(water) == 1 and "water" in told[0].lower() else [])]
+    return []
+
+
+SEVERAL_SUGARS = 2
+# A sentence that boils sugar until it browns, and which sugar it says.
+_TO_AMBER = re.compile(
+    r"[^.;\n]*\bsugar\b[^;\n]{0,160}?\b(?:amber|caramel(?:ises|izes)?|golden[- ]brown|dark golden|deep golden)\b", re.I
+)
+_KIND_OF_SUGAR = re.compile(
+    r"\b(granulated|caster|white|brown|demerara|\d+\s*(?:g|ml|oz|cups?))(?:\s+of\s+(?:the\s+)?)?\s+sugar\b", re.I
+)
 
 
 def _in_its_part(piece: Piece) -> Piece:
