@@ -22,7 +22,7 @@ _SPAN = re.compile(
     rf"(?:\s*(?:and\s+)?(?:(?P<half>a half)|(?P<quarter>a quarter)|(?P<quarters>three[- ]quarters)|(?P<more>\d{{1,2}})\s*(?:min(?:ute)?s?\b\.?|m\b)|(?:(?<=[hr.s]\s)|(?<=\dh))(?P<bare>[0-5]\d)(?=\s*(?:[.,;)](?!\d)|$|(?:at|until|till?|or until)\b))))?",
     re.I,
 )
-_OVERNIGHT = re.compile(r"\bover\s?night\b", re.I)
+_OVERNIGHT = re.compile(r"\bover\s?night\b|\b(?:un)?til+ (?:the )?(?:next|following) (?:day|morning)\b", re.I)
 _GAS_MARK = re.compile(r"\b(?:gas(?:\s+mark)?|gm|mark)\s*$", re.I)
 # "bake 15-20 til golden": minutes, as nobody counts anything else there.
 _BARE_BAKE = re.compile(
