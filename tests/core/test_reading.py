@@ -298,6 +298,19 @@ class Recipes(unittest.TestCase):
                 self.assertEqual((oven.temperature_c, oven.is_fan), (celsius, is_fan))
         self.assertIsNone(read_oven("Stir well."))
 
+    def test_a_heat_that_no_oven_reaches_is_said_and_taken_for_none(self) -> None:
+        for step, said in (
+            ("Bake at 900C for 30 minutes.", "900 °C"), ("Preheat the oven to 800 degrees.", "800 °"), ("Bake at 1800°F.", "1800 °F"),
+            ("Bake at 450F for 30 minutes.", ""), ("Put in the oven with 900 ml water below.", ""), ("Bake in a 900 g loaf tin.", ""),
+            ("Heat the oven to 190C. Bake at 900C until brown.", ""),
+        ):  # fmt: skip
+            reading = read_recipe(
+                f"Cake\nServes 8\n200 g flour\n100 g sugar\nMethod\nMix it all. {step}", shipped_pantry()
+            )
+            with self.subTest(step):
+                self.assertEqual(reading.oven_problem.split(" is no oven")[0], said)
+                self.assertFalse(said and reading.oven)
+
     def test_tins(self) -> None:
         # 1 inch = 2.54 cm (NIST SP 811).
         cases = {

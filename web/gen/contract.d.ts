@@ -4661,6 +4661,8 @@ export interface components {
             cup_ml: number;
             /** Cup Reason */
             cup_reason: string;
+            /** Oven Problem */
+            oven_problem: string;
             oven: components["schemas"]["sun_crumb__api__schemas__reading__OvenOut"] | null;
             /** Bake Minutes */
             bake_minutes: number[] | null;

@@ -236,6 +236,9 @@ onMounted(() => void store.read())
             </ul>
           </details>
           <p v-if="method" class="small quiet method">{{ method }}</p>
+          <p v-if="store.reading.oven_problem" class="small guess" role="status">
+            {{ store.reading.oven_problem }}
+          </p>
           <template v-for="part in store.kinds" :key="part.component">
             <KindAsked
               v-if="!part.is_sure && part.candidates.length > 1"

@@ -175,6 +175,7 @@ class _ReadingOut(Out):
     cup: str
     cup_ml: float
     cup_reason: str
+    oven_problem: str
     oven: OvenOut | None
     bake_minutes: list[int] | None
     lines: list[ReadLineOut]

@@ -8,11 +8,12 @@ from dataclasses import dataclass, field
 from functools import cached_property
 
 from sun_crumb.core.method.listed import Listed
-from sun_crumb.core.method.mentions import said_groups, said_lines
+from sun_crumb.core.method.mentions import said_lines
 from sun_crumb.core.method.names import Names
 from sun_crumb.core.method.parts import Parts
 from sun_crumb.core.method.records import Mention, MethodLine, Use
 from sun_crumb.core.method.sentences import Clause, verbs
+from sun_crumb.core.method.several import said_groups
 
 # What is left of a line when it counts as used up [share].
 USED_UP = 0.03

@@ -5,7 +5,9 @@ from __future__ import annotations
 import re
 
 from sun_crumb.core.method.account import USED_UP, Account
-from sun_crumb.core.method.mentions import KEPT_BACK, Said, share_of
+from sun_crumb.core.method.how_much import share_of
+from sun_crumb.core.method.mentions import KEPT_BACK
+from sun_crumb.core.method.said import Said
 
 # By common practice: a yolk's and a white's part of an egg without its shell.
 YOLK, WHITE = 0.34, 0.66

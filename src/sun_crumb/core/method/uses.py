@@ -6,20 +6,17 @@ import re
 from dataclasses import replace
 
 from sun_crumb.core.method.account import UNTIL, USED_UP, Account, Resolved, goes_on
-from sun_crumb.core.method.mentions import (
-    OF_A_KIND,
-    Said,
-    SaidGroup,
-    is_all_of,
-)
+from sun_crumb.core.method.chosen import chosen_of, pool_of
+from sun_crumb.core.method.groups_taken import RESERVES, staged_component, take_group
+from sun_crumb.core.method.mentions import OF_A_KIND
 from sun_crumb.core.method.objectless import unsaid
 from sun_crumb.core.method.records import Mention, Use
+from sun_crumb.core.method.said import Said
 from sun_crumb.core.method.sentences import Clause
 from sun_crumb.core.method.shares import share_taken
 from sun_crumb.core.method.unnamed import OF_A_PART, bring_in, by_another_word
 from sun_crumb.core.pantry.names import fold, words_of
 
-_OF_SOME_KIND = re.compile(r"^(?!all\b).*\b(?:things|stuff|bits)$", re.I)
 _FINISHES = re.compile(
     r"\b(?:dust|sprinkl|scatter|decorat|garnish|top\b|finish|serve|roll\w* (?:in|each)|coat|brush|drizzl|glaz|swirl)\w*",
     re.I,
@@ -31,12 +28,8 @@ _FIRST_SO_MANY = re.compile(
 _COUNTS = {
     w: n for n, w in enumerate(["zero", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine", "ten"])
 }
-# As closely as a line's own last word is a word for several meant.
-MANY = 2
 _CITRUS = frozenset({"lemon", "lime", "orange", "grapefruit", "clementine"})
 _JUICES = re.compile(r"\b(?:squeeze|juice)\s+(?:the|all|both|your)\b", re.I)
-# Of these nobody has several but kinds.
-_UNCOUNTED = frozenset({"milk", "butter", "cream", "oil", "syrup", "juice", "cheese", "chocolate", "yoghurt"})
 _DOUGH = re.compile(r"(?:the|an?|your)\s+(?:dough|batter)\b", re.I)
 # A part that is spoken of by so little more is no other part [votes]: "the butter" of two lists.
 NEAR_VOTE = 0.25
@@ -46,8 +39,6 @@ OF_WHAT_IS_IN = 0.6
 MOSTLY_UNNAMED = 0.5
 
 
-# "Reserve 3 tbsp of the custard."
-_RESERVES = re.compile(r"\W*(?:first\s+)?(?:reserve|save|(?:keep|hold|set|put)\s+(?:back|aside))\b[^,;]*$", re.I)
 _SYRUP = re.compile(r"\b(?:the|with|hot|warm|cold|cooled?|sugar|this|your)\s+syrup\b", re.I)
 
 
@@ -157,7 +148,7 @@ class Resolver(Account):
             if group.part and (named := self.parts.named(group.part)) is not None:
                 votes[named] += 5
             elif group.kind in ("dry", "wet"):
-                votes[self._staged(current, group.kind)] += 2
+                votes[staged_component(self, current, group.kind)] += 2
         return votes
 
     def _resolved(self, n: int, clause: Clause, component: str) -> Resolved:
@@ -181,7 +172,7 @@ class Resolver(Account):
                 continue
             self._take(found, n, said, finishes=finishes)
         for group in self.groups[n]:
-            self._take_group(found, n, group)
+            take_group(self, found, n, group)
         if _SYRUP.search(clause.text) and not any(
             "syrup" in clause.text[said.start : said.end].lower() for said in self.said[n]
         ):
@@ -239,114 +230,14 @@ class Resolver(Account):
             if line.component == component and self.left[k] < 1 - USED_UP and self.listed.has_role(k, "sugar")
         }
 
-    def _take_group(self, found: Resolved, n: int, group: SaidGroup) -> None:
-        component = found.component
-        named = self.parts.named(group.part) if group.part else None
-        if named is not None:
-            component = named
-        elif group.kind in ("dry", "wet"):
-            component = self._staged(component, group.kind)
-        elif group.kind == "all" and _OF_SOME_KIND.search(found.clause.text[group.start : group.end]):
-            return  # "the crunchy bits": of no part that the list names
-        own = self.listed.of(component)
-        if group.kind == "others" and self._takes_rest_of_reserved(found, n, group, own):
-            return
-        if group.kind == "both":
-            found.joins_all = True
-            return
-        wanted = self._wanted(group, component, own, is_here=component == found.component)
-        elsewhere = [k for k in wanted if any(at != n for at in self.named_at[k])]
-        if group.kind == "dry":
-            elsewhere += [k for k in wanted if self._is_creamed(k, n)]
-        if group.kind == "all" and group.part.endswith("ed") and self.parts.named(group.part) is None:
-            found.back |= {k for k in own if self.listed.stage(k, own) == "dry"}
-            return  # "the sifted ingredients": what is in already
-        free = [k for k in wanted if self.left[k] > 1 - USED_UP and k not in group.but and k not in elsewhere]
-        if group.kind in ("others", "all"):
-            free = self._free_of_all(n, group, own, wanted, is_named=named is not None)
-            found.joins_all = not group.part and any(self.left[k] < 1 - USED_UP for k in own)
-        if not free:
-            found.back |= set(wanted)
-        found.mentions.append(Mention(group.start, group.end, self.used(free, 1.0), group.start, tuple(wanted), True))
-
-    def _free_of_all(self, n: int, group: SaidGroup, own: list[int], wanted: list[int], *, is_named: bool) -> list[int]:
-        """Return the lines that "everything" or "the rest" takes: what is left of all that no later step names."""
-        free = [
-            k
-            for k in wanted
-            if self.left[k] > USED_UP and k not in group.but and not any(at > n for at in self.named_at[k])
-        ]
-        # "Spread the rest on top": the water that coffee is dissolved in goes with its coffee.
-        free = [k for k in free if not self.listed.is_beside_another(k)]
-        if is_named and group.kind == "all":
-            # "Knead the dough ingredients": all of them, though sugar is spoken of again with the filling.
-            free = [k for k in own if self.left[k] > USED_UP and k not in group.but]
-        return [k for k in free if not self.listed.is_to_finish(k)] or free
-
-    def _takes_rest_of_reserved(self, found: Resolved, n: int, group: SaidGroup, own: list[int]) -> bool:
-        """Take "the rest" behind "Reserve 3 tbsp of the custard.": the rest of the custard; return whether that is meant."""
-        kept = [k for k in own if k in self.reserved and self.left[k] > 1 - USED_UP]
-        if len(kept) != 1 or not n or not _RESERVES.match(self.clauses[n - 1].text):
-            return False
-        uses = self.used(kept, 1 - self.reserved[kept[0]])
-        found.mentions.append(Mention(group.start, group.end, uses, group.start, tuple(kept), is_part=True))
-        return True
-
     def _sets_aside(self, found: Resolved, n: int, said: Said, chosen: list[int]) -> bool:
         """Keep account of what a step sets aside and takes nowhere yet ("Reserve 3 tbsp of the custard."); return whether it does."""
         is_part = said.part in ("amount", "share", "little") and len(chosen) == 1
-        if not is_part or self.left[chosen[0]] <= 1 - USED_UP or not _RESERVES.match(self.clauses[n].text):
+        if not is_part or self.left[chosen[0]] <= 1 - USED_UP or not RESERVES.match(self.clauses[n].text):
             return False
         self.reserved[chosen[0]] = share_taken(self, chosen[0], n, said)
         found.mentions.append(Mention(said.start, said.end, (), said.start, tuple(chosen)))
         return True
-
-    def _wanted(self, group: SaidGroup, component: str, own: list[int], *, is_here: bool) -> list[int]:
-        """Return the lines of a component that a word for several may mean."""
-        stage = group.kind if group.kind in ("dry", "wet") else group.part.partition(" ")[0]
-        if stage in ("dry", "wet"):
-            return [k for k in own if self.listed.stage(k, own) == stage]
-        if group.part and is_here and self.parts.named(group.part) is None and group.kind == "all":
-            return [k for k in own if set(words_of(group.part)) & set(words_of(self.lines[k].name))] or own
-        return own
-
-    def _staged(self, component: str, kind: str) -> str:
-        """Return the component whose lines are listed as dry or wet ones, where the step's own has none of them."""
-        of = {line.component for line in self.lines if line.stage == kind}
-        own = self.listed.of(component)
-        begun = [k for k in own if self.listed.stage(k, own) == kind and self.left[k] < 1 - USED_UP]
-        if not of and any(not self.listed.has_role(k, "sugar") for k in begun):
-            return component  # "mix wet and dry into the eggs": what this part has begun with
-        if not of:
-            # A shelf's recipe tells no stages: where such foods are still to come.
-            whole = range(len(self.lines))
-            of = {
-                self.lines[k].component
-                for k in whole
-                if self.left[k] > 1 - USED_UP and self.listed.stage(k, whole) == kind
-            }
-        if kind == "dry":
-            # "Cut the butter into the dry things": those with flour, and no fruit's cornflour and sugar.
-            floury = {
-                line.component
-                for k, line in enumerate(self.lines)
-                if self.left[k] > 1 - USED_UP and self.listed.has_role(k, "flour")
-            }
-            of = of & floury or of
-        return component if component in of or not of else next(c for c in self.components if c in of)
-
-    def _is_creamed(self, k: int, n: int) -> bool:
-        """Return whether a sugar among the dry things is what another step creams or rolls in: "cream butter and 1 c. sugar"."""
-        if not self.listed.has_role(k, "sugar"):
-            return False
-        return any(
-            k in said.lines and said.phrase[-1] == "sugar"
-            for at in range(len(self.said))
-            if at != n
-            for said in self.said[at]
-            # Where another part has sugar of its own, that may be meant.
-            if all(self.lines[j].component == self.lines[k].component for j in said.lines)
-        )
 
     def _is_other_water(self, said: Said, component: str, n: int) -> bool:
         """Return whether water is the tap's, and not what another part of the recipe lists and names itself."""
@@ -375,7 +266,7 @@ class Resolver(Account):
             return
         if said.part == "back" and self._is_made_here(n, said, found.component):
             said = replace(said, part="whole")
-        pool = self._pool(said, found.component)
+        pool = pool_of(self, said, found.component)
         # "the nuts, fruit and zest": the zest is not of the fruit.
         nearer = {
             k for other in self.said[n] if other is not said for k, how in other.lines.items() if how > pool.get(k, how)
@@ -384,7 +275,7 @@ class Resolver(Account):
         pool = {k: how for k, how in pool.items() if k not in nearer} or pool
         if self._takes_none(found, said):
             return
-        chosen, is_sure = self._chosen(pool, n, said, finishes=finishes)
+        chosen, is_sure = chosen_of(self, pool, n, said, finishes=finishes)
         if self._sets_aside(found, n, said, chosen) or self._is_there_already(found, said, pool):
             return
         if said.part == "whole" and said.phrase in OF_A_KIND and any(self.left[k] <= USED_UP for k in pool):
@@ -454,73 +345,3 @@ class Resolver(Account):
         found.back |= set(whole)
         found.mentions.append(Mention(said.start, said.end, (), said.lead, tuple(whole)))
         return True
-
-    def _pool(self, said: Said, component: str) -> dict[int, int]:
-        """Return the lines that a mention may mean: of the step's component, else of the others where they are unused."""
-        own = {k: how for k, how in said.lines.items() if self.lines[k].component == component}
-        begun = any(self.left[k] > USED_UP for k in own)
-        if own and (begun or (said.part == "rest" and not any(self.left[k] > USED_UP for k in said.lines))):
-            return own
-        others = {k: how for k, how in said.lines.items() if k not in own and self.left[k] > USED_UP}
-        if own and max(own.values()) >= max(others.values(), default=0):
-            return own
-        return others or own or dict(said.lines)
-
-    def _chosen(self, pool: dict[int, int], n: int, said: Said, *, finishes: bool) -> tuple[list[int], bool]:
-        if not finishes and (others := {k: how for k, how in pool.items() if not self.listed.is_to_finish(k)}):
-            # "Mix butter, currants and sugar": not the one for sprinkling.
-            pool = others if any(self.left[k] > USED_UP for k in others) else pool
-        best = max(pool.values())
-        free = [k for k in self._close(pool, said) if self.left[k] > USED_UP]
-        if said.part == "rest":
-            begun = [k for k in pool if USED_UP < self.left[k] < 1 - USED_UP]
-            return begun or [k for k in pool if self.left[k] > USED_UP], bool(begun)
-        if not free:
-            return [], True
-        if len(free) == 1:
-            return free, True
-        if exact := [k for k in free if is_all_of(said, self.names, k)]:
-            return exact[:1], True
-        finishing = [k for k in free if self.listed.is_to_finish(k)]
-        if finishes and finishing:
-            return finishing[:1], True
-        free = [k for k in free if k not in finishing] or free
-        # Icing sugar that goes into the fruit of its own line is not the sugar of the yolks.
-        free = [k for k in free if not self.listed.is_beside_another(k)] or free
-        later = [k for k in free if any(at != n for at in self.named_at[k])]
-        kept = [k for k in free if k not in later] or free
-        if said.is_many or len(kept) == 1:
-            return (self._no_flavours(kept if later else free) if said.is_many else kept), True
-        if best == 3:
-            return kept[:1], True
-        return kept, best >= 2
-
-    def _close(self, pool: dict[int, int], said: Said) -> list[int]:
-        """Return the lines that a mention means most closely; all the sugars for "both sugars"."""
-        best = max(pool.values())
-        # "the sugars": the brown one with the white, though that is called sugar alone.
-        is_sugars = said.is_many and said.phrase[-1] == "sugar"
-        if said.is_many and said.phrase[-1] in _UNCOUNTED:
-            return [k for k, how in pool.items() if how >= MANY]  # "both milks": the coconut's with the cow's
-        if said.is_many and said.phrase == ("flour",):
-            # "the flours": the cornflour with the plain.
-            floury = [k for k in pool if pool[k] == best] + self._starches_beside(pool)
-            return list(dict.fromkeys(floury))
-        close = [k for k, how in pool.items() if how == best or (is_sugars and how >= MANY)]
-        if is_sugars and len(close) == 1:
-            # "both sugars": the muscovado too, that no word calls sugar.
-            return [k for k in pool if k in close or self.listed.has_role(k, "sugar")]
-        return close
-
-    def _starches_beside(self, pool: dict[int, int]) -> list[int]:
-        """Return the starches of the components that *pool* is of, which no step names by their own name."""
-        components = {self.lines[k].component for k in pool}
-        return [
-            k
-            for k, line in enumerate(self.lines)
-            if line.component in components and self.listed.has_role(k, "starch") and not self.named_at[k]
-        ]
-
-    def _no_flavours(self, found: list[int]) -> list[int]:
-        """Return lines that a word for several means: "the almonds" are no almond extract."""
-        return [k for k in found if not self.listed.has_role(k, "flavour")] or found

@@ -6,9 +6,9 @@ import re
 from dataclasses import replace
 from itertools import groupby
 
+from sun_crumb.core.reading.food_ends import is_food_with_amount
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.physical import Statement, bare_line
-from sun_crumb.core.reading.run_on import is_food_with_amount
 from sun_crumb.core.reading.tables import GAP
 
 # So many rows with a food on both sides are two lists; a heading has so few words.

@@ -6,7 +6,7 @@ import re
 from dataclasses import replace
 
 from sun_crumb.core.pantry.names import fold
-from sun_crumb.core.reading.marks import FOR_THE, FOR_THE_PART, HEAD_YIELD, heading_kind
+from sun_crumb.core.reading.headings import FOR_THE, FOR_THE_PART, HEAD_YIELD, heading_kind
 from sun_crumb.core.reading.pieces import Piece, is_followed_by_food
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.run_on import WHAT_GOES_IN

@@ -11,7 +11,9 @@ from itertools import pairwise
 from sun_crumb.core.reading.beside import method_beside
 from sun_crumb.core.reading.columns import in_columns
 from sun_crumb.core.reading.components import with_components
-from sun_crumb.core.reading.marks import Known, is_asking, without_number
+from sun_crumb.core.reading.deeds import without_number
+from sun_crumb.core.reading.known import Known
+from sun_crumb.core.reading.marks import is_asking
 from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.physical import Physical, Statement, once_for_each_part, physical_lines, statements_of
 from sun_crumb.core.reading.pieces import Piece

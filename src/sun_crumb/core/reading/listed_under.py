@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 
-from sun_crumb.core.reading.marks import heading_kind
+from sun_crumb.core.reading.headings import heading_kind
 from sun_crumb.core.reading.records import Reading
 
 

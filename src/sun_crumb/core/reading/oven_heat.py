@@ -200,7 +200,7 @@ def _celsius(text: str) -> tuple[float | None, float | None]:
         value = float(match[1])
         if lower := _LOWER.search(text, 0, match.start()):
             value = float(lower[1])  # "175-200 °C": the lower of two
-        if 70 <= value <= 300:
+        if 70 <= value <= HOTTEST_C:
             before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 28]
             is_fan = bool(_FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1]))
             found.setdefault(is_fan, value)
@@ -212,7 +212,7 @@ def _celsius(text: str) -> tuple[float | None, float | None]:
 def _fahrenheit(text: str) -> tuple[float | None, float | None]:
     """Return the first setting in °F as plain or fan [°C]."""
     for match in _FAHRENHEIT.finditer(text):
-        if 170 <= float(match[1]) <= 550:
+        if 170 <= float(match[1]) <= HOTTEST_F:
             value = _from_fahrenheit(float(match[1]))
             before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 28]
             is_fan = _FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1])
@@ -235,8 +235,27 @@ def _gas_or_bare(text: str) -> tuple[float | None, float | None]:
     return None, None
 
 
-# No oven at home is hotter [°F] (common practice).
-HOTTEST_F = 550
+# No oven at home is hotter [°F], [°C] (common practice).
+HOTTEST_F, HOTTEST_C = 550, 300
+_NO_OVENS_HEAT = re.compile(
+    r"\b(?:oven|preheat\w*|bakes?)\b[^.;\n]{0,40}?\b(\d{3,5})(?!\d|[.,]\d|\s*(?:g|gr|grams|ml|kg|kcal)\b)\s*(?:°|º|deg(?:rees)?\b\.?)?\s*(?:([CF])\b)?",
+    re.I,
+)
+
+
+def no_ovens_heat(text: str) -> str:
+    """Return the heat that a text sets an oven to where no oven reaches it, or nothing.
+
+    Examples
+    --------
+    >>> no_ovens_heat("Bake at 900C for 30 minutes.")
+    '900 °C'
+    """
+    for match in _NO_OVENS_HEAT.finditer(text):
+        unit = (match[2] or "").upper()
+        if int(match[1]) > (HOTTEST_C if unit == "C" else HOTTEST_F):
+            return f"{match[1]} °{unit}"
+    return ""
 
 
 def _from_fahrenheit(degrees: float) -> float:

@@ -6,12 +6,14 @@ import re
 from collections.abc import Iterable
 from dataclasses import dataclass
 
+from sun_crumb.core.reading.all_in_one import all_in_one, named_then_told
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.food_ends import begins_food, is_food_with_amount
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.portion_asides import bare_count
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.remembered import remembered
-from sun_crumb.core.reading.run_on import all_in_one, begins_food, is_food_with_amount, named_then_told, run_on
+from sun_crumb.core.reading.run_on import run_on
 from sun_crumb.core.reading.tables import GAP, Head, columns_of, head_of, is_row, plain_row, row_of
 from sun_crumb.core.reading.words import word_list
 

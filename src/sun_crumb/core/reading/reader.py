@@ -15,10 +15,10 @@ from sun_crumb.core.reading.cups import infer_cup
 from sun_crumb.core.reading.document import Document, document
 from sun_crumb.core.reading.drafts import LONGEST_LINE, Draft, drafts_of_all, with_units
 from sun_crumb.core.reading.drafts_of_method import mentioned
+from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.line import parse_line
-from sun_crumb.core.reading.marks import Known
 from sun_crumb.core.reading.match import is_sure, name_index
-from sun_crumb.core.reading.oven_heat import read_oven
+from sun_crumb.core.reading.oven_heat import no_ovens_heat, read_oven
 from sun_crumb.core.reading.own_measure import own_measure
 from sun_crumb.core.reading.portions import portions
 from sun_crumb.core.reading.records import (
@@ -94,13 +94,16 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
     method = "\n".join(p.text for p in found if p.role not in ("food", "heading", "junk"))
     own = own_yields(found)
     told = portions(read.stated)
+    oven = read_oven("\n".join(steps)) or read_oven(method) or read_oven(_junk_text(read))
+    too_hot = "" if oven else no_ovens_heat(method)
     return Reading(
         title=read.title[:200],
         yields=_yield_of(told),
         cup=standard.key,
         cup_ml=standard.cup_ml,
         cup_reason=reason,
-        oven=read_oven("\n".join(steps)) or read_oven(method) or read_oven(_junk_text(read)),
+        oven=oven,
+        oven_problem=f"{too_hot} is no oven’s heat: the recipe stands without one until you mend it" if too_hot else "",
         bake_minutes=read_bake_minutes("\n".join(steps))
         or read_bake_minutes(method)
         or read_bake_minutes(_junk_text(read)),

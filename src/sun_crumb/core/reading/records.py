@@ -223,3 +223,5 @@ class Reading:
     component_yields: tuple[ComponentYield, ...] = ()
     portions: Portions | None = None
     text_lines: tuple[TextLine, ...] = ()
+    # Why the heat that the text sets its oven to is taken for none.
+    oven_problem: str = ""

@@ -15,8 +15,10 @@ import numpy as np
 
 from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.reading.counts import kind_of
+from sun_crumb.core.reading.headings import Section
+from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.line import BULLETS
-from sun_crumb.core.reading.marks import Known, Section, is_asking, marks_of
+from sun_crumb.core.reading.marks import is_asking, marks_of
 from sun_crumb.core.reading.nutrition import take_out_nutrition
 from sun_crumb.core.reading.physical import SENT_AT, Statement
 from sun_crumb.core.reading.portion_asides import bare_count, of_title

@@ -10,7 +10,7 @@ from itertools import pairwise
 from sun_crumb.core.quantities.nouns import plural
 from sun_crumb.core.reading.components import component_of
 from sun_crumb.core.reading.counts import MOST, Count
-from sun_crumb.core.reading.marks import HEAD_YIELD, heading_kind
+from sun_crumb.core.reading.headings import HEAD_YIELD, heading_kind
 from sun_crumb.core.reading.pieces import SENTENCE, Piece
 from sun_crumb.core.reading.portion_asides import bare_count, said_in
 from sun_crumb.core.reading.portion_cues import Stated, statements

@@ -6,7 +6,7 @@ import re
 from collections.abc import Iterator
 
 from sun_crumb.core.reading.durations import durations
-from sun_crumb.core.reading.marks import heading_kind
+from sun_crumb.core.reading.headings import heading_kind
 from sun_crumb.core.reading.oven_heat import FOR_SO_LONG, NO_OVEN, SENTENCES, SO_LONG_AT, TIMED
 from sun_crumb.core.reading.records import Method, Reading, Step, StepTime
 

@@ -6,7 +6,7 @@ import re
 from dataclasses import replace
 
 from sun_crumb.core.reading.counts import kind_of
-from sun_crumb.core.reading.marks import heading_kind
+from sun_crumb.core.reading.headings import heading_kind
 from sun_crumb.core.reading.pieces import SENTENCE, Piece, is_followed_by_food
 from sun_crumb.core.reading.portion_asides import of_title
 from sun_crumb.core.reading.portion_cues import Stated, statements

@@ -8,10 +8,11 @@ from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.food_ends import LEAST_FOODS, begins_food, first_word
 from sun_crumb.core.reading.line import BULLETS
 from sun_crumb.core.reading.physical import SENT_AT, Physical, Statement
 from sun_crumb.core.reading.records import Role
-from sun_crumb.core.reading.run_on import LEAST_FOODS, begins_food, first_word, run_on
+from sun_crumb.core.reading.run_on import run_on
 from sun_crumb.core.reading.words import word_list
 
 # The longest line of wrapped prose has so many characters, of a narrow column fewer where half of its lines begin small; a line that is broken is nearly as long.

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
 
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.solving.true_penalty import MASS, NEAR, TruePenalty
@@ -40,286 +41,248 @@ LEAST_IN_A_PART_G, WHOLE_SHARE = 22.0, 0.99
 PART_LESS_SWEET, PART_DASH = 1.6, 0.3
 
 
-def _is_fussy(problem: Problem, position: int, by: float, mass: float) -> bool:
-    """Return whether a change *by* so much [g] is so small that a baker would ask what for; leaven and salt are small by nature."""
-    row = problem.rows[position]
-    if problem.goals.thirst and row.line.ingredient.has_role("liquid"):
-        return False  # what the household's own flour asks for
-    is_seasoning = row.line.ingredient.has_role("leaven", "salt") and not row.line.ingredient.has_role("flour")
-    if row.is_whole or (row.move is not None and row.move.step_g) or is_seasoning:
-        return False
-    trifle = SPOON_TRIFLE_G if row.line.is_spooned else TRIFLE_G
-    return abs(by) < max(
-        trifle if row.untouched_g else 0.0,
-        FUSSY * row.untouched_g,
-        FUSSY_PART * mass if row.untouched_g and not row.is_cut else 0.0,
-    )
+@dataclass(frozen=True, slots=True)
+class Fuss:
+    """What of a rounded plan is fussy: the problem it solves, how its sums are judged, the rows that may still move with the step of each [g], and how an amount is told."""
 
+    problem: Problem
+    penalty: TruePenalty
+    free: Mapping[int, float]
+    snap: Snap
 
-def _without_fuss(
-    problem: Problem,
-    true_penalty: TruePenalty,
-    grams: list[float],
-    sums: list[float],
-    free: dict[int, float],
-    snap: Snap,
-) -> list[float]:
-    """Put back every small change whose texture hardly gains by it, and a sugar's that the cut doesn't miss; return the sums.
+    def without_dashes(self, grams: list[float]) -> None:
+        """Leave out every new sweetener that sweetens next to nothing, where the batter is no worse for it and another can make up for it."""
+        new = self._new_sweeteners(grams)
+        for i in sorted(new, key=lambda i: grams[i]):
+            sums = self.penalty.sums(grams)
+            trial = self.penalty.moved(sums, i, -grams[i])
+            given = self.penalty.whole_sweetness(sums) - self.penalty.whole_sweetness(trial)
+            is_speck = self.problem.rows[i].line.ingredient.is_strong and grams[i] < SPECK_G
+            # Two spoons of it in a crust or a topping, beside what the rest takes.
+            is_part = self.problem.share < WHOLE_SHARE and grams[i] < LEAST_IN_A_PART_G
+            if given > (PART_DASH if is_part else SPECK if is_speck else DASH) * self.problem.before["sweetness"]:
+                continue
+            without = [*grams[:i], 0.0, *grams[i + 1 :]]
+            others = [n for n in new if n != i and without[n] > 0 and n in self.free]
+            if self.penalty.is_sweet(sums) and others:
+                trial = self._sweeter(without, max(others, key=lambda n: without[n]))
+            is_missed = self.penalty.is_sweet(sums) and not self.penalty.is_sweet(trial)
+            if is_part and self.penalty.sweetness(trial) - self.penalty.sweetness(sums) < PART_LESS_SWEET:
+                is_missed = False  # half a band less sweet, in a part of it
+            worse = self.penalty.of(trial, is_felt=True) - self.penalty.of(sums, is_felt=True)
+            if not is_missed and self.penalty.told(trial)[0] <= self.penalty.told(sums)[0] and worse < FUSSY_GAIN:
+                grams[:] = without
 
-    One at a time, then all that are left together: less flour for more milk, and more milk for less flour.
-    """
-    for i in _fussy(problem, grams, sums[MASS]):
-        ingredient = problem.rows[i].line.ingredient
-        least = (
-            BODY_GAIN if ingredient.has_role("flour", "starch", "fat") and not problem.rows[i].is_cut else FUSSY_GAIN
+    def without_trifles(self, grams: list[float]) -> list[float]:
+        """Put back every touched line, and leave out every adjuster, whose change gains less than it costs.
+
+        What gains nothing but a sweeter taste of what is left goes back too: less butter is no way to be sweet enough.
+        """
+        sums = self._without_fuss(grams, self.penalty.sums(grams))
+        cost = self.penalty.of(sums)
+        worths: dict[int, tuple[float, float]] = {}
+        brought = set[int]()
+        for i, row in enumerate(self.problem.rows):
+            addition = row.addition
+            if row.set_g is None and row.move is not None and not row.is_cut:
+                worths[i] = (row.untouched_g, row.move.penalty)
+            elif addition is not None and not (
+                addition.is_sweetener or addition.is_required or addition.set_g is not None or addition.kind == "swap"
+            ):
+                worths[i] = (0.0, addition.penalty)
+                brought.add(i)
+        for i, (was, worth) in worths.items():
+            if grams[i] == was:
+                continue
+            amounts = [*grams[:i], was, *grams[i + 1 :]]
+            trial = self.penalty.moved(sums, i, was - grams[i])
+            trial = self._as_sweet_as_asked(amounts, trial, sums)
+            trial, given = self._as_sweet_as_any(amounts, trial, sums)
+            dearer = self.penalty.of(trial) - given
+            move = self.problem.rows[i].move
+            least = (PIECE_GAIN if move is not None and move.step_g else LEAST_GAIN) * worth
+            # What the household's own flour asks for is no fuss.
+            is_asked = bool(self.problem.goals.thirst) and self.problem.rows[i].line.ingredient.has_role("liquid")
+            if not is_asked and (self.penalty.is_sweet(trial) or not self.penalty.is_sweet(sums)):
+                least = max(least, TOLD_GAIN)
+                if self.penalty.told(trial)[0] <= self.penalty.told(sums)[0] or self._is_told_alike(sums, trial):
+                    # Something more to fetch for what nobody would notice; or a little more milk, and it is told as dry as before.
+                    least = max(least, FETCHED_GAIN if i in brought else SAME_WORDS_GAIN)
+            texture = self.penalty.of(trial, is_felt=True) - self.penalty.of(sums, is_felt=True) - given
+            # Sweetness aside, putting back never costs more than the change does.
+            rest = dearer - cost - self.penalty.sweetness(trial) + self.penalty.sweetness(sums)
+            if self._is_told_alike(sums, trial) or (
+                i not in brought and self.penalty.told(trial)[0] <= self.penalty.told(sums)[0]
+            ):
+                # It is told in the same words: what is off counts no more far out than near.
+                rest = self.penalty.limits(trial) - self.penalty.limits(sums) - given
+            if dearer - cost < worth or (texture < least and rest < max(worth, TOLD_GAIN)):
+                grams[:], sums, cost = amounts, trial, dearer
+        return grams
+
+    def _is_fussy(self, position: int, by: float, mass: float) -> bool:
+        """Return whether a change *by* so much [g] is so small that a baker would ask what for; leaven and salt are small by nature."""
+        row = self.problem.rows[position]
+        if self.problem.goals.thirst and row.line.ingredient.has_role("liquid"):
+            return False  # what the household's own flour asks for
+        is_seasoning = row.line.ingredient.has_role("leaven", "salt") and not row.line.ingredient.has_role("flour")
+        if row.is_whole or (row.move is not None and row.move.step_g) or is_seasoning:
+            return False
+        trifle = SPOON_TRIFLE_G if row.line.is_spooned else TRIFLE_G
+        return abs(by) < max(
+            trifle if row.untouched_g else 0.0,
+            FUSSY * row.untouched_g,
+            FUSSY_PART * mass if row.untouched_g and not row.is_cut else 0.0,
         )
-        sums = _put_back(problem, true_penalty, grams, sums, [i], least, free, snap)
-    left = [i for i in _fussy(problem, grams, sums[MASS]) if not problem.rows[i].is_cut]
-    if len(left) < 2:
-        return sums
-    return _put_back(problem, true_penalty, grams, sums, left, ALL_FUSS_GAIN, free, snap)
 
+    def _without_fuss(self, grams: list[float], sums: list[float]) -> list[float]:
+        """Put back every small change whose texture hardly gains by it, and a sugar's that the cut doesn't miss; return the sums.
 
-def _fussy(problem: Problem, grams: list[float], mass: float) -> list[int]:
-    """Return the rows that are changed by so little that a baker would ask what for."""
-    return [
-        i
-        for i, row in enumerate(problem.rows)
-        if row.set_g is None
-        and (row.addition is None or row.addition.kind == "stand_in")
-        and grams[i] > 0
-        and (row.move is not None or row.is_cut)
-        and abs(row.untouched_g - grams[i]) >= LEAST_G
-        and _is_fussy(problem, i, row.untouched_g - grams[i], mass)
-    ]
+        One at a time, then all that are left together: less flour for more milk, and more milk for less flour.
+        """
+        for i in self._fussy(grams, sums[MASS]):
+            ingredient = self.problem.rows[i].line.ingredient
+            least = (
+                BODY_GAIN
+                if ingredient.has_role("flour", "starch", "fat") and not self.problem.rows[i].is_cut
+                else FUSSY_GAIN
+            )
+            sums = self._put_back(grams, sums, [i], least)
+        left = [i for i in self._fussy(grams, sums[MASS]) if not self.problem.rows[i].is_cut]
+        if len(left) < 2:
+            return sums
+        return self._put_back(grams, sums, left, ALL_FUSS_GAIN)
 
+    def _fussy(self, grams: list[float], mass: float) -> list[int]:
+        """Return the rows that are changed by so little that a baker would ask what for."""
+        return [
+            i
+            for i, row in enumerate(self.problem.rows)
+            if row.set_g is None
+            and (row.addition is None or row.addition.kind == "stand_in")
+            and grams[i] > 0
+            and (row.move is not None or row.is_cut)
+            and abs(row.untouched_g - grams[i]) >= LEAST_G
+            and self._is_fussy(i, row.untouched_g - grams[i], mass)
+        ]
 
-def _put_back(
-    problem: Problem,
-    true_penalty: TruePenalty,
-    grams: list[float],
-    sums: list[float],
-    positions: list[int],
-    least_gain: float,
-    free: dict[int, float],
-    snap: Snap,
-) -> list[float]:
-    """Put some changes back together where they gain less than they should; return the sums.
+    def _put_back(self, grams: list[float], sums: list[float], positions: list[int], least_gain: float) -> list[float]:
+        """Put some changes back together where they gain less than they should; return the sums.
 
-    Where the batter would be less sweet than asked by it, a sweetener that came in makes up for it.
-    """
-    amounts = list(grams)
-    for i in positions:
-        amounts[i] = problem.rows[i].untouched_g
-    trial = true_penalty.sums(amounts)
-    trial = _as_sweet_as_asked(problem, true_penalty, amounts, trial, sums, free, snap)
-    if true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial):
-        return sums
-    if true_penalty.limits(trial) > true_penalty.limits(sums) + NEAR:
-        trial = _milder(problem, true_penalty, amounts, trial, true_penalty.limits(sums), free, snap)
-    trial, given = _as_sweet_as_any(problem, true_penalty, amounts, trial, sums, free, snap)
-    # So small a change is no way to be sweet enough, and so little sugar is what the whole recipe hardly misses.
-    breaks = true_penalty.limits(trial) - true_penalty.limits(sums) - given
-    by = sum((problem.rows[i].untouched_g - grams[i]) * problem.counted[i] for i in positions if problem.rows[i].is_cut)
-    short = SHORT_ANYWAY if true_penalty.cut(sums) > 0 else 1.0
-    if not given and by and by <= short * NEAR * problem.counted_before / max(problem.share, NEAR):
-        breaks -= true_penalty.cut(trial) - true_penalty.cut(sums)
-    (worse, far), (level, near) = true_penalty.told(trial), true_penalty.told(sums)
-    # What is off by a level stays so: a little less flour mends no snap, and where something is off already no cake.
-    is_no_worse = worse <= level or (level > 0 and worse == level + 1 and true_penalty.farthest(trial) <= 2.001)
-    # And a trifle, where something is off already, is nobody's reason to weigh a line anew.
-    is_trifle = level > 0 and all(
-        abs(amounts[i] - grams[i]) < TRIFLE_G and not problem.rows[i].is_cut for i in positions
-    )
-    gain = 0.0 if is_trifle else far - near
-    if not (is_no_worse or is_trifle) or gain + max(breaks, 0.0) >= least_gain:
-        return sums
-    grams[:] = amounts
-    return trial
-
-
-def _as_sweet_as_asked(
-    problem: Problem,
-    true_penalty: TruePenalty,
-    grams: list[float],
-    trial: list[float],
-    sums: list[float],
-    free: dict[int, float],
-    snap: Snap,
-) -> list[float]:
-    """Let a new sweetener make up for the sweetness of a line put back, where a plan was as sweet as asked with it; return the sums."""
-    new = [i for i in _new_sweeteners(problem, grams) if i in free]
-    if not new or not true_penalty.is_sweet(sums) or true_penalty.is_sweet(trial):
+        Where the batter would be less sweet than asked by it, a sweetener that came in makes up for it.
+        """
+        amounts = list(grams)
+        for i in positions:
+            amounts[i] = self.problem.rows[i].untouched_g
+        trial = self.penalty.sums(amounts)
+        trial = self._as_sweet_as_asked(amounts, trial, sums)
+        if self.penalty.is_sweet(sums) and not self.penalty.is_sweet(trial):
+            return sums
+        if self.penalty.limits(trial) > self.penalty.limits(sums) + NEAR:
+            trial = self._milder(amounts, trial, self.penalty.limits(sums))
+        trial, given = self._as_sweet_as_any(amounts, trial, sums)
+        # So small a change is no way to be sweet enough, and so little sugar is what the whole recipe hardly misses.
+        breaks = self.penalty.limits(trial) - self.penalty.limits(sums) - given
+        by = sum(
+            (self.problem.rows[i].untouched_g - grams[i]) * self.problem.counted[i]
+            for i in positions
+            if self.problem.rows[i].is_cut
+        )
+        short = SHORT_ANYWAY if self.penalty.cut(sums) > 0 else 1.0
+        if not given and by and by <= short * NEAR * self.problem.counted_before / max(self.problem.share, NEAR):
+            breaks -= self.penalty.cut(trial) - self.penalty.cut(sums)
+        (worse, far), (level, near) = self.penalty.told(trial), self.penalty.told(sums)
+        # What is off by a level stays so: a little less flour mends no snap, and where something is off already no cake.
+        is_no_worse = worse <= level or (level > 0 and worse == level + 1 and self.penalty.farthest(trial) <= OFF)
+        # And a trifle, where something is off already, is nobody's reason to weigh a line anew.
+        is_trifle = level > 0 and all(
+            abs(amounts[i] - grams[i]) < TRIFLE_G and not self.problem.rows[i].is_cut for i in positions
+        )
+        gain = 0.0 if is_trifle else far - near
+        if not (is_no_worse or is_trifle) or gain + max(breaks, 0.0) >= least_gain:
+            return sums
+        grams[:] = amounts
         return trial
-    return _sweeter(true_penalty, grams, max(new, key=lambda i: grams[i]), free, snap)
 
-
-def _as_sweet_as_any(
-    problem: Problem,
-    true_penalty: TruePenalty,
-    grams: list[float],
-    trial: list[float],
-    sums: list[float],
-    free: dict[int, float],
-    snap: Snap,
-) -> tuple[list[float], float]:
-    """Give back a step or two of the sugar that is cut, where a line put back leaves a plan less sweet than any is to be; return the sums, and what that costs of the cut.
-
-    A spoon of sugar for what is hardly sweet anyway is less to ask of a baker than another line weighed anew.
-    """
-    if true_penalty.limits(trial) <= true_penalty.limits(sums) + NEAR:
-        return trial, 0.0
-    cut = [i for i, row in enumerate(problem.rows) if row.is_cut and i in free and 0 < grams[i] < row.untouched_g]
-    if not cut:
-        return trial, 0.0
-    i = max(cut, key=lambda n: grams[n])
-    share = GIVEN_BACK_SWEET if true_penalty.is_sweet(sums) else GIVEN_BACK
-    most = grams[i] + share * problem.counted_before / max(problem.counted[i], NEAR)
-    was, found = grams[i], trial
-    while (more := snap(i, grams[i] + free[i])) <= most and more > grams[i]:
-        found = true_penalty.moved(found, i, more - grams[i])
-        grams[i] = more
-        if true_penalty.limits(found) - true_penalty.cut(found) <= NEAR:
-            return found, true_penalty.cut(found) - true_penalty.cut(sums)
-    grams[i] = was
-    return trial, 0.0
-
-
-def _is_told_alike(true_penalty: TruePenalty, sums: list[float], trial: list[float]) -> bool:
-    """Return whether a plan that fails anyway is told in the same words at other *sums*, and hardly further off."""
-    off = true_penalty.off(sums)
-    fails = not true_penalty.is_sweet(sums) or true_penalty.farthest(sums) > OFF
-    return fails and bool(off) and true_penalty.off(trial) <= off and true_penalty.farthest(trial) <= MOST_OFF
-
-
-def _new_sweeteners(problem: Problem, grams: list[float]) -> list[int]:
-    """Return the rows of the sweeteners that come in and that nobody asked for."""
-    return [
-        i
-        for i, row in enumerate(problem.rows)
-        if row.addition is not None
-        and row.addition.is_sweetener
-        and row.set_g is None
-        and not row.addition.is_wished
-        and not row.addition.is_required
-        and grams[i] > 0
-    ]
-
-
-def without_dashes(
-    problem: Problem, true_penalty: TruePenalty, grams: list[float], free: dict[int, float], snap: Snap
-) -> None:
-    """Leave out every new sweetener that sweetens next to nothing, where the batter is no worse for it and another can make up for it."""
-    new = _new_sweeteners(problem, grams)
-    for i in sorted(new, key=lambda i: grams[i]):
-        sums = true_penalty.sums(grams)
-        trial = true_penalty.moved(sums, i, -grams[i])
-        given = true_penalty.whole_sweetness(sums) - true_penalty.whole_sweetness(trial)
-        is_speck = problem.rows[i].line.ingredient.is_strong and grams[i] < SPECK_G
-        # Two spoons of it in a crust or a topping, beside what the rest takes.
-        is_part = problem.share < WHOLE_SHARE and grams[i] < LEAST_IN_A_PART_G
-        if given > (PART_DASH if is_part else SPECK if is_speck else DASH) * problem.before["sweetness"]:
-            continue
-        without = [*grams[:i], 0.0, *grams[i + 1 :]]
-        others = [n for n in new if n != i and without[n] > 0 and n in free]
-        if true_penalty.is_sweet(sums) and others:
-            trial = _sweeter(true_penalty, without, max(others, key=lambda n: without[n]), free, snap)
-        is_missed = true_penalty.is_sweet(sums) and not true_penalty.is_sweet(trial)
-        if is_part and true_penalty.sweetness(trial) - true_penalty.sweetness(sums) < PART_LESS_SWEET:
-            is_missed = False  # half a band less sweet, in a part of it
-        worse = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True)
-        if not is_missed and true_penalty.told(trial)[0] <= true_penalty.told(sums)[0] and worse < FUSSY_GAIN:
-            grams[:] = without
-
-
-def _sweeter(
-    true_penalty: TruePenalty, grams: list[float], position: int, free: dict[int, float], snap: Snap
-) -> list[float]:
-    """Raise one sweetener by a few steps until the whole is sweet enough; return the sums."""
-    sums = true_penalty.sums(grams)
-    for _ in range(DASH_STEPS):
-        if true_penalty.is_sweet(sums):
-            break
-        more = snap(position, grams[position] + free[position])
-        sums = true_penalty.moved(sums, position, more - grams[position])
-        grams[position] = more
-    return sums
-
-
-def _milder(
-    problem: Problem,
-    true_penalty: TruePenalty,
-    grams: list[float],
-    sums: list[float],
-    limits: float,
-    free: dict[int, float],
-    snap: Snap,
-) -> list[float]:
-    """Lower a new sweetener by a few steps, where a limit is passed and the batter stays sweet enough: less erythritol for no more water; return the sums."""
-    new = [i for i in _new_sweeteners(problem, grams) if i in free]
-    if not new:
-        return sums
-    i = max(new, key=lambda n: grams[n])
-    trial, was = sums, grams[i]
-    # What is not sweet enough as it is may lose a step or two of it.
-    is_sweet = true_penalty.is_sweet(sums)
-    for _ in range(DASH_STEPS if is_sweet else MILDER_STEPS):
-        less = snap(i, grams[i] - free[i])
-        trial = true_penalty.moved(trial, i, less - grams[i])
-        grams[i] = less
-        if less <= 0 or (is_sweet and not true_penalty.is_sweet(trial)):
-            break
-        if true_penalty.limits(trial) <= limits + NEAR:
+    def _as_sweet_as_asked(self, grams: list[float], trial: list[float], sums: list[float]) -> list[float]:
+        """Let a new sweetener make up for the sweetness of a line put back, where a plan was as sweet as asked with it; return the sums."""
+        new = [i for i in self._new_sweeteners(grams) if i in self.free]
+        if not new or not self.penalty.is_sweet(sums) or self.penalty.is_sweet(trial):
             return trial
-    grams[i] = was
-    return sums
+        return self._sweeter(grams, max(new, key=lambda i: grams[i]))
 
+    def _as_sweet_as_any(self, grams: list[float], trial: list[float], sums: list[float]) -> tuple[list[float], float]:
+        """Give back a step or two of the sugar that is cut, where a line put back leaves a plan less sweet than any is to be; return the sums, and what that costs of the cut.
 
-def without_trifles(
-    problem: Problem, true_penalty: TruePenalty, grams: list[float], free: dict[int, float], snap: Snap
-) -> list[float]:
-    """Put back every touched line, and leave out every adjuster, whose change gains less than it costs.
+        A spoon of sugar for what is hardly sweet anyway is less to ask of a baker than another line weighed anew.
+        """
+        if self.penalty.limits(trial) <= self.penalty.limits(sums) + NEAR:
+            return trial, 0.0
+        cut = [
+            i
+            for i, row in enumerate(self.problem.rows)
+            if row.is_cut and i in self.free and 0 < grams[i] < row.untouched_g
+        ]
+        if not cut:
+            return trial, 0.0
+        i = max(cut, key=lambda n: grams[n])
+        share = GIVEN_BACK_SWEET if self.penalty.is_sweet(sums) else GIVEN_BACK
+        most = grams[i] + share * self.problem.counted_before / max(self.problem.counted[i], NEAR)
+        was, found = grams[i], trial
+        while (more := self.snap(i, grams[i] + self.free[i])) <= most and more > grams[i]:
+            found = self.penalty.moved(found, i, more - grams[i])
+            grams[i] = more
+            if self.penalty.limits(found) - self.penalty.cut(found) <= NEAR:
+                return found, self.penalty.cut(found) - self.penalty.cut(sums)
+        grams[i] = was
+        return trial, 0.0
 
-    What gains nothing but a sweeter taste of what is left goes back too: less butter is no way to be sweet enough.
-    """
-    sums = _without_fuss(problem, true_penalty, grams, true_penalty.sums(grams), free, snap)
-    cost = true_penalty.of(sums)
-    worths: dict[int, tuple[float, float]] = {}
-    brought = set[int]()
-    for i, row in enumerate(problem.rows):
-        addition = row.addition
-        if row.set_g is None and row.move is not None and not row.is_cut:
-            worths[i] = (row.untouched_g, row.move.penalty)
-        elif addition is not None and not (
-            addition.is_sweetener or addition.is_required or addition.set_g is not None or addition.kind == "swap"
-        ):
-            worths[i] = (0.0, addition.penalty)
-            brought.add(i)
-    for i, (was, worth) in worths.items():
-        if grams[i] == was:
-            continue
-        amounts = [*grams[:i], was, *grams[i + 1 :]]
-        trial = true_penalty.moved(sums, i, was - grams[i])
-        trial = _as_sweet_as_asked(problem, true_penalty, amounts, trial, sums, free, snap)
-        trial, given = _as_sweet_as_any(problem, true_penalty, amounts, trial, sums, free, snap)
-        dearer = true_penalty.of(trial) - given
-        move = problem.rows[i].move
-        least = (PIECE_GAIN if move is not None and move.step_g else LEAST_GAIN) * worth
-        # What the household's own flour asks for is no fuss.
-        is_asked = bool(problem.goals.thirst) and problem.rows[i].line.ingredient.has_role("liquid")
-        if not is_asked and (true_penalty.is_sweet(trial) or not true_penalty.is_sweet(sums)):
-            least = max(least, TOLD_GAIN)
-            if true_penalty.told(trial)[0] <= true_penalty.told(sums)[0] or _is_told_alike(true_penalty, sums, trial):
-                # Something more to fetch for what nobody would notice; or a little more milk, and it is told as dry as before.
-                least = max(least, FETCHED_GAIN if i in brought else SAME_WORDS_GAIN)
-        texture = true_penalty.of(trial, is_felt=True) - true_penalty.of(sums, is_felt=True) - given
-        # Sweetness aside, putting back never costs more than the change does.
-        rest = dearer - cost - true_penalty.sweetness(trial) + true_penalty.sweetness(sums)
-        if _is_told_alike(true_penalty, sums, trial) or (
-            i not in brought and true_penalty.told(trial)[0] <= true_penalty.told(sums)[0]
-        ):
-            # It is told in the same words: what is off counts no more far out than near.
-            rest = true_penalty.limits(trial) - true_penalty.limits(sums) - given
-        if dearer - cost < worth or (texture < least and rest < max(worth, TOLD_GAIN)):
-            grams[:], sums, cost = amounts, trial, dearer
-    return grams
+    def _is_told_alike(self, sums: list[float], trial: list[float]) -> bool:
+        """Return whether a plan that fails anyway is told in the same words at other *sums*, and hardly further off."""
+        off = self.penalty.off(sums)
+        fails = not self.penalty.is_sweet(sums) or self.penalty.farthest(sums) > OFF
+        return fails and bool(off) and self.penalty.off(trial) <= off and self.penalty.farthest(trial) <= MOST_OFF
+
+    def _new_sweeteners(self, grams: list[float]) -> list[int]:
+        """Return the rows of the sweeteners that come in and that nobody asked for."""
+        return [
+            i
+            for i, row in enumerate(self.problem.rows)
+            if row.addition is not None
+            and row.addition.is_sweetener
+            and row.set_g is None
+            and not row.addition.is_wished
+            and not row.addition.is_required
+            and grams[i] > 0
+        ]
+
+    def _sweeter(self, grams: list[float], position: int) -> list[float]:
+        """Raise one sweetener by a few steps until the whole is sweet enough; return the sums."""
+        sums = self.penalty.sums(grams)
+        for _ in range(DASH_STEPS):
+            if self.penalty.is_sweet(sums):
+                break
+            more = self.snap(position, grams[position] + self.free[position])
+            sums = self.penalty.moved(sums, position, more - grams[position])
+            grams[position] = more
+        return sums
+
+    def _milder(self, grams: list[float], sums: list[float], limits: float) -> list[float]:
+        """Lower a new sweetener by a few steps, where a limit is passed and the batter stays sweet enough: less erythritol for no more water; return the sums."""
+        new = [i for i in self._new_sweeteners(grams) if i in self.free]
+        if not new:
+            return sums
+        i = max(new, key=lambda n: grams[n])
+        trial, was = sums, grams[i]
+        # What is not sweet enough as it is may lose a step or two of it.
+        is_sweet = self.penalty.is_sweet(sums)
+        for _ in range(DASH_STEPS if is_sweet else MILDER_STEPS):
+            less = self.snap(i, grams[i] - self.free[i])
+            trial = self.penalty.moved(trial, i, less - grams[i])
+            grams[i] = less
+            if less <= 0 or (is_sweet and not self.penalty.is_sweet(trial)):
+                break
+            if self.penalty.limits(trial) <= limits + NEAR:
+                return trial
+        grams[i] = was
+        return sums

@@ -9,7 +9,7 @@ from operator import mul
 
 from sun_crumb.core.formula.told import told_amount, told_step
 from sun_crumb.core.quantities.measures import CupStandard
-from sun_crumb.core.solving.fuss import LEAST_G, UNTOUCHED, without_dashes, without_trifles
+from sun_crumb.core.solving.fuss import LEAST_G, UNTOUCHED, Fuss
 from sun_crumb.core.solving.problem import Problem, bounds
 from sun_crumb.core.solving.true_penalty import NO_BREACH, TruePenalty
 
@@ -34,8 +34,9 @@ def rounded(problem: Problem, grams: list[float], cup: CupStandard) -> list[floa
     free = {i: step for i, step in steps.items() if result[i] > 0 and i not in kept}
     true_penalty = TruePenalty(problem)
     _improve(problem, true_penalty, grams, result, free, snap)
-    without_dashes(problem, true_penalty, result, free, snap)
-    return without_trifles(problem, true_penalty, result, free, snap)
+    fuss = Fuss(problem, true_penalty, free, snap)
+    fuss.without_dashes(result)
+    return fuss.without_trifles(result)
 
 
 @dataclass(frozen=True, slots=True)
