@@ -73,6 +73,14 @@ _I_USE = re.compile(
 _MARKS_AROUND = re.compile(r"^[\W_]+|[\W_]+$")
 
 
+# "Step 1 - base", "Part two: filling", "B. Crumb", "Next, the crust"
+_IN_ORDER = re.compile(
+    r"^(?:(?:step|part|layer|stage)\s+(?:\d{1,2}|[a-f]|one|two|three|four|five)\s*[-–—:.,)]+\s*|(?:\d{1,2}|[a-f]|i{1,3}|iv|v)\s*[.):]\s*"
+    r"|(?:first|second|third|next|then|now|finally|lastly|last|and)\b\s*[,:;-]?\s+(?:(?:for|comes|make|you make)\s+)?(?=(?:the|an?|our|your)\s))"
+)
+_ARTICLE = re.compile(r"^(?:the|our|my|your)\s+(?=\w)")
+
+
 def component_of(text: str) -> str | None:
     """Return the component that a heading names, in small letters; empty for the base, None where it names none."""
     if re.match(r"\W*(?:serves|makes|yields?|feeds)\b", text, re.I) and statements(text):
@@ -81,7 +89,8 @@ def component_of(text: str) -> str | None:
     bare = _MARKS_AROUND.sub("", re.sub(r"\([^)]*\)|\s[x×]\s*\d$", "", bare))
     found = FOR_THE.match(bare) or FOR_THE_PART.search(bare) or WHAT_GOES_IN.fullmatch(bare)
     words = _I_USE.sub("", _ALONGSIDE.sub("", (found[1] if found else bare).strip().lower()))
-    words = re.sub(r"^(?:(?:step\s+)?\d+\s*[.)]|step\s+\d+\s*[-–—:])\s*", "", words)
+    words = _IN_ORDER.sub("", words, count=1) or words
+    words = _ARTICLE.sub("", words, count=1)
     if words.endswith((" ingredients", " ingredient")):
         words = words.rsplit(" ", 1)[0]
         if heading_kind(words) == "stage":

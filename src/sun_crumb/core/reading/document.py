@@ -12,12 +12,15 @@ from sun_crumb.core.reading.beside import method_beside
 from sun_crumb.core.reading.columns import in_columns
 from sun_crumb.core.reading.components import with_components
 from sun_crumb.core.reading.deeds import without_number
+from sun_crumb.core.reading.food_ends import begins_food
+from sun_crumb.core.reading.gutter import columns_apart
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.marks import is_asking
 from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.physical import Physical, Statement, once_for_each_part, physical_lines, statements_of
 from sun_crumb.core.reading.pieces import Piece
-from sun_crumb.core.reading.portion_cues import Stated
+from sun_crumb.core.reading.portion_asides import bare_count
+from sun_crumb.core.reading.portion_cues import Stated, statements
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.roles import roles_of
 from sun_crumb.core.reading.several import split_line
@@ -50,7 +53,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         Roles that the baker has given, by the number of the line, from 0.
     """
     lines = physical_lines(text)
-    lines_of_list = broken_list(lines)
+    lines_of_list = broken_list(columns_apart(lines))
     statements = once_for_each_part(statement for line in lines_of_list for statement in statements_of(line))
     found = in_columns(method_beside(statements))
     told = {said: known(said) for said in {s.text for s in found}}
@@ -61,6 +64,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         **wrapped(found),
         **_bare_parts(found, told),
         **_named_fields(found),
+        **_portions_first(found),
         **_broken_names(found, told, known),
         **(forced or {}),
     }
@@ -129,6 +133,16 @@ def _named_fields(found: Sequence[Statement]) -> dict[int, Role]:
     return {}
 
 
+def _portions_first(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the line that a text begins with where it tells how many it makes, and the dessert's name stands below: "Makes 24" and "Ginger snaps"."""
+    if len(found) < LEAST_LISTED + 1 or begins_food(found[1].text) or re.search(r"\d", found[1].text):
+        return {}
+    first = found[0].raw.strip(" *#_=:")
+    is_told = _TELLS_PORTIONS.match(first) is not None and bool(statements(first))
+    return {found[0].line.number: "portions"} if is_told or bare_count(first) else {}
+
+
+_TELLS_PORTIONS = re.compile(r"(?:serves|serving|makes|yields?|gives|feeds|enough|portions|servings)\b[^.]{1,40}\.?$", re.I)
 _ASKS_A_NAME = frozenset({"name", "title", "recipe name", "recipe title", "name of recipe", "name of dish", "dish"})
 MOST_OF_A_FORM = 12
 _LEADS_ON = re.compile(
@@ -207,7 +221,7 @@ def _broken_names(
         ):
             lines[statement.line.number] = "continuation"
             continue
-        if not first.has_amount or second.has_amount or first.is_behind or re.search(r"[,()]", before.text):
+        if not first.has_amount or second.has_amount or first.is_behind or re.search(r"[,()]", before.text) or _AMOUNT_LAST.search(before.raw):
             continue
         if (second.food and _ENDS_WITH_USE.search(before.text)) or _SO_LITTLE_OF.match(statement.raw):
             continue  # "strip of orange peel", "oil for frying": a food of its own

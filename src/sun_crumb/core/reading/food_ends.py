@@ -64,6 +64,8 @@ def foods_apart(text: str) -> list[str]:
     for match in _RUN_ON.finditer(text):
         depth = text.count("(", 0, match.start()) - text.count(")", 0, match.start())
         rest = text[match.end() :]
+        if re.fullmatch(r"\W*[\d½¼¾⅓⅔⅛.,/ ]+", text[start : match.start()]):
+            continue  # "1 - 1½ tbsp"
         if depth <= 0 and (
             begins_food(rest)
             or (";" in match[0] and _is_named_alone(rest, text))
@@ -87,13 +89,13 @@ def foods_apart(text: str) -> list[str]:
     is_titled = len(parts) >= 3 and bool(re.match(r"[;•·●▪¤]", text[len(parts[0]) :].strip()))
     if len(parts) < 2 or not (is_titled or begins_food(parts[0])):
         return [text]
-    return [p.strip() for part in parts for p in _part_within(part) if p.strip()]
+    return [p.strip() for part in parts for p in part_within(part) if p.strip()]
 
 
 _AMOUNT_AT_END = re.compile(r"\s*[;,]\s+(?P<amount>\d[\d.,/]*\s*(?:g|kg|ml|tbsps?|tsps?|cups?))\s*$", re.I)
 
 
-def _part_within(text: str) -> list[str]:
+def part_within(text: str) -> list[str]:
     """Return a food of a line apart from the part of the dessert that begins behind it ("150 g nuts, ground. Filling: 300 ml cream")."""
     if (more := _MORE_BEHIND.search(text)) and begins_food(text[more.end() :]):
         return [text[: more.start()], text[more.end() :]]

@@ -78,6 +78,15 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     return ""
 
 
+def names_a_part(text: str) -> bool:
+    """Return whether words name a part of a dessert, or what follows: "For the filling", "Meringue", "Method"."""
+    bare = text.strip(" :.-–—").lower()
+    last = re.findall(r"[^\W\d_]+", bare)[-1:]
+    is_part = len(bare.split()) <= MOST_PART_WORDS and bool(last) and last[0] in word_list("component")
+    return is_part or FOR_THE.match(bare) is not None or bool(heading_kind(bare))
+
+
+MOST_PART_WORDS = 4
 _MEASURES = frozenset({"cup", "metric", "imperial", "us", "measures", "measure", "measurements", "version", "weights"})
 # "Dry team", "The wet bits"
 _WET_OR_DRY = re.compile(

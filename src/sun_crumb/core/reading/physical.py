@@ -7,8 +7,11 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 
 from sun_crumb.core.reading.all_in_one import all_in_one, named_then_told
+from sun_crumb.core.reading.amount_first import amount_first
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.evened import evened
 from sun_crumb.core.reading.food_ends import begins_food, is_food_with_amount
+from sun_crumb.core.reading.headings import names_a_part
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.portion_asides import bare_count
 from sun_crumb.core.reading.portion_cues import statements
@@ -29,7 +32,7 @@ MOST_CELLS = 60
 @dataclass(frozen=True, slots=True)
 class Physical:
     """One line of the text as it stands; ``number`` counts from 0, ``gap`` says that an empty line stands before it, ``is_first`` that no letter does, ``is_row`` that commas divide its cells,
-    ``head`` what the columns of its table are, where it stands in one."""
+    ``head`` what the columns of its table are, where it stands in one, ``shown`` the line with the marks that all of a list bear."""
 
     number: int
     raw: str
@@ -37,6 +40,7 @@ class Physical:
     is_first: bool = False
     is_row: bool = False
     head: Head | None = None
+    shown: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,7 +56,8 @@ def physical_lines(text: str) -> list[Physical]:
     """Return every line of *text*, empty ones too, in order: joined by line ends they are the text."""
     found: list[Physical] = []
     gap, is_first = False, True
-    rows = _BREAK.split(text)
+    shown = _BREAK.split(text)
+    rows = evened(shown)
     columns = columns_of(next((raw for raw in rows if raw.strip()), ""))
     head: Head | None = None
     for number, raw in enumerate(rows):
@@ -60,7 +65,7 @@ def physical_lines(text: str) -> list[Physical]:
         columns = columns or columns_of(raw)
         head = (head_of(raw) or head) if raw.strip() else None
         has_letter = is_first and _LETTER.search(raw) is not None
-        found.append(Physical(number, raw, gap, has_letter, is_row(raw, columns), head))
+        found.append(Physical(number, raw, gap, has_letter, is_row(raw, columns), head, shown[number]))
         gap, is_first = not raw.strip(), is_first and not has_letter
     return found
 
@@ -85,7 +90,7 @@ def _parts(line: str, is_first: bool) -> tuple[tuple[str, str], ...]:
         return tuple((part, clean(part)) for part in whole)
     cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(_two_led(raw))
     parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else run_on(cells[0] if cells else raw)
-    return tuple((part, text) for part in parts if (text := clean(part)))
+    return tuple((part, text) for part in parts if (text := clean(part if is_first else amount_first(part))))
 
 
 def _without_columns(raw: str) -> str:
@@ -172,11 +177,17 @@ def bare_line(raw: str) -> str:
         return f"# {whole[2].strip()}" if not statements(whole[2]) else whole[2].strip()
     if bracketed := re.match(r"^\s*\[\s*([^\W\d_][^\[\]\d]{1,30})\]\s*:?\s*$", text):
         return f"# {bracketed[1].strip()}"  # "[wet]"
+    if (aside := re.fullmatch(r"\s*\(\s*([^\W\d_][^()\d]{2,30})\s*\)\s*:?\s*", text)) and names_a_part(aside[1]):
+        return f"# {aside[1].strip()}"  # "(for the filling)"
+    if (framed := _FRAMED.fullmatch(text)) and statements(framed["said"]):
+        return framed["said"].strip()  # "--- serves 6 ---"
     text = re.sub(r"(?<![\w*_])([*_])([^\W\d_][^*_]{0,30}:)\1(?![*_])", r"\2", text)  # "*Yield:* 24 bars"
     text = re.sub(r"(?<!\w)(\*\*|__|`)(.+?)\1(?!\w)", r"\2", text)
     return text.strip()
 
 
+# Signs of one kind on both sides of what a line says.
+_FRAMED = re.compile(r"\s*(?P<sign>[-–—~=*+#·.:_|<>/\\])(?P=sign)*\s*(?P<said>[\w(][^\n]{2,80}?)\s*[-–—~=*+#·.:_|<>/\\]+\s*")
 # A star or a flower between what a line tells in turn.
 _DIVIDES = re.compile("(?<=\\S)\\s+[\u2720-\u274b\u2756-\u2767\u2605\u25cf\u25c6\u25c7\u2666]\\s+(?=\\S)")
 # "To serve - shortbread"

@@ -113,7 +113,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         component_yields=tuple(ComponentYield(component, count) for component, count in own.items()),
         times=read_times("\n".join(steps)),
         portions=told,
-        text_lines=tuple(TextLine(line.raw, role) for line, role in read.lines),
+        text_lines=tuple(TextLine(line.shown, role) for line, role in read.lines),
     )
 
 

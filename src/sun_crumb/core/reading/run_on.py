@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+from sun_crumb.core.reading.divided import divided
 from sun_crumb.core.reading.food_ends import (
     AMOUNT_BEHIND,
     FOOD_THEN_AMOUNT,
@@ -15,6 +16,7 @@ from sun_crumb.core.reading.food_ends import (
     first_word,
     foods_apart,
     is_food_with_amount,
+    part_within,
 )
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.words import word_list
@@ -37,6 +39,8 @@ def run_on(raw: str) -> list[str]:
         mixed := re.match(r"^(?:mix|combine|stir|whisk)(?: together)?:\s+(?=[\d½¼¾⅓⅔])", text, re.I)
     ) and "." not in text[mixed.end() : -1]:
         return foods_apart(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
+    if foods := divided(text):
+        return [one for food in foods for said in part_within(food) for one in (run_on(said) if said[-1] != ":" else [said])]
     if told := _led(text) or _after_its_part(text):
         return told
     is_headed = _HEADED.match(text) or _DASHED.match(text) or _lists_behind_a_deed(text)
@@ -144,7 +148,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
         return [f"{prefix}:", *bare]
     is_part = (
         prefix.lower() in word_list("component") | {"fruit"}
-        or (prefix[:1].isupper() and prefix.lower().split()[-1] in word_list("component") - word_list("deed_food"))
+        or ((prefix[:1].isupper() or re.match(r"(?:for|to make)\s+the\b", prefix)) and prefix.lower().split()[-1] in word_list("component") - word_list("deed_food"))
         or IN_THE_BOWL.fullmatch(prefix)
         or WHAT_GOES_IN.fullmatch(prefix)
         or re.fullmatch(

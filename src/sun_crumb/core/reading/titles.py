@@ -26,7 +26,7 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
     named, *more = re.split(
         r"\s+(?:[•|·~]|//)\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)",
-        _SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~<>+^"),
+        _unquoted(_SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~<>+^")),
     )
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
     title = _ASKED_WITHOUT.sub(r"\1", title)
@@ -35,6 +35,13 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         *([said] if said else []),
         *(told for part in more for told in told_of(part)),
     ]
+
+
+def _unquoted(title: str) -> str:
+    """Return a title without the marks of a quotation around it, or around its name: "“Never fails” tart" keeps its own."""
+    if re.match(r"[\"“]", title) and (title.count('"') + title.count("“") + title.count("”")) <= 2 and re.search(r"[\"”]\W*$", title):
+        return re.sub(r"[\"“”]", "", title)
+    return title
 
 
 def with_title(pieces: list[Piece]) -> list[Piece]:
@@ -59,7 +66,7 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
         return _with_broken_title(_named_below_talk(_below_the_masthead(pieces)))
     if pieces and _may_be_title(pieces[0]):
         return [replace(pieces[0], role="title"), *pieces[1:]]
-    if found := _title_below(pieces):
+    if found := _named_above(pieces) or _title_below(pieces):
         return found
     spoken = (
         m
@@ -136,6 +143,40 @@ _CAPITAL_NAME = re.compile(r"[A-Z][^.!?:;\d]{3,60}")
 
 
 _OF_A_PART = re.compile(r"(?:ingredients|zutaten|you need)\s+for\s+the\s+[^:]{2,30}:\s*$", re.I)
+
+
+def _named_above(pieces: list[Piece]) -> list[Piece] | None:
+    """Return pieces with the name that stands above the list behind talk, or what it makes, as title: "here it is", "Rhubarb fool", "6 glasses"; None where none does."""
+    head = next((n for n, p in enumerate(pieces) if p.role == "food" and re.search(r"\d", p.text)), 0)
+    for n, piece in enumerate(pieces[:head]):
+        name = of_title(piece.text)[0].strip(" *#_=:")
+        words = name.split()
+        if piece.role not in ("food", "heading", "chatter", "portions") or not 1 <= len(words) <= MOST_TITLE_WORDS:
+            continue
+        bare = re.sub(r"\s*\([^()]*\)", "", name)
+        if words[0].lower().rstrip(":") in _OF_PORTIONS:
+            continue
+        if not _WORDS_ALONE.fullmatch(bare) or heading_kind(name) or words[0].lower() in word_list("verb") | _LINKS:
+            continue
+        is_dessert = kind_of(bare.split()[-1].lower()) in ("piece", "whole")
+        is_counted = pieces[n + 1].role == "portions" or (name != piece.text.strip() and piece.role == "portions")
+        is_part = piece.role == "heading" and not _names_all(pieces, n)
+        if not is_part and (is_dessert or (bare[:1].isupper() and (is_counted or piece.role == "heading"))):
+            return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
+    return None
+
+
+def _names_all(pieces: list[Piece], n: int) -> bool:
+    """Return whether a heading stands over every food of the text, and is no word for a part of a dessert."""
+    others = [p for p in pieces if p.role == "heading" and p is not pieces[n] and not heading_kind(p.text)]
+    words = {word.lower() for word in re.findall(r"[^\W\d_]+", pieces[n].text)}
+    return pieces[n].role == "heading" and n > 0 and not others and not words & word_list("component")
+
+
+_OF_PORTIONS = frozenset(
+    {"serves", "serve", "serving", "servings", "makes", "yield", "yields", "gives", "feeds", "enough", "portions", "pieces", "slices", "quantity"}
+)
+_WORDS_ALONE = re.compile(r"[^\W\d_][^.!?:\d]{3,60}")
 
 
 def _title_below(pieces: list[Piece]) -> list[Piece] | None:

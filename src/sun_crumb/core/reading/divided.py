@@ -1,0 +1,92 @@
+"""A line whose foods one sign divides, whatever it is: "200 g flour :: 100 g butter :: 2 eggs"."""
+
+from __future__ import annotations
+
+import re
+
+from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.food_ends import LEAST_FOODS, METHOD_BEHIND, begins_food, first_word
+from sun_crumb.core.reading.line import clean
+from sun_crumb.core.reading.words import word_list
+
+# A full stop that divides two foods.
+_STOP = re.compile(r"(?<=[a-z)])\.\s+(?=[\d½¼¾⅓⅔⅛]|an? |pinch|half )")
+# "1 egg + 1 yolk", "zest & juice": signs that join as often as they divide.
+_WEAK = (_STOP, re.compile(r"\s+\+\s+"), re.compile(r"\s+&\s+"))
+# The signs that may divide foods, those first that stand for nothing else.
+_SIGNS = tuple(
+    re.compile(rf"\s+{sign}\s+")
+    for sign in (r"/{2,}", r":{2,}", r"\|{1,2}", r"[•·●▪¤►▸»>]", r"~+", r"[-–—]{2,}", r"[–—]", r"[*#^]+", r"-", r"/", r"[-=]+>")
+) + (re.compile(r"\s*;\s*"), re.compile(r"(?<=\S)\s{2,}(?=\S)"), *_WEAK)
+_UNIT_BEHIND = re.compile(r"\d\s*(?:k?g|m?l|oz|lbs?|cups?|tsps?|tbsps?)\b", re.I)
+# What leads in the foods of a line: "Base:", "For the glaze -".
+_LED = re.compile(r"^([^\W\d_][^:;|/•·~\d]{1,40}?)\s*(?::|\s[-–—]{1,2})\s+(?=\S)")
+# "Egg wash: 1 egg + 1 tbsp milk": no part of its own.
+_WASH = re.compile(r"\bwash$", re.I)
+# A line this short, or of so many signs, is none that holds a list [characters; 1].
+LEAST_LONG, MOST_PARTS = 24, 60
+# A food without an amount has so few words, and no more than such a share of the foods have none (judgement).
+LONGEST_BARE, MOST_BARE = 6, 0.4
+LONGEST_PART = 14
+
+
+def divided(text: str) -> list[str]:
+    """Return the part that a line names and its foods, where one sign divides three foods and more, most with their amounts; none where it is no such line."""
+    if len(text) < LEAST_LONG or not any(sign in text for sign in _ANY):
+        return []
+    led = _LED.match(text)
+    if led and (first_word(led[1]) in word_list("verb") or _WASH.search(led[1])):
+        led = None
+    for rest, head in ((text, ""), *(((text[led.end() :], led[1]),) if led else ())):
+        for sign in _SIGNS:
+            if foods := _foods(sign, rest, LEAST_UNDER_A_NAME if head else LEAST_FOODS):
+                return [*([f"{head}:"] if head else []), *foods]
+    return []
+
+
+_ANY = ("/", ":", "|", "•", "·", "●", "▪", "¤", "►", "▸", "»", ">", "~", "-", "–", "—", "*", "#", "^", "+", "&", ";", "  ", ". ")
+
+
+# A line that names its part holds two foods at least [1].
+LEAST_UNDER_A_NAME = 2
+
+
+def _foods(sign: re.Pattern[str], text: str, least: int) -> list[str]:
+    parts = [part.strip() for part in sign.split(text, maxsplit=MOST_PARTS) if part.strip(" .,;")]
+    if len(parts) < least:
+        return []
+    last, *method = METHOD_BEHIND.split(parts[-1], maxsplit=1)
+    parts = [*parts[:-1], last]
+    if any("(" in part and part.count("(") != part.count(")") for part in parts):
+        return []
+    if sign in _WEAK and any(re.search(r"[,;]\s+\d", part) or not begins_food(part) for part in parts):
+        return []
+    if not any((told := read_amount(clean(part))) and told[0].unit for part in parts) and not _UNIT_BEHIND.search(text):
+        return []  # "3 June · 8 comments"
+    weighed = [_is_food(part) for part in parts]
+    bare = [part for part, is_weighed in zip(parts, weighed, strict=True) if not is_weighed]
+    if not (weighed[0] or weighed[1]) or not all(_may_be_bare(part) for part in bare) or len(bare) > MOST_BARE * len(parts):
+        return []
+    return [*parts, *method]
+
+
+def _is_food(part: str) -> bool:
+    return len(part.split()) <= LONGEST_PART and (begins_food(part) or _AMOUNT_LAST.match(part) is not None)
+
+
+# "carrots — 600 g, grated", "salt, pinch"
+_AMOUNT_LAST = re.compile(
+    r"(?![^\d]*:\s)[^\W\d_][^\d;]{1,40}?(?:\s*[-–—=~→:|>]+\s*|[\s,(]+)(?:\d|[½¼¾⅓⅔⅛]|(?:an?\s+)?(?:pinch|dash|handful)$|to taste$)", re.I
+)
+
+
+def _may_be_bare(part: str) -> bool:
+    """Return whether a part may be a food without an amount: "flaky salt", "oil for frying"."""
+    part = clean(part)
+    words = part.split()
+    return (
+        len(words) <= LONGEST_BARE
+        and re.search(r"[\d½¼¾⅓⅔:.]", part) is None
+        and len(part) > len("aa")
+        and first_word(part) not in word_list("verb") - word_list("deed_food")
+    )

@@ -1,0 +1,110 @@
+"""Marks that many lines of a text bear alike, whatever they are, put as plain ones before any line is read by itself."""
+
+from __future__ import annotations
+
+import re
+from collections import Counter
+from collections.abc import Callable, Sequence
+
+from sun_crumb.core.reading.food_ends import is_food_with_amount
+
+# So many lines that bear a mark, of which such a share are foods, bear it as items of a list (judgement).
+LEAST_MARKED, LEAST_FOODS_SHARE = 3, 0.6
+# So many lines quoted are a letter that is quoted (judgement).
+LEAST_QUOTED = 3
+_BLANKS = re.compile("[\u00a0\u2000-\u200a\u202f\u205f\u3000]")
+_QUOTE = re.compile(r"^\s*(?:[>|]\s?)+(?![-=])")
+# A sign or a letter that is no word, alone before what the line says.
+_SIGN = re.compile(r"^\s*(?P<sign>o|[^\w\s\"'“”‘’([{<½¼¾⅓⅔⅛$€£]{1,4})\s*(?=[\w½¼¾⅓⅔⅛(])")
+_NUMBER = re.compile(r"^\s*(?P<open>[(\[]?)(?P<number>\d{1,2})(?P<close>\s*[)\].:]|\s+[-–—|])\s*[-–—]?\s*(?=[\w½¼¾⅓⅔⅛(])")
+_WRAPPED = re.compile(r"^\s*(?P<sign>\*{1,3}|_{1,2}|~{1,2}|`|\"|“|\()(?P<said>[^*_`~“”\"]+?)(?:\*{1,3}|_{1,2}|~{1,2}|`|\"|”|\))\s*$")
+
+
+def evened(rows: Sequence[str]) -> list[str]:
+    """Return the lines of a text with blanks of every kind as plain ones, quotation marks of a letter taken off, and each sign that begins the foods of a list as a dot.
+
+    Parameters
+    ----------
+    rows
+        The lines of a text in their order.
+
+    Examples
+    --------
+    >>> evened(["Tart", ":: 200 g flour", ":: 100 g butter", ":: 1 egg"])
+    ['Tart', '• 200 g flour', '• 100 g butter', '• 1 egg']
+    """
+    told = _unquoted([_BLANKS.sub(" ", row) for row in rows])
+    for mend in (_unwrapped, _counted, _signed):
+        told = mend(told)
+    return told
+
+
+def _unquoted(rows: list[str]) -> list[str]:
+    quoted = [row for row in rows if _QUOTE.match(row) and not row.rstrip().endswith("|")]
+    is_letter = len(quoted) >= LEAST_QUOTED and sum(row.lstrip().startswith(">") for row in quoted) == len(quoted)
+    return [_QUOTE.sub("", row) if is_letter else row for row in rows]
+
+
+def _are_foods(said: Sequence[str]) -> bool:
+    foods = sum(is_food_with_amount(one) for one in said)
+    return len(said) >= LEAST_MARKED and foods >= LEAST_FOODS_SHARE * len(said)
+
+
+def _unwrapped(rows: list[str]) -> list[str]:
+    """Return lines without the emphasis that all foods of a list stand in: "**200 g flour**"."""
+    return _mended(rows, _WRAPPED, lambda found: found["sign"], lambda found: found["said"].strip())
+
+
+def _signed(rows: list[str]) -> list[str]:
+    """Return lines with the sign that begins the foods of a list as a dot: ":: 200 g flour"."""
+    return _mended(
+        rows,
+        _SIGN,
+        lambda found: found["sign"],
+        lambda found: found.string if found["sign"] in _USUAL else f"• {found.string[found.end() :]}",
+    )
+
+
+_USUAL = frozenset("-*•–—+")
+
+
+def _mended(
+    rows: list[str],
+    form: re.Pattern[str],
+    sign: Callable[[re.Match[str]], str],
+    plain: Callable[[re.Match[str]], str],
+) -> list[str]:
+    found = [form.match(row) for row in rows]
+    counted = Counter(sign(one) for one in found if one)
+    are_items = {
+        mark
+        for mark, count in counted.items()
+        if count >= LEAST_MARKED and _are_foods([plain(one).removeprefix("• ") for one in found if one and sign(one) == mark])
+    }
+    return [plain(one) if one and sign(one) in are_items else row for row, one in zip(rows, found, strict=True)]
+
+
+def _counted(rows: list[str]) -> list[str]:
+    """Return lines with the numbers that count the foods of a list as dots: "(1) 200 g flour", "(2) 100 g butter"."""
+    told = list(rows)
+    run: list[int] = []
+    found = [_NUMBER.match(row) for row in rows]
+    for n, one in [*enumerate(found), (len(rows), None)]:
+        last = found[run[-1]] if run else None
+        goes_on = (
+            one is not None
+            and (last is None or (int(one["number"]) == int(last["number"]) + 1 and one["close"] == last["close"]))
+        )
+        if goes_on:
+            run.append(n)
+            continue
+        if n < len(rows) and one is None and not run:
+            continue
+        if n < len(rows) and one is None and not is_food_with_amount(rows[n]):
+            continue  # an empty line, a heading between two lists
+        ends = [(k, m.end()) for k in run if (m := found[k]) is not None]
+        if _are_foods([rows[k][end:] for k, end in ends]):
+            for k, end in ends:
+                told[k] = f"• {rows[k][end:]}"
+        run = [n] if one is not None else []
+    return told

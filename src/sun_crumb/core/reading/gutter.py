@@ -1,0 +1,243 @@
+"""Two columns of a text that a gutter, a bar or a tab divides: two lists, or a list with its method beside it, taken one after the other."""
+
+from __future__ import annotations
+
+import re
+from collections import Counter
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.food_ends import begins_food, first_word, is_food_with_amount
+from sun_crumb.core.reading.headings import heading_kind, names_a_part
+from sun_crumb.core.reading.line import clean
+from sun_crumb.core.reading.physical import Physical
+from sun_crumb.core.reading.portion_cues import statements
+from sun_crumb.core.reading.words import word_list
+
+# So many rows that hold both are two columns; such a share of a column's cells are foods, or amounts alone (judgement).
+LEAST_ROWS, MOST_FOODS, SOME_FOODS = 3, 0.5, 0.34
+# A column of a method has so many words in a row, taken together (judgement).
+LEAST_WORDS = 3.0
+# The columns that a text this wide may have are not looked for in a longer line [characters].
+LONGEST = 400
+_GAP = re.compile(r"(?<=\S) {2,}(?=\S)")
+_NUMBERED = re.compile(r"^\s*(?:step\s+)?\d{1,2}\s*[.):]\s+(?=\S)", re.I)
+
+
+@dataclass(frozen=True, slots=True)
+class _Row:
+    line: Physical
+    left: str
+    right: str
+
+
+def columns_apart(lines: Sequence[Physical]) -> list[Physical]:
+    """Return lines with each block of two columns as its left column and then its right one; all keep the numbers of their lines.
+
+    A list goes before the method that stands beside it, on whichever side; what a table tells of one food in its cells is left alone.
+    """
+    found: list[Physical] = []
+    at = 0
+    while at < len(lines):
+        told: list[Physical] = []
+        rows = _block(lines, at)
+        if rows:
+            told = _taken_apart(rows)
+        if told:
+            found += told
+            at += len(rows)
+        else:
+            found.append(lines[at])
+            at += 1
+    return found
+
+
+def _block(lines: Sequence[Physical], at: int) -> list[_Row]:
+    """Return the rows of the two columns that begin with a line; none where it begins no such block."""
+    raw = lines[at].raw
+    if not raw.strip() or len(raw) > LONGEST:
+        return []
+    for sign in ("|", "\t"):
+        if _parted(raw, sign):
+            return _with_both(_run(lines, at, lambda line: _parted(line, sign)))
+    counted: Counter[int] = Counter()
+    for line in lines[at : at + MOST_ROWS]:
+        if len(line.raw) > LONGEST:
+            break
+        counted.update({gap.end() for gap in _GAP.finditer(line.raw)})
+    own = sorted(gap.end() for gap in _GAP.finditer(raw))
+    for x in sorted(own, key=lambda end: -counted[end]):
+        rows = _with_both(_run(lines, at, lambda line, x=x: _cut(line, x)))  # type: ignore[misc]
+        if rows:
+            return rows
+    return []
+
+
+# A block of two columns has no more rows.
+MOST_ROWS = 60
+
+
+def _run(lines, at, cut):  # type: ignore[no-untyped-def]
+    rows: list[_Row] = []
+    for line in lines[at : at + MOST_ROWS]:
+        if not line.raw.strip():
+            rows.append(_Row(line, "", ""))
+            continue
+        cells = cut(line.raw)
+        if cells is None:
+            break
+        if rows and not rows[-1].line.raw.strip() and not cells[1]:
+            break  # below an empty line, and in no column: the text goes on
+        rows.append(_Row(line, *cells))
+    while rows and not rows[-1].line.raw.strip():
+        rows.pop()
+    return rows
+
+
+def _with_both(rows: list[_Row]) -> list[_Row]:
+    gap = next((n for n, row in enumerate(rows) if not row.line.raw.strip()), 0)
+    above = [cell for row in rows[:gap] for cell in (row.left, row.right) if cell]
+    if gap and not _foods(above) and not any(map(heading_kind, above)):
+        return []  # "Plum cake            serves 12", above an empty line
+    return rows if any(row.left and row.right for row in rows) else []
+
+
+def _parted(raw: str, sign: str) -> tuple[str, str] | None:
+    if raw.count(sign) != 1 or len(raw) > LONGEST:
+        return None
+    left, right = raw.split(sign)
+    return (left.strip(), right.strip()) if left.strip() or right.strip() else None
+
+
+def _cut(raw: str, x: int) -> tuple[str, str] | None:
+    """Return a line cut where its right column begins, or near; None where something stands across it."""
+    if len(raw) > LONGEST:
+        return None
+    if not raw[: x - FAR].strip():
+        return "", raw.strip()
+    gaps = [gap for gap in _GAP.finditer(raw) if abs(gap.end() - x) <= FAR]
+    if gaps:
+        gap = min(gaps, key=lambda one: abs(one.end() - x))
+        return raw[: gap.start()].strip(), raw[gap.end() :].strip()
+    return (raw.strip(), "") if len(raw.rstrip()) <= x else None
+
+
+# How far from the others a cell of the right column may begin [characters].
+FAR = 3
+
+
+def _taken_apart(rows: list[_Row]) -> list[Physical]:
+    left = [row.left for row in rows if row.left]
+    right = [row.right for row in rows if row.right]
+    if _alone(left) >= MOST_FOODS or _alone(right) >= MOST_FOODS:
+        return []  # "Butter      150 g": a table
+    foods = _foods(left), _foods(right)
+    both = sum(bool(row.left and row.right) for row in rows)
+    if both < LEAST_ROWS and not (foods[0] >= MOST_FOODS and len(left) >= LEAST_ROWS and _begins_deed(right)):
+        return []
+    if min(foods) >= MOST_FOODS or (max(foods) >= MOST_FOODS and _are_named(left) and min(foods) > SOME_FOODS):
+        return [*_as_list(rows, 0), *_as_list(rows, 1)]
+    if foods[0] >= MOST_FOODS and foods[1] <= SOME_FOODS and _is_prose(right):
+        return [*_as_list(rows, 0), *_as_prose(rows, 1)]
+    if foods[1] >= MOST_FOODS and foods[0] <= SOME_FOODS and _is_prose(left):
+        return [*_as_list(rows, 1), *_as_prose(rows, 0)]
+    return []
+
+
+def _cell(row: _Row, side: int) -> str:
+    return row.right if side else row.left
+
+
+def _as_list(rows: Sequence[_Row], side: int) -> list[Physical]:
+    cells = [_cell(row, side) for row in rows]
+    is_shouted = 2 * sum(cell.isupper() for cell in cells) > sum(bool(cell) for cell in cells)
+    last = max(n for n, cell in enumerate(cells) if cell)
+    return [
+        replace(
+            row.line,
+            raw=_headed(cell, is_shouted=is_shouted, is_apart=not n or not cells[n - 1]) if n < last else cell,
+            is_first=row.line.is_first and not side,
+        )
+        for n, (row, cell) in enumerate(zip(rows, cells, strict=True))
+        if cell or not row.line.raw.strip()
+    ]
+
+
+def _headed(cell: str, *, is_shouted: bool, is_apart: bool) -> str:
+    """Return a cell, with a colon where it names what stands below it: few words, in capitals or known for a part."""
+    bare = cell.strip(" :.-–—~*#")
+    words = re.findall(r"[^\W\d_]+", bare)
+    is_name = 1 <= len(words) <= MOST_NAME and not re.search(r"\d", bare)
+    is_part = (cell.isupper() and not is_shouted) or (names_a_part(bare) and not re.search(r"\b(?:for|to) \w+ing\b", bare))
+    is_part |= is_apart and len(words) < MOST_NAME and bare[:1].isupper()  # "Fruit", below an empty row
+    return f"{bare}:" if is_name and is_part and not begins_food(clean(cell)) else cell
+
+
+MOST_NAME = 4
+
+
+def _as_prose(rows: Sequence[_Row], side: int) -> list[Physical]:
+    """Return what a column tells as lines: broken sentences whole again, each numbered step a line."""
+    told: list[Physical] = []
+    is_open = False
+    for row in rows:
+        cell = _cell(row, side)
+        if not cell:
+            continue
+        if heading_kind(cell) or (cell.endswith(":") and len(cell.split()) <= 3):
+            told.append(replace(row.line, raw=cell, gap=False, is_first=False))
+            is_open = False
+        elif not is_open or _NUMBERED.match(cell) or len(told[-1].raw) > LONGEST_STEP:
+            told.append(replace(row.line, raw=cell, gap=not is_open, is_first=False))
+            is_open = True
+        else:
+            before = told[-1].raw
+            told[-1] = replace(told[-1], raw=f"{before[:-1]}{cell}" if re.search(r"[a-z]-$", before) and cell[0].islower() else f"{before} {cell}")
+    return told
+
+
+# A step that has grown so long ends at its next line [characters].
+LONGEST_STEP = 2_000
+
+
+def _foods(cells: Sequence[str]) -> float:
+    """Return which share of cells are foods with an amount, headings left aside."""
+    told = [clean(cell) for cell in cells]
+    told = [cell for cell in told if cell and not (heading_kind(cell) or cell.endswith(":") or statements(cell))]
+    foods = sum(begins_food(cell) or (is_food_with_amount(cell) and len(cell.split()) <= LONGEST_FOOD) or _BEHIND.match(cell) is not None for cell in told)
+    return foods / max(1, len(told))
+
+
+LONGEST_FOOD = 9
+_BEHIND = re.compile(r"[^\W\d_][^\d.;]{1,36}[\s:.–—-]+[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|dl|oz|lbs?|cups?|c|tsps?|tbsps?|t)?\b\.?(?:,\s[a-z ]+)?$|[^\W\d_][^\d.;]{1,30}\s(?:a\s+)?(?:pinch|to taste)$|[^\W\d_][^\d.;()]{1,30}\s?\(\d[^()]{0,12}\)(?:,\s[a-z ]+)?$", re.I)
+
+
+def _alone(cells: Sequence[str]) -> float:
+    """Return which share of cells are amounts alone."""
+    amounts = 0
+    for cell in cells:
+        told = read_amount(clean(cell))
+        amounts += told is not None and not re.search(r"[^\W\d_]{3,}", clean(cell)[told[1] :])
+    return amounts / max(1, len(cells))
+
+
+def _are_named(cells: Sequence[str]) -> bool:
+    return bool(cells) and bool(heading_kind(cells[0]) or cells[0].isupper() or cells[0].endswith(":"))
+
+
+def _begins_deed(cells: Sequence[str]) -> bool:
+    """Return whether a column begins with what is done, in several words: "Bake at 150 C for 2 hours"."""
+    if not cells:
+        return False
+    is_deed = first_word(cells[0]) in word_list("verb") or heading_kind(cells[0]) == "method" or _OVEN.match(cells[0]) is not None
+    return is_deed and len(cells[0].split()) >= LEAST_WORDS and not begins_food(clean(cells[0]))
+
+
+_OVEN = re.compile(r"\W*(?:oven|preheat|\d{3}\s*(?:°|[CF]\b|fan))", re.I)
+
+
+def _is_prose(cells: Sequence[str]) -> bool:
+    """Return whether a column tells what is done: some words in each row, one of them for a deed."""
+    words = [word.lower() for cell in cells for word in re.findall(r"[^\W\d_]+", cell)]
+    return len(words) >= LEAST_WORDS * len(cells) and any(word in word_list("verb") for word in words)
