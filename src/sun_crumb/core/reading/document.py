@@ -17,6 +17,7 @@ from sun_crumb.core.reading.gutter import columns_apart
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.marks import is_asking
 from sun_crumb.core.reading.mentions import mentions
+from sun_crumb.core.reading.narrow import broken_by_the_page
 from sun_crumb.core.reading.physical import Physical, Statement, once_for_each_part, physical_lines, statements_of
 from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portion_asides import bare_count
@@ -62,6 +63,8 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         **_below_the_page(found, told),
         **_table_heads(lines),
         **wrapped(found),
+        **_torn_within(found),
+        **broken_by_the_page(found),
         **_bare_parts(found, told),
         **_named_fields(found),
         **_portions_first(found),
@@ -181,6 +184,30 @@ _GREETS = re.compile(
 MOST_HEAD_LINES, LEAST_LEADS, LAST_LINES = 3, 3, 2
 
 
+def _torn_within(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that a line end tears off: within a bracket ("dark chocolate (70%" and "cocoa solids)"), or behind a word that nothing ends with."""
+    lines: dict[int, Role] = {}
+    several = Counter(s.line.number for s in found)
+    said = ""
+    for n, (before, statement) in enumerate(pairwise(found)):
+        number = statement.line.number
+        said = f"{said} {before.raw}" if before.line.number in lines else before.raw
+        if number != before.line.number + 1 or several[number] > 1 or several[before.line.number] > 1:
+            continue
+        text = statement.raw.strip()
+        is_open = "(" in said and said.count("(") > said.count(")") and len(said) < LONGEST_TORN and ")" in text
+        is_name = n == 0 and before.raw.strip()[:1].isupper() and text[:1].isupper() and not re.search(r"\d", before.raw + text)
+        is_hanging = _HANGING.search(before.raw) is not None and (text[:1].islower() or is_name)
+        if is_open or is_hanging:
+            lines[number] = "continuation"
+    return lines
+
+
+# A bracket that is still open after so much is none that a line end tears [characters].
+LONGEST_TORN = 160
+_HANGING = re.compile(r"\b(?:with|of|into|and|or|the|an?|plus)$|&$", re.I)
+
+
 def _bare_parts(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
     """Return the lines that name a part by a word that is a food too, below an empty line and over its foods: "Jam" and "4 tbsp raspberry jam"."""
     lines: dict[int, Role] = {}
@@ -261,9 +288,12 @@ _AMOUNT_LAST = re.compile(r"\d\s*(?:g|kg|ml|l|oz|tsp|tbsp)?\s*$")
 def _joined(found: list[Statement], roles: list[Role]) -> list[Piece]:
     """Return the pieces, broken lines joined to what they go on from."""
     pieces: list[Piece] = []
-    number = 0
+    number, before = 0, ""
     for statement, role in zip(found, roles, strict=True):
         text = statement.text
+        if role == "continuation" and pieces and before.endswith(",") and not pieces[-1].text.endswith(","):
+            pieces[-1] = replace(pieces[-1], text=f"{pieces[-1].text},")  # "300 ml espresso," and "cooled"
+        before = statement.raw.rstrip()
         if role == "step":
             numbered = _NUMBERED.match(statement.raw)
             is_next = numbered is not None and number and int(numbered[1]) == number + 1

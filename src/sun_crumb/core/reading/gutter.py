@@ -4,8 +4,9 @@ from __future__ import annotations
 
 import re
 from collections import Counter
-from collections.abc import Sequence
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, replace
+from functools import partial
 
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.food_ends import begins_food, first_word, is_food_with_amount
@@ -40,45 +41,41 @@ def columns_apart(lines: Sequence[Physical]) -> list[Physical]:
     found: list[Physical] = []
     at = 0
     while at < len(lines):
-        told: list[Physical] = []
-        rows = _block(lines, at)
-        if rows:
-            told = _taken_apart(rows)
-        if told:
-            found += told
-            at += len(rows)
-        else:
-            found.append(lines[at])
-            at += 1
+        tried = ((rows, _taken_apart(rows)) for rows in _blocks(lines, at))
+        rows, told = next(((rows, told) for rows, told in tried if told), ([], []))
+        found += told or [lines[at]]
+        at += len(rows) or 1
     return found
 
 
-def _block(lines: Sequence[Physical], at: int) -> list[_Row]:
-    """Return the rows of the two columns that begin with a line; none where it begins no such block."""
+def _blocks(lines: Sequence[Physical], at: int) -> Iterator[list[_Row]]:
+    """Give the rows of each two columns that may begin with a line, the likeliest first."""
     raw = lines[at].raw
     if not raw.strip() or len(raw) > LONGEST:
-        return []
+        return
     for sign in ("|", "\t"):
         if _parted(raw, sign):
-            return _with_both(_run(lines, at, lambda line: _parted(line, sign)))
+            yield from _with_both(_run(lines, at, partial(_parted, sign=sign)))
+            return
+    own = [gap.end() for gap in _GAP.finditer(raw)]
+    if not own:
+        return
     counted: Counter[int] = Counter()
     for line in lines[at : at + MOST_ROWS]:
         if len(line.raw) > LONGEST:
             break
         counted.update({gap.end() for gap in _GAP.finditer(line.raw)})
-    own = sorted(gap.end() for gap in _GAP.finditer(raw))
-    for x in sorted(own, key=lambda end: -counted[end]):
-        rows = _with_both(_run(lines, at, lambda line, x=x: _cut(line, x)))  # type: ignore[misc]
-        if rows:
-            return rows
-    return []
+    for x in sorted(own, key=lambda end: -counted[end])[:MOST_TRIED]:
+        yield from _with_both(_run(lines, at, partial(_cut, x=x)))
 
 
+# So many of a line's gaps are tried as a gutter.
+MOST_TRIED = 4
 # A block of two columns has no more rows.
 MOST_ROWS = 60
 
 
-def _run(lines, at, cut):  # type: ignore[no-untyped-def]
+def _run(lines: Sequence[Physical], at: int, cut: Callable[[str], tuple[str, str] | None]) -> list[_Row]:
     rows: list[_Row] = []
     for line in lines[at : at + MOST_ROWS]:
         if not line.raw.strip():
@@ -95,12 +92,12 @@ def _run(lines, at, cut):  # type: ignore[no-untyped-def]
     return rows
 
 
-def _with_both(rows: list[_Row]) -> list[_Row]:
+def _with_both(rows: list[_Row]) -> list[list[_Row]]:
     gap = next((n for n, row in enumerate(rows) if not row.line.raw.strip()), 0)
     above = [cell for row in rows[:gap] for cell in (row.left, row.right) if cell]
     if gap and not _foods(above) and not any(map(heading_kind, above)):
         return []  # "Plum cake            serves 12", above an empty line
-    return rows if any(row.left and row.right for row in rows) else []
+    return [rows] if any(row.left and row.right for row in rows) else []
 
 
 def _parted(raw: str, sign: str) -> tuple[str, str] | None:
@@ -181,6 +178,9 @@ def _as_prose(rows: Sequence[_Row], side: int) -> list[Physical]:
     """Return what a column tells as lines: broken sentences whole again, each numbered step a line."""
     told: list[Physical] = []
     is_open = False
+    cells = [cell for row in rows if (cell := _cell(row, side))]
+    begun = [cell for cell in cells if cell[:1].isupper() and first_word(cell) in word_list("verb")]
+    are_steps = len(begun) > MOST_FOODS * len(cells)  # each row a step, and no sentence that goes on
     for row in rows:
         cell = _cell(row, side)
         if not cell:
@@ -188,8 +188,8 @@ def _as_prose(rows: Sequence[_Row], side: int) -> list[Physical]:
         if heading_kind(cell) or (cell.endswith(":") and len(cell.split()) <= 3):
             told.append(replace(row.line, raw=cell, gap=False, is_first=False))
             is_open = False
-        elif not is_open or _NUMBERED.match(cell) or len(told[-1].raw) > LONGEST_STEP:
-            told.append(replace(row.line, raw=cell, gap=not is_open, is_first=False))
+        elif not is_open or _NUMBERED.match(cell) or (are_steps and cell[:1].isupper()) or len(told[-1].raw) > LONGEST_STEP:
+            told.append(replace(row.line, raw=cell, gap=not is_open, is_first=False, role="step"))
             is_open = True
         else:
             before = told[-1].raw
@@ -205,12 +205,18 @@ def _foods(cells: Sequence[str]) -> float:
     """Return which share of cells are foods with an amount, headings left aside."""
     told = [clean(cell) for cell in cells]
     told = [cell for cell in told if cell and not (heading_kind(cell) or cell.endswith(":") or statements(cell))]
-    foods = sum(begins_food(cell) or (is_food_with_amount(cell) and len(cell.split()) <= LONGEST_FOOD) or _BEHIND.match(cell) is not None for cell in told)
+    foods = sum(begins_food(cell) or (is_food_with_amount(cell) and len(cell.split()) <= LONGEST_FOOD) or _BEHIND.match(cell) is not None or _SO_MANY.fullmatch(cell) is not None for cell in told)
     return foods / max(1, len(told))
 
 
 LONGEST_FOOD = 9
-_BEHIND = re.compile(r"[^\W\d_][^\d.;]{1,36}[\s:.–—-]+[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|dl|oz|lbs?|cups?|c|tsps?|tbsps?|t)?\b\.?(?:,\s[a-z ]+)?$|[^\W\d_][^\d.;]{1,30}\s(?:a\s+)?(?:pinch|to taste)$|[^\W\d_][^\d.;()]{1,30}\s?\(\d[^()]{0,12}\)(?:,\s[a-z ]+)?$", re.I)
+# "4 cloves", "strip of orange peel"
+_SO_MANY = re.compile(r"\d{1,2}\s[a-z]{3,}(?<!mins)(?<!hours)(?<!minutes)|(?:strip|zest|juice|pinch|handful|knob|sprig)\s(?:of\s)?[a-z ]{3,24}", re.I)
+_BEHIND = re.compile(
+    r"[^\W\d_][^\d.;]{1,36}[\s:.–—-]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*|half|quarter)\s*(?:g|kg|ml|l|dl|oz|lbs?|cups?|c|tsps?|tbsps?|t|gms?|tins?|cans?|packets?|sticks?|large|small|leaves)?\b\.?(?:\s*\([^()]*\))?(?:,\s[a-z ]+)?$"
+    r"|[^\W\d_][^\d.;]{1,30}\s(?:a\s+)?(?:pinch|to taste|handful)$|[^\W\d_][^\d.;()]{1,30}\s?\(\d[^()]{0,12}\)(?:,\s[a-z ]+)?$|[^\W\d_][^\d.;()]{1,24}[\s–-]+(?:for|to) (?:garnish|serve|dust|dusting|decorate|finish)$",
+    re.I,
+)
 
 
 def _alone(cells: Sequence[str]) -> float:
@@ -234,10 +240,11 @@ def _begins_deed(cells: Sequence[str]) -> bool:
     return is_deed and len(cells[0].split()) >= LEAST_WORDS and not begins_food(clean(cells[0]))
 
 
-_OVEN = re.compile(r"\W*(?:oven|preheat|\d{3}\s*(?:°|[CF]\b|fan))", re.I)
+_OVEN = re.compile(r"\W*(?:oven\b|preheat|four\s*:|\d{3}\s*(?:°|[CF]\b|fan))", re.I)
 
 
 def _is_prose(cells: Sequence[str]) -> bool:
     """Return whether a column tells what is done: some words in each row, one of them for a deed."""
     words = [word.lower() for cell in cells for word in re.findall(r"[^\W\d_]+", cell)]
-    return len(words) >= LEAST_WORDS * len(cells) and any(word in word_list("verb") for word in words)
+    is_told = any(word in word_list("verb") for word in words) or _OVEN.match(cells[0]) is not None
+    return len(words) >= LEAST_WORDS * len(cells) and is_told

@@ -15,6 +15,7 @@ from sun_crumb.core.reading.headings import names_a_part
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.portion_asides import bare_count
 from sun_crumb.core.reading.portion_cues import statements
+from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.remembered import remembered
 from sun_crumb.core.reading.run_on import run_on
 from sun_crumb.core.reading.tables import GAP, Head, columns_of, head_of, is_row, plain_row, row_of
@@ -32,7 +33,8 @@ MOST_CELLS = 60
 @dataclass(frozen=True, slots=True)
 class Physical:
     """One line of the text as it stands; ``number`` counts from 0, ``gap`` says that an empty line stands before it, ``is_first`` that no letter does, ``is_row`` that commas divide its cells,
-    ``head`` what the columns of its table are, where it stands in one, ``shown`` the line with the marks that all of a list bear."""
+    ``head`` what the columns of its table are, where it stands in one, ``shown`` the line with the marks that all of a list bear,
+    ``role`` what it is where its column tells."""
 
     number: int
     raw: str
@@ -41,6 +43,7 @@ class Physical:
     is_row: bool = False
     head: Head | None = None
     shown: str = ""
+    role: Role | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -84,13 +87,17 @@ def _parts(line: str, is_first: bool) -> tuple[tuple[str, str], ...]:
     raw = bare_line(line)
     if not raw or _is_table_head(raw):
         return ()
-    raw = _without_columns(raw)
+    raw = _ON_ITS_PAGE.sub("", _without_columns(raw)) if is_first else _without_columns(raw)
     whole = all_in_one(raw) or (is_first and (named_then_told(raw) or _name_beside(raw)))
     if whole:
         return tuple((part, clean(part)) for part in whole)
     cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(_two_led(raw))
     parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else run_on(cells[0] if cells else raw)
     return tuple((part, text) for part in parts if (text := clean(part if is_first else amount_first(part))))
+
+
+# "Plum cake - page 12", "Plum cake (p. 12)"
+_ON_ITS_PAGE = re.compile(r"\s*[-–—,(/|]+\s*(?:page|p\.|pg\.?|p)\s?\d{1,3}\)?\s*$", re.I)
 
 
 def _without_columns(raw: str) -> str:

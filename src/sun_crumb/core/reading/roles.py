@@ -84,7 +84,7 @@ def roles_of(
         marks = _place_marks(n, first_food, section, found, own) | own[n]
         section = _section_after(section, marks, own[n + 1] if n + 1 < len(own) else set())
         emission[n] = scores[[index[mark] for mark in marks]].sum(axis=0)
-        if forced and (role := forced.get(statement.line.number)):
+        if role := statement.line.role or (forced or {}).get(statement.line.number):
             emission[n, ROLES.index(role)] += FORCED
     return _best_path(emission)
 

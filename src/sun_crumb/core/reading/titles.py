@@ -29,6 +29,8 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         _unquoted(_SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~<>+^")),
     )
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
+    if re.match(r"\W*#\d", first.text):
+        title = re.sub(r"^\d{1,3}\W+", "", title)  # "#3 Banana bread"
     title = _ASKED_WITHOUT.sub(r"\1", title)
     title = _LEADS_IN.sub("", _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title)))
     return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .").rstrip(".")), [
@@ -96,7 +98,10 @@ def _below_the_masthead(pieces: list[Piece]) -> list[Piece]:
 def _below_what_leads_in(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the dessert's name as title, where a line with a colon leads in what follows: "The recipe begins here:" and "Fig Tart"."""
     at = next(n for n, p in enumerate(pieces) if p.role == "title")
-    if not pieces[at].text.rstrip().endswith(":") or at + 1 >= len(pieces) or not _is_dessert(pieces[at + 1]):
+    if at + 1 >= len(pieces):
+        return pieces
+    is_led = pieces[at].text.rstrip().endswith(":") and _is_dessert(pieces[at + 1])
+    if not is_led and not (_AWAITS_NAME.search(pieces[at].text) and pieces[at + 1].role in ("heading", "chatter", "portions")):
         return pieces
     return [
         *pieces[:at],
@@ -106,6 +111,8 @@ def _below_what_leads_in(pieces: list[Piece]) -> list[Piece]:
     ]
 
 
+# "Here is the recipe for", above the name
+_AWAITS_NAME = re.compile(r"\b(?:recipe|is|how (?:i|we) (?:make|do|bake))\s+(?:for|my|our|the)(?:\s+(?:my|our|the|a))?\s*:?$", re.I)
 _MASTHEAD = re.compile(r"\b(?:no|nr|issue|vol|volume|card|page|p|part|recipe)\b\.?\s*#?\d{1,4}\W*$|#\d{1,4}\W*$", re.I)
 
 

@@ -13,6 +13,7 @@ from sun_crumb.core.reading.line import BULLETS
 from sun_crumb.core.reading.physical import SENT_AT, Physical, Statement
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.run_on import run_on
+from sun_crumb.core.reading.tables import GAP
 from sun_crumb.core.reading.words import word_list
 
 # The longest line of wrapped prose has so many characters, of a narrow column fewer where half of its lines begin small; a line that is broken is nearly as long.
@@ -24,7 +25,7 @@ _AWAITS_AMOUNT = re.compile(
     r"\b(?:in|with|and|to|of|for|at|about|from|add|than|or|by|over|until|another|gas|mark)$", re.I
 )
 # "icing sugar — 120 g"
-_AMOUNT_LAST = re.compile(r"\s[-–—:.]*\s*\d+(?:[.,/]\d+)?\s*(?:g|kg|ml|l|oz|lbs?|cups?|tsp|tbsp)\W*$", re.I)
+_AMOUNT_LAST = re.compile(r"\s[-–—:.]*\s*\d+(?:[.,/]\d+)?\s*(?:g|kg|ml|l|oz|lbs?|cups?|tsp|tbsp)(?:\s*\([^()]*\))?\W*$", re.I)
 # No sentence ends so, however short the line is.
 _IS_TORN = re.compile(r"\b(?:half|the|with|and|of|into|a|an|remaining|to)$")
 _SENTENCE = re.compile(r"[a-z]{3}[.!?]\s+[A-Z]|^[A-Z][a-z]+\s+(?:the|a|an|in|over|with|until|for)\b")
@@ -44,6 +45,8 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
             continue
         if 2 * sum(begins_food(text) or _AMOUNT_LAST.search(text) is not None for text in texts) > len(texts):
             continue  # a list, under a heading in words: "For the filling"
+        if 2 * sum(GAP.search(text) is not None for text in texts) > len(texts):
+            continue  # a table
         for before, text, statement in zip(texts, texts[1:], block[1:], strict=False):
             is_full = (len(before) >= LEAST_SHARE * width and not _STOPS.search(before)) or _IS_TORN.search(before)
             is_deed = all(t[:1].islower() for t in texts) and first_word(text) in word_list("verb") | {
