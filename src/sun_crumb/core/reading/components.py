@@ -87,8 +87,9 @@ def component_of(text: str) -> str | None:
         return None  # "SERVES SIX"
     bare = HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
     bare = _MARKS_AROUND.sub("", re.sub(r"\([^)]*\)|\s[x×]\s*\d$", "", bare))
+    bare = _I_USE.sub("", bare)
     found = FOR_THE.match(bare) or FOR_THE_PART.search(bare) or WHAT_GOES_IN.fullmatch(bare)
-    words = _I_USE.sub("", _ALONGSIDE.sub("", (found[1] if found else bare).strip().lower()))
+    words = _ALONGSIDE.sub("", (found[1] if found else bare).strip().lower())
     words = _IN_ORDER.sub("", words, count=1) or words
     words = _ARTICLE.sub("", words, count=1)
     if words.endswith((" ingredients", " ingredient")):

@@ -12,8 +12,9 @@ from sun_crumb.core.reading.beside import method_beside
 from sun_crumb.core.reading.columns import in_columns
 from sun_crumb.core.reading.components import with_components
 from sun_crumb.core.reading.deeds import without_number
-from sun_crumb.core.reading.food_ends import begins_food
+from sun_crumb.core.reading.food_ends import begins_food, first_word
 from sun_crumb.core.reading.gutter import columns_apart
+from sun_crumb.core.reading.headings import names_a_part
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.marks import is_asking
 from sun_crumb.core.reading.mentions import mentions
@@ -67,6 +68,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         **broken_by_the_page(found),
         **_bare_parts(found, told),
         **_named_fields(found),
+        **_oven_first(found),
         **_portions_first(found),
         **_broken_names(found, told, known),
         **(forced or {}),
@@ -123,7 +125,9 @@ def _below_the_page(found: Sequence[Statement], told: Mapping[str, Known]) -> di
     """Return the lines at a page's end that lead on to other pages and tell what readers said: below the recipe, and none of it food."""
     weighed = [known.has_food and known.has_unit for known in (told[s.text] for s in found)]
     for n, statement in enumerate(found):
-        if sum(weighed[:n]) >= LEAST_TOLD_FOODS and _LEADS_ON.match(statement.text) and not any(weighed[n:]):
+        is_told = sum(weighed[:n]) >= LEAST_TOLD_FOODS
+        leads_on = _LEADS_ON.match(statement.text) and not any(weighed[n:])
+        if is_told and (leads_on or _READERS.fullmatch(statement.text)):
             return {s.line.number: "junk" for s in found[n:]}
     return {}
 
@@ -134,6 +138,14 @@ def _named_fields(found: Sequence[Statement]) -> dict[int, Role]:
         if asks.text.strip(" :").lower() in _ASKS_A_NAME and told.line.number > asks.line.number:
             return {asks.line.number: "junk", told.line.number: "title"}
     return {}
+
+
+def _oven_first(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines in small letters that begin with the oven's heat and go on: "oven 150, 120 once it's in"."""
+    return {s.line.number: "step" for s in found if _OVEN_THEN.match(s.raw.strip())}
+
+
+_OVEN_THEN = re.compile(r"oven\s+(?:on\s+)?(?:at\s+|to\s+)?\d{2,3}\b.*[a-z]{3}")
 
 
 def _portions_first(found: Sequence[Statement]) -> dict[int, Role]:
@@ -148,6 +160,11 @@ def _portions_first(found: Sequence[Statement]) -> dict[int, Role]:
 _TELLS_PORTIONS = re.compile(r"(?:serves|serving|makes|yields?|gives|feeds|enough|portions|servings)\b[^.]{1,40}\.?$", re.I)
 _ASKS_A_NAME = frozenset({"name", "title", "recipe name", "recipe title", "name of recipe", "name of dish", "dish"})
 MOST_OF_A_FORM = 12
+# What stands over the words of readers, whatever these weighed.
+_READERS = re.compile(
+    r"(?:(?:\d+|readers?[’']?|user|your|top|recent|latest)\s+)?(?:comments?|reviews?|replies|responses|what (?:readers|others|people) (?:say|said))(?:\s*\(\d+\))?\W*",
+    re.I,
+)
 _LEADS_ON = re.compile(
     r"(?:you (?:may|might)(?: also)? (?:like|enjoy|love)|(?:related|more|similar|other|popular|latest) (?:recipes|posts|articles|from)\b|\d+ (?:responses|comments|replies|thoughts)\b|leave a (?:reply|comment)|(?:previous|next|older|newer) (?:post|recipe))",
     re.I,
@@ -242,6 +259,9 @@ def _broken_names(
         ):
             continue
         first, second = told[before.text], told[statement.text]
+        if _says_more(before, statement, first, second):
+            lines[statement.line.number] = "continuation"
+            continue
         if _is_torn_name(before, statement, first, second) and known(f"{before.text} {statement.text}").food not in (
             "",
             second.food,
@@ -258,6 +278,20 @@ def _broken_names(
         if both.food and first.food in ("", both.food):
             lines[statement.line.number] = "continuation"
     return lines
+
+
+def _says_more(before: Statement, statement: Statement, first: Known, second: Known) -> bool:
+    """Return whether a few words in small letters, and no food, say more of the food above: "500 g cherries, stones" and "left in"."""
+    text = statement.raw.strip()
+    return (
+        first.has_amount
+        and first.has_food
+        and not statement.line.gap
+        and not (second.food or second.has_amount)
+        and len(text.split()) <= MOST_TORN
+        and "," in before.raw
+        and not (names_a_part(text) or first_word(text) in word_list("verb"))
+    )
 
 
 # "2 tbsp yoghurt + extra to serve": nothing follows.

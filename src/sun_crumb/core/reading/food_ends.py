@@ -129,7 +129,7 @@ def begins_food(text: str) -> bool:
     """Return whether *text* begins with an amount that has a unit or a count, and a food behind it."""
     text = clean(text[:LOOK_AHEAD])
     if re.match(
-        r"(?:finely )?(?:grated )?(?:zest|juice|rind)(?: (?:and|&|\+) (?:zest|juice))? (?:(?:of|from) )?(?:\d/\d|\d|½|an?\b|one|two|half)(?:\s?[½¼¾]|\s\d/\d)?(?![\d½¼¾/]|\W*$|\s*[,(]|\s+(?:and|of (?:it|them))\b)",
+        r"(?:finely )?(?:grated )?(?:zest|juice|rind|pulp|seeds)(?: (?:and|&|\+) (?:zest|juice))? (?:(?:of|from) )?(?:\d/\d|\d|½|an?\b|one|two|half)(?:\s?[½¼¾]|\s\d/\d)?(?![\d½¼¾/]|\W*$|\s*[,(]|\s+(?:and|of (?:it|them))\b)",
         text,
         re.I,
     ):

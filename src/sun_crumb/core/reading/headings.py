@@ -27,7 +27,7 @@ FOR_THE_PART = re.compile(r"\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$", re.
 _PART_FOR = re.compile(r"^([^\W\d_][^\d()]{1,30})\s*[(\[](?:makes?\s+)?(?:enough\s+)?for\s+[^()]*[)\]]\s*:?$", re.I)
 # What is there for the end, as a heading over its foods.
 _LAST_TOUCH = re.compile(
-    r"(?:to|for) (?:serve|serving|decorate|decoration|finish|finishing|garnish|top|topping|assemble|assembly|coat|coating|glaze|dust)",
+    r"(?:to|for) (?:serve|serving|decorate|decoration|finish|finishing|garnish|top|topping|assemble|assembly|coat|coating|glaze|dust)(?:\s+(?:you|we|i)\s+(?:take|need|use|want))?",
     re.I,
 )
 _OPTIONAL_PART = re.compile(

@@ -26,14 +26,14 @@ _OPTIONAL = re.compile(
 PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:(?:of|di|de)\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(
-    r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<less>minus|less)(?=\s)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.))\s*", re.I
+    r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<less>minus|less)(?=\s)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.|(?P<dash>[-–—])))\s*", re.I
 )
 TRAILING = re.compile(
     r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b|(?<!for )(?:one(?<=[,:;(=–—-] one)|two|three|four|five|six|seven|eight|nine|ten|twelve)\s*$).*)$",
     re.I,
 )
 _LAST_PINCH = re.compile(
-    r"(?:^|[\s,:–-])(?P<amount>(?:an?\s+)?(?:good\s+)?(?:pinch|dash|handful|knob|splash)(?:es)?)$", re.I
+    r"(?:^|[\s,:–-])(?P<amount>(?:an?\s+)?(?:(?:good|tiny|small|big|large|generous|wee)\s+)?(?:pinch|dash|handful|knob|splash)(?:es)?)$", re.I
 )
 _ADDED = re.compile(r"\s+(?:\+|plus|and)\s+(?P<amount>[\d½⅓⅔¼¾⅛][^a-z]*[a-z]+\.?)$", re.I)
 _STOP = re.compile(
@@ -52,7 +52,7 @@ _GROSS = (
     (
         "any",
         re.compile(
-            r"\b(?:before (?:peeling|stoning|pitting|coring|shelling)|(?:whole|gross|un\w+ed) weight|unprepared)\b",
+            r"\b(?:before (?:peeling|stoning|pitting|coring|shelling)|(?:whole|gross|un\w+ed) weight|weighed (?:whole|unpeeled|with everything)|unprepared)\b",
             re.I,
         ),
     ),
@@ -252,13 +252,16 @@ _OR_ELSE = re.compile(r"\s*[/,;]\s+|\s+or\s+(?=(?:about\s+)?\d+\s*(?:g|kg|oz|lbs
 _STRENGTH = re.compile(r"\d+(?:[.,]\d+)?\s*%")
 _EACH_OF_THEM = re.compile(r"\b(?:each|apiece|a piece)\b", re.I)
 _RESTATES = re.compile(
-    r"^(?:(?:or|~|≈|say|about|approx\.?|that'?s|total|weighing|each|=|flesh|peeled(?: weight)?|prepared(?: weight)?|net)\s*[:,]?\s*)+",
+    r"^(?:(?:or|~|≈|(?:mine|they|these|ours)\s+(?:came\s+(?:in\s+)?(?:to|at)|weigh(?:ed)?)|say|about|approx\.?|that'?s|total|weighing|each|=|flesh|peeled(?: weight)?|prepared(?: weight)?|net)\s*[:,]?\s*)+",
     re.I,
 )
 _SAID_AGAIN = re.compile(
     r"(?:\babout|\bapprox\.?|\bapproximately|\baround|\broughly|\bweighing|~|≈|,|\bor|=)\s*((?:\d|[½⅓⅔¼¾⅛]).*)$", re.I
 )
 _SIZE_BEHIND = re.compile(r"\b(small|medium|large|extra[- ]large)\b", re.I)
+
+
+_METRIC = frozenset({"g", "kg", "ml", "l", "cl", "dl"})
 
 
 def _more_amounts(text: str, at: int, sums: list[Amount], also: list[Amount]) -> int:
@@ -284,6 +287,8 @@ def _more_amounts(text: str, at: int, sums: list[Amount], also: list[Amount]) ->
         bracket = join["also"] in ("(", "[")
         if amount.unit is None or (join["also"] in (",", ";") and units()[amount.unit].kind == "piece"):
             break
+        if join["dash"] and not (sums and (sums[-1].unit in _METRIC) != (amount.unit in _METRIC)):
+            break  # "1 cup - 2 tbsp flour" is no cup told twice
         if bracket:
             inside = text[end:].split(")")[0]
             amount = with_form(amount, inside)

@@ -182,7 +182,8 @@ def _setting(text: str, *, is_oven: bool) -> Oven | None:
         return Oven(float(behind[1]), True)
     if plain is None and fan is None:
         return None
-    if not is_oven and (NO_OVEN.search(_of_the_heat(text)) or not 120 <= (plain or fan or 0) <= 260):
+    is_other = NO_OVEN.search(_of_the_heat(text)) and not _IN_ITS_CLAUSE.search(text)
+    if not is_oven and (is_other or not 120 <= (plain or fan or 0) <= 260):
         return None
     if (
         is_oven
@@ -191,6 +192,10 @@ def _setting(text: str, *, is_oven: bool) -> Oven | None:
     ):
         return None
     return Oven(plain, False) if plain is not None else Oven(fan or 0.0, True)
+
+
+# "fold in the milk, loaf tin, 325F an hour ish": a heat and its time between commas.
+_IN_ITS_CLAUSE = re.compile(r",\s*\d{3}\s*(?:°|º)?\s*[CF]\b[^,.;]{0,24}\b(?:min\w*|hours?|hrs?)\b", re.I)
 
 
 def _celsius(text: str) -> tuple[float | None, float | None]:

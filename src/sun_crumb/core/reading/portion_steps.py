@@ -43,7 +43,7 @@ _CUT_EITHER = re.compile(
 )
 # What each eater has one of: "split into two glasses", "pour into 10 popsicle moulds".
 _EACH_HAS_ONE = re.compile(
-    r"\b(?:divide|spoon|pour|share|portion|split|ladle|set)\w*\b[^.;]{0,60}?\b(?:between|among(?:st)?|into|in)\s+(?P<rest>(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+"
+    r"\b(?:divide|spoon|pour|share|portion|split|ladle|set|layer|assemble|build|arrange)\w*\b[^.;]{0,60}?\b(?:between|among(?:st)?|into|in)\s+(?P<rest>(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+"
     r"(?:\w+\s+)?(?:glass(?:es)?|bowls|ramekins|pots|jars|cups|(?:popsicle|lolly|ice[- ]pop|ice[- ]lolly|kulfi|dariole|pudding)\s+mou?lds))\b",
     re.I,
 )

@@ -50,7 +50,7 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the title that stands below the list, where none stands above: a heading over no food, or a dessert's name."""
     # "Ingredients for the base:" names a part, and no dessert.
     pieces = [replace(p, role="heading") if p.role == "title" and _OF_A_PART.match(p.text) else p for p in pieces]
-    is_named = any(p.role == "title" for p in pieces)
+    is_named = any(p.role == "title" and not p.text.rstrip().endswith("?") for p in pieces)
     named = next(
         (
             n
