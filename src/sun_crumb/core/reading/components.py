@@ -67,7 +67,8 @@ _ALONGSIDE = re.compile(
 )
 # "For the dough I use"
 _I_USE = re.compile(
-    r"(?<=[^\W\d_]{3})\s+(?:(?:that\s+)?(?:i|we|you|you['’]ll)\s+(?:use|need|want|take)|we have|needs|takes)$"
+    r"(?<=[^\W\d_]{3})\s+(?:(?:that\s+)?(?:i|we|you|you['’]ll)\s+(?:use|need|want|take)|we have|needs|takes)$",
+    re.I,
 )
 # "» Base «"
 _MARKS_AROUND = re.compile(r"^[\W_]+|[\W_]+$")

@@ -68,6 +68,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         **broken_by_the_page(found),
         **_bare_parts(found, told),
         **_named_fields(found),
+        **{s.line.number: "junk" for s in found if _DATED.fullmatch(s.text)},
         **_oven_first(found),
         **_portions_first(found),
         **_broken_names(found, told, known),
@@ -138,6 +139,13 @@ def _named_fields(found: Sequence[Statement]) -> dict[int, Role]:
         if asks.text.strip(" :").lower() in _ASKS_A_NAME and told.line.number > asks.line.number:
             return {asks.line.number: "junk", told.line.number: "title"}
     return {}
+
+
+# "October 12", "3 May 2019": when it was written
+_MONTH = r"(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)\.?"
+_DATED = re.compile(
+    rf"(?:(?:posted|published|updated|written)\s+(?:on\s+)?)?(?:{_MONTH}\s+\d{{1,2}}(?:st|nd|rd|th)?|\d{{1,2}}(?:st|nd|rd|th)?\s+(?:of\s+)?{_MONTH})(?:,?\s+(?:19|20)\d\d)?\W*", re.I
+)
 
 
 def _oven_first(found: Sequence[Statement]) -> dict[int, Role]:

@@ -24,7 +24,18 @@ def amounts_behind(rest: str, least: int = LEAST_FOODS) -> list[str]:
     parts = [part.strip() for part in rest.rstrip(".").split(";" if rest.count(";") > 1 else ",") if part.strip()]
     behind = [part for part in parts if AMOUNT_BEHIND.search(part) and len(part.split()) <= LONGEST_FOOD]
     told = [part for part in parts if part in behind or (begins_food(part) and len(part.split()) <= LONGEST_FOOD)]
-    return parts if len(parts) >= least and len(told) == len(parts) and 2 * len(behind) > len(parts) else []
+    others = [part for part in parts if part not in told]
+    # "dark choc 200g, butter 180g, jar sour cherries (drained 220g), salt": most of them are enough
+    is_list = not others or (len(parts) >= LEAST_TOLD_BEHIND and len(others) <= SOME_BARE * len(parts) and all(map(_is_bare, others)))
+    return parts if len(parts) >= least and is_list and 2 * len(behind) > len(parts) else []
+
+
+# In a list of so many foods such a share may have no amount, or one that is told in another way (judgement).
+LEAST_TOLD_BEHIND, SOME_BARE = 5, 0.3
+
+
+def _is_bare(part: str) -> bool:
+    return len(part.split()) <= LONGEST_FOOD and not re.search(r"[.:!?]", part) and first_word(part) not in word_list("verb") - word_list("deed_food")
 
 
 LONGEST_FOOD = 7

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.citrus import by_its_words
 from sun_crumb.core.reading.line import PAREN
 
 # Where one line goes on to a second food.
@@ -121,7 +122,7 @@ def _parts_of_a_fruit(text: str) -> list[str] | None:
         return [f"{text[: after.start()].strip()} {part}{said.get(part, '')}" for part in parts]
     if both := _BOTH_PARTS.match(text):
         return [f"{both['head']} {_part(both['a'])}", f"{both['head']} {_part(both['b'])}"]
-    return None
+    return by_its_words(text)
 
 
 # "3 lemons (juice; zest of one)"

@@ -180,7 +180,10 @@ def _as_prose(rows: Sequence[_Row], side: int) -> list[Physical]:
     is_open = False
     cells = [cell for row in rows if (cell := _cell(row, side))]
     begun = [cell for cell in cells if cell[:1].isupper() and first_word(cell) in word_list("verb")]
-    are_steps = len(begun) > MOST_FOODS * len(cells)  # each row a step, and no sentence that goes on
+    led = [cell for cell in cells if cell[:1].isalpha()]
+    # each row a step, and no sentence that goes on
+    are_steps = len(begun) > MOST_FOODS * len(cells)
+    are_small = sum(first_word(cell) in word_list("verb") for cell in led) > MOST_DEEDS * len(led)
     for row in rows:
         cell = _cell(row, side)
         if not cell:
@@ -188,7 +191,7 @@ def _as_prose(rows: Sequence[_Row], side: int) -> list[Physical]:
         if heading_kind(cell) or (cell.endswith(":") and len(cell.split()) <= 3):
             told.append(replace(row.line, raw=cell, gap=False, is_first=False))
             is_open = False
-        elif not is_open or _NUMBERED.match(cell) or (are_steps and cell[:1].isupper()) or len(told[-1].raw) > LONGEST_STEP:
+        elif not is_open or _NUMBERED.match(cell) or (are_steps and cell[:1].isupper()) or are_small or len(told[-1].raw) > LONGEST_STEP:
             told.append(replace(row.line, raw=cell, gap=not is_open, is_first=False, role="step"))
             is_open = True
         else:
@@ -197,6 +200,8 @@ def _as_prose(rows: Sequence[_Row], side: int) -> list[Physical]:
     return told
 
 
+# Where more of the rows that begin with a word begin with a deed, each is a step (judgement).
+MOST_DEEDS = 0.7
 # A step that has grown so long ends at its next line [characters].
 LONGEST_STEP = 2_000
 

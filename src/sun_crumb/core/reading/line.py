@@ -250,7 +250,7 @@ _ITS_MEASURE = re.compile(r"^\s*(?:1|one|an?|my|the)\s+[a-z]+\s+(?:is|=|holds|be
 _ANOTHER_KIND = re.compile(r"^\s*or\b.*\b(?:dried|dry|fresh|frozen|instant|ground|powdered|tinned|canned)\s*$", re.I)
 _OR_ELSE = re.compile(r"\s*[/,;]\s+|\s+or\s+(?=(?:about\s+)?\d+\s*(?:g|kg|oz|lbs?)\b)", re.I)
 _STRENGTH = re.compile(r"\d+(?:[.,]\d+)?\s*%")
-_EACH_OF_THEM = re.compile(r"\b(?:each|apiece|a piece)\b", re.I)
+_EACH_OF_THEM = re.compile(r"\b(?:each|apiece|a piece|je|à)\b", re.I)
 _RESTATES = re.compile(
     r"^(?:(?:or|~|≈|(?:mine|they|these|ours)\s+(?:came\s+(?:in\s+)?(?:to|at)|weigh(?:ed)?)|say|about|approx\.?|that'?s|total|weighing|each|=|flesh|peeled(?: weight)?|prepared(?: weight)?|net)\s*[:,]?\s*)+",
     re.I,

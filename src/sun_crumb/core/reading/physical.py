@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from sun_crumb.core.reading.all_in_one import all_in_one, named_then_told
 from sun_crumb.core.reading.amount_first import amount_first
@@ -77,7 +77,11 @@ def statements_of(line: Physical) -> list[Statement]:
     """Return what a line says: one statement, or one for each food where it holds several."""
     raw = "|".join(row_of(line.raw)) if line.is_row else line.raw
     part, raw = plain_row(raw, line.head) if line.head else ("", raw)
-    found = [Statement(line, part, text) for part, text in _parts(raw, line.is_first)]
+    found = [
+        # "CHOCOLATE MOUSSE * SIX POTS": what stands beside the name
+        Statement(replace(line, role="portions") if n and line.is_first and bare_count(text) else line, part, text)
+        for n, (part, text) in enumerate(_parts(raw, line.is_first))
+    ]
     return [Statement(line, part, part), *found] if part and found else found
 
 
@@ -113,6 +117,8 @@ def _name_beside(raw: str) -> list[str]:
     """Return the cells of a first line that divide a name from what stands beside it; none where it is no such line."""
     if len(row := _title_row(raw)) > 1:
         return row
+    if len(told := _name_and_told(raw)) > 1:
+        return told
     return named if len(named := _name_and_fields(raw)) > 1 else []
 
 
@@ -156,6 +162,23 @@ def _title_row(raw: str) -> list[str]:
     return cells if is_named and any(bare_count(clean(c)) for c in cells[1:]) else []
 
 
+def _name_and_told(raw: str) -> list[str]:
+    """Return the cells of a first line where signs divide a name from how many it makes, its heat or its time ("Baklava rolls — yield 24 — bake 175c 25min"); else none."""
+    name, *told = [c.strip() for c in _TITLE_SIGN.split(raw.strip(" *#=~")) if c.strip()] or [""]
+    if not told or re.search(r"\d", name) or len(name) < SHORTEST_NAME:
+        return []
+    counts = [cell for cell in told if bare_count(cell) or re.match(_TELLS, cell)]
+    if any(begins_food(cell) and cell not in counts for cell in told):
+        return []
+    is_told = all(cell in counts or _TIN_OR_HEAT.search(cell) for cell in told)
+    return [name, *told] if counts and is_told and not statements(name) else []
+
+
+SHORTEST_NAME = 4
+_TELLS = re.compile(r"(?:serves|makes|yields?|gives|feeds|cuts into|for)\s*:?\s*(?:about\s+|approx\.?\s+)?(?:\d{1,3}|two|three|four|five|six|eight|ten|twelve|a dozen|sixteen|twenty)\b(?:\s+[a-z]+){0,2}$", re.I)
+_TITLE_SIGN = re.compile(r"\s+(?:[-–—]{1,3}|[*·•~:/;|>»]{1,2}|//)\s+")
+
+
 def _name_and_fields(raw: str) -> list[str]:
     """Return the cells of a first line where wide gaps divide a name from fields ("Beet cake    Category: CAKES"); else none."""
     name, *fields = [c.strip() for c in GAP.split(raw.strip()) if c.strip()] or [""]
@@ -170,7 +193,7 @@ def bare_line(raw: str) -> str:
     if len(raw) <= LONGEST_GLUED and len(_GLUED.findall(raw)) >= LEAST_GLUED and not _OF_THE_WEB.search(raw):
         raw = _GLUED.sub(r"\1 ", raw)
     raw = _LABELLED.sub(r"\1: ", _POINTED.sub(" ", raw))
-    raw = _LED_FIELD.sub(r"\1: ", _COLON_DASH.sub(": ", raw), count=1)
+    raw = _LED_FIELD.sub(lambda found: f"{found[1] or found[2]}: ", _COLON_DASH.sub(": ", raw), count=1)
     raw = _MARKED_FIELD.sub(r"\1: ", _FIELD_IN_BRACKETS.sub(r"\1: ", raw, count=1), count=1)
     raw = _OPTIONAL_FIRST.sub(r"\1 (optional)", raw)
     raw = _CIRCLED.sub(lambda found: f"{ord(found[1]) - ord('①') + 1}. ", raw)
@@ -217,7 +240,9 @@ _OUTLINED = re.compile(r"^\s*\d{1,2}\.\d{1,2}\.?\s+(?=[A-Z][a-z]{2})")
 # A number drawn as a key.
 _KEYCAP = re.compile("^(\\s*\\d)\ufe0f?\u20e3\\s*")
 # "Yield.......: 4 dozen"
-_LED_FIELD = re.compile(r"^(\s*[A-Za-z]{3,14}) ?\.{2,}\s*:\s*")
+_LED_FIELD = re.compile(
+    r"^(\s*[A-Za-z]{3,14}) ?\.{2,}\s*:\s*|^(\s*(?:name|title|recipe|dish|from|serves|makes|yields?|portions|oven|time|tin|source))\s?\.{3,}\s*(?=\S)", re.I
+)
 # "[melt] 175 g butter / 100 g honey"
 _LABELLED = re.compile(r"^\s*\[([^\W\d_][^\[\]\d]{1,20})\]\s+(?=[\d½¼¾⅓⅔])")
 # "225 g ‣ butter", "Cream ‣ butter & sugar"

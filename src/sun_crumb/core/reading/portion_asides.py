@@ -148,10 +148,15 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     if (found := _FOR_SO_MANY.search(title)) and re.search(r"[.!]\s*$", title[: found.start()]):
         # "Rhubarb fool. For 4.": said behind the name.
         return title[: found.start()].strip(" ."), Stated(read_count(found[1]), "", 0.9, found[0].strip(" ."))
+    if (counted := _COUNTED_LAST.fullmatch(title.strip())) and (said := bare_count(counted[2])):
+        return counted[1].strip(" ,:–—-"), said  # "Sour cherry brownies 16 sq."
     if found:
         # "Apple crumble for two": the name it goes by.
         return title, Stated(read_count(found[1]), "", 0.9, found[0].strip())
     return title, None
+
+
+_COUNTED_LAST = re.compile(r"([^\d:]{4,60}?)\s+(\d{1,3}\s+(?:pcs?|sq|pieces|slices|portions|servings|squares|people|bars|port|st)\.?)", re.I)
 
 
 def _behind_the_name(title: str) -> tuple[str, Stated] | None:

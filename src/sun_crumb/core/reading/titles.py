@@ -31,6 +31,8 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
     if re.match(r"\W*#\d", first.text):
         title = re.sub(r"^\d{1,3}\W+", "", title)  # "#3 Banana bread"
+    if asked := _ASKED_ABOUT.search(title):
+        title = asked[1][:1].upper() + asked[1][1:]  # "hi love, you asked about the bread pudding"
     title = _ASKED_WITHOUT.sub(r"\1", title)
     title = _LEADS_IN.sub("", _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title)))
     return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .").rstrip(".")), [
@@ -73,7 +75,7 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
     spoken = (
         m
         for p in pieces
-        for m in [_SPOKEN_OF.search(p.text) or _CALLED.search(p.text) or _ASKED_FOR.search(p.text)]
+        for m in [_SPOKEN_OF.search(p.text) or _CALLED.search(p.text) or _ASKED_FOR.search(p.text) or _ASKED_ABOUT.search(p.text)]
         if m
     )
     if told := next(spoken, None):
@@ -301,6 +303,7 @@ _SPOKEN_OF = re.compile(
     r"\b(?:the|my|our|that|this)\s+((?:[a-z-]+\s+){1,3}(?:cake|tart|pie|loaf|bread|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=[^.]{0,60}[.!?:])"
 )
 # "you asked for the flapjack recipe"
+_ASKED_ABOUT = re.compile(r"\b(?:asked|wanted) (?:me )?(?:about|for)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s*$)", re.I)
 _ASKED_FOR = re.compile(
     r"\b(?:asked (?:me )?for|wanted|here(?:'s| is)|this is|sending you)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]+)\s+recipe\b",
     re.I,

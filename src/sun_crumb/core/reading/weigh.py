@@ -227,6 +227,8 @@ def _weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight
     A stated weight wins over a cup or a count, unless no standard cup, packing or size comes within 20 % of it:
     then both statements are kept as a conflict. A weight with peel, stone, core or shell counts by its edible part.
     """
+    if line.sums and line.sums[0].unit in VESSELS and line.also:
+        line = replace(line, sums=line.also[:1], also=line.also[1:])
     share = ingredient.edible_share("" if line.gross == "any" else line.gross) if line.gross else 1.0
     if share < 1.0:
         line = replace(line, sums=_edible(line.sums, share), also=_edible(line.also, share))
@@ -315,6 +317,10 @@ _BY_THE_PACK = re.compile(
     r"(?:(?:shop[- ]?)?bought\s|ready[- ]?made\s|(?:\w+\s+)?swiss rolls?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b",
     re.I,
 )
+
+
+# What holds as much as it does in the kitchen it stands in, so that what a line says beside it is its measure.
+VESSELS = frozenset({"katori", "teacup", "wineglass"})
 
 
 def _conflict(
