@@ -10,7 +10,7 @@ from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.words import word_list
 
 _BEHIND = re.compile(
-    r"^(?P<name>(?P<mark>\W*)[^\W\d_][^\d:=→|;]{1,44}?)(?P<sign>\s*(?:[:=→|×]|[-=]+>)\s*|\s+(?:[xX]|[-–—~]+)\s+|\s*\.{2,}\s*)(?P<rest>(?:about\s+|approx\.?\s+|~\s*)?[\d½¼¾⅓⅔⅛].*)$"
+    r"^(?P<name>(?P<mark>\W*)[^\W\d_][^\d:=→|;·•]{1,44}?)(?P<sign>\s*(?:[:=→|×·•]|[-=]+>)\s*|\s+(?:[xX]|[-–—~]+)\s+|\s*\.{2,}\s*)(?P<rest>(?:about\s+|approx\.?\s+|~\s*)?[\d½¼¾⅓⅔⅛].*)$"
 )
 # "(3) ripe pears", "[250 g] flour", "200 g: sugar"
 _ENCLOSED = re.compile(r"^(?P<mark>\W*?)[(\[]\s*(?P<amount>[\d½¼¾⅓⅔⅛][^()\[\]]{0,16}|one|two|three|half an?)\s*[)\]]\s*[:–—-]?\s*(?=[^\W\d_])(?!\w+ed\s+(?:with|in|and)\b)")

@@ -21,6 +21,8 @@ _SIGNS = tuple(
 _UNIT_BEHIND = re.compile(r"\d\s*(?:k?g|m?l|oz|lbs?|cups?|tsps?|tbsps?)\b", re.I)
 # What leads in the foods of a line: "Base:", "For the glaze -".
 _LED = re.compile(r"^([^\W\d_][^:;|/•·~\d]{1,40}?)\s*(?::|\s[-–—]{1,2})\s+(?=\S)")
+# "180C / 160C fan / gas 4": the oven three times, and no food.
+_HEAT = re.compile(r"\b\d{3}\s*(?:°|º|C\b|F\b|fan\b)|\bgas\s*(?:mark\s*)?\d", re.I)
 # "Egg wash: 1 egg + 1 tbsp milk": no part of its own.
 _WASH = re.compile(r"\bwash$", re.I)
 # A line this short, or of so many signs, is none that holds a list [characters; 1].
@@ -53,7 +55,7 @@ LEAST_UNDER_A_NAME = 2
 
 def _foods(sign: re.Pattern[str], text: str, least: int) -> list[str]:
     parts = [part.strip() for part in sign.split(text, maxsplit=MOST_PARTS) if part.strip(" .,;")]
-    if len(parts) < least:
+    if len(parts) < least or any(_HEAT.search(part) for part in parts):
         return []
     last, *method = METHOD_BEHIND.split(parts[-1], maxsplit=1)
     parts = [*parts[:-1], last]

@@ -18,7 +18,7 @@ from sun_crumb.core.reading.headings import names_a_part
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.marks import is_asking
 from sun_crumb.core.reading.mentions import mentions
-from sun_crumb.core.reading.narrow import broken_by_the_page
+from sun_crumb.core.reading.narrow import whole_again
 from sun_crumb.core.reading.physical import Physical, Statement, once_for_each_part, physical_lines, statements_of
 from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portion_asides import bare_count
@@ -55,7 +55,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         Roles that the baker has given, by the number of the line, from 0.
     """
     lines = physical_lines(text)
-    lines_of_list = broken_list(columns_apart(lines))
+    lines_of_list = whole_again(broken_list(columns_apart(lines)))
     statements = once_for_each_part(statement for line in lines_of_list for statement in statements_of(line))
     found = in_columns(method_beside(statements))
     told = {said: known(said) for said in {s.text for s in found}}
@@ -64,13 +64,13 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         **_below_the_page(found, told),
         **_table_heads(lines),
         **wrapped(found),
-        **_torn_within(found),
-        **broken_by_the_page(found),
         **_bare_parts(found, told),
         **_named_fields(found),
         **{s.line.number: "junk" for s in found if _DATED.fullmatch(s.text)},
         **_oven_first(found),
+        **{s.line.number: "note" for s in found if _VARIES.match(s.text)},
         **_portions_first(found),
+        **_told_beside(found),
         **_broken_names(found, told, known),
         **(forced or {}),
     }
@@ -156,6 +156,12 @@ def _oven_first(found: Sequence[Statement]) -> dict[int, Role]:
 _OVEN_THEN = re.compile(r"oven\s+(?:on\s+)?(?:at\s+|to\s+)?\d{2,3}\b.*[a-z]{3}")
 
 
+# "Swap the honey for 120g maple syrup": another dessert, and no food of this one
+_VARIES = re.compile(
+    r"(?:swap|replace|substitute|exchange)\b.{3,60}\b(?:for|with|by)\b|(?:you can|feel free to)\s+(?:also\s+)?(?:use|swap|add|replace)\b", re.I
+)
+
+
 def _portions_first(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the line that a text begins with where it tells how many it makes, and the dessert's name stands below: "Makes 24" and "Ginger snaps"."""
     if len(found) < LEAST_LISTED + 1 or begins_food(found[1].text) or re.search(r"\d", found[1].text):
@@ -165,6 +171,18 @@ def _portions_first(found: Sequence[Statement]) -> dict[int, Role]:
     return {found[0].line.number: "portions"} if is_told or bare_count(first) else {}
 
 
+def _told_beside(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines near the top that tell how many and the tin or the time, and no food: "16 Stück, Springform 26 cm"."""
+    return {s.line.number: "portions" for s in found[1:MOST_HEAD_LINES] if _tells_portions_and_tin(s.text)}
+
+
+def _tells_portions_and_tin(text: str) -> bool:
+    cells = [cell for cell in re.split(r"\s*[,;|/·•]\s+|\s[-–—]\s", text) if cell.strip()]
+    counts = [cell for cell in cells if bare_count(cell)]
+    return len(cells) > 1 and bool(counts) and all(cell in counts or _TIN_OR_TIME.search(cell) for cell in cells)
+
+
+_TIN_OR_TIME = re.compile(r"\d\s*(?:cm|inch|in\b|min|h\b|hr|hours?)|\d{3}\s*(?:°|[CF]\b)|\b(?:springform|tin|pan|oven|easy|kastenform)\b", re.I)
 _TELLS_PORTIONS = re.compile(r"(?:serves|serving|makes|yields?|gives|feeds|enough|portions|servings)\b[^.]{1,40}\.?$", re.I)
 _ASKS_A_NAME = frozenset({"name", "title", "recipe name", "recipe title", "name of recipe", "name of dish", "dish"})
 MOST_OF_A_FORM = 12
@@ -207,30 +225,6 @@ _GREETS = re.compile(
     re.I,
 )
 MOST_HEAD_LINES, LEAST_LEADS, LAST_LINES = 3, 3, 2
-
-
-def _torn_within(found: Sequence[Statement]) -> dict[int, Role]:
-    """Return the lines that a line end tears off: within a bracket ("dark chocolate (70%" and "cocoa solids)"), or behind a word that nothing ends with."""
-    lines: dict[int, Role] = {}
-    several = Counter(s.line.number for s in found)
-    said = ""
-    for n, (before, statement) in enumerate(pairwise(found)):
-        number = statement.line.number
-        said = f"{said} {before.raw}" if before.line.number in lines else before.raw
-        if number != before.line.number + 1 or several[number] > 1 or several[before.line.number] > 1:
-            continue
-        text = statement.raw.strip()
-        is_open = "(" in said and said.count("(") > said.count(")") and len(said) < LONGEST_TORN and ")" in text
-        is_name = n == 0 and before.raw.strip()[:1].isupper() and text[:1].isupper() and not re.search(r"\d", before.raw + text)
-        is_hanging = _HANGING.search(before.raw) is not None and (text[:1].islower() or is_name)
-        if is_open or is_hanging:
-            lines[number] = "continuation"
-    return lines
-
-
-# A bracket that is still open after so much is none that a line end tears [characters].
-LONGEST_TORN = 160
-_HANGING = re.compile(r"\b(?:with|of|into|and|or|the|an?|plus)$|&$", re.I)
 
 
 def _bare_parts(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:

@@ -23,6 +23,8 @@ _OPTIONAL = re.compile(
     r"[,(]?\s*\b(?:optional(?:ly)?|if (?:desired|you like|liked|using|wanted|needed|necessary|required|stiff|dry|too (?:stiff|dry|thick))|or to taste)\b\s*\)?",
     re.I,
 )
+# "2 tbsp sugar (or 1 if you like it bitter)": another amount, and nothing that may be left out.
+_SO_MANY_IF = re.compile(r"\bor\s+(?:just\s+|only\s+)?[\d½¼¾][\d/½¼¾]*(?:\s*[a-z]+)?\s+if\b", re.I)
 PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:(?:of|di|de)\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(
@@ -87,7 +89,7 @@ def parse_line(text: str) -> ParsedLine:
     >>> [a.unit for a in line.sums], line.also[0].low, line.name, line.preparation
     (['cup', 'tbsp'], 140.0, 'flour', 'sifted')
     """
-    said = _OPTIONAL.search(text)
+    said = None if _SO_MANY_IF.search(text) else _OPTIONAL.search(text)
     is_optional = said is not None and "taste" not in said[0].lower()
     body = _OPTIONAL.sub(" ", text).strip(" :–-") if said else text
     draft = _Statement()
@@ -224,6 +226,8 @@ class _Statement:
 
     def take_restated(self) -> None:
         """Take an amount that the preparation says again ("chopped, about 120 g"); join the asides to the preparation."""
+        if self.sums and not self.also and (weight := self._weight_within()):
+            self.also.append(weight)
         if self.sums and not self.also:
             inner = _SAID_AGAIN.search(self.preparation)
             found = read_amount(inner.group(1), words=False) if inner else None
@@ -231,6 +235,18 @@ class _Statement:
                 self.also.append(with_form(found[0], self.preparation))
         parts = (p.strip(" ,;") for p in (*self.asides, self.preparation))
         self.preparation = ", ".join(p for p in parts if p)
+
+    def _weight_within(self) -> Amount | None:
+        """Return the weight that the name of one thing holds: "1 yogur natural de 125 g", "1 sobre levadura 16 g"."""
+        found = _ITS_WEIGHT.search(self.name)
+        first = self.sums[0]
+        if found is None or first.unit not in (None, "packet") or first.low != 1 or first.high != 1:
+            return None
+        told = read_amount(found["amount"], words=False)
+        if told is None:
+            return None
+        self.name = self.name[: found.start()].strip()
+        return told[0]
 
     def take_size(self, name: str) -> None:
         """Take the size that stands behind the food: "2 eggs, large"."""
@@ -240,6 +256,8 @@ class _Statement:
 
 # "custard (500 ml milk, 4 egg yolks, 60 g sugar)": what it is made of is not how much of it there is.
 _LISTS = re.compile(r"(?:[\d½¼¾⅓⅔][^,;]*?[^\W\d_]{3,}[^,;\d]*,\s*){2}[\d½¼¾⅓⅔][^,;]*?[^\W\d_]{3,}")
+# The weight that a thing's name ends with.
+_ITS_WEIGHT = re.compile(r"\s+(?:de\s+|à\s+|of\s+)?(?P<amount>\d{1,3}(?:[.,]\d)?\s*(?:g|gr|ml))\.?$", re.I)
 # "(1/2 cup if you like it less sweet)": another amount for another cake.
 _ON_CONDITION = re.compile(r"\b(?:if|for (?:a )?(?:less|more|sweeter|lighter|extra)|would do|will do|unless)\b", re.I)
 # "(3/4 cup + 1/4 cup)", "(50 g and 100 g)": what is used at a time.

@@ -73,6 +73,9 @@ _A_CASE = re.compile(r"\b(?:case|shell|crust|base)\b[^.;]{0,20}$", re.I)
 _DEEDS = frozenset({"put", "drop", "form", "shape", "make", "place", "scoop", "take", "cut", "use"})
 # "Roll in 50 g sugar": what a method alone tells of is bought.
 _ROLLED_IN = re.compile(r"\broll\w*\s+(?:(?:them|it|the \w+)\s+)?in\b[^.;,]*$", re.I)
+# "Divide 400 g yoghurt between four bowls"
+_SHARED = re.compile(r"\b(?:divide|share|split)\w*\s+(?:the\s+)?$", re.I)
+_WEIGHT = re.compile(r"\d[\d.,]*\s*(?:g|kg|ml|l|oz|lbs?)\b", re.I)
 # What is done to a food behind its name is no part of it.
 _DONE_BEHIND = frozenset(
     {"mixed", "sweetened", "whisked", "combined", "dissolved", "altogether", "all", "well", "first", "w", "one"}
@@ -167,7 +170,10 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
             continue  # "into 8 cups. Chill": another sentence
         at = max(start.start() + amount[1], at)
         before = step[max(0, start.start() - 60) : start.start()]
-        if _BACK.search(before) or (_TIN.search(before) and not (is_list and _ROLLED_IN.search(before))):
+        if _BACK.search(before) or (
+            _TIN.search(before)
+            and not (is_list and (_ROLLED_IN.search(before) or (_SHARED.search(before) and _WEIGHT.match(step, start.start()))))
+        ):
             continue
         said = amount[0].text
         kind = units()[amount[0].unit].kind if amount[0].unit else "count"

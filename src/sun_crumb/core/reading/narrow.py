@@ -1,48 +1,100 @@
-"""A text that a narrow page has broken: which of its lines only go on because the next word had no room."""
+"""Lines that a page or a hand has broken, whole again: a narrow page, a bracket torn by a line's end, a name in capitals over two lines."""
 
 from __future__ import annotations
 
 import re
-from collections import Counter
 from collections.abc import Sequence
-from itertools import pairwise
+from dataclasses import replace
 
-from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, begins_food
-from sun_crumb.core.reading.physical import Statement
-from sun_crumb.core.reading.records import Role
+from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, begins_food, first_word
+from sun_crumb.core.reading.physical import Physical
+from sun_crumb.core.reading.words import word_list
 
 # A page is narrow up to so many characters, and broken where so many of its lines go on because there was no room (judgement).
 WIDEST, LEAST_BROKEN = 60, 3
-_GOES_ON = re.compile(r"[a-zà-ÿ(]")
-_ITEM = re.compile(r"\(?(?:[a-z]\)|step\b|optional\b)", re.I)
-
-
-def broken_by_the_page(found: Sequence[Statement]) -> dict[int, Role]:
-    """Return the lines of a narrow page that go on with the line above, by their numbers.
-
-    A line goes on where it begins in small letters and its first word had no room above: "1/2 cup (113 grams) unsalted" and "butter, melted".
-    """
-    several = Counter(statement.line.number for statement in found)
-    alone = [statement for statement in found if several[statement.line.number] == 1]
-    width = max((len(statement.line.raw.rstrip()) for statement in alone), default=0)
-    if not 0 < width <= WIDEST:
-        return {}
-    letters = [text for statement in alone if (text := statement.line.raw.strip())[:1].isalpha()]
-    if sum(text[:1].islower() for text in letters) > MOST_SMALL * len(letters):
-        return {}  # a hand that writes no capitals
-    goes_on = [after.line.number for before, after in pairwise(found) if _goes_on(before, after, width, several)]
-    return dict.fromkeys(goes_on, "continuation") if len(goes_on) >= LEAST_BROKEN else {}
-
-
 # Where more of the lines that begin with a letter begin with a small one, that tells nothing (judgement).
 MOST_SMALL = 0.9
+# A bracket that is still open after so much is none that a line end tears [characters]; a name has so few words.
+LONGEST_TORN, MOST_NAMED = 160, 4
+# A sentence that has been joined once has so many words (judgement).
+LEAST_PROSE = 8
+_GOES_ON = re.compile(r"[a-zà-ÿ(]")
+_ITEM = re.compile(r"\(?(?:[a-z]\)|step\b|optional\b)", re.I)
+_HANGING = re.compile(r"\b(?:with|of|into|and|or|the|an?|plus)$|&$", re.I)
 
 
-def _goes_on(before: Statement, after: Statement, width: int, several: Counter[int]) -> bool:
-    """Return whether the first word of a line in small letters had no room above, and the line is no item of a list."""
-    text = after.line.raw.strip()
-    is_next = after.line.number == before.line.number + 1 and several[before.line.number] == several[after.line.number] == 1
-    if not is_next or not _GOES_ON.match(text) or _ITEM.match(text):
+def whole_again(lines: Sequence[Physical]) -> list[Physical]:
+    """Return lines with those that only go on with the one above joined to it; the others keep their numbers.
+
+    On a narrow page a line goes on where it begins in small letters and its first word had no room above: "1/2 cup (113 grams) unsalted" and
+    "butter, melted". Wherever, it goes on within a bracket, behind a word that nothing ends with, and where a text begins with a name in capitals.
+    """
+    width = _width(lines)
+    told: list[Physical] = []
+    before = ""
+    for n, line in enumerate(lines):
+        text = line.raw.strip()
+        is_next = bool(told) and line.number == lines[n - 1].number + 1 and bool(before) and bool(text)
+        after = lines[n + 1].raw.strip() if n + 1 < len(lines) else ""
+        if is_next and line.role is None and told[-1].role is None and _goes_on(told[-1], before, text, after, width):
+            told[-1] = replace(told[-1], raw=_joined(told[-1].raw, text))
+        else:
+            told.append(line)
+        before = line.raw.rstrip()
+    return told
+
+
+def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) -> bool:
+    said = whole.raw
+    is_open = said.count("(") > said.count(")") and len(said) < LONGEST_TORN and ")" in text
+    is_hanging = _HANGING.search(before) is not None and text[:1].islower()
+    if is_open or is_hanging:
+        return True
+    if whole.is_first and _is_named_over_two(said, text, after):
+        return True
+    if before.endswith(",") and text[:1].islower() and said[:1].isupper() and first_word(said) in word_list("verb") and not begins_food(text):
+        return True  # "Warm the milk and malt," and "mix it all"
+    if before != said.rstrip() and len(said.split()) >= LEAST_PROSE and not re.search(r"[.!?:;]$", said):
+        return text[:1].islower() and not begins_food(text)  # a sentence that was torn before goes on
+    return bool(width) and _had_no_room(before, text, width)
+
+
+def _is_named_over_two(said: str, text: str, after: str) -> bool:
+    """Return whether a text's first line and the next are one name: in capitals both ("LEMON CURD" and "ICE CREAM"), or the first ends in the middle."""
+    if re.search(r"[\d:]", said + text) or len(text.split()) > MOST_NAMED or begins_food(after) and not after[:1] == "(":
         return False
-    had_room = len(before.line.raw.rstrip()) + 1 + len(text.split()[0]) <= width
+    both_loud = said.strip().isupper() and text.isupper() and len(said.split()) <= MOST_NAMED
+    is_over = not after or after[:1] == "("
+    return (both_loud and is_over) or (_HANGING.search(said) is not None and said.strip()[:1].isupper() and text[:1].isupper())
+
+
+def _width(lines: Sequence[Physical]) -> int:
+    """Return how wide a narrow page is whose lines were broken for want of room [characters], or 0."""
+    texts = [line.raw.rstrip() for line in lines if line.role is None]
+    width = max(map(len, texts), default=0)
+    letters = [text.strip() for text in texts if text.strip()[:1].isalpha()]
+    if not 0 < width <= WIDEST or sum(text[:1].islower() for text in letters) > MOST_SMALL * len(letters):
+        return 0  # wide, or a hand that writes no capitals
+    broken = sum(
+        bool(one.strip()) and bool(two.strip()) and _had_no_room(one, two.strip(), width)
+        for one, two in zip(texts, texts[1:], strict=False)
+    )
+    return width if broken >= LEAST_BROKEN else 0
+
+
+def _had_no_room(before: str, text: str, width: int) -> bool:
+    """Return whether the first word of a line in small letters had no room on the line above, and the line is no item of a list."""
+    if not text or not _GOES_ON.match(text) or _ITEM.match(text):
+        return False
+    had_room = len(before.rstrip()) + 1 + len(text.split()[0]) <= width
     return not had_room and not begins_food(text) and not AMOUNT_BEHIND.match(text)
+
+
+def _joined(before: str, text: str) -> str:
+    before = before.rstrip()
+    is_torn = re.search(r"[a-z]{2}-$", before) is not None and text[:1].islower() and not _KEEPS_HYPHEN.search(before)
+    return f"{before[:-1]}{text}" if is_torn else f"{before}{'' if before.endswith('-') else ' '}{text}"
+
+
+# "all-" and "purpose flour", "self-" and "raising"
+_KEEPS_HYPHEN = re.compile(r"\b(?:self|all|semi|low|full|non|half|free|medium|extra|gluten|sugar|fat|bitter|short|long|two|three|table|tea)-$", re.I)

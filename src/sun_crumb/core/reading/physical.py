@@ -101,7 +101,7 @@ def _parts(line: str, is_first: bool) -> tuple[tuple[str, str], ...]:
 
 
 # "Plum cake - page 12", "Plum cake (p. 12)"
-_ON_ITS_PAGE = re.compile(r"\s*[-–—,(/|]+\s*(?:page|p\.|pg\.?|p)\s?\d{1,3}\)?\s*$", re.I)
+_ON_ITS_PAGE = re.compile(r"\s+[-–—]+\s+[^-–—\d]{0,24}\b(?:card|issue|no|nr|vol|recipe)\b\.?\s*(?:no\.?\s*)?#?\d{1,4}\s*$|\s*[-–—,(/|]+\s*(?:page|p\.|pg\.?|p)\s?\d{1,3}\)?\s*$", re.I)
 
 
 def _without_columns(raw: str) -> str:
@@ -176,7 +176,7 @@ def _name_and_told(raw: str) -> list[str]:
 
 SHORTEST_NAME = 4
 _TELLS = re.compile(r"(?:serves|makes|yields?|gives|feeds|cuts into|for)\s*:?\s*(?:about\s+|approx\.?\s+)?(?:\d{1,3}|two|three|four|five|six|eight|ten|twelve|a dozen|sixteen|twenty)\b(?:\s+[a-z]+){0,2}$", re.I)
-_TITLE_SIGN = re.compile(r"\s+(?:[-–—]{1,3}|[*·•~:/;|>»]{1,2}|//)\s+")
+_TITLE_SIGN = re.compile(r"\s+(?:[-–—]{1,6}|[*·•~:/;|>»]{1,2}|//)\s+")
 
 
 def _name_and_fields(raw: str) -> list[str]:

@@ -107,7 +107,7 @@ _BIG_OR_LITTLE = re.compile(
     re.I,
 )
 _NUMBER_ALONE = re.compile(
-    r"\W*(?:(?:approx(?:imately)?|about|around|circa|ca|roughly)\b\.?)?\W*([4-9]|[1-9]\d)(?:\s+(?:generous|hearty|large|small|big|good|modest|greedy|hungry|dainty)(?:\s+(?:ones|helpings|portions|servings|people))?)?\W*",
+    r"\W*(?:(?:approx(?:imately)?|about|abt|around|circa|ca|roughly)\b\.?)?\W*([4-9]|[1-9]\d)(?:\s+(?:generous|hearty|large|small|big|good|modest|greedy|hungry|dainty)(?:\s+(?:ones|helpings|portions|servings|people))?)?\W*",
     re.I,
 )
 _BRACKETED = re.compile(r"[(\[]([^()\[\]]+)[)\]]")

@@ -94,7 +94,8 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
     method = "\n".join(p.text for p in found if p.role not in ("food", "heading", "junk"))
     own = own_yields(found)
     told = portions(read.stated)
-    oven = read_oven("\n".join(steps)) or read_oven(method) or read_oven(_junk_text(read))
+    fields = "\n".join(found_in for p in found if p.role != "step" for found_in in _OVEN_FIELD.findall(p.text))
+    oven = read_oven(fields) or read_oven("\n".join(steps)) or read_oven(method) or read_oven(_junk_text(read))
     too_hot = "" if oven else no_ovens_heat(method)
     return Reading(
         title=read.title[:200],
@@ -117,6 +118,8 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
     )
 
 
+# "Makes: 30 / Oven: 170 °C, then 150 °C": a field of its own
+_OVEN_FIELD = re.compile(r"\boven(?: temp(?:erature)?)?\s*[:=]\s*(?:gas\s*(?:mark\s*)?\d|\d{2,3})[^|/\n]{0,40}", re.I)
 _LINE_END = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
 
 

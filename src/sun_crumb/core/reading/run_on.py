@@ -34,7 +34,7 @@ _TITLED_AND_COUNTED = re.compile(
 
 def run_on(raw: str) -> list[str]:
     """Return the foods of a line that holds several, each with its amount, or the line as it is."""
-    text = raw.strip()
+    text = _MARKED.sub("", raw.strip())
     if (
         mixed := re.match(r"^(?:mix|combine|stir|whisk)(?: together)?:\s+(?=[\d½¼¾⅓⅔])", text, re.I)
     ) and "." not in text[mixed.end() : -1]:
@@ -203,7 +203,7 @@ _FOR_THE_END = re.compile(
 )
 LONGEST_NAME = 5
 # What marks the first food behind the colon: "In the jug: * 1 egg".
-_MARKED = re.compile(r"^[*•·▪–-]\s*(?=[\d½¼¾⅓⅔])")
+_MARKED = re.compile(r"^[*•·▪–-]\s*(?=[\d½¼¾⅓⅔]|[A-Z]{3})")
 # A part by what its foods are for: "What goes on top".
 WHAT_GOES_IN = re.compile(
     r"what(?:['’]?s| goes| you need)?\s+(?:in(?:to)?|on|over|under|for|inside)\s+(?:top\s+of\s+)?(?:the\s+)?([^\W\d_][\w' -]{1,24})",

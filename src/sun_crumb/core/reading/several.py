@@ -259,7 +259,7 @@ _MADE_UP = re.compile(
 _SPICES = re.compile(r"\b(?:cinnamon|nutmeg|cloves?|allspice|mace|cardamom|mixed spice)\b", re.I)
 # "Butter & sugar, 100g each"
 _EACH_BEHIND = re.compile(
-    r"^(?P<one>[a-z]+(?: [a-z]+)?)\s*(?:&|and|\+)\s*(?P<two>[a-z]+(?: [a-z]+)?)\s*[,:–-]?\s*\(?(?P<amount>\d+(?:[.,]\d+)?\s*[a-z]+)\s+(?:of\s+)?each\)?$",
+    r"^(?P<one>[a-z]+(?: [a-z]+)?)\s*(?:&|and|\+)\s*(?P<two>[a-z]+(?: [a-z]+)?)\s*[,:–-]?\s*\(?(?P<amount>\d+(?:[.,]\d+)?\s*[a-z]+)\s+(?:of\s+)?each\)?(?:,\s*(?:for|to)\s[a-z ]+)?$",
     re.I,
 )
 _EACH = re.compile(

@@ -26,7 +26,7 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
     named, *more = re.split(
         r"\s+(?:[•|·~]|//)\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)",
-        _unquoted(_SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~<>+^")),
+        _unquoted(_SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~<>+^≡≈¦†‡")),
     )
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
     if re.match(r"\W*#\d", first.text):
@@ -87,6 +87,9 @@ def _below_the_masthead(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the dessert's name as title, where the number of an issue or a card stands above it: "Sunday Bakes No. 41" and "TREACLE LOAF"."""
     at = next(n for n, p in enumerate(pieces) if p.role == "title")
     named = at + 1 < len(pieces) and pieces[at + 1].role in ("heading", "chatter")
+    words = re.findall(r"[^\W\d_]+", pieces[at].text.lower())
+    if any(kind_of(word) in ("piece", "whole") for word in words):
+        return pieces  # "CHERRY TRAYBAKE -- card no. 27"
     if not named or not _MASTHEAD.search(pieces[at].text) or len(pieces[at + 1].text.split()) > MOST_TITLE_WORDS:
         return pieces
     return [
@@ -144,6 +147,7 @@ def _is_dessert(piece: Piece) -> bool:
         piece.role in ("chatter", "heading")
         and len(name.split()) <= MOST_TITLE_WORDS
         and _CAPITAL_NAME.fullmatch(name) is not None
+        and name.lower() not in word_list("component")
         and kind_of(name.split()[-1].lower()) in ("piece", "whole")
     )
 
@@ -325,7 +329,7 @@ _FIELD = re.compile(
 )
 # What a letter is about names its recipe where nothing else does.
 _OF_A_LETTER = re.compile(r"(?:re|fwd?|subject)\s*:", re.I)
-_NAME = re.compile(r"[A-Z][^\W\d_]*(?:[\s'’&-]+[^\W\d_]+){1,5}")
+_NAME = re.compile(r"[A-Z][^\W\d_]*(?:,?[\s'’&-]+[^\W\d_]+){1,5}")
 # "OATMEAL COOKIES (24)"
 _COUNT_BEHIND = re.compile(r"\s*\(\d{1,3}\)\s*$")
 _LINKS = frozenset({"for", "to", "the", "you", "then", "and", "a", "an", "some", "your"})
