@@ -32,8 +32,16 @@ LONGEST_BARE, MOST_BARE = 6, 0.4
 LONGEST_PART = 14
 
 
-def divided(text: str) -> list[str]:
-    """Return the part that a line names and its foods, where one sign divides three foods and more, most with their amounts; none where it is no such line."""
+def divided(text: str, leads: re.Pattern[str]) -> list[str]:
+    """Return the part that a line names and its foods, where one sign divides three foods and more, most with their amounts; none where it is no such line.
+
+    Parameters
+    ----------
+    text
+        A line of a text.
+    leads
+        What leads in a list and names no part of a dessert: "You need: ...".
+    """
     if len(text) < LEAST_LONG or not any(sign in text for sign in _ANY):
         return []
     led = _LED.match(text)
@@ -42,7 +50,7 @@ def divided(text: str) -> list[str]:
     for rest, head in ((text, ""), *(((text[led.end() :], led[1]),) if led else ())):
         for sign in _SIGNS:
             if foods := _foods(sign, rest, LEAST_UNDER_A_NAME if head else LEAST_FOODS):
-                return [*([f"{head}:"] if head else []), *foods]
+                return [*([f"{head}:"] if head and not leads.match(head) else []), *foods]
     return []
 
 

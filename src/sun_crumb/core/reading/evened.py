@@ -13,6 +13,8 @@ LEAST_MARKED, LEAST_FOODS_SHARE = 3, 0.6
 # So many lines quoted are a letter that is quoted (judgement).
 LEAST_QUOTED = 3
 _BLANKS = re.compile("[\u00a0\u2000-\u200a\u202f\u205f\u3000]")
+# "•\t200 g flour": a tab behind what marks an item divides no cells.
+_TAB_BEHIND = re.compile(r"^(\s*[-*•·–—+○◦▪])\t+")
 _QUOTE = re.compile(r"^\s*(?:[>|]\s?)+(?![-=])")
 # A sign or a letter that is no word, alone before what the line says.
 _SIGN = re.compile(r"^\s*(?P<sign>o|[^\w\s\"'“”‘’([{<½¼¾⅓⅔⅛$€£]{1,4})\s*(?=[\w½¼¾⅓⅔⅛(])")
@@ -33,7 +35,7 @@ def evened(rows: Sequence[str]) -> list[str]:
     >>> evened(["Tart", ":: 200 g flour", ":: 100 g butter", ":: 1 egg"])
     ['Tart', '• 200 g flour', '• 100 g butter', '• 1 egg']
     """
-    told = _unquoted([_BLANKS.sub(" ", row) for row in rows])
+    told = _unquoted([_TAB_BEHIND.sub(r"\1 ", _BLANKS.sub(" ", row)) for row in rows])
     for mend in (_unwrapped, _counted, _signed):
         told = mend(told)
     return told

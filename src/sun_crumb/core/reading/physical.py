@@ -79,10 +79,17 @@ def statements_of(line: Physical) -> list[Statement]:
     part, raw = plain_row(raw, line.head) if line.head else ("", raw)
     found = [
         # "CHOCOLATE MOUSSE * SIX POTS": what stands beside the name
-        Statement(replace(line, role="portions") if n and line.is_first and bare_count(text) else line, part, text)
+        Statement(_beside_the_name(line, text) if n and line.is_first else line, part, text)
         for n, (part, text) in enumerate(_parts(raw, line.is_first))
     ]
     return [Statement(line, part, part), *found] if part and found else found
+
+
+def _beside_the_name(line: Physical, text: str) -> Physical:
+    """Return a text's first line with the role of what stands beside the dessert's name: how many, or the name of a site."""
+    if bare_count(text):
+        return replace(line, role="portions")
+    return replace(line, role="chatter") if "|" in line.raw and not re.search(r"\d", line.raw) else line
 
 
 @remembered
@@ -159,7 +166,9 @@ def _title_row(raw: str) -> list[str]:
     """Return the cells of a first line where bars divide a name from how many it makes: no row of a table; else none."""
     cells = [c.strip() for part in _BAR.split(raw) for c in GAP.split(part) if c.strip()]
     is_named = bool(cells) and read_amount(clean(cells[0])) is None
-    return cells if is_named and any(bare_count(clean(c)) for c in cells[1:]) else []
+    is_of_a_site = len(cells) == len(("a name", "its site")) and "|" in raw and not re.search(r"\d", raw)
+    is_told = any(bare_count(clean(c)) for c in cells[1:])
+    return cells if is_named and (is_told or (is_of_a_site and len(cells[0].split()) > 1)) else []
 
 
 def _name_and_told(raw: str) -> list[str]:

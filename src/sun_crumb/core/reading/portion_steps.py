@@ -157,6 +157,9 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         and (said.count.kind or _FOR_ALONE.fullmatch(sentence))
     ):
         return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
+    whom = sentence.split(",")[0].strip(" .")
+    if is_late and _FOR_ALONE.fullmatch(whom) and (said := said_in(whom)) and said.count:
+        return Stated(said.count, said.whole, 0.85, said.text)  # "For six, with cream."
     # "16 squares, nice w custard"
     first = re.match(r"\d{1,3}\s+[^\W\d_]+(?=\s*[,;(])", sentence)
     if (
@@ -225,5 +228,5 @@ def _divided(sentence: str, *, is_late: bool) -> Stated | None:
 
 # "For 4-6." is a sentence of its own.
 _FOR_ALONE = re.compile(
-    r"for\s+(?:about\s+)?\d{1,2}(?:\s*(?:-|–|to|or)\s*\d{1,2})?(?:,?\s+with\s+[^.\d]{3,40})?\W*", re.I
+    r"for\s+(?:about\s+)?(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)(?:\s*(?:-|–|to|or)\s*\d{1,2})?(?:,?\s+with\s+[^.\d]{3,40})?\W*", re.I
 )

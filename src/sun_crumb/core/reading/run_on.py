@@ -39,7 +39,7 @@ def run_on(raw: str) -> list[str]:
         mixed := re.match(r"^(?:mix|combine|stir|whisk)(?: together)?:\s+(?=[\d½¼¾⅓⅔])", text, re.I)
     ) and "." not in text[mixed.end() : -1]:
         return foods_apart(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
-    if foods := divided(text):
+    if foods := divided(text, LEADS_THE_LIST):
         return [one for food in foods for said in part_within(food) for one in (run_on(said) if said[-1] != ":" else [said])]
     if told := _led(text) or _after_its_part(text):
         return told
@@ -163,13 +163,15 @@ def _headed(prefix: str, rest: str) -> list[str]:
         return [f"{rest} {prefix}"]  # "Cream: 600 ml double": one food, its name before the colon
     *foods, told = foods_apart(rest)
     last, *method = METHOD_BEHIND.split(told, maxsplit=1)
-    if _LEADS_THE_LIST.match(prefix):
+    if LEADS_THE_LIST.match(prefix):
         return [*foods, last, *method]  # "I always use the same pot: 1 litre of milk, ..."
     return [f"{prefix}:", *foods, last, *method]
 
 
 # Words that lead in what goes in, and name no part.
-_LEADS_THE_LIST = re.compile(r"(?:I|we|you|it|this|my|our)\b|.*\b(?:use|need|takes|wants)\b", re.I)
+LEADS_THE_LIST = re.compile(
+    r"(?:I|we|you|it|this|my|our)\b|.*\b(?:use|need|takes|wants)\b|what\b.*\byou\b.*\b(?:want|need|use|require|be)", re.I
+)
 _ITS_KIND = re.compile(
     r"\d[\d.,/]*\s*(?:g|kg|ml|l|cl|oz|lbs?|tbsps?|tsps?|cups?)\.?\s+(?:double|single|whipping|heavy|clotted|soured|thick|dark|white|brown|plain|self[- ]raising)",
     re.I,

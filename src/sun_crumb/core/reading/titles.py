@@ -160,7 +160,7 @@ _OF_A_PART = re.compile(r"(?:ingredients|zutaten|you need)\s+for\s+the\s+[^:]{2,
 
 def _named_above(pieces: list[Piece]) -> list[Piece] | None:
     """Return pieces with the name that stands above the list behind talk, or what it makes, as title: "here it is", "Rhubarb fool", "6 glasses"; None where none does."""
-    head = next((n for n, p in enumerate(pieces) if p.role == "food" and re.search(r"\d", p.text)), 0)
+    head = next((n for n, p in enumerate(pieces) if p.role == "food" and _IS_WEIGHED.search(p.text)), 0)
     for n, piece in enumerate(pieces[:head]):
         name = of_title(piece.text)[0].strip(" *#_=:")
         words = name.split()
@@ -169,12 +169,16 @@ def _named_above(pieces: list[Piece]) -> list[Piece] | None:
         bare = re.sub(r"\s*\([^()]*\)", "", name)
         if words[0].lower().rstrip(":") in _OF_PORTIONS:
             continue
-        if not _WORDS_ALONE.fullmatch(bare) or heading_kind(name) or words[0].lower() in word_list("verb") | _LINKS:
+        if not _WORDS_ALONE.fullmatch(bare) or heading_kind(name):
             continue
         is_dessert = kind_of(bare.split()[-1].lower()) in ("piece", "whole")
-        is_counted = pieces[n + 1].role == "portions" or (name != piece.text.strip() and piece.role == "portions")
-        is_part = piece.role == "heading" and not _names_all(pieces, n)
-        if not is_part and (is_dessert or (bare[:1].isupper() and (is_counted or piece.role == "heading"))):
+        if words[0].lower() in word_list("verb") | _LINKS and not (is_dessert and bare[:1].isupper()):
+            continue  # "Drop scones" may be one
+        is_told = name != piece.text.strip() and piece.role in ("portions", "food") and of_title(piece.text)[1] is not None
+        is_counted = pieces[n + 1].role == "portions" or is_told
+        is_apart = pieces[n + 1].role in ("portions", "time") or pieces[n + 1].number > piece.number + 1
+        is_part = piece.role == "heading" and not (is_apart or _names_all(pieces, n))
+        if not is_part and (is_dessert or is_counted or (bare[:1].isupper() and piece.role == "heading")):
             return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
     return None
 
@@ -186,6 +190,8 @@ def _names_all(pieces: list[Piece], n: int) -> bool:
     return pieces[n].role == "heading" and n > 0 and not others and not words & word_list("component")
 
 
+# A food with its measure: where the list begins.
+_IS_WEIGHED = re.compile(r"[\d½¼¾⅓⅔]\s*(?:k?g|m?l|dl|cl|oz|lbs?|c|cups?|tsps?|tbsps?|teasp\w*|tablesp\w*|t)\b", re.I)
 _OF_PORTIONS = frozenset(
     {"serves", "serve", "serving", "servings", "makes", "yield", "yields", "gives", "feeds", "enough", "portions", "pieces", "slices", "quantity"}
 )

@@ -88,12 +88,15 @@ def _as_one(block: list[Physical]) -> list[Physical]:
     # Where a line ends with its food the next begins with an amount: no list that is broken.
     if sum(begins_food(text) for text in texts) > len(texts) // 2 or not begins_food(texts[0]):
         return block
+    if 2 * sum(_AMOUNT_LAST.search(text) is not None or _ENDS_COUNTED.search(text) is not None for text in texts) > len(texts):
+        return block  # "eggs - 3", "sugar - 100 g": whole lines
     parts = run_on(" ".join(texts))
     if len(parts) < LEAST_FOODS or not all(begins_food(part) for part in parts):
         return block
     return [replace(block[0], raw=" ".join(texts))]
 
 
+_ENDS_COUNTED = re.compile(r"[^\W\d_][ :.–—-]+\d{1,2}$")
 # So many lines of a broken list, so many of which begin in the middle of a food, and so wide at most.
 LEAST_BROKEN, MOST_BROKEN, LEAST_TORN, MOST_WIDE = 3, 24, 2, 70
 
