@@ -76,7 +76,9 @@ def laid(reading: Reading) -> Laid | None:
 def _behind(form: str) -> Callable[[str, int], str]:
     def change(food: str, _: int) -> str:
         found = _AMOUNT.match(food)
-        if found is None or re.search(r"\(| or | \+ | - |^\W|^(?:x|sheet|litre|slices?|sticks?|can|jar|pack|level|heaped)\b", found[2]):
+        if found is None or re.search(
+            r"\(| or | \+ | - |^\W|^(?:x|sheet|litre|slices?|sticks?|can|jar|pack|level|heaped)\b", found[2]
+        ):
             return food
         name, _, done = found[2].partition(",")
         return form.format(a=found[1].strip(), n=name.strip(), d=f", {done.strip()}" if done else "")
@@ -115,9 +117,13 @@ def _two_columns(recipe: Laid, gap: str) -> str:
 
 
 def _headed(recipe: Laid, form: str) -> str:
-    if not any(head for head, _ in recipe.parts) or any(re.match(r"(?i)\W*(?:for|to)\b", head) for head, _ in recipe.parts):
+    if not any(head for head, _ in recipe.parts) or any(
+        re.match(r"(?i)\W*(?:for|to)\b", head) for head, _ in recipe.parts
+    ):
         return ""
-    parts = tuple((form.format(h=head, H=head.upper(), l=head.lower()) if head else "", foods) for head, foods in recipe.parts)
+    parts = tuple(
+        (form.format(h=head, H=head.upper(), l=head.lower()) if head else "", foods) for head, foods in recipe.parts
+    )
     return replace(recipe, parts=parts).text()
 
 
@@ -136,16 +142,35 @@ def hands() -> Iterator[tuple[str, Callable[[Laid], str]]]:
     for mark in ("◦ ", "→ ", "# ", "- [ ] ", "✓ ", "~ ", "•\t", "o ", ". ", ":: ", "==> ", "[] "):
         yield f"foods behind {mark.strip()!r}", lambda recipe, mark=mark: recipe.each_food(lambda f, n: mark + f).text()
     for form in ("{n}) {f}", "({n}) {f}", "{n:02} - {f}", "**{f}**", "_{f}_", "{f};"):
-        yield f"foods as {form!r}", lambda recipe, form=form: recipe.each_food(
-            lambda f, n: form.format(n=n + 1, f=f)
-        ).text()
-    for form in ("{n} ..... {a}{d}", "{n} - {a}{d}", "{n}: {a}{d}", "{n}\t{a}{d}", "{n} = {a}{d}", "{a}: {n}{d}", "[{a}] {n}{d}"):
+        yield (
+            f"foods as {form!r}",
+            lambda recipe, form=form: recipe.each_food(lambda f, n: form.format(n=n + 1, f=f)).text(),
+        )
+    for form in (
+        "{n} ..... {a}{d}",
+        "{n} - {a}{d}",
+        "{n}: {a}{d}",
+        "{n}\t{a}{d}",
+        "{n} = {a}{d}",
+        "{a}: {n}{d}",
+        "[{a}] {n}{d}",
+    ):
         yield f"amounts as {form!r}", lambda recipe, form=form: recipe.each_food(_behind(form)).text()
     for gap in ("     ", "  ", " | "):
         yield f"method beside, {len(gap)} wide", lambda recipe, gap=gap: _beside(recipe, gap)
     for gap in ("      ", "  "):
         yield f"two columns, {len(gap)} wide", lambda recipe, gap=gap: _two_columns(recipe, gap)
-    for form in ("== {h} ==", "[{h}]", "({h})", "{H}", "THE {H}", "For the {l}:", "Next, the {l}:", "B. {h}", "— {h} —"):
+    for form in (
+        "== {h} ==",
+        "[{h}]",
+        "({h})",
+        "{H}",
+        "THE {H}",
+        "For the {l}:",
+        "Next, the {l}:",
+        "B. {h}",
+        "— {h} —",
+    ):
         yield f"headings as {form!r}", lambda recipe, form=form: _headed(recipe, form)
     for form in ("--- {p} ---", "({p})", "~ {p} ~", "{p} / 45 min", "Prep 20 min | {p} | easy"):
         yield f"portions as {form!r}", lambda recipe, form=form: _counted(recipe, form)

@@ -13,10 +13,16 @@ _BEHIND = re.compile(
     r"^(?P<name>(?P<mark>\W*)[^\W\d_][^\d:=→|;·•]{1,44}?)(?P<sign>\s*(?:[:=→|×·•]|[-=]+>)\s*|\s+(?:[xX]|[-–—~]+)\s+|\s*\.{2,}\s*)(?P<rest>(?:about\s+|approx\.?\s+|~\s*)?[\d½¼¾⅓⅔⅛].*)$"
 )
 # "(3) ripe pears", "[250 g] flour", "200 g: sugar"
-_ENCLOSED = re.compile(r"^(?P<mark>\W*?)[(\[]\s*(?P<amount>[\d½¼¾⅓⅔⅛][^()\[\]]{0,16}|one|two|three|half an?)\s*[)\]]\s*[:–—-]?\s*(?=[^\W\d_])(?!\w+ed\s+(?:with|in|and)\b)")
-_PARTED = re.compile(r"^(?P<amount>\W*[\d½¼¾⅓⅔⅛][\d½¼¾⅓⅔⅛ .,/–-]*\s*(?:[^\W\d_]{1,12}\.?)?)\s*(?::|=|\||\s[-–—]\s|\.{2,}|→)\s*(?=[^\W\d_])")
+_ENCLOSED = re.compile(
+    r"^(?P<mark>\W*?)[(\[]\s*(?P<amount>[\d½¼¾⅓⅔⅛][^()\[\]]{0,16}|one|two|three|half an?)\s*[)\]]\s*[:–—-]?\s*(?=[^\W\d_])(?!\w+ed\s+(?:with|in|and)\b)"
+)
+_PARTED = re.compile(
+    r"^(?P<amount>\W*[\d½¼¾⅓⅔⅛][\d½¼¾⅓⅔⅛ .,/–-]*\s*(?:[^\W\d_]{1,12}\.?)?)\s*(?::|=|\||\s[-–—]\s|\.{2,}|→)\s*(?=[^\W\d_])"
+)
 # "Bramley apples (4)", and no "Small buns (8)"
-_COUNTED = re.compile(r"(?P<mark>\W*)(?P<name>[^\W\d_](?:[^\d:;()]{0,30}\s)??(?P<last>[^\W\d_]+))\s*\((?P<count>\d|1[0-2])\)(?P<done>,\s[^\d:;]+)?")
+_COUNTED = re.compile(
+    r"(?P<mark>\W*)(?P<name>[^\W\d_](?:[^\d:;()]{0,30}\s)??(?P<last>[^\W\d_]+))\s*\((?P<count>\d|1[0-2])\)(?P<done>,\s[^\d:;]+)?"
+)
 # What stands before a number and is no food.
 _NO_FOOD = re.compile(
     r"\b(?:oven|temp(?:erature)?|heat|gas|fan|mark|bake|baking time|cook|time|prep|chill|rest|rise|prove|total|yield|tin|pan|mould|size|page|step|part|no|nr|calories|kcal|energy|per|rating|votes|diameter|date|issue|level|difficulty|version|servings?|portions?|pieces|slices|qty|quantity|makes|serves)\b",
@@ -64,12 +70,16 @@ def amount_first(text: str) -> str:
     return f"{behind['mark']}{behind['rest'][:end].strip()} {name.strip()}{f', {done}' if done else ''}{tail}"
 
 
-_SIZE = re.compile(r"\s*(?:very\s+)?(?:extra[- ]large|large|medium|small|big|little|ripe|heaped|level)\b(?!\s+[a-z])", re.I)
+_SIZE = re.compile(
+    r"\s*(?:very\s+)?(?:extra[- ]large|large|medium|small|big|little|ripe|heaped|level)\b(?!\s+[a-z])", re.I
+)
 
 
 def _is_measured(amount: str) -> bool:
     told = read_amount(amount.strip())
-    return told is not None and told[1] == len(amount.strip()) and (told[0].unit is not None or told[0].low < MOST_COUNTED)
+    return (
+        told is not None and told[1] == len(amount.strip()) and (told[0].unit is not None or told[0].low < MOST_COUNTED)
+    )
 
 
 # Nobody counts more of a food than so many in a bracket before it (judgement).

@@ -8,14 +8,66 @@ from dataclasses import dataclass, replace
 _FRUIT = re.compile(r"\b(lemon|lime|orange|grapefruit|clementine|mandarin|satsuma|tangerine)(?:e?s|['’]s)?\b", re.I)
 _PART = {"zest": "zest", "zested": "zest", "rind": "zest", "juice": "juice", "juiced": "juice"}
 _MEASURED = re.compile(
-    r"(?:\d+\s+)?\d[\d.,/]*[½¼¾⅓⅔]?(?:\s*[-–]\s*\d+)?\s*(?:ml|g|cl|tbsps?|tsps?|tablespoons?|teaspoons?|tbs?|cups?|oz|fl\.? ?oz)\b\.?|[½¼¾⅓⅔]\s*(?:tsp|tbsp|cup)s?\b", re.I
+    r"(?:\d+\s+)?\d[\d.,/]*[½¼¾⅓⅔]?(?:\s*[-–]\s*\d+)?\s*(?:ml|g|cl|tbsps?|tsps?|tablespoons?|teaspoons?|tbs?|cups?|oz|fl\.? ?oz)\b\.?|[½¼¾⅓⅔]\s*(?:tsp|tbsp|cup)s?\b",
+    re.I,
 )
-_COUNT = re.compile(r"(?<![\d.,/])(?:\d{1,2}(?:\s?[½¼]|\s\d/\d)?|½|¼|\d/\d|half|one|two|three|four|five|six|both|all|an?)(?![\d/])\b|[½¼]", re.I)
+_COUNT = re.compile(
+    r"(?<![\d.,/])(?:\d{1,2}(?:\s?[½¼]|\s\d/\d)?|½|¼|\d/\d|half|one|two|three|four|five|six|both|all|an?)(?![\d/])\b|[½¼]",
+    re.I,
+)
 _SEPARATES = re.compile(r"\s*(?:[,;:()\[\]+&]|\s[-–—]\s|\b(?:and|plus)\b)\s*", re.I)
 # Words that say no more than how: all others are another food, or another matter.
 _FILLERS = frozenset(
-    "finely freshly grated coarsely the of a an fresh large small medium big unwaxed organic juicy ripe only about its their from both all them it each"
-    " you need will strained squeezed just x about approx roughly to give in total sicilian good nice thin skinned scrubbed washed".split()
+    [
+        "finely",
+        "freshly",
+        "grated",
+        "coarsely",
+        "the",
+        "of",
+        "a",
+        "an",
+        "fresh",
+        "large",
+        "small",
+        "medium",
+        "big",
+        "unwaxed",
+        "organic",
+        "juicy",
+        "ripe",
+        "only",
+        "about",
+        "its",
+        "their",
+        "from",
+        "both",
+        "all",
+        "them",
+        "it",
+        "each",
+        "you",
+        "need",
+        "will",
+        "strained",
+        "squeezed",
+        "just",
+        "x",
+        "about",
+        "approx",
+        "roughly",
+        "to",
+        "give",
+        "in",
+        "total",
+        "sicilian",
+        "good",
+        "nice",
+        "thin",
+        "skinned",
+        "scrubbed",
+        "washed",
+    ]
 )
 LONGEST = 16
 
@@ -45,7 +97,7 @@ def by_its_words(text: str) -> list[str] | None:
     if not segments or any(one is None for one in segments):
         return None
     told = [one for one in segments if one is not None]
-    if told[0].measure and not told[0].part or any(one.part and one.measure and one.has_fruit for one in told):
+    if (told[0].measure and not told[0].part) or any(one.part and one.measure and one.has_fruit for one in told):
         return None  # "1 cup lemon juice (about 4 lemons)": a food that is measured by itself
     count = next((one.count for one in told if one.has_fruit and one.count and not one.measure), "")
     parts = _with_measures(told)
@@ -69,7 +121,17 @@ def _with_measures(told: list[_Segment]) -> list[_Segment]:
 
 
 def _number(own: str, count: str) -> str:
-    words = {"a": "1", "an": "1", "one": "1", "two": "2", "three": "3", "four": "4", "five": "5", "six": "6", "half": "½"}
+    words = {
+        "a": "1",
+        "an": "1",
+        "one": "1",
+        "two": "2",
+        "three": "3",
+        "four": "4",
+        "five": "5",
+        "six": "6",
+        "half": "½",
+    }
     said = count if own.lower() in ("", "both", "all") else own
     return words.get(said.lower(), said)
 

@@ -99,5 +99,7 @@ def component_of(text: str) -> str | None:
             return ""
     # "Teig / Dough": in two tongues.
     tongues = [part.strip() for part in words.split("/")]
-    words = next((part for part in reversed(tongues) if part.split()[-1:] and part.split()[-1] in word_list("component")), words)
+    words = next(
+        (part for part in reversed(tongues) if part.split()[-1:] and part.split()[-1] in word_list("component")), words
+    )
     return words if re.search(r"[^\W\d_]", words) else None

@@ -14,10 +14,27 @@ _STOP = re.compile(r"(?<=[a-z)])\.\s+(?=[\d½¼¾⅓⅔⅛]|an? |pinch|half )")
 # "1 egg + 1 yolk", "zest & juice": signs that join as often as they divide.
 _WEAK = (_STOP, re.compile(r"\s+\+\s+"), re.compile(r"\s+&\s+"))
 # The signs that may divide foods, those first that stand for nothing else.
-_SIGNS = tuple(
-    re.compile(rf"\s+{sign}\s+")
-    for sign in (r"/{2,}", r":{2,}", r"\|{1,2}", r"[•·●▪¤►▸»>]", r"~+", r"[-–—]{2,}", r"[–—]", r"[*#^]+", r"-", r"/", r"[-=]+>")
-) + (re.compile(r"\s*;\s*"), re.compile(r"(?<=\S)\s{2,}(?=\S)"), *_WEAK)
+_SIGNS = (
+    *tuple(
+        re.compile(rf"\s+{sign}\s+")
+        for sign in (
+            r"/{2,}",
+            r":{2,}",
+            r"\|{1,2}",
+            r"[•·●▪¤►▸»>]",
+            r"~+",
+            r"[-–—]{2,}",
+            r"[–—]",
+            r"[*#^]+",
+            r"-",
+            r"/",
+            r"[-=]+>",
+        )
+    ),
+    re.compile(r"\s*;\s*"),
+    re.compile(r"(?<=\S)\s{2,}(?=\S)"),
+    *_WEAK,
+)
 _UNIT_BEHIND = re.compile(r"\d\s*(?:k?g|m?l|oz|lbs?|cups?|tsps?|tbsps?)\b", re.I)
 # What leads in the foods of a line: "Base:", "For the glaze -".
 _LED = re.compile(r"^([^\W\d_][^:;|/•·~\d]{1,40}?)\s*(?::|\s[-–—]{1,2})\s+(?=\S)")
@@ -54,7 +71,32 @@ def divided(text: str, leads: re.Pattern[str]) -> list[str]:
     return []
 
 
-_ANY = ("/", ":", "|", "•", "·", "●", "▪", "¤", "►", "▸", "»", ">", "~", "-", "–", "—", "*", "#", "^", "+", "&", ";", "  ", ". ")
+_ANY = (
+    "/",
+    ":",
+    "|",
+    "•",
+    "·",
+    "●",
+    "▪",
+    "¤",
+    "►",
+    "▸",
+    "»",
+    ">",
+    "~",
+    "-",
+    "–",
+    "—",
+    "*",
+    "#",
+    "^",
+    "+",
+    "&",
+    ";",
+    "  ",
+    ". ",
+)
 
 
 # A line that names its part holds two foods at least [1].
@@ -75,7 +117,11 @@ def _foods(sign: re.Pattern[str], text: str, least: int) -> list[str]:
         return []  # "3 June · 8 comments"
     weighed = [_is_food(part) for part in parts]
     bare = [part for part, is_weighed in zip(parts, weighed, strict=True) if not is_weighed]
-    if not (weighed[0] or weighed[1]) or not all(_may_be_bare(part) for part in bare) or len(bare) > MOST_BARE * len(parts):
+    if (
+        not (weighed[0] or weighed[1])
+        or not all(_may_be_bare(part) for part in bare)
+        or len(bare) > MOST_BARE * len(parts)
+    ):
         return []
     return [*parts, *method]
 
@@ -86,7 +132,8 @@ def _is_food(part: str) -> bool:
 
 # "carrots — 600 g, grated", "salt, pinch"
 _AMOUNT_LAST = re.compile(
-    r"(?![^\d]*:\s)[^\W\d_][^\d;]{1,40}?(?:\s*[-–—=~→:|>]+\s*|[\s,(]+)(?:\d|[½¼¾⅓⅔⅛]|(?:an?\s+)?(?:pinch|dash|handful)$|to taste$)", re.I
+    r"(?![^\d]*:\s)[^\W\d_][^\d;]{1,40}?(?:\s*[-–—=~→:|>]+\s*|[\s,(]+)(?:\d|[½¼¾⅓⅔⅛]|(?:an?\s+)?(?:pinch|dash|handful)$|to taste$)",
+    re.I,
 )
 
 

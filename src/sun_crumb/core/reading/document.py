@@ -144,7 +144,8 @@ def _named_fields(found: Sequence[Statement]) -> dict[int, Role]:
 # "October 12", "3 May 2019": when it was written
 _MONTH = r"(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)\.?"
 _DATED = re.compile(
-    rf"(?:(?:posted|published|updated|written)\s+(?:on\s+)?)?(?:{_MONTH}\s+\d{{1,2}}(?:st|nd|rd|th)?|\d{{1,2}}(?:st|nd|rd|th)?\s+(?:of\s+)?{_MONTH})(?:,?\s+(?:19|20)\d\d)?\W*", re.I
+    rf"(?:(?:posted|published|updated|written)\s+(?:on\s+)?)?(?:{_MONTH}\s+\d{{1,2}}(?:st|nd|rd|th)?|\d{{1,2}}(?:st|nd|rd|th)?\s+(?:of\s+)?{_MONTH})(?:,?\s+(?:19|20)\d\d)?\W*",
+    re.I,
 )
 
 
@@ -158,7 +159,8 @@ _OVEN_THEN = re.compile(r"oven\s+(?:on\s+)?(?:at\s+|to\s+)?\d{2,3}\b.*[a-z]{3}")
 
 # "Swap the honey for 120g maple syrup": another dessert, and no food of this one
 _VARIES = re.compile(
-    r"(?:swap|replace|substitute|exchange)\b.{3,60}\b(?:for|with|by)\b|(?:you can|feel free to)\s+(?:also\s+)?(?:use|swap|add|replace)\b", re.I
+    r"(?:swap|replace|substitute|exchange)\b.{3,60}\b(?:for|with|by)\b|(?:you can|feel free to)\s+(?:also\s+)?(?:use|swap|add|replace)\b",
+    re.I,
 )
 
 
@@ -182,8 +184,13 @@ def _tells_portions_and_tin(text: str) -> bool:
     return len(cells) > 1 and bool(counts) and all(cell in counts or _TIN_OR_TIME.search(cell) for cell in cells)
 
 
-_TIN_OR_TIME = re.compile(r"\d\s*(?:cm|inch|in\b|min|h\b|hr|hours?)|\d{3}\s*(?:°|[CF]\b)|\b(?:springform|tin|pan|oven|easy|kastenform)\b", re.I)
-_TELLS_PORTIONS = re.compile(r"(?:serves|serving|makes|yields?|gives|feeds|enough|portions|servings)\b[^.]{1,40}\.?$", re.I)
+_TIN_OR_TIME = re.compile(
+    r"\d\s*(?:cm|inch|in\b|min|h\b|hr|hours?)|\d{3}\s*(?:°|[CF]\b)|\b(?:springform|tin|pan|oven|easy|kastenform)\b",
+    re.I,
+)
+_TELLS_PORTIONS = re.compile(
+    r"(?:serves|serving|makes|yields?|gives|feeds|enough|portions|servings)\b[^.]{1,40}\.?$", re.I
+)
 _ASKS_A_NAME = frozenset({"name", "title", "recipe name", "recipe title", "name of recipe", "name of dish", "dish"})
 MOST_OF_A_FORM = 12
 # What stands over the words of readers, whatever these weighed.
@@ -270,7 +277,13 @@ def _broken_names(
         ):
             lines[statement.line.number] = "continuation"
             continue
-        if not first.has_amount or second.has_amount or first.is_behind or re.search(r"[,()]", before.text) or _AMOUNT_LAST.search(before.raw):
+        if (
+            not first.has_amount
+            or second.has_amount
+            or first.is_behind
+            or re.search(r"[,()]", before.text)
+            or _AMOUNT_LAST.search(before.raw)
+        ):
             continue
         if (second.food and _ENDS_WITH_USE.search(before.text)) or _SO_LITTLE_OF.match(statement.raw):
             continue  # "strip of orange peel", "oil for frying": a food of its own

@@ -18,8 +18,12 @@ _TAB_BEHIND = re.compile(r"^(\s*[-*•·–—+○◦▪])\t+")
 _QUOTE = re.compile(r"^\s*(?:[>|]\s?)+(?![-=])")
 # A sign or a letter that is no word, alone before what the line says.
 _SIGN = re.compile(r"^\s*(?P<sign>o|[^\w\s\"'“”‘’([{<½¼¾⅓⅔⅛$€£]{1,4})\s*(?=[\w½¼¾⅓⅔⅛(])")
-_NUMBER = re.compile(r"^\s*(?P<open>[(\[]?)(?P<number>\d{1,2})(?P<close>\s*[)\].:]|\s+[-–—|])\s*[-–—]?\s*(?=[\w½¼¾⅓⅔⅛(])")
-_WRAPPED = re.compile(r"^\s*(?P<sign>\*{1,3}|_{1,2}|~{1,2}|`|\"|“|\()(?P<said>[^*_`~“”\"]+?)(?:\*{1,3}|_{1,2}|~{1,2}|`|\"|”|\))\s*$")
+_NUMBER = re.compile(
+    r"^\s*(?P<open>[(\[]?)(?P<number>\d{1,2})(?P<close>\s*[)\].:]|\s+[-–—|])\s*[-–—]?\s*(?=[\w½¼¾⅓⅔⅛(])"
+)
+_WRAPPED = re.compile(
+    r"^\s*(?P<sign>\*{1,3}|_{1,2}|~{1,2}|`|\"|“|\()(?P<said>[^*_`~“”\"]+?)(?:\*{1,3}|_{1,2}|~{1,2}|`|\"|”|\))\s*$"
+)
 
 
 def evened(rows: Sequence[str]) -> list[str]:
@@ -81,7 +85,8 @@ def _mended(
     are_items = {
         mark
         for mark, count in counted.items()
-        if count >= LEAST_MARKED and _are_foods([plain(one).removeprefix("• ") for one in found if one and sign(one) == mark])
+        if count >= LEAST_MARKED
+        and _are_foods([plain(one).removeprefix("• ") for one in found if one and sign(one) == mark])
     }
     return [plain(one) if one and sign(one) in are_items else row for row, one in zip(rows, found, strict=True)]
 
@@ -93,9 +98,8 @@ def _counted(rows: list[str]) -> list[str]:
     found = [_NUMBER.match(row) for row in rows]
     for n, one in [*enumerate(found), (len(rows), None)]:
         last = found[run[-1]] if run else None
-        goes_on = (
-            one is not None
-            and (last is None or (int(one["number"]) == int(last["number"]) + 1 and one["close"] == last["close"]))
+        goes_on = one is not None and (
+            last is None or (int(one["number"]) == int(last["number"]) + 1 and one["close"] == last["close"])
         )
         if goes_on:
             run.append(n)

@@ -26,7 +26,9 @@ def amounts_behind(rest: str, least: int = LEAST_FOODS) -> list[str]:
     told = [part for part in parts if part in behind or (begins_food(part) and len(part.split()) <= LONGEST_FOOD)]
     others = [part for part in parts if part not in told]
     # "dark choc 200g, butter 180g, jar sour cherries (drained 220g), salt": most of them are enough
-    is_list = not others or (len(parts) >= LEAST_TOLD_BEHIND and len(others) <= SOME_BARE * len(parts) and all(map(_is_bare, others)))
+    is_list = not others or (
+        len(parts) >= LEAST_TOLD_BEHIND and len(others) <= SOME_BARE * len(parts) and all(map(_is_bare, others))
+    )
     return parts if len(parts) >= least and is_list and 2 * len(behind) > len(parts) else []
 
 
@@ -35,7 +37,11 @@ LEAST_TOLD_BEHIND, SOME_BARE = 5, 0.3
 
 
 def _is_bare(part: str) -> bool:
-    return len(part.split()) <= LONGEST_FOOD and not re.search(r"[.:!?]", part) and first_word(part) not in word_list("verb") - word_list("deed_food")
+    return (
+        len(part.split()) <= LONGEST_FOOD
+        and not re.search(r"[.:!?]", part)
+        and first_word(part) not in word_list("verb") - word_list("deed_food")
+    )
 
 
 LONGEST_FOOD = 7

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 from collections import Counter
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 from functools import partial
 
@@ -40,24 +40,35 @@ def columns_apart(lines: Sequence[Physical]) -> list[Physical]:
     """
     found: list[Physical] = []
     at = 0
+    # Where a block that a sign or a gutter divides was found to be no two columns: its end, so that no line of it is tried again.
+    barren: dict[str | int, int] = {}
     while at < len(lines):
-        tried = ((rows, _taken_apart(rows)) for rows in _blocks(lines, at))
-        rows, told = next(((rows, told) for rows, told in tried if told), ([], []))
+        told: list[Physical] = []
+        many = 1
+        for mark, rows in _blocks(lines, at, barren):
+            if told := _taken_apart(rows):
+                many = len(rows)
+                break
+            if _may_be(rows):
+                barren[mark] = at + len(rows)
         found += told or [lines[at]]
-        at += len(rows) or 1
+        at += many
     return found
 
 
-def _blocks(lines: Sequence[Physical], at: int) -> Iterator[list[_Row]]:
-    """Give the rows of each two columns that may begin with a line, the likeliest first."""
+def _blocks(
+    lines: Sequence[Physical], at: int, barren: Mapping[str | int, int]
+) -> Iterator[tuple[str | int, list[_Row]]]:
+    """Give the rows of each two columns that may begin with a line, the likeliest first, each with the sign or the column that divides them."""
     raw = lines[at].raw
     if not raw.strip() or len(raw) > LONGEST:
         return
     for sign in ("|", "\t"):
         if _parted(raw, sign):
-            yield from _with_both(_run(lines, at, partial(_parted, sign=sign)))
+            if barren.get(sign, 0) <= at:
+                yield sign, _run(lines, at, partial(_parted, sign=sign))
             return
-    own = [gap.end() for gap in _GAP.finditer(raw)]
+    own = [x for gap in _GAP.finditer(raw) if barren.get(x := gap.end(), 0) <= at]
     if not own:
         return
     counted: Counter[int] = Counter()
@@ -66,11 +77,11 @@ def _blocks(lines: Sequence[Physical], at: int) -> Iterator[list[_Row]]:
             break
         counted.update({gap.end() for gap in _GAP.finditer(line.raw)})
     for x in sorted(own, key=lambda end: -counted[end])[:MOST_TRIED]:
-        yield from _with_both(_run(lines, at, partial(_cut, x=x)))
+        yield x, _run(lines, at, partial(_cut, x=x))
 
 
 # So many of a line's gaps are tried as a gutter.
-MOST_TRIED = 4
+MOST_TRIED = 3
 # A block of two columns has no more rows.
 MOST_ROWS = 60
 
@@ -92,12 +103,13 @@ def _run(lines: Sequence[Physical], at: int, cut: Callable[[str], tuple[str, str
     return rows
 
 
-def _with_both(rows: list[_Row]) -> list[list[_Row]]:
+def _may_be(rows: Sequence[_Row]) -> bool:
+    """Return whether a block has a row with both columns, and does not begin with a name and how many it makes."""
     gap = next((n for n, row in enumerate(rows) if not row.line.raw.strip()), 0)
     above = [cell for row in rows[:gap] for cell in (row.left, row.right) if cell]
     if gap and not _foods(above) and not any(map(heading_kind, above)):
-        return []  # "Plum cake            serves 12", above an empty line
-    return [rows] if any(row.left and row.right for row in rows) else []
+        return False  # "Plum cake            serves 12", above an empty line
+    return any(row.left and row.right for row in rows)
 
 
 def _parted(raw: str, sign: str) -> tuple[str, str] | None:
@@ -125,6 +137,8 @@ FAR = 3
 
 
 def _taken_apart(rows: list[_Row]) -> list[Physical]:
+    if not _may_be(rows):
+        return []
     left = [row.left for row in rows if row.left]
     right = [row.right for row in rows if row.right]
     if _alone(left) >= MOST_FOODS or _alone(right) >= MOST_FOODS:
@@ -166,7 +180,9 @@ def _headed(cell: str, *, is_shouted: bool, is_apart: bool) -> str:
     bare = cell.strip(" :.-–—~*#")
     words = re.findall(r"[^\W\d_]+", bare)
     is_name = 1 <= len(words) <= MOST_NAME and not re.search(r"\d", bare)
-    is_part = (cell.isupper() and not is_shouted) or (names_a_part(bare) and not re.search(r"\b(?:for|to) \w+ing\b", bare))
+    is_part = (cell.isupper() and not is_shouted) or (
+        names_a_part(bare) and not re.search(r"\b(?:for|to) \w+ing\b", bare)
+    )
     is_part |= is_apart and len(words) < MOST_NAME and bare[:1].isupper()  # "Fruit", below an empty row
     return f"{bare}:" if is_name and is_part and not begins_food(clean(cell)) else cell
 
@@ -191,12 +207,23 @@ def _as_prose(rows: Sequence[_Row], side: int) -> list[Physical]:
         if heading_kind(cell) or (cell.endswith(":") and len(cell.split()) <= 3):
             told.append(replace(row.line, raw=cell, gap=False, is_first=False))
             is_open = False
-        elif not is_open or _NUMBERED.match(cell) or (are_steps and cell[:1].isupper()) or are_small or len(told[-1].raw) > LONGEST_STEP:
+        elif (
+            not is_open
+            or _NUMBERED.match(cell)
+            or (are_steps and cell[:1].isupper())
+            or are_small
+            or len(told[-1].raw) > LONGEST_STEP
+        ):
             told.append(replace(row.line, raw=cell, gap=not is_open, is_first=False, role="step"))
             is_open = True
         else:
             before = told[-1].raw
-            told[-1] = replace(told[-1], raw=f"{before[:-1]}{cell}" if re.search(r"[a-z]-$", before) and cell[0].islower() else f"{before} {cell}")
+            told[-1] = replace(
+                told[-1],
+                raw=f"{before[:-1]}{cell}"
+                if re.search(r"[a-z]-$", before) and cell[0].islower()
+                else f"{before} {cell}",
+            )
     return told
 
 
@@ -210,13 +237,22 @@ def _foods(cells: Sequence[str]) -> float:
     """Return which share of cells are foods with an amount, headings left aside."""
     told = [clean(cell) for cell in cells]
     told = [cell for cell in told if cell and not (heading_kind(cell) or cell.endswith(":") or statements(cell))]
-    foods = sum(begins_food(cell) or (is_food_with_amount(cell) and len(cell.split()) <= LONGEST_FOOD) or _BEHIND.match(cell) is not None or _SO_MANY.fullmatch(cell) is not None for cell in told)
+    foods = sum(
+        begins_food(cell)
+        or (is_food_with_amount(cell) and len(cell.split()) <= LONGEST_FOOD)
+        or _BEHIND.match(cell) is not None
+        or _SO_MANY.fullmatch(cell) is not None
+        for cell in told
+    )
     return foods / max(1, len(told))
 
 
 LONGEST_FOOD = 9
 # "4 cloves", "strip of orange peel"
-_SO_MANY = re.compile(r"\d{1,2}\s[a-z]{3,}(?<!mins)(?<!hours)(?<!minutes)|(?:strip|zest|juice|pinch|handful|knob|sprig)\s(?:of\s)?[a-z ]{3,24}", re.I)
+_SO_MANY = re.compile(
+    r"\d{1,2}\s[a-z]{3,}(?<!mins)(?<!hours)(?<!minutes)|(?:strip|zest|juice|pinch|handful|knob|sprig)\s(?:of\s)?[a-z ]{3,24}",
+    re.I,
+)
 _BEHIND = re.compile(
     r"[^\W\d_][^\d.;]{1,36}[\s:.–—-]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*|half|quarter)\s*(?:g|kg|ml|l|dl|oz|lbs?|cups?|c|tsps?|tbsps?|t|gms?|tins?|cans?|packets?|sticks?|large|small|leaves)?\b\.?(?:\s*\([^()]*\))?(?:,\s[a-z ]+)?$"
     r"|[^\W\d_][^\d.;]{1,30}\s(?:a\s+)?(?:pinch|to taste|handful)$|[^\W\d_][^\d.;()]{1,30}\s?\(\d[^()]{0,12}\)(?:,\s[a-z ]+)?$|[^\W\d_][^\d.;()]{1,24}[\s–-]+(?:for|to) (?:garnish|serve|dust|dusting|decorate|finish)$",
@@ -241,7 +277,11 @@ def _begins_deed(cells: Sequence[str]) -> bool:
     """Return whether a column begins with what is done, in several words: "Bake at 150 C for 2 hours"."""
     if not cells:
         return False
-    is_deed = first_word(cells[0]) in word_list("verb") or heading_kind(cells[0]) == "method" or _OVEN.match(cells[0]) is not None
+    is_deed = (
+        first_word(cells[0]) in word_list("verb")
+        or heading_kind(cells[0]) == "method"
+        or _OVEN.match(cells[0]) is not None
+    )
     return is_deed and len(cells[0].split()) >= LEAST_WORDS and not begins_food(clean(cells[0]))
 
 

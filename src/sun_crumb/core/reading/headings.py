@@ -64,7 +64,9 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
         bare,
     ):
         return "ingredients"  # "Ingredients for 1 cake, 12 slices"
-    if re.fullmatch(r"for (?:an?|one|two|\d) (?:\w+ )?\d{1,2}(?:\s?[x×]\s?\d{1,2})?\s?-?(?:cm|inch|in)\b[\w \"-]{0,24}", bare):
+    if re.fullmatch(
+        r"for (?:an?|one|two|\d) (?:\w+ )?\d{1,2}(?:\s?[x×]\s?\d{1,2})?\s?-?(?:cm|inch|in)\b[\w \"-]{0,24}", bare
+    ):
         return "ingredients"  # "For a 23 cm springform"
     if "/" in bare and (told := {heading_kind(part) for part in bare.split("/") if part.strip()} - {""}):
         return told.pop() if len(told) == 1 else ""  # "Zutaten / Ingredients"

@@ -28,14 +28,16 @@ _SO_MANY_IF = re.compile(r"\bor\s+(?:just\s+|only\s+)?[\d½¼¾][\d/½¼¾]*(?:\
 PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
 _OF = re.compile(r"^\s*(?:(?:of|di|de)\b|-|–|:)?\s*", re.I)
 _JOIN = re.compile(
-    r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<less>minus|less)(?=\s)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.|(?P<dash>[-–—])))\s*", re.I
+    r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<less>minus|less)(?=\s)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.|(?P<dash>[-–—])))\s*",
+    re.I,
 )
 TRAILING = re.compile(
     r"(?:[,:;(\-–—=]|\s)\s*(?:about\s+|approx\.?\s+|~\s*)?(?P<amount>(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half an?) (?:cups?|tbsp|tsp|tablespoons?|teaspoons?)\b|(?<!for )(?:one(?<=[,:;(=–—-] one)|two|three|four|five|six|seven|eight|nine|ten|twelve)\s*$).*)$",
     re.I,
 )
 _LAST_PINCH = re.compile(
-    r"(?:^|[\s,:–-])(?P<amount>(?:an?\s+)?(?:(?:good|tiny|small|big|large|generous|wee)\s+)?(?:pinch|dash|handful|knob|splash)(?:es)?)$", re.I
+    r"(?:^|[\s,:–-])(?P<amount>(?:an?\s+)?(?:(?:good|tiny|small|big|large|generous|wee)\s+)?(?:pinch|dash|handful|knob|splash)(?:es)?)$",
+    re.I,
 )
 _ADDED = re.compile(r"\s+(?:\+|plus|and)\s+(?P<amount>[\d½⅓⅔¼¾⅛][^a-z]*[a-z]+\.?)$", re.I)
 _STOP = re.compile(
@@ -279,6 +281,13 @@ _SAID_AGAIN = re.compile(
 _SIZE_BEHIND = re.compile(r"\b(small|medium|large|extra[- ]large)\b", re.I)
 
 
+def _is_another(join: re.Match[str], amount: Amount, sums: list[Amount]) -> bool:
+    """Return whether an amount behind a sign tells no more of the one before it: a count, pieces behind a comma, "1 cup - 2 tbsp"."""
+    if amount.unit is None or (join["also"] in (",", ";") and units()[amount.unit].kind == "piece"):
+        return True
+    return bool(join["dash"]) and not (sums and (sums[-1].unit in _METRIC) != (amount.unit in _METRIC))
+
+
 _METRIC = frozenset({"g", "kg", "ml", "l", "cl", "dl"})
 
 
@@ -303,10 +312,8 @@ def _more_amounts(text: str, at: int, sums: list[Amount], also: list[Amount]) ->
             break
         amount, end = found
         bracket = join["also"] in ("(", "[")
-        if amount.unit is None or (join["also"] in (",", ";") and units()[amount.unit].kind == "piece"):
+        if _is_another(join, amount, sums):
             break
-        if join["dash"] and not (sums and (sums[-1].unit in _METRIC) != (amount.unit in _METRIC)):
-            break  # "1 cup - 2 tbsp flour" is no cup told twice
         if bracket:
             inside = text[end:].split(")")[0]
             amount = with_form(amount, inside)

@@ -172,7 +172,10 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         before = step[max(0, start.start() - 60) : start.start()]
         if _BACK.search(before) or (
             _TIN.search(before)
-            and not (is_list and (_ROLLED_IN.search(before) or (_SHARED.search(before) and _WEIGHT.match(step, start.start()))))
+            and not (
+                is_list
+                and (_ROLLED_IN.search(before) or (_SHARED.search(before) and _WEIGHT.match(step, start.start())))
+            )
         ):
             continue
         said = amount[0].text

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 import re
 from collections.abc import Sequence
 from dataclasses import replace
@@ -52,7 +53,13 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
         return True
     if whole.is_first and _is_named_over_two(said, text, after):
         return True
-    if before.endswith(",") and text[:1].islower() and said[:1].isupper() and first_word(said) in word_list("verb") and not begins_food(text):
+    if (
+        before.endswith(",")
+        and text[:1].islower()
+        and said[:1].isupper()
+        and first_word(said) in word_list("verb")
+        and not begins_food(text)
+    ):
         return True  # "Warm the milk and malt," and "mix it all"
     if before != said.rstrip() and len(said.split()) >= LEAST_PROSE and not re.search(r"[.!?:;]$", said):
         return text[:1].islower() and not begins_food(text)  # a sentence that was torn before goes on
@@ -61,11 +68,13 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
 
 def _is_named_over_two(said: str, text: str, after: str) -> bool:
     """Return whether a text's first line and the next are one name: in capitals both ("LEMON CURD" and "ICE CREAM"), or the first ends in the middle."""
-    if re.search(r"[\d:]", said + text) or len(text.split()) > MOST_NAMED or begins_food(after) and not after[:1] == "(":
+    if re.search(r"[\d:]", said + text) or len(text.split()) > MOST_NAMED or (begins_food(after) and after[:1] != "("):
         return False
     both_loud = said.strip().isupper() and text.isupper() and len(said.split()) <= MOST_NAMED
     is_over = not after or after[:1] == "("
-    return (both_loud and is_over) or (_HANGING.search(said) is not None and said.strip()[:1].isupper() and text[:1].isupper())
+    return (both_loud and is_over) or (
+        _HANGING.search(said) is not None and said.strip()[:1].isupper() and text[:1].isupper()
+    )
 
 
 def _width(lines: Sequence[Physical]) -> int:
@@ -77,7 +86,7 @@ def _width(lines: Sequence[Physical]) -> int:
         return 0  # wide, or a hand that writes no capitals
     broken = sum(
         bool(one.strip()) and bool(two.strip()) and _had_no_room(one, two.strip(), width)
-        for one, two in zip(texts, texts[1:], strict=False)
+        for one, two in itertools.pairwise(texts)
     )
     return width if broken >= LEAST_BROKEN else 0
 
@@ -97,4 +106,7 @@ def _joined(before: str, text: str) -> str:
 
 
 # "all-" and "purpose flour", "self-" and "raising"
-_KEEPS_HYPHEN = re.compile(r"\b(?:self|all|semi|low|full|non|half|free|medium|extra|gluten|sugar|fat|bitter|short|long|two|three|table|tea)-$", re.I)
+_KEEPS_HYPHEN = re.compile(
+    r"\b(?:self|all|semi|low|full|non|half|free|medium|extra|gluten|sugar|fat|bitter|short|long|two|three|table|tea)-$",
+    re.I,
+)

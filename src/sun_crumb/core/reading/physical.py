@@ -108,7 +108,10 @@ def _parts(line: str, is_first: bool) -> tuple[tuple[str, str], ...]:
 
 
 # "Plum cake - page 12", "Plum cake (p. 12)"
-_ON_ITS_PAGE = re.compile(r"\s+[-–—]+\s+[^-–—\d]{0,24}\b(?:card|issue|no|nr|vol|recipe)\b\.?\s*(?:no\.?\s*)?#?\d{1,4}\s*$|\s*[-–—,(/|]+\s*(?:page|p\.|pg\.?|p)\s?\d{1,3}\)?\s*$", re.I)
+_ON_ITS_PAGE = re.compile(
+    r"\s+[-–—]+\s+[^-–—\d]{0,24}\b(?:card|issue|no|nr|vol|recipe)\b\.?\s*(?:no\.?\s*)?#?\d{1,4}\s*$|\s*[-–—,(/|]+\s*(?:page|p\.|pg\.?|p)\s?\d{1,3}\)?\s*$",
+    re.I,
+)
 
 
 def _without_columns(raw: str) -> str:
@@ -184,7 +187,10 @@ def _name_and_told(raw: str) -> list[str]:
 
 
 SHORTEST_NAME = 4
-_TELLS = re.compile(r"(?:serves|makes|yields?|gives|feeds|cuts into|for)\s*:?\s*(?:about\s+|approx\.?\s+)?(?:\d{1,3}|two|three|four|five|six|eight|ten|twelve|a dozen|sixteen|twenty)\b(?:\s+[a-z]+){0,2}$", re.I)
+_TELLS = re.compile(
+    r"(?:serves|makes|yields?|gives|feeds|cuts into|for)\s*:?\s*(?:about\s+|approx\.?\s+)?(?:\d{1,3}|two|three|four|five|six|eight|ten|twelve|a dozen|sixteen|twenty)\b(?:\s+[a-z]+){0,2}$",
+    re.I,
+)
 _TITLE_SIGN = re.compile(r"\s+(?:[-–—]{1,6}|[*·•~:/;|>»]{1,2}|//)\s+")
 
 
@@ -226,7 +232,9 @@ def bare_line(raw: str) -> str:
 
 
 # Signs of one kind on both sides of what a line says.
-_FRAMED = re.compile(r"\s*(?P<sign>[-–—~=*+#·.:_|<>/\\])(?P=sign)*\s*(?P<said>[\w(][^\n]{2,80}?)\s*[-–—~=*+#·.:_|<>/\\]+\s*")
+_FRAMED = re.compile(
+    r"\s*(?P<sign>[-–—~=*+#·.:_|<>/\\])(?P=sign)*\s*(?P<said>[\w(][^\n]{2,80}?)\s*[-–—~=*+#·.:_|<>/\\]+\s*"
+)
 # A star or a flower between what a line tells in turn.
 _DIVIDES = re.compile("(?<=\\S)\\s+[\u2720-\u274b\u2756-\u2767\u2605\u25cf\u25c6\u25c7\u2666]\\s+(?=\\S)")
 # "To serve - shortbread"
@@ -250,7 +258,8 @@ _OUTLINED = re.compile(r"^\s*\d{1,2}\.\d{1,2}\.?\s+(?=[A-Z][a-z]{2})")
 _KEYCAP = re.compile("^(\\s*\\d)\ufe0f?\u20e3\\s*")
 # "Yield.......: 4 dozen"
 _LED_FIELD = re.compile(
-    r"^(\s*[A-Za-z]{3,14}) ?\.{2,}\s*:\s*|^(\s*(?:name|title|recipe|dish|from|serves|makes|yields?|portions|oven|time|tin|source))\s?\.{3,}\s*(?=\S)", re.I
+    r"^(\s*[A-Za-z]{3,14}) ?\.{2,}\s*:\s*|^(\s*(?:name|title|recipe|dish|from|serves|makes|yields?|portions|oven|time|tin|source))\s?\.{3,}\s*(?=\S)",
+    re.I,
 )
 # "[melt] 175 g butter / 100 g honey"
 _LABELLED = re.compile(r"^\s*\[([^\W\d_][^\[\]\d]{1,20})\]\s+(?=[\d½¼¾⅓⅔])")

@@ -156,7 +156,9 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     return title, None
 
 
-_COUNTED_LAST = re.compile(r"([^\d:]{4,60}?)\s+(\d{1,3}\s+(?:pcs?|sq|pieces|slices|portions|servings|squares|people|bars|port|st)\.?)", re.I)
+_COUNTED_LAST = re.compile(
+    r"([^\d:]{4,60}?)\s+(\d{1,3}\s+(?:pcs?|sq|pieces|slices|portions|servings|squares|people|bars|port|st)\.?)", re.I
+)
 
 
 def _behind_the_name(title: str) -> tuple[str, Stated] | None:

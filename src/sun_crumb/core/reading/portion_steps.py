@@ -228,5 +228,6 @@ def _divided(sentence: str, *, is_late: bool) -> Stated | None:
 
 # "For 4-6." is a sentence of its own.
 _FOR_ALONE = re.compile(
-    r"for\s+(?:about\s+)?(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)(?:\s*(?:-|–|to|or)\s*\d{1,2})?(?:,?\s+with\s+[^.\d]{3,40})?\W*", re.I
+    r"for\s+(?:about\s+)?(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)(?:\s*(?:-|–|to|or)\s*\d{1,2})?(?:,?\s+with\s+[^.\d]{3,40})?\W*",
+    re.I,
 )

@@ -40,7 +40,9 @@ def run_on(raw: str) -> list[str]:
     ) and "." not in text[mixed.end() : -1]:
         return foods_apart(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
     if foods := divided(text, LEADS_THE_LIST):
-        return [one for food in foods for said in part_within(food) for one in (run_on(said) if said[-1] != ":" else [said])]
+        return [
+            one for food in foods for said in part_within(food) for one in (run_on(said) if said[-1] != ":" else [said])
+        ]
     if told := _led(text) or _after_its_part(text):
         return told
     is_headed = _HEADED.match(text) or _DASHED.match(text) or _lists_behind_a_deed(text)
@@ -148,7 +150,10 @@ def _headed(prefix: str, rest: str) -> list[str]:
         return [f"{prefix}:", *bare]
     is_part = (
         prefix.lower() in word_list("component") | {"fruit"}
-        or ((prefix[:1].isupper() or re.match(r"(?:for|to make)\s+the\b", prefix)) and prefix.lower().split()[-1] in word_list("component") - word_list("deed_food"))
+        or (
+            (prefix[:1].isupper() or re.match(r"(?:for|to make)\s+the\b", prefix))
+            and prefix.lower().split()[-1] in word_list("component") - word_list("deed_food")
+        )
         or IN_THE_BOWL.fullmatch(prefix)
         or WHAT_GOES_IN.fullmatch(prefix)
         or re.fullmatch(
@@ -170,7 +175,8 @@ def _headed(prefix: str, rest: str) -> list[str]:
 
 # Words that lead in what goes in, and name no part.
 LEADS_THE_LIST = re.compile(
-    r"(?:I|we|you|it|this|my|our)\b|.*\b(?:use|need|takes|wants)\b|what\b.*\byou\b.*\b(?:want|need|use|require|be)", re.I
+    r"(?:I|we|you|it|this|my|our)\b|.*\b(?:use|need|takes|wants)\b|what\b.*\byou\b.*\b(?:want|need|use|require|be)",
+    re.I,
 )
 _ITS_KIND = re.compile(
     r"\d[\d.,/]*\s*(?:g|kg|ml|l|cl|oz|lbs?|tbsps?|tsps?|cups?)\.?\s+(?:double|single|whipping|heavy|clotted|soured|thick|dark|white|brown|plain|self[- ]raising)",

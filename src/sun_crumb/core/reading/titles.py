@@ -43,7 +43,11 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
 
 def _unquoted(title: str) -> str:
     """Return a title without the marks of a quotation around it, or around its name: "“Never fails” tart" keeps its own."""
-    if re.match(r"[\"“]", title) and (title.count('"') + title.count("“") + title.count("”")) <= 2 and re.search(r"[\"”]\W*$", title):
+    if (
+        re.match(r"[\"“]", title)
+        and (title.count('"') + title.count("“") + title.count("”")) <= 2
+        and re.search(r"[\"”]\W*$", title)
+    ):
         return re.sub(r"[\"“”]", "", title)
     return title
 
@@ -75,7 +79,12 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
     spoken = (
         m
         for p in pieces
-        for m in [_SPOKEN_OF.search(p.text) or _CALLED.search(p.text) or _ASKED_FOR.search(p.text) or _ASKED_ABOUT.search(p.text)]
+        for m in [
+            _SPOKEN_OF.search(p.text)
+            or _CALLED.search(p.text)
+            or _ASKED_FOR.search(p.text)
+            or _ASKED_ABOUT.search(p.text)
+        ]
         if m
     )
     if told := next(spoken, None):
@@ -106,7 +115,9 @@ def _below_what_leads_in(pieces: list[Piece]) -> list[Piece]:
     if at + 1 >= len(pieces):
         return pieces
     is_led = pieces[at].text.rstrip().endswith(":") and _is_dessert(pieces[at + 1])
-    if not is_led and not (_AWAITS_NAME.search(pieces[at].text) and pieces[at + 1].role in ("heading", "chatter", "portions")):
+    if not is_led and not (
+        _AWAITS_NAME.search(pieces[at].text) and pieces[at + 1].role in ("heading", "chatter", "portions")
+    ):
         return pieces
     return [
         *pieces[:at],
@@ -117,7 +128,9 @@ def _below_what_leads_in(pieces: list[Piece]) -> list[Piece]:
 
 
 # "Here is the recipe for", above the name
-_AWAITS_NAME = re.compile(r"\b(?:recipe|is|how (?:i|we) (?:make|do|bake))\s+(?:for|my|our|the)(?:\s+(?:my|our|the|a))?\s*:?$", re.I)
+_AWAITS_NAME = re.compile(
+    r"\b(?:recipe|is|how (?:i|we) (?:make|do|bake))\s+(?:for|my|our|the)(?:\s+(?:my|our|the|a))?\s*:?$", re.I
+)
 _MASTHEAD = re.compile(r"\b(?:no|nr|issue|vol|volume|card|page|p|part|recipe)\b\.?\s*#?\d{1,4}\W*$|#\d{1,4}\W*$", re.I)
 
 
@@ -174,7 +187,9 @@ def _named_above(pieces: list[Piece]) -> list[Piece] | None:
         is_dessert = kind_of(bare.split()[-1].lower()) in ("piece", "whole")
         if words[0].lower() in word_list("verb") | _LINKS and not (is_dessert and bare[:1].isupper()):
             continue  # "Drop scones" may be one
-        is_told = name != piece.text.strip() and piece.role in ("portions", "food") and of_title(piece.text)[1] is not None
+        is_told = (
+            name != piece.text.strip() and piece.role in ("portions", "food") and of_title(piece.text)[1] is not None
+        )
         is_counted = pieces[n + 1].role == "portions" or is_told
         is_apart = pieces[n + 1].role in ("portions", "time") or pieces[n + 1].number > piece.number + 1
         is_part = piece.role == "heading" and not (is_apart or _names_all(pieces, n))
@@ -193,7 +208,22 @@ def _names_all(pieces: list[Piece], n: int) -> bool:
 # A food with its measure: where the list begins.
 _IS_WEIGHED = re.compile(r"[\d½¼¾⅓⅔]\s*(?:k?g|m?l|dl|cl|oz|lbs?|c|cups?|tsps?|tbsps?|teasp\w*|tablesp\w*|t)\b", re.I)
 _OF_PORTIONS = frozenset(
-    {"serves", "serve", "serving", "servings", "makes", "yield", "yields", "gives", "feeds", "enough", "portions", "pieces", "slices", "quantity"}
+    {
+        "serves",
+        "serve",
+        "serving",
+        "servings",
+        "makes",
+        "yield",
+        "yields",
+        "gives",
+        "feeds",
+        "enough",
+        "portions",
+        "pieces",
+        "slices",
+        "quantity",
+    }
 )
 _WORDS_ALONE = re.compile(r"[^\W\d_][^.!?:\d]{3,60}")
 
@@ -313,7 +343,10 @@ _SPOKEN_OF = re.compile(
     r"\b(?:the|my|our|that|this)\s+((?:[a-z-]+\s+){1,3}(?:cake|tart|pie|loaf|bread|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=[^.]{0,60}[.!?:])"
 )
 # "you asked for the flapjack recipe"
-_ASKED_ABOUT = re.compile(r"\b(?:asked|wanted) (?:me )?(?:about|for)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s*$)", re.I)
+_ASKED_ABOUT = re.compile(
+    r"\b(?:asked|wanted) (?:me )?(?:about|for)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s*$)",
+    re.I,
+)
 _ASKED_FOR = re.compile(
     r"\b(?:asked (?:me )?for|wanted|here(?:'s| is)|this is|sending you)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]+)\s+recipe\b",
     re.I,

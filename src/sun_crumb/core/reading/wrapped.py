@@ -25,7 +25,9 @@ _AWAITS_AMOUNT = re.compile(
     r"\b(?:in|with|and|to|of|for|at|about|from|add|than|or|by|over|until|another|gas|mark)$", re.I
 )
 # "icing sugar — 120 g"
-_AMOUNT_LAST = re.compile(r"\s[-–—:.]*\s*\d+(?:[.,/]\d+)?\s*(?:g|kg|ml|l|oz|lbs?|cups?|tsp|tbsp)(?:\s*\([^()]*\))?\W*$", re.I)
+_AMOUNT_LAST = re.compile(
+    r"\s[-–—:.]*\s*\d+(?:[.,/]\d+)?\s*(?:g|kg|ml|l|oz|lbs?|cups?|tsp|tbsp)(?:\s*\([^()]*\))?\W*$", re.I
+)
 # No sentence ends so, however short the line is.
 _IS_TORN = re.compile(r"\b(?:half|the|with|and|of|into|a|an|remaining|to)$")
 _SENTENCE = re.compile(r"[a-z]{3}[.!?]\s+[A-Z]|^[A-Z][a-z]+\s+(?:the|a|an|in|over|with|until|for)\b")
@@ -88,7 +90,9 @@ def _as_one(block: list[Physical]) -> list[Physical]:
     # Where a line ends with its food the next begins with an amount: no list that is broken.
     if sum(begins_food(text) for text in texts) > len(texts) // 2 or not begins_food(texts[0]):
         return block
-    if 2 * sum(_AMOUNT_LAST.search(text) is not None or _ENDS_COUNTED.search(text) is not None for text in texts) > len(texts):
+    if 2 * sum(_AMOUNT_LAST.search(text) is not None or _ENDS_COUNTED.search(text) is not None for text in texts) > len(
+        texts
+    ):
         return block  # "eggs - 3", "sugar - 100 g": whole lines
     parts = run_on(" ".join(texts))
     if len(parts) < LEAST_FOODS or not all(begins_food(part) for part in parts):
