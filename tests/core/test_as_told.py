@@ -96,6 +96,19 @@ class AsItsLineMeasures(unittest.TestCase):
             with self.subTest(line):
                 self.assertEqual(self.told(line, grams), words)
 
+    def test_a_food_whose_name_ends_in_t_is_not_told_by_the_spoon(self) -> None:
+        # "t" and "T" are spoons only behind a number.
+        for line, is_spooned in (
+            ("peanut butter - 130 g", False),
+            ("yoghurt 150 g", False),
+            ("lt brown sugar - 150 g", False),
+            ("2 T sugar", True),
+            ("1/2 t salt", True),
+        ):
+            formula = formula_of(f"Slice\n{line}\n200 g plain flour\n100 g butter\nBake.")
+            with self.subTest(line):
+                self.assertEqual([one.is_spooned for one in formula.lines][0], is_spooned)
+
     def test_a_list_of_bare_grams_or_of_ounces_in_words_goes_on_the_scale(self) -> None:
         bare = "Tart\nServes 8\nall in grams\n180 plain flour\n90 butter\n40 icing sugar\n1 egg\nBake at 180C for 30 minutes."
         words = "Seed cake\nServes 10\nHalf a pound of flour, quarter of a pound of butter, six ounces sugar, three eggs.\nBake at 180C for 60 minutes."

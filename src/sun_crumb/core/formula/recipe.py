@@ -27,7 +27,7 @@ _BY_WEIGHT = re.compile(
 )
 # A spoonful is a spoonful in every kitchen, a scale's too.
 _BY_SPOON = re.compile(
-    r"^\W*\S{1,8}\s*(?:level |heaped )?(?:tbsps?|tbs|tsps?|(?:table|tea|dessert)?spoons?(?:fuls?)?|T)\b\.?(?!.*\s(?:\+|&|plus|and)\s+\d)|^[^\W\d][^\d]{1,40}?[\s:–-]\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔]{0,4}\s*(?:level |heaped )?(?:tbsps?|tbs|tsps?|(?:table|tea|dessert)spoons?)\b",
+    r"^\W*\S{1,8}\s*(?:level |heaped )?(?:tbsps?|tbs|tsps?|(?:table|tea|dessert)?spoons?(?:fuls?)?)\b\.?(?!.*\s(?:\+|&|plus|and)\s+\d)|^\W*[\d½¼¾⅓⅔][\d./ ½¼¾⅓⅔-]{0,6}t\b\.?(?!.*\s(?:\+|&|plus|and)\s+\d)|^[^\W\d][^\d]{1,40}?[\s:–-]\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔]{0,4}\s*(?:level |heaped )?(?:tbsps?|tbs|tsps?|(?:table|tea|dessert)spoons?)\b",
     re.I,
 )
 # "half a pound of flour", "six ounces sugar"
