@@ -107,7 +107,7 @@ class AsItsLineMeasures(unittest.TestCase):
         ):
             formula = formula_of(f"Slice\n{line}\n200 g plain flour\n100 g butter\nBake.")
             with self.subTest(line):
-                self.assertEqual([one.is_spooned for one in formula.lines][0], is_spooned)
+                self.assertEqual(formula.lines[0].is_spooned, is_spooned)
 
     def test_a_list_of_bare_grams_or_of_ounces_in_words_goes_on_the_scale(self) -> None:
         bare = "Tart\nServes 8\nall in grams\n180 plain flour\n90 butter\n40 icing sugar\n1 egg\nBake at 180C for 30 minutes."
