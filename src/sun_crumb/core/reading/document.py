@@ -68,6 +68,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         **_named_fields(found),
         **{s.line.number: "junk" for s in found if _DATED.fullmatch(s.text)},
         **_oven_first(found),
+        **_short_steps(found),
         **{s.line.number: "note" for s in found if _VARIES.match(s.text)},
         **_portions_first(found),
         **_told_beside(found),
@@ -157,6 +158,23 @@ def _oven_first(found: Sequence[Statement]) -> dict[int, Role]:
 _OVEN_THEN = re.compile(r"oven\s+(?:on\s+)?(?:at\s+|to\s+)?\d{2,3}\b.*[a-z]{3}")
 
 
+def _short_steps(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that tell in a few words all that is done, up to the oven: "Mix, fill 18 cases, 20 min at 180"."""
+    several = Counter(s.line.number for s in found)
+    return {
+        s.line.number: "step"
+        for s in found
+        if several[s.line.number] == 1
+        and len(s.line.raw) < SHORT_STEP
+        and _DONE_AT.search(s.text)
+        and first_word(s.text) in word_list("verb")
+    }
+
+
+# No longer than this is a step in a few words [characters].
+SHORT_STEP = 100
+# "Mix, fill 18 cases, 20 min at 180"
+_DONE_AT = re.compile(r"^[^\W\d_]+[, ].*\b\d{1,3}\s*min\w*\.?\s+at\s+\d{3}\b", re.I)
 # "Swap the honey for 120g maple syrup": another dessert, and no food of this one
 _VARIES = re.compile(
     r"(?:swap|replace|substitute|exchange)\b.{3,60}\b(?:for|with|by)\b|(?:you can|feel free to)\s+(?:also\s+)?(?:use|swap|add|replace)\b",

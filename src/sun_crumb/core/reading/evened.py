@@ -40,7 +40,7 @@ def evened(rows: Sequence[str]) -> list[str]:
     ['Tart', '• 200 g flour', '• 100 g butter', '• 1 egg']
     """
     told = _unquoted([_TAB_BEHIND.sub(r"\1 ", _BLANKS.sub(" ", row)) for row in rows])
-    for mend in (_unwrapped, _counted, _signed):
+    for mend in (_unwrapped, _counted, _headed, _signed):
         told = mend(told)
     return told
 
@@ -72,6 +72,26 @@ def _signed(rows: list[str]) -> list[str]:
 
 
 _USUAL = frozenset("-*•–—+")
+
+
+def _headed(rows: list[str]) -> list[str]:
+    """Return lines with a colon behind each name that a sign of its own marks over the items of a list: "▷ case" over "▸ 150 g flour"."""
+    found = [_SIGN.match(row) for row in rows]
+    counted = Counter(one["sign"] for one in found if one)
+    told = list(rows)
+    for n, one in enumerate(found[:-1]):
+        below = found[n + 1]
+        if one is None or below is None or below["sign"] == one["sign"] or counted[below["sign"]] < LEAST_MARKED:
+            continue
+        name, item = rows[n][one.end() :].strip(), rows[n + 1][below.end() :]
+        is_name = len(name.split()) <= MOST_NAME and not re.search(r"[\d:.]", name) and name[-1:].isalpha()
+        if is_name and counted[one["sign"]] < counted[below["sign"]] and is_food_with_amount(item):
+            told[n] = f"{name}:"
+    return told
+
+
+# A name over a list has so many words.
+MOST_NAME = 4
 
 
 def _mended(

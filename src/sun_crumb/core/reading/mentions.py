@@ -73,6 +73,8 @@ _A_CASE = re.compile(r"\b(?:case|shell|crust|base)\b[^.;]{0,20}$", re.I)
 _DEEDS = frozenset({"put", "drop", "form", "shape", "make", "place", "scoop", "take", "cut", "use"})
 # "Roll in 50 g sugar": what a method alone tells of is bought.
 _ROLLED_IN = re.compile(r"\broll\w*\s+(?:(?:them|it|the \w+)\s+)?in\b[^.;,]*$", re.I)
+# "Slice 2 bananas on top"
+_CUT_UP = re.compile(r"\b(?:slice|chop|dice|grate|peel|core|halve|mash)\s+(?:up\s+)?$", re.I)
 # "Divide 400 g yoghurt between four bowls"
 _SHARED = re.compile(r"\b(?:divide|share|split)\w*\s+(?:the\s+)?$", re.I)
 _WEIGHT = re.compile(r"\d[\d.,]*\s*(?:g|kg|ml|l|oz|lbs?)\b", re.I)
@@ -174,7 +176,11 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
             _TIN.search(before)
             and not (
                 is_list
-                and (_ROLLED_IN.search(before) or (_SHARED.search(before) and _WEIGHT.match(step, start.start())))
+                and (
+                    _ROLLED_IN.search(before)
+                    or _CUT_UP.search(before)
+                    or (_SHARED.search(before) and _WEIGHT.match(step, start.start()))
+                )
             )
         ):
             continue

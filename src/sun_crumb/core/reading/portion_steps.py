@@ -134,6 +134,20 @@ def _for_each_eater(sentence: str) -> Stated | None:
 _CUPS = re.compile(r"\bcups$", re.I)
 
 
+def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
+    """Return how many a sentence of few words tells: "score in 24 diamonds", "About thirty.", "For six, with cream."."""
+    if (scored := _SCORED.search(sentence)) and (said := bare_count(scored[1])):
+        return replace(said, trust=SURE)  # "score in 24 diamonds", before it bakes
+    whom = sentence.split(",")[0].strip(" .")
+    if is_late and _FOR_ALONE.fullmatch(whom) and (said := said_in(whom)) and said.count:
+        return Stated(said.count, said.whole, 0.85, said.text)  # "For six, with cream."
+    return None
+
+
+_SCORED = re.compile(r"\b(?:score|mark)\w*\b[^.;\d]{0,24}\b(?:in|into)\s+(\d{1,3}\s+[^\W\d_]+)", re.I)
+_ABOUT_ALONE = re.compile(r"(?:about|around|roughly|approx\.?|abt\.?)\s+(\d{1,3}|[a-z]+(?:-[a-z]+)?)\W*", re.I)
+
+
 def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     """Return what a sentence of the method says of portions: surest where the finished thing is cut or served.
 
@@ -157,9 +171,10 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         and (said.count.kind or _FOR_ALONE.fullmatch(sentence))
     ):
         return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
-    whom = sentence.split(",")[0].strip(" .")
-    if is_late and _FOR_ALONE.fullmatch(whom) and (said := said_in(whom)) and said.count:
-        return Stated(said.count, said.whole, 0.85, said.text)  # "For six, with cream."
+    if is_late and (alone_said := _ABOUT_ALONE.fullmatch(sentence.strip())) and (count := read_count(alone_said[1])):
+        return Stated(count, "", 0.85, alone_said[0].strip(" ."))  # "About thirty."
+    if few := _in_few_words(sentence, is_late=is_late):
+        return few
     # "16 squares, nice w custard"
     first = re.match(r"\d{1,3}\s+[^\W\d_]+(?=\s*[,;(])", sentence)
     if (

@@ -70,7 +70,7 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
         heads = [replace(p, role="junk") if p.role == "title" else p for p in pieces[:named]]
         return [*heads, replace(pieces[named], role="title"), *pieces[named + 1 :]]
     if any(p.role == "title" for p in pieces):
-        pieces = _below_what_leads_in(pieces)
+        pieces = _below_its_site(_below_what_leads_in(pieces))
         return _with_broken_title(_named_below_talk(_below_the_masthead(pieces)))
     if pieces and _may_be_title(pieces[0]):
         return [replace(pieces[0], role="title"), *pieces[1:]]
@@ -127,6 +127,29 @@ def _below_what_leads_in(pieces: list[Piece]) -> list[Piece]:
     ]
 
 
+def _below_its_site(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with the dessert's name as title, where a site's or a writer's name stands in the line above: "The Blue Kettle" and "Victoria plum crumble"."""
+    at = next(n for n, p in enumerate(pieces) if p.role == "title")
+    if (
+        at + 2 >= len(pieces)
+        or pieces[at + 1].number != pieces[at].number + 1
+        or pieces[at + 1].role not in ("chatter", "food")
+    ):
+        return pieces
+    site, name = pieces[at].text, pieces[at + 1].text.strip(" *#_=:")
+    words = name.split()
+    is_of_none = not any(kind_of(w.lower()) for w in re.findall(r"[^\W\d_]+", site)) and site.split()[0] in (
+        "The",
+        "From",
+        "At",
+    )
+    is_named = LEAST_NAMED <= len(words) <= MOST_TITLE_WORDS and kind_of(words[-1].lower()) in ("piece", "whole")
+    if not (is_of_none and is_named) or re.search(r"[\d.!?,]", name):
+        return pieces
+    return [*pieces[:at], replace(pieces[at], role="junk"), replace(pieces[at + 1], role="title"), *pieces[at + 2 :]]
+
+
+LEAST_NAMED = 3
 # "Here is the recipe for", above the name
 _AWAITS_NAME = re.compile(
     r"\b(?:recipe|is|how (?:i|we) (?:make|do|bake))\s+(?:for|my|our|the)(?:\s+(?:my|our|the|a))?\s*:?$", re.I
