@@ -136,6 +136,8 @@ _CUPS = re.compile(r"\bcups$", re.I)
 
 def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
     """Return how many a sentence of few words tells: "score in 24 diamonds", "About thirty.", "For six, with cream."."""
+    if is_late and (alone := _ABOUT_ALONE.fullmatch(sentence.strip())) and (count := read_count(alone[1])):
+        return Stated(count, "", 0.85, alone[0].strip(" ."))  # "About thirty."
     if (scored := _SCORED.search(sentence)) and (said := bare_count(scored[1])):
         return replace(said, trust=SURE)  # "score in 24 diamonds", before it bakes
     whom = sentence.split(",")[0].strip(" .")
@@ -171,8 +173,6 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         and (said.count.kind or _FOR_ALONE.fullmatch(sentence))
     ):
         return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
-    if is_late and (alone_said := _ABOUT_ALONE.fullmatch(sentence.strip())) and (count := read_count(alone_said[1])):
-        return Stated(count, "", 0.85, alone_said[0].strip(" ."))  # "About thirty."
     if few := _in_few_words(sentence, is_late=is_late):
         return few
     # "16 squares, nice w custard"
@@ -187,11 +187,8 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(alone.count, alone.whole, 0.4 if is_shape else 0.9, alone.text)
     if (aside := _FOR_PIECES.search(sentence)) and (count := read_count(aside[1])):
         return Stated(count, "", 0.9, aside[0].strip("()"))
-    if told := _shaped_in_so_many(sentence, is_late=is_late):
-        return told
-    if told := _for_each_eater(sentence):
-        return told
-    if told := _divided(sentence, is_late=is_late):
+    told = _shaped_in_so_many(sentence, is_late=is_late) or _for_each_eater(sentence)
+    if told or (told := _divided(sentence, is_late=is_late)):
         return told
     # "Makes three 8 x 4-inch loaves."
     return next(
