@@ -66,9 +66,11 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         **wrapped(found),
         **_bare_parts(found, told),
         **_named_fields(found),
-        **{s.line.number: "junk" for s in found if _DATED.fullmatch(s.text)},
+        **{s.line.number: "junk" for s in found if _DATED.fullmatch(s.text) or _RATED.fullmatch(s.text)},
         **_oven_first(found),
         **_short_steps(found),
+        **_below_its_trail(found),
+        **{s.line.number: "step" for s in found if _TO_BROWN.match(s.raw.strip())},
         **{s.line.number: "note" for s in found if _VARIES.match(s.text)},
         **_portions_first(found),
         **_told_beside(found),
@@ -158,6 +160,16 @@ def _oven_first(found: Sequence[Statement]) -> dict[int, Role]:
 _OVEN_THEN = re.compile(r"oven\s+(?:on\s+)?(?:at\s+|to\s+)?\d{2,3}\b.*[a-z]{3}")
 
 
+def _below_its_trail(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines of a page above the dessert's name where the trail that leads there ends with it: "Home", "Baking", "Oat bars" and "Oat bars" again."""
+    head = [(s.line.number, s.raw.strip(" *#=").lower()) for s in found[:MOST_OF_A_FORM]]
+    for n, (number, name) in enumerate(head):
+        again = next((m for m, (_, said) in enumerate(head[:n]) if said == name), None)
+        if again is not None and len(name.split()) > 1 and re.fullmatch(r"[^\d:]*[^\W\d_]{3}[^\d:]*", name):
+            return {**{line: "junk" for line, _ in head[:n]}, number: "title"}
+    return {}
+
+
 def _short_steps(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the lines that tell in a few words all that is done, up to the oven: "Mix, fill 18 cases, 20 min at 180"."""
     several = Counter(s.line.number for s in found)
@@ -173,8 +185,12 @@ def _short_steps(found: Sequence[Statement]) -> dict[int, Role]:
 
 # No longer than this is a step in a few words [characters].
 SHORT_STEP = 100
+# "4.8 (211)": how many readers liked it
+_RATED = re.compile(r"\W*[1-5][.,]\d\s*\(\d{1,5}\)\W*")
 # "Mix, fill 18 cases, 20 min at 180"
 _DONE_AT = re.compile(r"^[^\W\d_]+[, ].*\b\d{1,3}\s*min\w*\.?\s+at\s+\d{3}\b", re.I)
+# "Brown the butter": no food of that colour
+_TO_BROWN = re.compile(r"(?:Brown|Warm|Toast|Cool|Dry) (?:the|your)\b")
 # "Swap the honey for 120g maple syrup": another dessert, and no food of this one
 _VARIES = re.compile(
     r"(?:swap|replace|substitute|exchange)\b.{3,60}\b(?:for|with|by)\b|(?:you can|feel free to)\s+(?:also\s+)?(?:use|swap|add|replace)\b",

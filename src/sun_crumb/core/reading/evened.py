@@ -47,7 +47,10 @@ def evened(rows: Sequence[str]) -> list[str]:
 
 def _unquoted(rows: list[str]) -> list[str]:
     quoted = [row for row in rows if _QUOTE.match(row) and not row.rstrip().endswith("|")]
-    is_letter = len(quoted) >= LEAST_QUOTED and sum(row.lstrip().startswith(">") for row in quoted) == len(quoted)
+    written = sum(bool(row.strip()) for row in rows)
+    is_letter = len(quoted) >= max(LEAST_QUOTED, written / 2) and sum(
+        row.lstrip().startswith(">") for row in quoted
+    ) == len(quoted)
     return [_QUOTE.sub("", row) if is_letter else row for row in rows]
 
 

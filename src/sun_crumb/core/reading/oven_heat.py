@@ -126,7 +126,7 @@ _HEAT_ALONE = re.compile(
 )
 # "Sätt ugnen på 175": the oven in another tongue.
 _ABROAD = re.compile(
-    r"\bgrädda\w*\b[^.;\n\d]{0,16}(\d{3})\s*(?:°|º|grad\w*)\s*(C\b)?|\b(?:ugn\w*|(?:back)?ofen\w*|four\s+à|forno|horno)\b[^.;\n\d]{0,24}(\d{3})\s*(?:°|º|grad\w*)?\s*(C\b)?",
+    r"\bgrädda\w*\b[^.;\n\d]{0,16}(\d{3})\s*(?:°|º|grad\w*)\s*(C\b)?|\b(?:ugn\w*|(?:back)?ofen\w*|four\s+à|four(?=\s*:?\s*1[5-9]0\b)|forno|horno)\b[^.;\n\d]{0,24}(\d{3})\s*(?:°|º|grad\w*)?\s*(C\b)?",
     re.I,
 )
 # "Into a lined tin, 180 (160 fan) for 50 min"

@@ -87,7 +87,7 @@ def statements_of(line: Physical) -> list[Statement]:
 
 def _beside_the_name(line: Physical, text: str) -> Physical:
     """Return a text's first line with the role of what stands beside the dessert's name: how many, or the name of a site."""
-    if bare_count(text):
+    if bare_count(text) or _SO_MANY_CUPS.fullmatch(text):
         return replace(line, role="portions")
     return replace(line, role="chatter") if "|" in line.raw and not re.search(r"\d", line.raw) else line
 
@@ -179,7 +179,7 @@ def _name_and_told(raw: str) -> list[str]:
     name, *told = [c.strip() for c in _TITLE_SIGN.split(raw.strip(" *#=~")) if c.strip()] or [""]
     if not told or re.search(r"\d", name) or len(name) < SHORTEST_NAME:
         return []
-    counts = [cell for cell in told if bare_count(cell) or re.match(_TELLS, cell)]
+    counts = [cell for cell in told if bare_count(cell) or re.match(_TELLS, cell) or _SO_MANY_CUPS.fullmatch(cell)]
     if any(begins_food(cell) and cell not in counts for cell in told):
         return []
     is_told = all(cell in counts or _TIN_OR_HEAT.search(cell) for cell in told)
@@ -187,6 +187,8 @@ def _name_and_told(raw: str) -> list[str]:
 
 
 SHORTEST_NAME = 4
+# "Matcha mousse - 4 cups": what everyone has one of
+_SO_MANY_CUPS = re.compile(r"\d{1,2} cups", re.I)
 _TELLS = re.compile(
     r"(?:serves|makes|yields?|gives|feeds|cuts into|for)\s*:?\s*(?:about\s+|approx\.?\s+)?(?:\d{1,3}|two|three|four|five|six|eight|ten|twelve|a dozen|sixteen|twenty)\b(?:\s+[a-z]+){0,2}$",
     re.I,

@@ -62,7 +62,7 @@ class Stated:
 def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     """Return what a line or sentence says of portions; *base* is how far its place in the recipe is trusted."""
     found = []
-    text = _OR_MORE.sub(r"\1 \2-\3", text)
+    text = _OR_MORE.sub(r"\1 \2-\3", _FOR_ANOTHER.sub("", text))
     text = _TWO_APPETITES.sub(r"\1 people or \2 people", _BAKERS_DOZEN.sub("13", text))
     for cue in _CUE.finditer(text):
         kind = cue.lastgroup or ""
@@ -101,6 +101,11 @@ def _for_eaters(found: list[Stated]) -> list[Stated]:
 # "serves 4 hungry or 6 polite"
 _TWO_APPETITES = re.compile(
     r"\b(\d{1,2})\s+(?:very\s+)?(?:hungry|greedy|polite|dainty|normal)(?:\s+(?:people|ones))?\s*(?:,\s*|or\s+|/\s*)+(\d{1,2})\s+(?:very\s+|less\s+)?(?:hungry|greedy|polite|dainty|normal)(?:\s+(?:people|ones))?\b",
+    re.I,
+)
+# "You can double it for 30 people": another batch than this one
+_FOR_ANOTHER = re.compile(
+    r"\b(?:doubl|tripl|quadrupl|halv|scal|multipl)\w*\b[^.;\d]{0,24}\b(?:for|to\s+(?:serve|feed|make))\s+[\w-]+(?:\s+[^\W\d_]+)?",
     re.I,
 )
 # "serves 8/10"

@@ -267,11 +267,18 @@ _EACH = re.compile(
 )
 
 
+# "cinnamon, cloves, nutmeg - a pinch each"
+_SEVERAL_EACH_BEHIND = re.compile(
+    r"^(?P<foods>[a-z][a-z ]*(?:,\s*[a-z][a-z ]*)+(?:,?\s*(?:and|&)\s*[a-z ]+)?)\s*[-–—:,(]\s*(?P<amount>(?:(?:an?|1|one|half an?)\s+)?(?:pinch|dash|handful)|[\d½¼¾⅓⅔][\d./½¼¾⅓⅔]*\s*(?:g|ml|tsps?|tbsps?|cups?|teaspoons?|tablespoons?))\s+(?:of\s+)?each\)?$",
+    re.I,
+)
+
+
 def _each_of_several(text: str) -> list[str] | None:
     """Read "1/2 tsp each: cinnamon, nutmeg, cloves": a statement for each, or None."""
     if behind := _EACH_BEHIND.match(text):
         return [f"{behind['amount']} {behind[food]}" for food in ("one", "two")]
-    if not (found := _EACH.match(text)):
+    if not (found := _EACH.match(text) or _SEVERAL_EACH_BEHIND.match(text)):
         return None
     foods = [part.strip() for part in re.split(r"\s*(?:,|&|\band\b)\s*", found["foods"]) if part.strip()]
     if len(foods) < 2:

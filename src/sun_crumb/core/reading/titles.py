@@ -55,7 +55,7 @@ def _unquoted(title: str) -> str:
 def with_title(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the title that stands below the list, where none stands above: a heading over no food, or a dessert's name."""
     # "Ingredients for the base:" names a part, and no dessert.
-    pieces = [replace(p, role="heading") if p.role == "title" and _OF_A_PART.match(p.text) else p for p in pieces]
+    pieces = [replace(p, role="heading") if p.role == "title" and _names_a_part(p.text) else p for p in pieces]
     is_named = any(p.role == "title" and not p.text.rstrip().endswith("?") for p in pieces)
     named = next(
         (
@@ -90,6 +90,12 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
     if told := next(spoken, None):
         return [Piece(told[1][:1].upper() + told[1][1:], "title", "", 0), *pieces]
     return pieces
+
+
+def _names_a_part(text: str) -> bool:
+    """Return whether what stands first names a part: "Ingredients for the base:", "Sponge:" over the left of two columns."""
+    is_part = text.rstrip().endswith(":") and text.strip(" :").lower() in word_list("component")
+    return is_part or _OF_A_PART.match(text) is not None
 
 
 def _below_the_masthead(pieces: list[Piece]) -> list[Piece]:
@@ -269,7 +275,8 @@ def _title_below(pieces: list[Piece]) -> list[Piece] | None:
         )
         is_over_none = piece.role == "heading" and not is_followed_by_food(pieces, n)
         if is_over_none or (piece.role != "heading" and is_named):
-            if is_over_none or name == re.sub(r"[\"“”]", "", piece.text).strip(" *#_=:."):
+            is_counted = piece.role == "food" and of_title(piece.text)[0] == name
+            if is_over_none or is_counted or name == re.sub(r"[\"“”]", "", piece.text).strip(" *#_=:."):
                 return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
             _, *more = SENTENCE.split(piece.text, maxsplit=1)
             if piece.role == "step" and more:
@@ -355,7 +362,9 @@ MOST_BROKEN_OFF = 2
 
 def _name_in(piece: Piece) -> str:
     """Return what of a piece may be the dessert's name."""
-    told = of_title(piece.text)[0] if piece.role == "portions" else SENTENCE.split(piece.text)[0]
+    named, said = of_title(piece.text)
+    is_counted = said is not None and said.count is not None and piece.role == "food"  # "LEMON SWISS ROLL (8 slices)"
+    told = named if piece.role == "portions" or is_counted else SENTENCE.split(piece.text)[0]
     if piece.role == "heading":
         told = _COUNT_BEHIND.sub("", told)
     return _TO_MAKE.sub("", re.sub(r"[\"“”]", "", told).strip(" *#_=:.–—-"))
