@@ -61,6 +61,20 @@ class Written(unittest.TestCase):
 class Portions(unittest.TestCase):
     """Common practice, no published source."""
 
+    def test_a_story_of_another_batch_is_no_number_of_portions(self) -> None:
+        for said in (
+            "You can double it for 30 people.",
+            "I made it for 60 people at the fair.",
+            "Last year I baked 12 of them for 90 guests.",
+            "The original serves 20; this is half.",
+            "We had 300 guests.",
+        ):
+            told = read(
+                f"Fig cake\n\n{said}\n\n200 g flour\n150 g figs\n\nBake for 40 minutes. Cut into 16 squares."
+            ).portions
+            with self.subTest(said):
+                self.assertEqual(told and told.count, 16)
+
     def test_what_is_said_of_portions(self) -> None:
         for said, count, unit, whole in (
             ("14 wedges", 14, "wedge", ""),

@@ -78,6 +78,12 @@ def _is_of_eaters(stated: Stated) -> bool:
     return bool(stated.count and re.match(r"serves|feeds|enough", stated.text, re.I))
 
 
+# How far talk beside a recipe is trusted, and a story of when it was made for others (judgement).
+SAID_BESIDE, STORY = 0.85, 0.3
+_IS_A_STORY = re.compile(
+    r"\b(?:i|we|he|she|they|mum|mother|gran(?:ny)?|dad)\b[^.;]{0,30}\b(?:once\s+)?(?:made|baked|served|fed|took|brought|cooked|ate|had)\b|\b(?:last|one) (?:year|week|month|summer|winter|christmas|easter|time)\b|\bthe original\b|\boriginally\b|\bonce (?:made|fed|served)\b",
+    re.I,
+)
 # A line that tells portions, tin and time in turn is no longer than this [characters].
 SHORT_LINE = 90
 
@@ -94,11 +100,13 @@ def stated_in(pieces: Iterable[Piece]) -> list[Stated]:
         is_whole = piece.component in ("", first) or before is None or before.role != "heading"
         match piece.role:
             case "portions":
-                told = told_of(piece.text)
+                is_story = _IS_A_STORY.search(piece.text) is not None
+                told = [replace(s, trust=STORY * s.trust) if is_story else s for s in told_of(piece.text)]
                 found += told if is_whole else [replace(s, trust=0.5 * s.trust) for s in told]
             case "chatter" | "time" | "junk" | "note":
                 for sentence in SENTENCE.split(piece.text):
-                    found += [replace(s, trust=0.85 * s.trust) for s in told_of(sentence) if is_whole]
+                    trust = STORY if _IS_A_STORY.search(sentence) else SAID_BESIDE
+                    found += [replace(s, trust=trust * s.trust) for s in told_of(sentence) if is_whole]
             case "step":
                 for sentence in SENTENCE.split(piece.text):
                     at += 1
