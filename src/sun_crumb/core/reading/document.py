@@ -8,8 +8,6 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from itertools import pairwise
 
-from sun_crumb.core.reading.beside import method_beside
-from sun_crumb.core.reading.columns import in_columns
 from sun_crumb.core.reading.components import with_components
 from sun_crumb.core.reading.deeds import without_number
 from sun_crumb.core.reading.food_ends import begins_food, first_word
@@ -56,8 +54,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     """
     lines = physical_lines(text)
     lines_of_list = whole_again(broken_list(columns_apart(lines)))
-    statements = once_for_each_part(statement for line in lines_of_list for statement in statements_of(line))
-    found = in_columns(method_beside(statements))
+    found = once_for_each_part(statement for line in lines_of_list for statement in statements_of(line))
     told = {said: known(said) for said in {s.text for s in found}}
     forced = {
         **_of_a_page(found),
