@@ -47,6 +47,8 @@ LEAST_LONG, MOST_PARTS = 24, 60
 # A food without an amount has so few words, and no more than such a share of the foods have none (judgement).
 LONGEST_BARE, MOST_BARE = 6, 0.4
 LONGEST_PART = 14
+# No food has a shorter name [characters].
+SHORTEST_BARE = 3
 
 
 def divided(text: str, leads: re.Pattern[str]) -> list[str]:
@@ -144,6 +146,6 @@ def _may_be_bare(part: str) -> bool:
     return (
         len(words) <= LONGEST_BARE
         and re.search(r"[\d½¼¾⅓⅔:.]", part) is None
-        and len(part) > len("aa")
+        and len(part) >= SHORTEST_BARE
         and first_word(part) not in word_list("verb") - word_list("deed_food")
     )

@@ -61,7 +61,7 @@ def _are_foods(said: Sequence[str]) -> bool:
 
 def _unwrapped(rows: list[str]) -> list[str]:
     """Return lines without the emphasis that all foods of a list stand in: "**200 g flour**"."""
-    return _mended(rows, _WRAPPED, lambda found: found["sign"], lambda found: found["said"].strip())
+    return _mended(rows, _WRAPPED, lambda found: found["said"].strip())
 
 
 def _signed(rows: list[str]) -> list[str]:
@@ -69,7 +69,6 @@ def _signed(rows: list[str]) -> list[str]:
     return _mended(
         rows,
         _SIGN,
-        lambda found: found["sign"],
         lambda found: found.string if found["sign"] in _USUAL else f"• {found.string[found.end() :]}",
     )
 
@@ -100,18 +99,18 @@ MOST_NAME = 4
 def _mended(
     rows: list[str],
     form: re.Pattern[str],
-    sign: Callable[[re.Match[str]], str],
     plain: Callable[[re.Match[str]], str],
 ) -> list[str]:
+    """Return lines as *plain* has them where their sign is one that the foods of a list bear."""
     found = [form.match(row) for row in rows]
-    counted = Counter(sign(one) for one in found if one)
+    counted = Counter(one["sign"] for one in found if one)
     are_items = {
         mark
         for mark, count in counted.items()
         if count >= LEAST_MARKED
-        and _are_foods([plain(one).removeprefix("• ") for one in found if one and sign(one) == mark])
+        and _are_foods([plain(one).removeprefix("• ") for one in found if one and one["sign"] == mark])
     }
-    return [plain(one) if one and sign(one) in are_items else row for row, one in zip(rows, found, strict=True)]
+    return [plain(one) if one and one["sign"] in are_items else row for row, one in zip(rows, found, strict=True)]
 
 
 def _counted(rows: list[str]) -> list[str]:

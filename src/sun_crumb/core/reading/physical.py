@@ -165,11 +165,15 @@ def _is_table_head(raw: str) -> bool:
     )
 
 
+# "Blackberry tart | The Late Lunch": so many cells.
+NAME_AND_SITE = 2
+
+
 def _title_row(raw: str) -> list[str]:
     """Return the cells of a first line where bars divide a name from how many it makes: no row of a table; else none."""
     cells = [c.strip() for part in _BAR.split(raw) for c in GAP.split(part) if c.strip()]
     is_named = bool(cells) and read_amount(clean(cells[0])) is None
-    is_of_a_site = len(cells) == len(("a name", "its site")) and "|" in raw and not re.search(r"\d", raw)
+    is_of_a_site = len(cells) == NAME_AND_SITE and "|" in raw and not re.search(r"\d", raw)
     is_told = any(bare_count(clean(c)) for c in cells[1:])
     return cells if is_named and (is_told or (is_of_a_site and len(cells[0].split()) > 1)) else []
 
