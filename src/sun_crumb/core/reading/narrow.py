@@ -38,7 +38,7 @@ def whole_again(lines: Sequence[Physical]) -> list[Physical]:
         is_next = bool(told) and line.number == lines[n - 1].number + 1 and bool(before) and bool(text)
         after = lines[n + 1].raw.strip() if n + 1 < len(lines) else ""
         if is_next and line.role is None and told[-1].role is None and _goes_on(told[-1], before, text, after, width):
-            told[-1] = replace(told[-1], raw=_joined(told[-1].raw, text))
+            told[-1] = replace(told[-1], raw=rejoined(told[-1].raw, text))
         else:
             told.append(line)
         before = line.raw.rstrip()
@@ -99,14 +99,38 @@ def _had_no_room(before: str, text: str, width: int) -> bool:
     return not had_room and not begins_food(text) and not AMOUNT_BEHIND.match(text)
 
 
-def _joined(before: str, text: str) -> str:
+def rejoined(before: str, after: str) -> str:
+    """Return two lines as one, a word that was broken at its end whole again: "mascar-" and "pone", but "self-" and "raising"."""
     before = before.rstrip()
-    is_torn = re.search(r"[a-z]{2}-$", before) is not None and text[:1].islower() and not _KEEPS_HYPHEN.search(before)
-    return f"{before[:-1]}{text}" if is_torn else f"{before}{'' if before.endswith('-') else ' '}{text}"
+    broken = _BROKEN_WORD.search(before)
+    if broken and after[:1].islower():
+        return before[: None if broken[1].lower() in _KEEPS_HYPHEN else -1] + after
+    return f"{before} {after}"
 
 
-# "all-" and "purpose flour", "self-" and "raising"
-_KEEPS_HYPHEN = re.compile(
-    r"\b(?:self|all|semi|low|full|non|half|free|medium|extra|gluten|sugar|fat|bitter|short|long|two|three|table|tea)-$",
-    re.I,
+_BROKEN_WORD = re.compile(r"\b([^\W\d_]{2,})-$")
+# "all-" and "purpose flour", "table-" and "spoons"
+_KEEPS_HYPHEN = frozenset(
+    [
+        "self",
+        "all",
+        "semi",
+        "low",
+        "full",
+        "non",
+        "half",
+        "free",
+        "medium",
+        "extra",
+        "gluten",
+        "sugar",
+        "fat",
+        "bitter",
+        "short",
+        "long",
+        "two",
+        "three",
+        "table",
+        "tea",
+    ]
 )
