@@ -113,6 +113,17 @@ class BakeDay(Screens):
         expect(cool).to_have_text(stood)
         self.assertEqual(self.problems, [])
 
+    def test_what_cannot_be_leaves_an_earlier_days_moves(self) -> None:
+        page = self.open(DAY)
+        page.get_by_role("button", name=re.compile("For the date paste.*arrow left or right")).press("ArrowLeft")
+        expect(page.get_by_text("1 step moved by you.")).to_be_visible()
+        page.reload()
+        expect(page.get_by_text("1 step moved by you.")).to_be_visible()
+        page.get_by_role("button", name=re.compile("Cool in the tin.*arrow left or right")).press("ArrowRight")
+        expect(page.get_by_text("It can’t begin at")).to_be_visible()
+        expect(page.get_by_text("1 step moved by you.")).to_be_visible()
+        self.assertEqual(self.problems, [])
+
     def test_two_bakes_for_one_table(self) -> None:
         page = self.open("/recipes/3/bake-day/5")
         expect(page.get_by_text("begin at")).to_be_visible()

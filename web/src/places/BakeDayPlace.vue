@@ -4,19 +4,18 @@ import { useRouter } from 'vue-router'
 import { ApiError } from '../api/client'
 import OvenFields from '../components/OvenFields.vue'
 import PanelCards from '../components/PanelCards.vue'
-import DayClock from '../components/DayClock.vue'
 import MethodBeside from '../components/MethodBeside.vue'
 import TimerPills from '../components/TimerPills.vue'
+import WhenToBegin from '../components/WhenToBegin.vue'
 import { useKeys } from '../composables/useKeys'
 import { usePaper } from '../composables/usePaper'
-import { minutesText } from '../logic/clock'
+import { useWhenToBegin } from '../composables/useWhenToBegin'
 import { draft, keepDraft } from '../logic/draft'
 import { grams, kcal, plural } from '../logic/format'
-import { withPlanned } from '../logic/planned'
 import { useHousehold } from '../stores/household'
 import { useNotices } from '../stores/notices'
 import { useWorktop } from '../stores/worktop'
-import type { MethodStep, Schedule, Settings, StepUse, Timer } from '../api/types'
+import type { MethodStep, Settings, StepUse, Timer } from '../api/types'
 
 const props = defineProps<{ id: number; version: number }>()
 const worktop = useWorktop()
@@ -26,111 +25,8 @@ const router = useRouter()
 const problem = ref('')
 const isLost = ref(false)
 const day = computed(() => (worktop.day?.version_id === props.version ? worktop.day : undefined))
-const serve = ref(draft(`serve.${props.version}`, tomorrowAt(16)))
-const sleep = computed(() => household.settings.sleep)
+const clock = useWhenToBegin(props)
 const have = ref<string[]>(draft(`have.${props.version}`, []))
-const calendar = computed(
-  () =>
-    `/api/recipes/${props.id}/versions/${props.version}/schedule.ics?serve=${serve.value}&sleep=${sleep.value}&beside=${beside.value.length ? besideKey.value : ''}&pins=${Object.entries(
-      pins.value,
-    )
-      .map(([key, at]) => `${key}@${at}`)
-      .join(',')}`,
-)
-
-function tomorrowAt(hour: number): string {
-  const at = new Date(Date.now() + 86_400_000)
-  const two = (n: number): string => String(n).padStart(2, '0')
-  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}T${two(hour)}:00`
-}
-
-/** When some steps begin by the cook's own word; what else is baked for the same time. */
-const pins = ref<Record<string, string>>(draft(`pins.${props.version}`, {}))
-const besideKey = ref(draft(`beside.${props.version}`, ''))
-const others = computed(() => household.settings.planned.filter((bake) => bake.version !== props.version))
-const beside = computed(() => {
-  const bake = others.value.find((one) => `${one.recipe}/${one.version}` === besideKey.value)
-  return bake ? [{ recipe_id: bake.recipe, version_id: bake.version }] : []
-})
-
-let wentWith: Record<string, string> = {}
-
-let isPinning = false
-
-/** One move at a time: what is pressed while the day is planned is not heard. */
-async function pin(id: string, iso: string): Promise<void> {
-  if (isPinning) return
-  isPinning = true
-  try {
-    pins.value = { ...pins.value, [id]: iso }
-    const found = await plan()
-    if (found?.feasible) wentWith = pins.value
-    if (!found || found.feasible) return
-    // Back to the last that went.
-    pins.value = wentWith
-    await plan()
-    notices.say(`It can’t begin at ${iso.slice(11, 16)}: ${found.clashes.join('; ') || 'there is no way'}.`)
-  } finally {
-    isPinning = false
-  }
-}
-
-function letGo(): void {
-  const before = pins.value
-  pins.value = wentWith = {}
-  void plan()
-  notices.say('All steps are planned anew.', {
-    label: 'Undo',
-    run: () => {
-      pins.value = before
-      void plan()
-    },
-  })
-}
-
-/** At another time of serving nothing is where it was moved to. */
-function letGoAndPlan(): void {
-  pins.value = wentWith = {}
-  void plan()
-}
-
-function bakeBeside(key: string): void {
-  besideKey.value = key
-  keepDraft(`beside.${props.version}`, key)
-  pins.value = wentWith = {}
-  void plan()
-}
-
-async function plan(isChosen = true): Promise<Schedule | undefined> {
-  if (!serve.value) return undefined
-  keepDraft(`serve.${props.version}`, serve.value)
-  keepDraft(`pins.${props.version}`, pins.value)
-  const found = await worktop
-    .plan(props.id, props.version, serve.value, sleep.value, beside.value, pins.value)
-    .catch((error: unknown) => {
-      notices.complain(error)
-      return undefined
-    })
-  const start = worktop.schedule?.start
-  if (start && day.value && isChosen) {
-    const bake = {
-      recipe: props.id,
-      version: props.version,
-      title: day.value.method.title,
-      label: day.value.label,
-      serve: serve.value,
-      start,
-    }
-    await household.change({ planned: withPlanned(household.settings.planned, bake) }).catch(notices.complain)
-  }
-  return found
-}
-
-async function changeSleep(from: string, to: string): Promise<void> {
-  const hours = from && to ? `${from}-${to}` : ''
-  await household.change({ sleep: hours }).catch(notices.complain)
-  await plan()
-}
 
 async function changeOven(changes: Partial<Settings>): Promise<void> {
   try {
@@ -156,7 +52,7 @@ async function move(use: StepUse, step: MethodStep): Promise<void> {
   const { position } = use
   try {
     await worktop.move(props.id, props.version, position, step.key ?? '')
-    await plan(false)
+    await clock.plan()
     notices.say(`${use.name} goes in at step ${step.n}.`, {
       label: 'Undo',
       run: () => worktop.move(props.id, props.version, position, from?.key ?? '').catch(notices.complain),
@@ -188,12 +84,6 @@ function check(key: string): void {
   keepDraft(`have.${props.version}`, have.value)
 }
 
-function serveAt(iso: string): void {
-  pins.value = {}
-  serve.value = iso
-  void plan()
-}
-
 async function stop(timer: Timer): Promise<void> {
   await worktop.stop(timer.id).catch(notices.complain)
   notices.say(`${timer.name} stopped.`, {
@@ -218,7 +108,7 @@ useKeys({ c: () => void router.push(counter.value) })
 onMounted(async () => {
   try {
     await worktop.load(props.id, props.version)
-    await plan(false)
+    await clock.plan()
   } catch (error) {
     problem.value = error instanceof Error ? error.message : 'Something went wrong.'
     isLost.value = error instanceof ApiError && error.code === 'not_found'
@@ -226,11 +116,14 @@ onMounted(async () => {
 })
 watch(
   () => props.version,
-  () =>
+  () => {
+    have.value = draft(`have.${props.version}`, [])
+    clock.takeUp()
     worktop
       .load(props.id, props.version)
-      .then(() => plan(false))
-      .catch(notices.complain),
+      .then(() => clock.plan())
+      .catch(notices.complain)
+  },
 )
 function print(): void {
   window.print()
@@ -302,70 +195,20 @@ function print(): void {
         <p v-for="caution in day.cautions" :key="caution" class="caution small">{{ caution }}</p>
       </div>
       <aside>
-        <section class="no-print" aria-labelledby="clock-title">
-          <h2 id="clock-title">When to begin</h2>
-          <p class="asks">
-            <label
-              >on the table at <input v-model="serve" type="datetime-local" @change="letGoAndPlan"
-            /></label>
-            <label
-              >asleep from
-              <input
-                type="time"
-                :value="sleep.slice(0, 5)"
-                @change="changeSleep(($event.target as HTMLInputElement).value, sleep.slice(6))"
-            /></label>
-            <label
-              >to
-              <input
-                type="time"
-                :value="sleep.slice(6)"
-                @change="changeSleep(sleep.slice(0, 5), ($event.target as HTMLInputElement).value)"
-            /></label>
-          </p>
-          <p v-if="others.length" class="asks">
-            <label
-              >on one day with
-              <select :value="besideKey" @change="bakeBeside(($event.target as HTMLSelectElement).value)">
-                <option value="">nothing else</option>
-                <option v-for="bake in others" :key="bake.version" :value="`${bake.recipe}/${bake.version}`">
-                  {{ bake.title }}, {{ bake.label }}
-                </option>
-              </select></label
-            >
-          </p>
-          <p v-if="Object.keys(pins).length" class="small">
-            {{ Object.keys(pins).length }} {{ plural(Object.keys(pins).length, 'step') }} moved by you.
-            <button type="button" class="plain" @click="letGo">Plan all anew</button>
-          </p>
-          <template v-if="worktop.schedule?.feasible && worktop.schedule.start">
-            <p class="begin">
-              begin at
-              <b class="display">{{ worktop.schedule.start.slice(11, 16) }}</b>
-              <template v-if="worktop.schedule.start.slice(0, 10) !== serve.slice(0, 10)">
-                the day before</template
-              >, {{ minutesText(worktop.schedule.makespan_min ?? 0) }} ahead
-              <a :href="calendar" class="plain small">into a calendar</a>
-            </p>
-            <DayClock :schedule="worktop.schedule" :pins="pins" @pin="pin" />
-          </template>
-          <div v-else-if="worktop.schedule" class="problem">
-            <p>
-              It can’t be ready by then:
-              <template v-for="(clash, n) in worktop.schedule.clashes" :key="clash"
-                ><template v-if="n">; </template>{{ clash }}</template
-              >.
-            </p>
-            <v-btn
-              v-if="worktop.schedule.earliest"
-              size="small"
-              variant="outlined"
-              @click="serveAt(worktop.schedule.earliest)"
-              >Serve at {{ worktop.schedule.earliest.slice(11, 16) }} on
-              {{ worktop.schedule.earliest.slice(0, 10) }} instead</v-btn
-            >
-          </div>
-        </section>
+        <WhenToBegin
+          :serve="clock.serve.value"
+          :sleep="clock.sleep.value"
+          :others="clock.others.value"
+          :beside-key="clock.besideKey.value"
+          :pins="clock.pins.value"
+          :calendar="clock.calendar.value"
+          :schedule="worktop.schedule"
+          @serve="clock.serveAt"
+          @sleep="clock.changeSleep"
+          @beside="clock.bakeBeside"
+          @pin="clock.pin"
+          @let-go="clock.letGo"
+        />
         <details class="no-print" @toggle="worktop.loadPanels(props.version).catch(notices.complain)">
           <summary>What a pack of it would say</summary>
           <PanelCards v-if="worktop.panels?.version_id === props.version" :panels="worktop.panels" />
@@ -402,25 +245,6 @@ function print(): void {
   grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
   gap: 44px;
   margin-top: 12px;
-}
-.asks {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
-}
-input[type='datetime-local'],
-input[type='time'] {
-  font: inherit;
-  color: inherit;
-  border-bottom: 2px solid var(--sun);
-  padding: 2px 4px;
-  background: none;
-}
-.begin {
-  margin: 14px 0 10px;
-}
-.begin b {
-  font-size: 2.2rem;
 }
 .plain {
   color: inherit;
