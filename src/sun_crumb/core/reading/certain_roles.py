@@ -10,6 +10,7 @@ from itertools import pairwise
 from sun_crumb.core.reading.food_ends import begins_food, first_word
 from sun_crumb.core.reading.headings import names_a_part
 from sun_crumb.core.reading.known import Known
+from sun_crumb.core.reading.oven_heat import TIMED
 from sun_crumb.core.reading.physical import Physical, Statement
 from sun_crumb.core.reading.portion_asides import bare_count
 from sun_crumb.core.reading.portion_cues import statements
@@ -38,6 +39,7 @@ def certain_roles(
         **_of_a_page(found),
         **_below_the_page(found, told),
         **_table_heads(lines),
+        **_heat_and_time(found),
         **wrapped(found),
         **_bare_parts(found, told),
         **_named_fields(found),
@@ -96,6 +98,16 @@ _DATED = re.compile(
 def _oven_first(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the lines in small letters that begin with the oven's heat and go on: "oven 150, 120 once it's in"."""
     return {s.line.number: "step" for s in found if _OVEN_THEN.match(s.raw.strip())}
+
+
+def _heat_and_time(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that begin with the oven's heat and how long, and say no more than that and the tin: "350 / 1 hr / loaf pan"."""
+    several = Counter(s.line.number for s in found)
+    return {
+        s.line.number: "step"
+        for s in found
+        if several[s.line.number] == 1 and len(s.text) < SHORT_STEP and TIMED.match(s.text)
+    }
 
 
 _OVEN_THEN = re.compile(r"oven\s+(?:on\s+)?(?:at\s+|to\s+)?\d{2,3}\b.*[a-z]{3}")

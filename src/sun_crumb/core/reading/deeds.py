@@ -17,7 +17,7 @@ _STEP_NUMBER = re.compile(
 _BARE_NUMBER = re.compile(r"^\s*\d{1,2}\s+(?=([A-Z][a-z]+)\b)")
 DURATION = re.compile(
     r"\b(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|chill(?:ing)?|rest(?:ing)?|active|hands[- ]on|ready|inactive|cooling|freez(?:e|ing)|setting|proving)"
-    r"(?:\s+time)?\s*(?:in\b)?\s*[:=\-–]?\s*(?:about\s+|overnight|\d)",
+    r"(?:\s+time)?\s*(?:in\b)?\s*[:=\-–]?\s*(?:about\s+|overnight|\d(?!\d{0,2}\s*(?:slices|pieces|portions|servings|squares|bars|people)\b))",
     re.I,
 )
 SENTENCE_END = re.compile(r"[.!?]\s+(?=[^\W\d_])")

@@ -7,6 +7,7 @@ from collections import Counter
 from collections.abc import Callable, Sequence
 
 from sun_crumb.core.reading.food_ends import is_food_with_amount
+from sun_crumb.core.reading.scanned import figures_again
 
 # So many lines that bear a mark, of which such a share are foods, bear it as items of a list (judgement).
 LEAST_MARKED, LEAST_FOODS_SHARE = 3, 0.6
@@ -39,8 +40,8 @@ def evened(rows: Sequence[str]) -> list[str]:
     >>> evened(["Tart", ":: 200 g flour", ":: 100 g butter", ":: 1 egg"])
     ['Tart', '• 200 g flour', '• 100 g butter', '• 1 egg']
     """
-    told = _unquoted([_TAB_BEHIND.sub(r"\1 ", _BLANKS.sub(" ", row)) for row in rows])
-    for mend in (_unwrapped, _counted, _headed, _signed):
+    told = _unquoted([figures_again(_TAB_BEHIND.sub(r"\1 ", _BLANKS.sub(" ", row))) for row in rows])
+    for mend in (_unspoken, _without_shares, _uncounted, _unwrapped, _counted, _headed, _signed):
         told = mend(told)
     return told
 
@@ -52,6 +53,54 @@ def _unquoted(rows: list[str]) -> list[str]:
         row.lstrip().startswith(">") for row in quoted
     ) == len(quoted)
     return [_QUOTE.sub("", row) if is_letter else row for row in rows]
+
+
+# "Sanna: 2 dl sugar": who says it
+_SAYS = re.compile(r"^\s*(?P<name>[A-Z][\w .'’-]{0,24}?)\s*:\s+(?=\S)")
+
+
+def _unspoken(rows: list[str]) -> list[str]:
+    """Return lines without the name of who says each of them, where one or two say nearly all."""
+    found = [_SAYS.match(row) for row in rows]
+    written = sum(bool(row.strip()) for row in rows)
+    says = {name for name, many in Counter(one["name"] for one in found if one).items() if many >= LEAST_MARKED}
+    said = [one is not None and one["name"] in says for one in found]
+    if sum(said) < max(LEAST_MARKED, MOST_SPOKEN * written):
+        return rows
+    return [row[one.end() :] if one and is_said else row for row, one, is_said in zip(rows, found, said, strict=True)]
+
+
+# Where such a share of the lines begins with a name, it is who says them (judgement).
+MOST_SPOKEN = 0.7
+# "Sugar 15% 90 g", "Sugar 90 g (15 %)": the baker's per cent beside the weight
+_SHARE_FIRST = re.compile(r"(?<=[^\W\d_)])[ \t:,–-]*\b\d{1,3}(?:[.,]\d+)?\s?%(?=[ \t,;|/=–-]+\d[\d.,]*\s?(?:g|kg|ml)\b)")
+_SHARE_LAST = re.compile(r"(?<=\d|g|l)[ \t,;/–-]+\(?\d{1,3}(?:[.,]\d+)?\s?%\)?(?=\s*$)")
+
+
+def _without_shares(rows: list[str]) -> list[str]:
+    """Return lines without the baker's per cent of each, where the weight stands beside it and one of them is the whole."""
+    for form in (_SHARE_FIRST, _SHARE_LAST):
+        found = [form.search(row) for row in rows]
+        if sum(one is not None for one in found) >= LEAST_MARKED and any(one and "100" in one[0] for one in found):
+            return [row[: one.start()] + row[one.end() :] if one else row for row, one in zip(rows, found, strict=True)]
+    return rows
+
+
+def _uncounted(rows: list[str]) -> list[str]:
+    """Return lines without the numbers that count every one of them, the name and the steps too."""
+    written = [n for n, row in enumerate(rows) if row.strip()]
+    found = [_NUMBER.match(rows[n]) for n in written]
+    is_counted = len(written) >= LEAST_COUNTED and all(
+        one is not None and int(one["number"]) == n for n, one in enumerate(found, 1)
+    )
+    told = list(rows)
+    for n, one in zip(written, found, strict=True) if is_counted else ():
+        told[n] = rows[n][one.end() :] if one else rows[n]
+    return told
+
+
+# So many lines, every one with its number, are counted throughout (judgement).
+LEAST_COUNTED = 6
 
 
 def _are_foods(said: Sequence[str]) -> bool:

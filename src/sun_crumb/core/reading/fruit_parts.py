@@ -95,6 +95,7 @@ _WHOLE = r"\b(?:slice|segment|boil|simmer|peel|quarter|chop|halve|cut)\w*\b[^.;]
 
 def _parts_of_a_fruit(text: str) -> list[str] | None:
     """Read "zest and juice of 1 lemon" and "1 lemon, juice and zest" as one statement for each part."""
+    text = _LEADS_ON.sub("of ", text, count=1)
     if told := _told_of_each(text):
         return told
     if halves := _ZESTED_AND_PART_JUICED.match(text):
@@ -125,6 +126,8 @@ def _parts_of_a_fruit(text: str) -> list[str] | None:
     return by_its_words(text)
 
 
+# "Zest of ...... ½ lemon"
+_LEADS_ON = re.compile(r"(?<=[a-z] )of\s*[-–—:.]+\s*(?=[\d½¼])", re.I)
 # "3 lemons (juice; zest of one)"
 _JUICED_AND_ZEST_OF = re.compile(
     r"^(?P<count>\d{1,2}|one|two|three|four)\s+(?:large\s+|unwaxed\s+|small\s+)*(?P<food>lemon|lime|orange|grapefruit|clementine)s?\s*[,(;]\s*(?:the\s+)?juiced?(?:\s+of\s+all)?\s*[;,]?\s*(?:(?:and|plus|&)\s+|\+\s*)?(?:the\s+)?(?:(?:finely\s+)?grated\s+)?zest\s+(?:of\s+|from\s+)?(?P<zest>\d|one|two|half|½)(?:\s+(?:of them|lemon|lime|orange)s?)?\s*\)?$",

@@ -132,7 +132,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     """
     step = _SPOON_BY_SPOON.sub("", _HOUR_AND_A_HALF.sub(r"\1", _HOLDING.sub(r"\1 ", without_unit_stops(step))))
     if is_list:
-        step = _WHICH_SPOON.sub(r"\1", step)
+        step = _in_its_unit(_WHICH_SPOON.sub(r"\1", step))
     found = list(_amounts_first(step, is_list=is_list))
     if is_list:
         fruit = [(m.start(), m.end(), m[0]) for m in _OF_FRUIT.finditer(step)]
@@ -157,6 +157,21 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
         taken = {at for at, _ in behind}
         found = [(at, said) for at, said in found if at not in taken] + behind
     return [said for _, said in sorted(found)][:MOST_MENTIONS]
+
+
+def _in_its_unit(step: str) -> str:
+    """Return a step with the unit that a number leaves out: "300 grams of flour, 200 of butter"."""
+    told, at = [], 0
+    for bare in _OF_THE_SAME.finditer(step):
+        units_before = _UNIT_TOLD.findall(step[: bare.start()])
+        if units_before:
+            told += [step[at : bare.end("number")], f" {units_before[-1]}"]
+            at = bare.end("number")
+    return "".join([*told, step[at:]])
+
+
+_OF_THE_SAME = re.compile(r"(?<![\w.,/])(?P<number>\d{2,4})\s+of\s+(?!the\b|them\b|these\b|those\b|it\b)(?=[^\W\d_]{3})", re.I)
+_UNIT_TOLD = re.compile(r"(?<=\d)\s?(g|grams?|grammes?|ml)\b", re.I)
 
 
 def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:

@@ -85,6 +85,7 @@ def read_oven(text: str) -> Oven | None:
         or _FAN_BESIDE.search(text)
         or _MINUTES_AT.search(text)
         or FOR_SO_LONG.search(text)
+        or _DEGREES_THEN_TIME.search(text)
         or _HEAT_ALONE.search(text)
         or _ABROAD.search(text)
     )
@@ -110,13 +111,18 @@ _GOES_IN = re.compile(
     re.I,
 )
 # "25 mins at 180, wobbly", "12 min @ 175": how long, and then how hot.
-SO_LONG_AT = r"\d[\d½¼¾.,]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min|hour|hr|h\b)[a-z]*\.?\s*(?:(?:more|longer)\s+)?(?:@|at)\s*"
+SO_LONG_AT = r"(?:\d[\d½¼¾.,]*(?:\s*(?:-|–|to)\s*\d+)?\s*(?:min|hour|hr|h\b)[a-z]*\.?|(?:half\s+)?an\s+hour(?:\s+and\s+a\s+(?:half|quarter))?|three quarters of an hour)\s*(?:(?:more|longer)\s+)?(?:@|at)\s*"
 _MINUTES_AT = re.compile(
     rf"\b{SO_LONG_AT}(1[2-9]\d|2[0-4]\d|3[0-9][05]|4[0-5][05])\s*(?:°|º|degrees\b)?\s*(C\b)?\s*(fan\b)?", re.I
 )
 # "brownie tin, 180 for 25ish", "pour over the custard, 160 for 30 mins"
 FOR_SO_LONG = re.compile(
     r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?for\s+(?:about\s+)?(?:an?\s+hour|\d[\d½¼¾.]*\s*(?:hours?|hrs?)|\d{2}\s*(?:-?ish\b|(?:(?:-|–|to)\s*\d{2}\s*)?min))",
+    re.I,
+)
+# "12 muffin cups, 200 degrees 18 min"
+_DEGREES_THEN_TIME = re.compile(
+    r"\b(1[3-9]\d|2[0-4]\d|3[0-9][05]|4[0-5][05])\s*(?:°|º|degrees\b|deg\b\.?)\s*([CF]\b)?\s*(fan\b)?[\s,/–-]*(?:for\s+)?\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?\s*(?:m\b|min|h\b|hr|hour)",
     re.I,
 )
 # "400 degrees.", "175° mitten av ugnen": a heat and nothing more, or the oven in another tongue.

@@ -62,7 +62,7 @@ class Stated:
 def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     """Return what a line or sentence says of portions; *base* is how far its place in the recipe is trusted."""
     found = []
-    text = _OR_MORE.sub(r"\1 \2-\3", _FOR_ANOTHER.sub("", text))
+    text = _OR_MORE.sub(r"\1 \2-\3", _FOR_ANOTHER.sub("", _HYPHENED.sub(": ", text)))
     text = _TWO_APPETITES.sub(r"\1 people or \2 people", _BAKERS_DOZEN.sub("13", text))
     for cue in _CUE.finditer(text):
         kind = cue.lastgroup or ""
@@ -108,6 +108,8 @@ _FOR_ANOTHER = re.compile(
     r"\b(?:doubl|tripl|quadrupl|halv|scal|multipl)\w*\b[^.;\d]{0,24}\b(?:for|to\s+(?:serve|feed|make))\s+[\w-]+(?:\s+[^\W\d_]+)?",
     re.I,
 )
+# "Servings-5"
+_HYPHENED = re.compile(r"(?<=[a-z]{3})[-–—](?=\d)")
 # "serves 8/10"
 _OR_MORE = re.compile(
     r"\b(serves|feeds|makes|cuts(?: in)?(?:to)?)\s+(\d{1,2})\s?/\s?(\d{1,2})(?![\d/]|\s*(?:inch|in\b|cm|\"))", re.I

@@ -60,7 +60,9 @@ _FILLED = re.compile(
 )
 # A tin with so many holes makes so many, if all is filled.
 _HOLES = re.compile(
-    r"\b(?P<rest>\d{1,2})[- ](?:hole|cup|cavity|case)s?\s+(?:\w+[- ])?(?:muffin|cupcake|bun|fairy|madeleine|mince pie|tartlet|doughnut|donut|friand)",
+    r"\b(?P<rest>\d{1,2})[- ](?:hole|cup|cavity|case)s?\s+(?:\w+[- ])?(?:muffin|cupcake|bun|fairy|madeleine|mince pie|tartlet|doughnut|donut|friand)"
+    # "12 muffin cups"
+    r"|\b(?P<cases>\d{1,2})\s+(?:paper\s+|lined\s+|greased\s+)?(?:muffin|cupcake|bun|fairy cake|tartlet)\s+(?:cups|cases|holes|liners|papers|moulds)\b",
     re.I,
 )
 # "cut into 3 x 5 pieces", "a 4 by 6 grid"
@@ -105,7 +107,7 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
     if filled := _FILLED.search(sentence):
         return Stated(read_count(filled[1]), "", 0.8, filled[0])
     if holes := _HOLES.search(sentence):
-        many = int(holes["rest"])
+        many = int(holes["rest"] or holes["cases"])
         return Stated(Count(many, many, "piece", "piece", 0), "", 0.35, holes[0]) if many >= 4 else None
     return None
 

@@ -34,8 +34,10 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     if asked := _ASKED_ABOUT.search(title):
         title = asked[1][:1].upper() + asked[1][1:]  # "hi love, you asked about the bread pudding"
     title = _ASKED_WITHOUT.sub(r"\1", title)
-    title = _LEADS_IN.sub("", _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title)))
-    return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:–—-")).removesuffix(" .").rstrip(".")), [
+    title = _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title))
+    if led := _LEADS_IN.match(title):
+        title = re.sub(r"\s+recipe$", "", title[led.end() :], flags=re.I)
+    return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:/–—-")).removesuffix(" .").rstrip(".")), [
         *([said] if said else []),
         *(told for part in more for told in told_of(part)),
     ]
@@ -366,7 +368,7 @@ def _name_in(piece: Piece) -> str:
     is_counted = said is not None and said.count is not None and piece.role == "food"  # "LEMON SWISS ROLL (8 slices)"
     told = named if piece.role == "portions" or is_counted else SENTENCE.split(piece.text)[0]
     if piece.role == "heading":
-        told = _COUNT_BEHIND.sub("", told)
+        told = _COUNT_BEHIND.sub("", named if said is not None and said.count is not None else told)
     return _TO_MAKE.sub("", re.sub(r"[\"“”]", "", told).strip(" *#_=:.–—-"))
 
 
@@ -434,7 +436,7 @@ _ASKED_WITHOUT = re.compile(
 )
 # "so here's how i do my banana pancakes"
 _LEADS_IN = re.compile(
-    r"^how\s+(?:i|we)\s+(?:make|do|bake)\s+(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})|^(?:(?:so|ok|okay|well|right)\W+)?(?:here(?:['’]s| is)|this is)\s+(?:how\s+(?:i|we)\s+(?:do|make|bake)\s+|the recipe for\s+)(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})",
+    r"^how\s+(?:i|we)\s+(?:make|do|bake)\s+(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})|^(?:(?:so|ok|okay|well|right)\W+)?(?:here(?:['’]s| is)|this is)\s+(?:how\s+(?:i|we)\s+(?:do|make|bake)\s+|the recipe for\s+|(?=(?:my|our|the)\b))(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})",
     re.I,
 )
 # "Banana muffins *** now with less sugar ***"

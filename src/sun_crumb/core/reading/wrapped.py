@@ -84,6 +84,8 @@ def broken_list(lines: Sequence[Physical]) -> list[Physical]:
 def _as_one(block: list[Physical]) -> list[Physical]:
     """Return a block of lines as one where only together they are a list of foods that commas divide."""
     texts = [line.raw.strip() for line in block]
+    if sections := _sections(block, texts):
+        return sections
     broken = [text for text in texts[1:] if text[:1].islower() and not _ITEM.match(text)]
     if not LEAST_BROKEN <= len(texts) <= MOST_BROKEN or len(broken) < LEAST_TORN or len(block[0].raw) > MOST_WIDE:
         return block
@@ -100,6 +102,29 @@ def _as_one(block: list[Physical]) -> list[Physical]:
     return [replace(block[0], raw=" ".join(texts))]
 
 
+def _sections(block: list[Physical], texts: list[str]) -> list[Physical]:
+    """Return a block of a narrow page with a line for each part, where the lines of each run on: "For the pastry: 200g plain" and "flour, 100g butter,"; else none."""
+    begins = [n for n, text in enumerate(texts) if _NAMES_ITS_FOODS.match(text)]
+    torn = [
+        two
+        for one, two in zip(texts, texts[1:], strict=False)
+        if two[:1].islower() and not re.search(r"[.,:;!)]$", one) and not _ITEM.match(two)
+    ]
+    is_running = 2 * sum("," in text for text in texts) > len(texts) and len(block[0].raw) <= MOST_WIDE
+    if not begins or begins[0] or len(torn) < LEAST_TORN or not is_running:
+        return []
+    told: list[Physical] = []
+    for start, end in zip(begins, [*begins[1:], len(texts)], strict=True):
+        whole = " ".join(texts[start:end])
+        foods = run_on(_NAMES_ITS_FOODS.sub("", whole))
+        if len(foods) < LEAST_FOODS or 2 * sum(map(begins_food, foods)) < len(foods):
+            return []
+        told.append(replace(block[start], raw=whole))
+    return told
+
+
+# "For the pastry: 200 g plain"
+_NAMES_ITS_FOODS = re.compile(r"^[A-Z][^\W\d_]*(?:\s[^\W\d_]+){0,4}\s*(?::|\s[-–—])\s+(?=[\d½¼¾⅓⅔]|an?\s|half\s|pinch\s)")
 _ENDS_COUNTED = re.compile(r"[^\W\d_][ :.–—-]+\d{1,2}$")
 # So many lines of a broken list, so many of which begin in the middle of a food, and so wide at most.
 LEAST_BROKEN, MOST_BROKEN, LEAST_TORN, MOST_WIDE = 3, 24, 2, 70
