@@ -15,7 +15,7 @@ from sun_crumb.core.reading import Reading
 
 # An amount that a line begins with, told by a pattern of its own: no part of the reader.
 _AMOUNT = re.compile(
-    r"^((?:\d[\d.,/½¼¾⅓⅔⅛ –-]*|[½¼¾⅓⅔⅛])\s*(?:(?:kg|g|ml|l|dl|cups?|c|tsps?|tbsps?|t|oz|lbs?|large|small|pinch of)\b\.?\s*)?)(\w.*)$",
+    r"^((?:\d[\d.,/½¼¾⅓⅔⅛ –-]*|[½¼¾⅓⅔⅛])\s*(?:(?:kg|g|ml|l|dl|cups?|c|tsps?|tbsps?|teaspoons?|tablespoons?|t|oz|lbs?|pints?|large|small|pinch of)\b\.?\s*)?)(?![\d.,/]|(?:g|ml)/)(\w.*)$",
     re.I,
 )
 _BULLET = re.compile(r"^[-*•▢◦+>☐✓–—»]\s*")
@@ -77,7 +77,8 @@ def _behind(form: str) -> Callable[[str, int], str]:
     def change(food: str, _: int) -> str:
         found = _AMOUNT.match(food)
         if found is None or re.search(
-            r"\(| or | \+ | - |^\W|^(?:x|sheet|litre|slices?|sticks?|can|jar|pack|level|heaped)\b", found[2]
+            r"\(| or | \+ | - |^\W|^(?:x|sheet|litre|slices?|sticks?|can|tin|jar|pack|packet|sachet|bustina|di|de|level|heaped|rounded|scant|scoops?|cm|inch|msk|tsk|pck)\b",
+            found[2],
         ):
             return food
         name, _, done = found[2].partition(",")

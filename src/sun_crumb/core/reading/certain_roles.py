@@ -43,7 +43,7 @@ def certain_roles(
         **wrapped(found),
         **_bare_parts(found, told),
         **_named_fields(found),
-        **{s.line.number: "junk" for s in found if _DATED.fullmatch(s.text) or _RATED.fullmatch(s.text)},
+        **{s.line.number: "junk" for s in found if _SAYS_NO_FOOD.fullmatch(s.text)},
         **_oven_first(found),
         **_short_steps(found),
         **_below_its_trail(found),
@@ -89,10 +89,7 @@ def _named_fields(found: Sequence[Statement]) -> dict[int, Role]:
 
 # "October 12", "3 May 2019": when it was written
 _MONTH = r"(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)\.?"
-_DATED = re.compile(
-    rf"(?:(?:posted|published|updated|written)\s+(?:on\s+)?)?(?:{_MONTH}\s+\d{{1,2}}(?:st|nd|rd|th)?|\d{{1,2}}(?:st|nd|rd|th)?\s+(?:of\s+)?{_MONTH})(?:,?\s+(?:19|20)\d\d)?\W*",
-    re.I,
-)
+_DATED = rf"(?:(?:posted|published|updated|written)\s+(?:on\s+)?)?(?:{_MONTH}\s+\d{{1,2}}(?:st|nd|rd|th)?|\d{{1,2}}(?:st|nd|rd|th)?\s+(?:of\s+)?{_MONTH})(?:,?\s+(?:19|20)\d\d)?\W*"
 
 
 def _oven_first(found: Sequence[Statement]) -> dict[int, Role]:
@@ -138,8 +135,10 @@ def _short_steps(found: Sequence[Statement]) -> dict[int, Role]:
 
 # No longer than this is a step in a few words [characters].
 SHORT_STEP = 100
-# "4.8 (211)": how many readers liked it
-_RATED = re.compile(r"\W*[1-5][.,]\d\s*\(\d{1,5}\)\W*")
+# "4.8 (211)": how many readers liked it; "easy": how hard it is
+_RATED = r"\W*[1-5][.,]\d\s*\(\d{1,5}\)\W*"
+_LEVEL = r"\W*(?:(?:difficulty|level|skill)(?: level)?\s*[:=-]?\s*)?(?:very |quite |super )?(?:easy|simple|medium|intermediate|beginner|advanced|tricky|hard|difficult|challenging)\W*"
+_SAYS_NO_FOOD = re.compile(f"{_DATED}|{_RATED}|{_LEVEL}", re.I)
 # "Mix, fill 18 cases, 20 min at 180"
 _DONE_AT = re.compile(r"^[^\W\d_]+[, ].*\b\d{1,3}\s*min\w*\.?\s+at\s+\d{3}\b", re.I)
 # "Brown the butter": no food of that colour
@@ -166,8 +165,8 @@ def _told_beside(found: Sequence[Statement]) -> dict[int, Role]:
 
 
 def _tells_portions_and_tin(text: str) -> bool:
-    cells = [cell for cell in re.split(r"\s*[,;|/·•]\s+|\s[-–—]\s", text) if cell.strip()]
-    counts = [cell for cell in cells if bare_count(cell)]
+    cells = [cell.strip("()[]<>~* ") for cell in re.split(r"\s*[,;|/·•]\s+|\s[-–—]\s", text) if cell.strip()]
+    counts = [cell for cell in cells if bare_count(cell) or (_TELLS_PORTIONS.match(cell) and statements(cell))]
     return len(cells) > 1 and bool(counts) and all(cell in counts or _TIN_OR_TIME.search(cell) for cell in cells)
 
 

@@ -12,7 +12,7 @@ from sun_crumb.core.reading.words import word_list
 # A full stop that divides two foods.
 _STOP = re.compile(r"(?<=[a-z)])\.\s+(?=[\d½¼¾⅓⅔⅛]|an? |pinch|half )")
 # "1 egg + 1 yolk", "zest & juice": signs that join as often as they divide.
-_WEAK = (_STOP, re.compile(r"\s+\+\s+"), re.compile(r"\s+&\s+"))
+_WEAK = (_STOP, re.compile(r"\s+:\s+"), re.compile(r"\s+\+\s+"), re.compile(r"\s+&\s+"))
 # The signs that may divide foods, those first that stand for nothing else.
 _SIGNS = (
     *tuple(
@@ -37,7 +37,9 @@ _SIGNS = (
 )
 _UNIT_BEHIND = re.compile(r"\d\s*(?:k?g|m?l|oz|lbs?|cups?|tsps?|tbsps?)\b", re.I)
 # What leads in the foods of a line: "Base:", "For the glaze -".
-_LED = re.compile(r"^([^\W\d_][^:;|/•·~\d]{1,40}?)\s*(?::|\s[-–—]{1,2})\s+(?=\S)")
+_LED = re.compile(
+    r"^((?:layer|part|step|tier|mix|stage)\s\d|[^\W\d_][^:;|/•·~\d]{1,40}?)\s*(?::|\s[-–—]{1,2})\s+(?=\S)", re.I
+)
 # "180C / 160C fan / gas 4": the oven three times, and no food.
 _HEAT = re.compile(r"\b\d{3}\s*(?:°|º|C\b|F\b|fan\b)|\bgas\s*(?:mark\s*)?\d", re.I)
 # "Egg wash: 1 egg + 1 tbsp milk": no part of its own.
@@ -63,14 +65,26 @@ def divided(text: str, leads: re.Pattern[str]) -> list[str]:
     """
     if len(text) < LEAST_LONG or not any(sign in text for sign in _ANY):
         return []
+    text = text.lstrip("# ")
     led = _LED.match(text)
-    if led and (first_word(led[1]) in word_list("verb") or _WASH.search(led[1])):
+    if led and _WASH.search(led[1]):
         led = None
+    is_deed = led is not None and first_word(led[1]) in word_list("verb") and not _names_a_part(led[1])
     for rest, head in ((text, ""), *(((text[led.end() :], led[1]),) if led else ())):
         for sign in _SIGNS:
             if foods := _foods(sign, rest, LEAST_UNDER_A_NAME if head else LEAST_FOODS):
-                return [*([f"{head}:"] if head and not leads.match(head) else []), *foods]
+                names_a_part = head and not is_deed and not leads.match(head)
+                return [*([f"{head}:"] if names_a_part else []), *foods]
     return []
+
+
+def _names_a_part(head: str) -> bool:
+    """Return whether a name ends with what a part of a dessert is called: "Cream cheese frosting"."""
+    return head.split()[-1].lower() in word_list("component") - word_list("deed_food") | PLACES
+
+
+# Where a part lies names it too: "top: 200 g chocolate".
+PLACES = frozenset({"top", "middle", "bottom"})
 
 
 _ANY = (
@@ -117,6 +131,8 @@ def _foods(sign: re.Pattern[str], text: str, least: int) -> list[str]:
         return []
     if not any((told := read_amount(clean(part))) and told[0].unit for part in parts) and not _UNIT_BEHIND.search(text):
         return []  # "3 June · 8 comments"
+    if any(_AMOUNT_ALONE.fullmatch(part) for part in parts):
+        return []  # "Butter : 200 g / Sugar : 100 g": the sign stands within each food
     weighed = [_is_food(part) for part in parts]
     bare = [part for part, is_weighed in zip(parts, weighed, strict=True) if not is_weighed]
     if (
@@ -129,12 +145,23 @@ def _foods(sign: re.Pattern[str], text: str, least: int) -> list[str]:
 
 
 def _is_food(part: str) -> bool:
-    return len(part.split()) <= LONGEST_PART and (begins_food(part) or _AMOUNT_LAST.match(part) is not None)
+    return len(part.split()) <= LONGEST_PART and (
+        begins_food(part) or _AMOUNT_LAST.match(part) is not None or _BEHIND_A_COLON.match(part) is not None
+    )
 
 
+_AMOUNT_ALONE = re.compile(
+    r"[\d½¼¾⅓⅔⅛][\d½¼¾⅓⅔⅛ .,/–-]*\s*(?:gms?|g|kg|ml|l|ltr|litres?|oz|lbs?|cups?|tsps?|tbsps?|nos?|pcs)?\.?|an?\s+(?:pinch|dash|handful)",
+    re.I,
+)
+# "Caster sugar : 100 gm", "Almonds: 2 tbsp, slivered"
+_BEHIND_A_COLON = re.compile(
+    rf"[^\W\d_][^\d:;]{{1,40}}?\s*:\s*(?:{_AMOUNT_ALONE.pattern})(?:\s+[a-z]+ed)?(?:\s*\([^()]*\))?(?:,\s*[^\d:]*)?$",
+    re.I,
+)
 # "carrots — 600 g, grated", "salt, pinch"
 _AMOUNT_LAST = re.compile(
-    r"(?![^\d]*:\s)[^\W\d_][^\d;]{1,40}?(?:\s*[-–—=~→:|>]+\s*|[\s,(]+)(?:\d|[½¼¾⅓⅔⅛]|(?:an?\s+)?(?:pinch|dash|handful)$|to taste$)",
+    r"(?![^\d]*:\s)[^\W\d_][^\d;]{1,40}?(?:\s*[-–—=~→:|>]+\s*|\s*\.{2,}\s*|[\s,(]+)(?:\d|[½¼¾⅓⅔⅛]|(?:an?\s+)?(?:pinch|dash|handful)$|to taste$)",
     re.I,
 )
 

@@ -20,7 +20,7 @@ _QUOTE = re.compile(r"^\s*(?:[>|]\s?)+(?![-=])")
 # A sign or a letter that is no word, alone before what the line says.
 _SIGN = re.compile(r"^\s*(?P<sign>o|[^\w\s\"'“”‘’([{<½¼¾⅓⅔⅛$€£]{1,4})\s*(?=[\w½¼¾⅓⅔⅛(])")
 _NUMBER = re.compile(
-    r"^\s*(?P<open>[(\[]?)(?P<number>\d{1,2})(?P<close>\s*[)\].:]|\s+[-–—|])\s*[-–—]?\s*(?=[\w½¼¾⅓⅔⅛(])"
+    r"^\s*(?P<open>[(\[]?)(?P<number>\d{1,2})(?P<close>\s*[)\]:]|\s*\.(?!\d)|\s+[-–—|])\s*[-–—]?\s*(?=[\w½¼¾⅓⅔⅛(])"
 )
 _WRAPPED = re.compile(
     r"^\s*(?P<sign>\*{1,3}|_{1,2}|~{1,2}|`|\"|“|\()(?P<said>[^*_`~“”\"]+?)(?:\*{1,3}|_{1,2}|~{1,2}|`|\"|”|\))\s*$"
@@ -41,7 +41,7 @@ def evened(rows: Sequence[str]) -> list[str]:
     ['Tart', '• 200 g flour', '• 100 g butter', '• 1 egg']
     """
     told = _unquoted([figures_again(_TAB_BEHIND.sub(r"\1 ", _BLANKS.sub(" ", row))) for row in rows])
-    for mend in (_unspoken, _without_shares, _uncounted, _unwrapped, _counted, _headed, _signed):
+    for mend in (_unspoken, _without_shares, _uncounted, _unwrapped, _counted, _named_apart, _headed, _signed):
         told = mend(told)
     return told
 
@@ -73,7 +73,9 @@ def _unspoken(rows: list[str]) -> list[str]:
 # Where such a share of the lines begins with a name, it is who says them (judgement).
 MOST_SPOKEN = 0.7
 # "Sugar 15% 90 g", "Sugar 90 g (15 %)": the baker's per cent beside the weight
-_SHARE_FIRST = re.compile(r"(?<=[^\W\d_)])[ \t:,–-]*\b\d{1,3}(?:[.,]\d+)?\s?%(?=[ \t,;|/=–-]+\d[\d.,]*\s?(?:g|kg|ml)\b)")
+_SHARE_FIRST = re.compile(
+    r"(?<=[^\W\d_)])[ \t:,–-]*\b\d{1,3}(?:[.,]\d+)?\s?%(?=[ \t,;|/=–-]+\d[\d.,]*\s?(?:g|kg|ml)\b)"
+)
 _SHARE_LAST = re.compile(r"(?<=\d|g|l)[ \t,;/–-]+\(?\d{1,3}(?:[.,]\d+)?\s?%\)?(?=\s*$)")
 
 
@@ -83,7 +85,29 @@ def _without_shares(rows: list[str]) -> list[str]:
         found = [form.search(row) for row in rows]
         if sum(one is not None for one in found) >= LEAST_MARKED and any(one and "100" in one[0] for one in found):
             return [row[: one.start()] + row[one.end() :] if one else row for row, one in zip(rows, found, strict=True)]
+    heads = [row for row in rows if "%" in row and not re.search(r"\d", row)]
+    found = [_BARE_LAST.search(row) for row in rows]
+    if (
+        heads
+        and sum(one is not None for one in found) >= LEAST_MARKED
+        and any(one and one[1] == "100" for one in found)
+    ):
+        return [
+            row[: one.start()] if one else _without_its_last(row) if row in heads else row
+            for row, one in zip(rows, found, strict=True)
+        ]
     return rows
+
+
+def _without_its_last(head: str) -> str:
+    """Return the head of a table without what its last column is called."""
+    *_, last = [0, *(gap.start() for gap in _GAPS.finditer(head.rstrip(" |")))]
+    return head[:last] if last else head
+
+
+_GAPS = re.compile(r"\s{2,}|[|\t]")
+# "Oats    60 g    20", under "%"
+_BARE_LAST = re.compile(r"(?<=\d|g)(?:\s{2,}|\s*[|\t]\s*)(\d{1,3}(?:[.,]\d+)?)\s*\|?\s*$")
 
 
 def _uncounted(rows: list[str]) -> list[str]:
@@ -103,8 +127,18 @@ def _uncounted(rows: list[str]) -> list[str]:
 LEAST_COUNTED = 6
 
 
+def _tells_a_food(said: str) -> bool:
+    return is_food_with_amount(said) or _AMOUNT_LAST.match(said) is not None
+
+
+# "Ghee ........ 4 tbsp", "Caster sugar : 100 gm", "Salt : a pinch"
+_AMOUNT_LAST = re.compile(
+    r"[^\W\d_][^\d]{1,60}?[\s,.:…=–—-]\s*(?:[\d½¼¾⅓⅔][\d½¼¾⅓⅔./, –-]*\s*[^\W\d_]{0,8}|an? (?:pinch|dash|handful))\.?(?:\s*\([^()]*\))?(?:,[^\d]*)?$"
+)
+
+
 def _are_foods(said: Sequence[str]) -> bool:
-    foods = sum(is_food_with_amount(one) for one in said)
+    foods = sum(map(_tells_a_food, said))
     return len(said) >= LEAST_MARKED and foods >= LEAST_FOODS_SHARE * len(said)
 
 
@@ -123,6 +157,22 @@ def _signed(rows: list[str]) -> list[str]:
 
 
 _USUAL = frozenset("-*•–—+")
+
+
+def _named_apart(rows: list[str]) -> list[str]:
+    """Return lines with a colon behind each name in brackets, or behind a letter, that stands by itself over a food: "(sponge)", "B. Sharbat"."""
+    told = list(rows)
+    for n, row in enumerate(rows[:-1]):
+        named = _BRACKETED.match(row) or _LETTERED.match(row)
+        stands_alone = n > 0 and not rows[n - 1].strip()
+        if named and stands_alone and is_food_with_amount(_MARK.sub("", rows[n + 1])):
+            told[n] = f"{named['name']}:"
+    return told
+
+
+_BRACKETED = re.compile(r"\s*[(\[]\s*(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)\s*[)\]]\s*:?\s*$")
+_LETTERED = re.compile(r"\s*[A-H][.)]\s+[*_]{0,2}(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)[*_]{0,2}\s*:?\s*$")
+_MARK = re.compile(r"^\s*[^\w\s½¼¾⅓⅔⅛(]{1,3}\s*")
 
 
 def _headed(rows: list[str]) -> list[str]:
@@ -164,24 +214,35 @@ def _mended(
 
 def _counted(rows: list[str]) -> list[str]:
     """Return lines with the numbers that count the foods of a list as dots: "(1) 200 g flour", "(2) 100 g butter"."""
-    told = list(rows)
-    run: list[int] = []
     found = [_NUMBER.match(row) for row in rows]
-    for n, one in [*enumerate(found), (len(rows), None)]:
-        last = found[run[-1]] if run else None
-        goes_on = one is not None and (
-            last is None or (int(one["number"]) == int(last["number"]) + 1 and one["close"] == last["close"])
-        )
+    runs = [
+        run for run in _runs(found, rows) if len(run) > 1 or (found[run[0]] or [""])[0].lstrip(" ([").startswith("0")
+    ]
+    listed = [run for run in runs if 2 * sum(map(_tells_a_food, _said(run, found, rows))) >= len(run)]
+    items = {n: said for run in listed for n, said in zip(run, _said(run, found, rows), strict=True)}
+    return (
+        [f"• {items[n]}" if n in items else row for n, row in enumerate(rows)]
+        if _are_foods([*items.values()])
+        else rows
+    )
+
+
+def _said(run: list[int], found: list[re.Match[str] | None], rows: list[str]) -> list[str]:
+    return [rows[n][one.end() :] for n in run if (one := found[n]) is not None]
+
+
+def _runs(found: list[re.Match[str] | None], rows: list[str]) -> list[list[int]]:
+    """Return the lines that one number after the other counts, from one on; an empty line or a heading between them ends none."""
+    runs: list[list[int]] = []
+    for n, one in enumerate(found):
+        if one is None:
+            if rows[n].strip() and is_food_with_amount(rows[n]):
+                runs.append([])
+            continue
+        last = found[runs[-1][-1]] if runs and runs[-1] else None
+        goes_on = last is not None and int(one["number"]) == int(last["number"]) + 1 and one["close"] == last["close"]
         if goes_on:
-            run.append(n)
-            continue
-        if n < len(rows) and one is None and not run:
-            continue
-        if n < len(rows) and one is None and not is_food_with_amount(rows[n]):
-            continue  # an empty line, a heading between two lists
-        ends = [(k, m.end()) for k in run if (m := found[k]) is not None]
-        if _are_foods([rows[k][end:] for k, end in ends]):
-            for k, end in ends:
-                told[k] = f"• {rows[k][end:]}"
-        run = [n] if one is not None else []
-    return told
+            runs[-1].append(n)
+        else:
+            runs.append([n])
+    return [run for run in runs if run]

@@ -170,7 +170,9 @@ def _in_its_unit(step: str) -> str:
     return "".join([*told, step[at:]])
 
 
-_OF_THE_SAME = re.compile(r"(?<![\w.,/])(?P<number>\d{2,4})\s+of\s+(?!the\b|them\b|these\b|those\b|it\b)(?=[^\W\d_]{3})", re.I)
+_OF_THE_SAME = re.compile(
+    r"(?<![\w.,/])(?P<number>\d{2,4})\s+of\s+(?!the\b|them\b|these\b|those\b|it\b)(?=[^\W\d_]{3})", re.I
+)
 _UNIT_TOLD = re.compile(r"(?<=\d)\s?(g|grams?|grammes?|ml)\b", re.I)
 
 

@@ -49,7 +49,9 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
     said = whole.raw
     is_open = said.count("(") > said.count(")") and len(said) < LONGEST_TORN and ")" in text
     is_hanging = _HANGING.search(before) is not None and text[:1].islower()
-    if is_open or is_hanging:
+    if is_open or is_hanging or (_AWAITS_COUNT.search(before) and _COUNT_ALONE.fullmatch(text)):
+        return True
+    if whole.is_first and _is_torn_title(said, text):
         return True
     if whole.is_first and _is_named_over_two(said, text, after):
         return True
@@ -64,6 +66,21 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
     if before != said.rstrip() and len(said.split()) >= LEAST_PROSE and not re.search(r"[.!?:;]$", said):
         return text[:1].islower() and not begins_food(text)  # a sentence that was torn before goes on
     return bool(width) and _had_no_room(before, text, width)
+
+
+# "Prep 10 mins | Makes" and "12"
+_AWAITS_COUNT = re.compile(
+    r"\b(?:makes|serves|yields?|feeds|serving|portions|about|approx\.?|circa|for a crowd of)\s*:?$", re.I
+)
+_COUNT_ALONE = re.compile(r"(?:about\s+)?\d{1,3}(?:\s*(?:-|–|to|or)\s*\d{1,3})?(?:\s+[^\W\d_]+)?\W*")
+
+
+def _is_torn_title(said: str, text: str) -> bool:
+    """Return whether a text's first line ends within what it says of portions: "Basque cheesecake - 8 to 10" and "slices"."""
+    words = text.split()
+    is_short = 0 < len(words) <= MOST_NAMED - 1 and text[:1].islower()
+    ends_within = re.search(r"\b(?:\d{1,3}|a crowd|a party|enough|serves|makes)$", said.rstrip(), re.I) is not None
+    return is_short and ends_within and not begins_food(text) and not re.search(r"[:;]", text)
 
 
 def _is_named_over_two(said: str, text: str, after: str) -> bool:

@@ -72,6 +72,7 @@ def read_oven(text: str) -> Oven | None:
     >>> read_oven("Heat the oven to 350 °F.")
     Oven(temperature_c=177.0, is_fan=False)
     """
+    text = _DEGREES_ABROAD.sub(r"\1 degrees", text)
     if first := _HEAT_FIRST.match(text):
         return _setting(f"oven {first[1]} {first[2]} {first[3] or ''}", is_oven=True)
     for is_oven in (True, False):
@@ -96,6 +97,8 @@ def read_oven(text: str) -> Oven | None:
     return Oven(float(dict(_IN_WORDS)[worded[1].lower()]), False) if worded else None
 
 
+# "180 Grad", "180 gradi": degrees in other tongues
+_DEGREES_ABROAD = re.compile(r"\b([12]\d\d)\s*(?:grad|grader|graden|gradi|grados|degrés|stopni|astetta)\b", re.I)
 # "180C. Whisk the eggs": how hot the oven is to be, before all else.
 _HEAT_FIRST = re.compile(r"\W*(\d{3})\s*(?:°|º)?\s*([CF])\b\s*(?:\(?(fan)\)?)?\s*[.;\n]", re.I)
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
@@ -148,7 +151,7 @@ SENTENCES = re.compile(
     r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|(?<=[a-z]{4}\.)(?<!mins\.)\s+(?=\d)|\s[✦✧✶★•●·]\s|\n"
 )
 _OVEN_WORDS = re.compile(
-    r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\broast|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
+    r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\b(?:backen|backofen|umluft|unterhitze|forno|four|horno|ugn\w*|hornear|cuocere|infornare|enfourner|grädda|bakken|piec|piecz)\b|\broast|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
     re.I,
 )
 NO_OVEN = re.compile(

@@ -9,6 +9,7 @@ from dataclasses import dataclass, replace
 from sun_crumb.core.reading.all_in_one import all_in_one, named_then_told
 from sun_crumb.core.reading.amount_first import amount_first
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.divided import divided
 from sun_crumb.core.reading.evened import evened
 from sun_crumb.core.reading.food_ends import begins_food, is_food_with_amount
 from sun_crumb.core.reading.headings import names_a_part
@@ -17,7 +18,7 @@ from sun_crumb.core.reading.portion_asides import bare_count
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.remembered import remembered
-from sun_crumb.core.reading.run_on import run_on
+from sun_crumb.core.reading.run_on import LEADS_THE_LIST, run_on
 from sun_crumb.core.reading.tables import GAP, Head, columns_of, head_of, is_row, plain_row, row_of
 from sun_crumb.core.reading.words import word_list
 
@@ -102,11 +103,16 @@ def _parts(line: str, is_first: bool) -> tuple[tuple[str, str], ...]:
     whole = all_in_one(raw) or (is_first and (named_then_told(raw) or _name_beside(raw)))
     if whole:
         return tuple((part, clean(part)) for part in whole)
+    foods = divided(raw.strip(" |"), LEADS_THE_LIST) if "|" in raw else []
+    if len(foods) > LEAST_BARRED or (foods and foods[0].endswith(":")):
+        return tuple((part, text) for part in foods if (text := clean(part if is_first else amount_first(part))))
     cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(_two_led(raw))
     parts = _of_cells(cells[:MOST_CELLS]) if len(cells) > 1 else run_on(cells[0] if cells else raw)
     return tuple((part, text) for part in parts if (text := clean(part if is_first else amount_first(part))))
 
 
+# More foods than so many between bars are a list in one line, and no row of a table [1] (judgement).
+LEAST_BARRED = 3
 # "Plum cake - page 12", "Plum cake (p. 12)"
 _ON_ITS_PAGE = re.compile(
     r"\s+[-–—]+\s+[^-–—\d]{0,24}\b(?:card|issue|no|nr|vol|recipe)\b\.?\s*(?:no\.?\s*)?#?\d{1,4}\s*$|\s*[-–—,(/|]+\s*(?:page|p\.|pg\.?|p)\s?\d{1,3}\)?\s*$",
@@ -215,6 +221,7 @@ def bare_line(raw: str) -> str:
         raw = _GLUED.sub(r"\1 ", raw)
     raw = _LABELLED.sub(r"\1: ", _POINTED.sub(" ", raw))
     raw = _LED_FIELD.sub(lambda found: f"{found[1] or found[2]}: ", _COLON_DASH.sub(": ", raw), count=1)
+    raw = _STARRED.sub("", raw)
     raw = _MARKED_FIELD.sub(r"\1: ", _FIELD_IN_BRACKETS.sub(r"\1: ", raw, count=1), count=1)
     raw = _OPTIONAL_FIRST.sub(r"\1 (optional)", raw)
     raw = _CIRCLED.sub(lambda found: f"{ord(found[1]) - ord('①') + 1}. ", raw)
@@ -292,9 +299,15 @@ _ASIDE = re.compile(
 )
 
 
+# "Tahini Blondies ★★★★★ (4.9 from 61 ratings)"
+_STARRED = re.compile(
+    "\\s*(?:[\u2605\u2606\u2b50]\ufe0f?\\s*){2,}|\\s*\\(?\\b[1-5][.,]\\d\\s*(?:stars?\\s*)?(?:/\\s*5\\s*)?(?:from|\\()\\s*\\d+\\s*(?:ratings|reviews|votes)\\)*",
+    re.I,
+)
 # "[Servings] 6", "*Serves* : 4"
 _FIELD_IN_BRACKETS = re.compile(
-    r"^\s*\[((?:servings?|serves|yields?|makes|portions?|prep|bake|cook|time)[a-z ]{0,10})\]\s*:?\s*(?=\S)", re.I
+    r"^\s*\[((?:title|name|recipe|dish|oven|servings?|serves|yields?|makes|portions?|prep|bake|cook|time|for|from|source)[a-z ]{0,10})\]\s*:?\s*(?=\S)",
+    re.I,
 )
 _MARKED_FIELD = re.compile(r"^\s*[*_]{1,2}([^\W\d_][^*_:]{1,24})[*_]{1,2}\s*:\s*(?=\d)")
 # "optional: 100 g chocolate for the top"

@@ -112,7 +112,8 @@ _FOR_ANOTHER = re.compile(
 _HYPHENED = re.compile(r"(?<=[a-z]{3})[-–—](?=\d)")
 # "serves 8/10"
 _OR_MORE = re.compile(
-    r"\b(serves|feeds|makes|cuts(?: in)?(?:to)?)\s+(\d{1,2})\s?/\s?(\d{1,2})(?![\d/]|\s*(?:inch|in\b|cm|\"))", re.I
+    r"\b(serves|feeds|makes|cuts(?: in)?(?:to)?)\s+(\d{1,2})\s?/\s?(\d{1,2})(?![\d/]|\s*(?:inch|in\b|cm|\"|min|hr|hours?|h\b))",
+    re.I,
 )
 _BAKERS_DOZEN = re.compile(r"\b(?:a\s+)?baker[’']?s['’]?\s+dozen\b", re.I)
 # "Six of us finish it.", "Twelve people, fifteen with ice cream."

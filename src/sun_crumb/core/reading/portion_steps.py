@@ -30,7 +30,7 @@ _ROLLED = re.compile(
 )
 # "fill, roll up and cut 12 rolls": the pieces themselves are named.
 _CUT_OUT = re.compile(
-    r"\b(?:cut|slice|stamp out|cut out)\s+(?P<rest>(?:\d{1,2}|ten|twelve|sixteen|twenty)\s+(?!cm|inch|mm|in\b)\w+.{0,20})",
+    r"\b(?:cut|slice|stamp out|cut out)\s+(?:about\s+|around\s+)?(?P<rest>(?:\d{1,2}|ten|twelve|sixteen|twenty)\s+(?!cm|inch|mm|in\b)\w+.{0,20})",
     re.I,
 )
 _DROPPED = re.compile(
@@ -163,7 +163,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         if (
             _THEY_MAKE.search(sentence)
             or re.match(
-                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|pour\b|für\b|per\b|para\b|serv|feed|enough|makes|yield|sufficient|gives|does|will do|portion|\w+ of us|\w+ people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
+                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|pour\b|für\b|per\b|para\b|serv|feed|enough|makes|yield|ergibt|ergeben|rinde|rende|sufficient|gives|does|will do|portion|\w+ of us|\w+ people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
                 cue,
             )
         ) and (stated.count and stated.count.kind != "whole"):

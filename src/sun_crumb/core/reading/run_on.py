@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 
-from sun_crumb.core.reading.divided import divided
+from sun_crumb.core.reading.divided import PLACES, divided
 from sun_crumb.core.reading.food_ends import (
     AMOUNT_BEHIND,
     FOOD_THEN_AMOUNT,
@@ -87,7 +87,7 @@ def _dashed(text: str) -> list[str]:
         return []
     if len(parts := foods_apart(text[part.end() :])) > 1:
         return [f"{part[1]}:", *parts]
-    is_part = part[1].lower() in word_list("component") - word_list("verb") | _PLACES
+    is_part = part[1].lower() in word_list("component") - word_list("verb") | PLACES
     # "base - half a pack (125 g) of ginger nuts & 50 g butter"
     return [f"{part[1]}:", text[part.end() :]] if is_part and begins_food(text[part.end() :]) else []
 
@@ -102,10 +102,10 @@ def _split_before_the_method(text: str) -> list[str]:
 
 # "Filling - 2 eggs, 100 g sugar", "PASTRY 200 g plain flour, 100 g butter"
 _DASHED = re.compile(
-    r"^(?!.*\bif (?:large|small)\b)([^\W\d_][^:,;\d]{1,30}?)(?:\s+[–—-]{1,3}|(?<=[a-z]{3})[–—-])\s+(?=[\d½¼¾⅓⅔]|half\s+an?\b|half\s+[a-z]+\s*\()"
+    r"^(?!.*\bif (?:large|small)\b)((?:layer|part|step|tier|mix|stage)\s\d|[^\W\d_][^:,;\d]{1,30}?)(?:\s+[–—-]{1,3}|(?<=[a-z]{3})[–—-]|(?<=[a-z]\s\d):)\s+(?=[\d½¼¾⅓⅔]|half\s+an?\b|half\s+[a-z]+\s*\()",
+    re.I,
 )
-_PLACES = frozenset({"top", "middle", "bottom"})
-_PART_FIRST = re.compile(r"^([^\W\d_]{3,12})\s+(?=[\d½¼¾⅓⅔])")
+_PART_FIRST = re.compile(r"^([^\W\d_]{3,12})\s+(?=[\d½¼¾⅓⅔])(?!\d\s*[-–—:]\s)")
 _SHOUTED = re.compile(r"^([A-Z][A-Z]+(?:[ &/][A-Z]+){0,3})\s+(?=[\d½¼¾⅓⅔])")
 
 
@@ -121,7 +121,7 @@ def _led(text: str) -> list[str]:
 def _after_its_part(text: str) -> list[str]:
     """Return a part's name and its foods where nothing divides them ("base 200 g digestives, 100 g butter"), or none."""
     part = _PART_FIRST.match(text)
-    is_part = part is not None and part[1].lower() in (word_list("component") - word_list("verb")) | _PLACES
+    is_part = part is not None and part[1].lower() in (word_list("component") - word_list("verb")) | PLACES
     return (
         [f"{part[1]}:", *foods_apart(text[part.end() :])]
         if part and is_part and begins_food(text[part.end() :])

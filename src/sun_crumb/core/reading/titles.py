@@ -24,9 +24,10 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     if first is None:
         return "", []
     # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
+    told_apart = _SPACED_OUT.sub(" ", first.text)
     named, *more = re.split(
         r"\s+(?:[•|·~]|//)\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)",
-        _unquoted(_SHOUTED.sub("", first.text).strip(" *#_=|·•»«›‹~<>+^≡≈¦†‡")),
+        _unquoted(_SHOUTED.sub("", told_apart).strip(" *#_=|·•»«›‹~<>+^≡≈¦†‡")),
     )
     title, said = of_title(_HASH.sub("", _FIELD.sub("", named)))
     if re.match(r"\W*#\d", first.text):
@@ -41,6 +42,10 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         *([said] if said else []),
         *(told for part in more for told in told_of(part)),
     ]
+
+
+# "BAKEWELL   TART": words in capitals, spaced out
+_SPACED_OUT = re.compile(r"(?<=[A-Z])\s{3,}(?=[A-Z]{2,}(?:\s{3,}[A-Z]{2,}){0,4}\W*$)")
 
 
 def _unquoted(title: str) -> str:
@@ -97,7 +102,12 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
 def _names_a_part(text: str) -> bool:
     """Return whether what stands first names a part: "Ingredients for the base:", "Sponge:" over the left of two columns."""
     is_part = text.rstrip().endswith(":") and text.strip(" :").lower() in word_list("component")
-    return is_part or _OF_A_PART.match(text) is not None
+    is_lettered = (part := _LETTERED.fullmatch(text.strip())) is not None and part[1].lower() in word_list("component")
+    return is_part or is_lettered or _OF_A_PART.match(text) is not None
+
+
+# "A. Sponge"
+_LETTERED = re.compile(r"[A1I][.)]\s+([^\W\d_]+)\s*:?")
 
 
 def _below_the_masthead(pieces: list[Piece]) -> list[Piece]:
@@ -374,7 +384,7 @@ def _name_in(piece: Piece) -> str:
 
 # "You asked for the apple cake": a letter names what it tells.
 _SPOKEN_OF = re.compile(
-    r"\b(?:the|my|our|that|this)\s+((?:[a-z-]+\s+){1,3}(?:cake|tart|pie|loaf|bread|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=[^.]{0,60}[.!?:])"
+    r"\b(?:[Tt]he|[Mm]y|[Oo]ur|[Tt]hat|[Tt]his)\s+((?:[a-z-]+(?:['’]s)?\s+){1,3}(?:cake|tart|pie|loaf|bread|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=[^.]{0,60}[.!?:])"
 )
 # "you asked for the flapjack recipe"
 _ASKED_ABOUT = re.compile(

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 import re
 from collections import Counter
 from collections.abc import Iterator, Sequence
@@ -107,7 +108,7 @@ def _sections(block: list[Physical], texts: list[str]) -> list[Physical]:
     begins = [n for n, text in enumerate(texts) if _NAMES_ITS_FOODS.match(text)]
     torn = [
         two
-        for one, two in zip(texts, texts[1:], strict=False)
+        for one, two in itertools.pairwise(texts)
         if two[:1].islower() and not re.search(r"[.,:;!)]$", one) and not _ITEM.match(two)
     ]
     is_running = 2 * sum("," in text for text in texts) > len(texts) and len(block[0].raw) <= MOST_WIDE
@@ -124,7 +125,9 @@ def _sections(block: list[Physical], texts: list[str]) -> list[Physical]:
 
 
 # "For the pastry: 200 g plain"
-_NAMES_ITS_FOODS = re.compile(r"^[A-Z][^\W\d_]*(?:\s[^\W\d_]+){0,4}\s*(?::|\s[-–—])\s+(?=[\d½¼¾⅓⅔]|an?\s|half\s|pinch\s)")
+_NAMES_ITS_FOODS = re.compile(
+    r"^[A-Z][^\W\d_]*(?:\s[^\W\d_]+){0,4}\s*(?::|\s[-–—])\s+(?=[\d½¼¾⅓⅔]|an?\s|half\s|pinch\s)"
+)
 _ENDS_COUNTED = re.compile(r"[^\W\d_][ :.–—-]+\d{1,2}$")
 # So many lines of a broken list, so many of which begin in the middle of a food, and so wide at most.
 LEAST_BROKEN, MOST_BROKEN, LEAST_TORN, MOST_WIDE = 3, 24, 2, 70
