@@ -12,6 +12,8 @@ from sun_crumb.core.reading.words import word_list
 _BEHIND = re.compile(
     r"^(?P<name>(?P<mark>\W*)[^\W\d_][^\d:=→|;·•]{1,44}?)(?P<sign>\s*(?:[:=→|×·•]|[-=]+>)\s*|\s+(?:[xX]|[-–—~]+)\s+|\s*\.{2,}\s*)(?P<rest>(?:about\s+|approx\.?\s+|~\s*)?[\d½¼¾⅓⅔⅛].*)$"
 )
+# "plus 2 apples", "Then 4 pears, peeled"
+_LINKED = re.compile(r"^(?:then|next|and|also|plus|now|finally|lastly)\b\s*[,:]?\s+(?=[\d½¼¾⅓⅔⅛])", re.I)
 # "(3) ripe pears", "[250 g] flour", "200 g: sugar"
 _ENCLOSED = re.compile(
     r"^(?P<mark>\W*?)[(\[]\s*(?P<amount>[\d½¼¾⅓⅔⅛][^()\[\]]{0,16}|one|two|three|half an?)\s*[)\]]\s*[:–—-]?\s*(?=[^\W\d_])(?!\w+ed\s+(?:with|in|and)\b)"
@@ -40,6 +42,7 @@ def amount_first(text: str) -> str:
     >>> amount_first("[250 g] flour"), amount_first("250 g: flour")
     ('250 g flour', '250 g flour')
     """
+    text = _LINKED.sub("", text)
     if (enclosed := _ENCLOSED.match(text)) and _is_measured(enclosed["amount"]):
         return f"{enclosed['mark']}{enclosed['amount'].strip()} {text[enclosed.end() :]}"
     if (parted := _PARTED.match(text)) and _is_measured(parted["amount"]):

@@ -45,6 +45,7 @@ def certain_roles(
         **_named_fields(found),
         **{s.line.number: "junk" for s in found if _SAYS_NO_FOOD.fullmatch(s.text)},
         **_oven_first(found),
+        **_labels(found),
         **_short_steps(found),
         **_below_its_trail(found),
         **{s.line.number: "step" for s in found if _TO_BROWN.match(s.raw.strip())},
@@ -89,12 +90,25 @@ def _named_fields(found: Sequence[Statement]) -> dict[int, Role]:
 
 # "October 12", "3 May 2019": when it was written
 _MONTH = r"(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)\.?"
-_DATED = rf"(?:(?:posted|published|updated|written)\s+(?:on\s+)?)?(?:{_MONTH}\s+\d{{1,2}}(?:st|nd|rd|th)?|\d{{1,2}}(?:st|nd|rd|th)?\s+(?:of\s+)?{_MONTH})(?:,?\s+(?:19|20)\d\d)?\W*"
+_DATED = rf"(?:(?:posted|published|updated|written)\s+(?:on\s+)?)?(?:{_MONTH}\s+\d{{1,2}}(?:st|nd|rd|th)?|\d{{1,2}}(?:st|nd|rd|th)?\s+(?:of\s+)?{_MONTH})(?:,?\s+(?:19|20)\d\d)?\W*|{_MONTH}\s+(?:['’]\d\d|(?:19|20)\d\d)\W*"
 
 
 def _oven_first(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the lines in small letters that begin with the oven's heat and go on: "oven 150, 120 once it's in"."""
     return {s.line.number: "step" for s in found if _OVEN_THEN.match(s.raw.strip())}
+
+
+def _labels(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that tell what a portion holds, as a label does: "1 serving • 390 kcal • 14 g protein"."""
+    return {
+        s.line.number: "portions" if statements(s.line.raw) else "junk"
+        for s in found
+        if _ENERGY.search(s.line.raw) and len(s.line.raw) < SHORT_STEP and _NUTRIENT.search(s.line.raw)
+    }
+
+
+_ENERGY = re.compile(r"\d\s*(?:kcal|calories|cals?|kj)\b|\bcalories\b", re.I)
+_NUTRIENT = re.compile(r"\b(?:protein|carbs?|carbohydrates?|fat|fibre|fiber|sugars?|sodium|salt)\b", re.I)
 
 
 def _heat_and_time(found: Sequence[Statement]) -> dict[int, Role]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 
 from sun_crumb.core.reading.amounts import read_amount
-from sun_crumb.core.reading.food_ends import LEAST_FOODS, METHOD_BEHIND, begins_food, first_word
+from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, LEAST_FOODS, METHOD_BEHIND, begins_food, first_word
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.words import word_list
 
@@ -127,7 +127,10 @@ def _foods(sign: re.Pattern[str], text: str, least: int) -> list[str]:
     parts = [*parts[:-1], last]
     if any("(" in part and part.count("(") != part.count(")") for part in parts):
         return []
-    if sign in _WEAK and any(re.search(r"[,;]\s+\d", part) or not begins_food(part) for part in parts):
+    if sign in _WEAK and (
+        any(re.search(r"[,;]\s+\d", part) for part in parts)
+        or not (all(map(begins_food, parts)) or all(map(AMOUNT_BEHIND.match, parts)))
+    ):
         return []
     if not any((told := read_amount(clean(part))) and told[0].unit for part in parts) and not _UNIT_BEHIND.search(text):
         return []  # "3 June · 8 comments"

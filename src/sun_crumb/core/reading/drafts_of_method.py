@@ -15,6 +15,7 @@ from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
 from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portion_cues import statements
+from sun_crumb.core.reading.records import Amount
 from sun_crumb.core.reading.several import split_line
 
 # So sure must be what a sentence only counts ("2 bananas"), where much else is counted [probability] (judgement).
@@ -135,7 +136,7 @@ def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draf
             for statement in split_line(told):
                 if draft := _mention(statement, piece, index, pantry):
                     drafts.append(draft)
-                elif (parsed := parse_line(statement)).name and parsed.sums and parsed.sums[0].unit in _BOUGHT_BY:
+                elif (parsed := parse_line(statement)).name and parsed.sums and _is_bought(parsed.sums[0]):
                     asked = Piece(statement, "food", piece.component, piece.number)
                     if not _A_VESSEL.search(parsed.name):
                         likely = index.match(parsed.name)
@@ -163,6 +164,13 @@ def _of_the_same(step: str, drafts: Sequence[Draft]) -> Iterator[str]:
                 break
 
 
+def _is_bought(amount: Amount) -> bool:
+    """Return whether an amount is weighed or spooned, or a bare number that nobody counts: "600 cream"."""
+    return amount.unit in _BOUGHT_BY or (amount.unit is None and amount.low >= LEAST_WEIGHED)
+
+
+# Nobody counts out so many of a food [1] (judgement).
+LEAST_WEIGHED = 40
 # What no vessel is told by, but foods are.
 _BOUGHT_BY = frozenset({"g", "oz", "ml", "tsp", "tbsp", "cup"})
 _A_VESSEL = re.compile(r"\b(?:tins?|pans?|dish|dishes|moulds?|molds?|bowls?|ramekins?|glass(?:es)?|loaf|water)\b", re.I)

@@ -41,7 +41,18 @@ def evened(rows: Sequence[str]) -> list[str]:
     ['Tart', '• 200 g flour', '• 100 g butter', '• 1 egg']
     """
     told = _unquoted([figures_again(_TAB_BEHIND.sub(r"\1 ", _BLANKS.sub(" ", row))) for row in rows])
-    for mend in (_unspoken, _without_shares, _uncounted, _unwrapped, _counted, _named_apart, _headed, _signed):
+    for mend in (
+        _unspoken,
+        _in_cells,
+        _without_shares,
+        _uncounted,
+        _unwrapped,
+        _counted,
+        _in_order,
+        _named_apart,
+        _headed,
+        _signed,
+    ):
         told = mend(told)
     return told
 
@@ -133,7 +144,7 @@ def _tells_a_food(said: str) -> bool:
 
 # "Ghee ........ 4 tbsp", "Caster sugar : 100 gm", "Salt : a pinch"
 _AMOUNT_LAST = re.compile(
-    r"[^\W\d_][^\d]{1,60}?[\s,.:…=–—-]\s*(?:[\d½¼¾⅓⅔][\d½¼¾⅓⅔./, –-]*\s*[^\W\d_]{0,8}|an? (?:pinch|dash|handful))\.?(?:\s*\([^()]*\))?(?:,[^\d]*)?$"
+    r"[^\W\d_][^\d]{1,60}?[\s,.:…=–—-]\s*(?:[\d½¼¾⅓⅔][\d½¼¾⅓⅔./, –-]*\s*[^\W\d_]{0,8}(?: (?:tin|can|pack|jar|tub|bag|block))?|an? (?:pinch|dash|handful))\.?(?:\s*\([^()]*\))?(?:,[^\d]*)?$"
 )
 
 
@@ -165,7 +176,7 @@ def _named_apart(rows: list[str]) -> list[str]:
     for n, row in enumerate(rows[:-1]):
         named = _BRACKETED.match(row) or _LETTERED.match(row)
         stands_alone = n > 0 and not rows[n - 1].strip()
-        if named and stands_alone and is_food_with_amount(_MARK.sub("", rows[n + 1])):
+        if named and stands_alone and _tells_a_food(_MARK.sub("", rows[n + 1])):
             told[n] = f"{named['name']}:"
     return told
 
@@ -225,6 +236,45 @@ def _counted(rows: list[str]) -> list[str]:
         if _are_foods([*items.values()])
         else rows
     )
+
+
+# "Butter;250;g": a food, how much, and of what, without a head over the columns
+_CELLS = re.compile(
+    r"^\s*\"?(?P<name>[^\W\d_][^;|\"\d]{1,40}?)\"?\s*(?P<sign>[;,|])\s*(?P<amount>\d[\d.]*|\d+,\d+)\s*(?P=sign)\s*(?P<unit>g|kg|ml|l|tsp|tbsp|cups?|oz|lb|pcs?|pieces?)?\s*(?:(?P=sign)\s*(?P<note>[^;|]*?))?\s*$",
+    re.I,
+)
+
+
+def _in_cells(rows: list[str]) -> list[str]:
+    """Return the rows of a table without a head, of name, number and unit, each as a statement: "Butter;250;g" as "250 g Butter"."""
+    found = [_CELLS.match(row) for row in rows]
+    if sum(one is not None for one in found) < LEAST_MARKED:
+        return rows
+    units = sum(one is not None and bool(one["unit"]) for one in found)
+    if units < LEAST_MARKED:
+        return rows
+    return [_cell_by_cell(one) if one else row for row, one in zip(rows, found, strict=True)]
+
+
+def _cell_by_cell(row: re.Match[str]) -> str:
+    unit = "" if (row["unit"] or "").lower() in ("pc", "pcs", "piece", "pieces") else row["unit"] or ""
+    note = row["note"] or ""
+    is_price = re.fullmatch(r"[€$£]?\s*\d+[.,]\d\d\s*[€$£]?", note) is not None
+    return " ".join(part for part in (row["amount"], unit, row["name"]) if part) + (
+        f", {note}" if note and not is_price else ""
+    )
+
+
+# "First: 150 g pudding rice"
+_ORDINAL = re.compile(
+    r"^\s*(?P<sign>)(?:first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|1st|2nd|3rd|[4-9]th|1[0-9]th)\s*[:.),–—-]\s*(?=[\w½¼¾⅓⅔])",
+    re.I,
+)
+
+
+def _in_order(rows: list[str]) -> list[str]:
+    """Return lines without the words that count the foods of a list: "First: 150 g rice", "Second: 1 litre milk"."""
+    return _mended(rows, _ORDINAL, lambda found: f"• {found.string[found.end() :]}")
 
 
 def _said(run: list[int], found: list[re.Match[str] | None], rows: list[str]) -> list[str]:

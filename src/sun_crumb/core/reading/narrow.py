@@ -7,6 +7,7 @@ import re
 from collections.abc import Sequence
 from dataclasses import replace
 
+from sun_crumb.core.reading.counts import counting_words, kind_of
 from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, begins_food, first_word
 from sun_crumb.core.reading.physical import Physical
 from sun_crumb.core.reading.words import word_list
@@ -51,7 +52,7 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
     is_hanging = _HANGING.search(before) is not None and text[:1].islower()
     if is_open or is_hanging or (_AWAITS_COUNT.search(before) and _COUNT_ALONE.fullmatch(text)):
         return True
-    if whole.is_first and _is_torn_title(said, text):
+    if whole.is_first and (_is_torn_title(said, text) or (not after and _is_named_on(said, text))):
         return True
     if whole.is_first and _is_named_over_two(said, text, after):
         return True
@@ -72,7 +73,10 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
 _AWAITS_COUNT = re.compile(
     r"\b(?:makes|serves|yields?|feeds|serving|portions|about|approx\.?|circa|for a crowd of)\s*:?$", re.I
 )
-_COUNT_ALONE = re.compile(r"(?:about\s+)?\d{1,3}(?:\s*(?:-|–|to|or)\s*\d{1,3})?(?:\s+[^\W\d_]+)?\W*")
+_COUNT_ALONE = re.compile(
+    r"(?:about\s+)?(?:\d{1,3}|two|three|four|five|six|eight|nine|ten|a dozen|twelve|twenty)(?:\s*(?:-|–|to|or)\s*\d{1,3})?(?:\s+[^\W\d_]+){0,2}\W*",
+    re.I,
+)
 
 
 def _is_torn_title(said: str, text: str) -> bool:
@@ -83,12 +87,27 @@ def _is_torn_title(said: str, text: str) -> bool:
     return is_short and ends_within and not begins_food(text) and not re.search(r"[:;]", text)
 
 
+def _is_named_on(said: str, text: str) -> bool:
+    """Return whether a text's second line, in small letters and above an empty one, goes on with the dessert's name: "Walnut and fig" and "soda bread cake"."""
+    words = text.split()
+    is_name = 0 < len(words) <= MOST_NAMED and re.fullmatch(r"[a-zà-ÿ][^\d:;.!?()]*", text) is not None
+    is_of_it = is_name and words[0] in ("by", "from", "adapted", "recipe", "serves", "makes", "yields", "for", "enough")
+    last = words[-1].lower() if is_name else ""
+    is_dessert = kind_of(last) in ("piece", "whole") and last not in counting_words("holder")
+    return is_dessert and not is_of_it and re.search(r"[\d.!?:;)]$", said.rstrip()) is None and said[:1].isupper()
+
+
 def _is_named_over_two(said: str, text: str, after: str) -> bool:
     """Return whether a text's first line and the next are one name: in capitals both ("LEMON CURD" and "ICE CREAM"), or the first ends in the middle."""
-    if re.search(r"[\d:]", said + text) or len(text.split()) > MOST_NAMED or (begins_food(after) and after[:1] != "("):
+    if (
+        re.search(r"[\d:]", said + text)
+        or len(text.split()) > MOST_NAMED
+        or (begins_food(after) and after[:1] != "(" and not text.isupper())
+    ):
         return False
     both_loud = said.strip().isupper() and text.isupper() and len(said.split()) <= MOST_NAMED
-    is_over = not after or after[:1] == "("
+    last = re.findall(r"[^\W\d_]+", text.lower())[-1:]
+    is_over = not after or after[:1] == "(" or bool(last and kind_of(last[0]) in ("piece", "whole"))
     return (both_loud and is_over) or (
         _HANGING.search(said) is not None and said.strip()[:1].isupper() and text[:1].isupper()
     )

@@ -88,7 +88,7 @@ def statements_of(line: Physical) -> list[Statement]:
 
 def _beside_the_name(line: Physical, text: str) -> Physical:
     """Return a text's first line with the role of what stands beside the dessert's name: how many, or the name of a site."""
-    if bare_count(text) or _SO_MANY_CUPS.fullmatch(text):
+    if bare_count(text) or _SO_MANY_CUPS.fullmatch(text) or _TELLS.match(text):
         return replace(line, role="portions")
     return replace(line, role="chatter") if "|" in line.raw and not re.search(r"\d", line.raw) else line
 
@@ -99,6 +99,8 @@ def _parts(line: str, is_first: bool) -> tuple[tuple[str, str], ...]:
     raw = bare_line(line)
     if not raw or _is_table_head(raw):
         return ()
+    if "\t" in raw and _TELLS.match(re.sub(r"\s*\t\s*", " ", raw)):
+        return ((raw, re.sub(r"\s*\t\s*", " ", raw)),)  # "Serves" and "8" in two cells
     raw = _ON_ITS_PAGE.sub("", _without_columns(raw)) if is_first else _without_columns(raw)
     whole = all_in_one(raw) or (is_first and (named_then_told(raw) or _name_beside(raw)))
     if whole:
@@ -124,6 +126,8 @@ def _without_columns(raw: str) -> str:
     """Return a heading without what the columns below it are called: "Dry things ........ Metric ........ Imperial"."""
     name, *columns = [part for part in _LEADERS.split(raw) if part.strip()] or [raw]
     words = {word for column in columns for word in re.findall(r"[^\W\d_]+", column.lower())}
+    if len(columns) > 1 and name.isupper() and re.fullmatch(r"\s*\d{1,3}\s*", columns[-1]):
+        return name  # "APPLE COBBLER ...... Autumn puddings ...... 47": the page it stands on
     if any(re.search(r"\d", column) for column in columns):
         return raw
     return name if words and words <= word_list("table_head") | {"metric"} else raw
@@ -189,7 +193,7 @@ def _name_and_told(raw: str) -> list[str]:
     name, *told = [c.strip() for c in _TITLE_SIGN.split(raw.strip(" *#=~")) if c.strip()] or [""]
     if not told or re.search(r"\d", name) or len(name) < SHORTEST_NAME:
         return []
-    counts = [cell for cell in told if bare_count(cell) or re.match(_TELLS, cell) or _SO_MANY_CUPS.fullmatch(cell)]
+    counts = [cell for cell in told if bare_count(cell) or _TELLS.match(cell) or _SO_MANY_CUPS.fullmatch(cell)]
     if any(begins_food(cell) and cell not in counts for cell in told):
         return []
     is_told = all(cell in counts or _TIN_OR_HEAT.search(cell) for cell in told)

@@ -134,6 +134,8 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         if said is not None and (said.count or said.whole):
             rest = f"{title[: aside.start()]} {title[aside.end() :]}"
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
+    if (counted := _COUNTED_LAST.fullmatch(title.strip())) and (said := bare_count(counted[2])):
+        return counted[1].strip(" ,:–—-"), said  # "Sour cherry brownies 16 sq."
     if told := next((s for s in statements(title) if s.count and s.count.kind == "person"), None):
         return title, told  # "Profiteroles for 8 people, 4 each"
     if re.search(
@@ -142,20 +144,22 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         re.I,
     ):
         return title, Stated(Count(1, 1, "serving", "person", 0), "", 0.9, title)
+    if (found := _TRAY_OF.search(title)) and (count := read_count(found[1])):
+        return title[: found.start()].strip(" ,:–—-"), Stated(count, "", 0.9, found[0].strip(" ,–—-"))
     if (found := _TIMES.search(title)) and len(title[: found.start()].split()) > 1:
         # "Chia pudding x 2"
         return title[: found.start()], Stated(read_count(found[1] or found[2]), "", 0.9, found[0].strip(" ,"))
     if (found := _FOR_SO_MANY.search(title)) and re.search(r"[.!]\s*$", title[: found.start()]):
         # "Rhubarb fool. For 4.": said behind the name.
         return title[: found.start()].strip(" ."), Stated(read_count(found[1]), "", 0.9, found[0].strip(" ."))
-    if (counted := _COUNTED_LAST.fullmatch(title.strip())) and (said := bare_count(counted[2])):
-        return counted[1].strip(" ,:–—-"), said  # "Sour cherry brownies 16 sq."
     if found:
         # "Apple crumble for two": the name it goes by.
         return title, Stated(read_count(found[1]), "", 0.9, found[0].strip())
     return title, None
 
 
+# "Brownies - tray of 24"
+_TRAY_OF = re.compile(r"\s*[-–—,:(]+\s*(?:an?\s+)?(?:tray|tin|batch|box|pan|slab)\s+of\s+(\d{1,3})\)?\s*$", re.I)
 _COUNTED_LAST = re.compile(
     r"([^\d:]{4,60}?)\s+(\d{1,3}\s+(?:pcs?|sq|pieces|slices|portions|servings|squares|people|bars|port|st)\.?)", re.I
 )

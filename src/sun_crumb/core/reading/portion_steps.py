@@ -30,7 +30,7 @@ _ROLLED = re.compile(
 )
 # "fill, roll up and cut 12 rolls": the pieces themselves are named.
 _CUT_OUT = re.compile(
-    r"\b(?:cut|slice|stamp out|cut out)\s+(?:about\s+|around\s+)?(?P<rest>(?:\d{1,2}|ten|twelve|sixteen|twenty)\s+(?!cm|inch|mm|in\b)\w+.{0,20})",
+    r"\b(?:cut|slice|mark|score|stamp out|cut out)\s+(?:about\s+|around\s+)?(?P<rest>(?:\d{1,2}|ten|twelve|sixteen|twenty)\s+(?!cm|inch|mm|in\b)\w+.{0,20})",
     re.I,
 )
 _DROPPED = re.compile(
@@ -43,7 +43,7 @@ _CUT_EITHER = re.compile(
 )
 # What each eater has one of: "split into two glasses", "pour into 10 popsicle moulds".
 _EACH_HAS_ONE = re.compile(
-    r"\b(?:divide|spoon|pour|share|portion|split|ladle|set|layer|assemble|build|arrange)\w*\b[^.;]{0,60}?\b(?:between|among(?:st)?|into|in)\s+(?P<rest>(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+"
+    r"\b(?:divide|spoon|pour|share|serve|portion|split|ladle|set|layer|assemble|build|arrange)\w*\b[^.;]{0,60}?\b(?:between|among(?:st)?|into|in)\s+(?P<rest>(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+"
     r"(?:\w+\s+)?(?:glass(?:es)?|bowls|ramekins|pots|jars|cups|(?:popsicle|lolly|ice[- ]pop|ice[- ]lolly|kulfi|dariole|pudding)\s+mou?lds))\b",
     re.I,
 )
@@ -56,7 +56,9 @@ _SO_MANY = re.compile(
 _SO_MANY_ASIDE = re.compile(r"\b(?:cut|slice|portion|mark)s?\b[^.;()\d]{0,40}\((?:about\s+)?(\d{1,2})\)", re.I)
 # "Fill 12 cases 3/4 full."
 _FILLED = re.compile(
-    r"\bfill\s+(?:about\s+)?(\d{1,2})\s+(?:\w+\s+){0,3}(?:cases|dishes|glasses|bowls|pots|ramekins|moulds|cups)\b", re.I
+    r"(?:\bfill\s+(?:about\s+)?|,\s+(?=\d{1,2}\s+(?:glasses|pots|ramekins|jars)\s*(?:[,.;]|$)))(\d{1,2})\s+(?:\w+\s+){0,3}"
+    r"(?:cases|dishes|glasses|bowls|pots|ramekins|moulds|cups|jars)\b",
+    re.I,
 )
 # A tin with so many holes makes so many, if all is filled.
 _HOLES = re.compile(
@@ -163,7 +165,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         if (
             _THEY_MAKE.search(sentence)
             or re.match(
-                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|pour\b|für\b|per\b|para\b|serv|feed|enough|makes|yield|ergibt|ergeben|rinde|rende|sufficient|gives|does|will do|portion|\w+ of us|\w+ people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
+                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|pour\b|für\b|per\b|para\b|serv|feed|fed\b|enough|makes|yield|ergibt|ergeben|rinde|rende|sufficient|gives|does|will do|portion|\w+ of us|\w+ people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
                 cue,
             )
         ) and (stated.count and stated.count.kind != "whole"):
@@ -182,7 +184,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     if (
         (alone := bare_count(sentence) or (bare_count(first[0]) if first else None))
         and alone.count
-        and alone.count.kind in ("piece", "person")
+        and (alone.count.kind in ("piece", "person") or (is_late and re.search(r"\bdoz", sentence, re.I)))
     ):
         # "10 bars.", "8 people"; "20 balls" is how a dough is shaped, and two may make one.
         is_shape = singular(alone.count.noun) in _SHAPES_OF_DOUGH

@@ -70,7 +70,9 @@ def told_of(text: str) -> list[Stated]:
 
 
 # "12 cups": of what is called so.
-SO_MANY_OF_IT = re.compile(r"(?:about\s+)?(\d{1,2})\s+([^\W\d_]+)")
+SO_MANY_OF_IT = re.compile(
+    r"(?:for\s+|makes\s+)?(?:about\s+)?(\d{1,2})\s+(?:(?:little|small|mini|tiny|big|large)\s+)?([^\W\d_]+)", re.I
+)
 _UNITS_THAT_ARE_PIECES = frozenset({"cups", "sticks", "sheets", "drops", "cloves", "leaves"})
 
 

@@ -34,7 +34,7 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         title = re.sub(r"^\d{1,3}\W+", "", title)  # "#3 Banana bread"
     if asked := _ASKED_ABOUT.search(title):
         title = asked[1][:1].upper() + asked[1][1:]  # "hi love, you asked about the bread pudding"
-    title = _ASKED_WITHOUT.sub(r"\1", title)
+    title = _ASKED_FOR_ONE.sub(r"\1", _ASKED_WITHOUT.sub(r"\1", title))
     title = _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title))
     if led := _LEADS_IN.match(title):
         title = re.sub(r"\s+recipe$", "", title[led.end() :], flags=re.I)
@@ -277,7 +277,12 @@ def _title_below(pieces: list[Piece]) -> list[Piece] | None:
         if not n or piece.role not in ("heading", "food", "step", "note", "chatter", "junk", "portions"):
             continue
         name = _name_in(piece)
-        if not _NAME.fullmatch(name) or heading_kind(name) or name.split()[0].lower() in word_list("verb") | _LINKS:
+        is_one_word = re.fullmatch(r"[A-Z][^\W\d_]+", name) is not None and kind_of(name.lower()) == "piece"
+        if (
+            not (_NAME.fullmatch(name) or is_one_word)
+            or heading_kind(name)
+            or name.split()[0].lower() in word_list("verb") | _LINKS
+        ):
             continue
         if _DONE_WITH_IT.search(name):
             continue  # "Teaspoonfuls on the trays"
@@ -285,9 +290,13 @@ def _title_below(pieces: list[Piece]) -> list[Piece] | None:
             # "Gingerbread people. Gives 2 dozen.": below everything, and how many it makes behind it.
             n + 1 == len(pieces) and bool(statements(piece.text)) and piece.role in ("step", "portions")
         )
-        is_over_none = piece.role == "heading" and not is_followed_by_food(pieces, n)
+        # "Apple honey muffins (12)", below a list: so many of them are made.
+        is_counted_last = (
+            _COUNT_BEHIND.search(piece.text) and sum(p.role == "food" for p in pieces[:n]) > MOST_HEAD_PIECES
+        )
+        is_over_none = piece.role == "heading" and (is_counted_last or not is_followed_by_food(pieces, n))
         if is_over_none or (piece.role != "heading" and is_named):
-            is_counted = piece.role == "food" and of_title(piece.text)[0] == name
+            is_counted = piece.role in ("food", "junk") and of_title(piece.text)[0] == name
             if is_over_none or is_counted or name == re.sub(r"[\"“”]", "", piece.text).strip(" *#_=:."):
                 return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
             _, *more = SENTENCE.split(piece.text, maxsplit=1)
@@ -375,7 +384,8 @@ MOST_BROKEN_OFF = 2
 def _name_in(piece: Piece) -> str:
     """Return what of a piece may be the dessert's name."""
     named, said = of_title(piece.text)
-    is_counted = said is not None and said.count is not None and piece.role == "food"  # "LEMON SWISS ROLL (8 slices)"
+    # "LEMON SWISS ROLL (8 slices)", "Brownies - tray of 24"
+    is_counted = said is not None and said.count is not None and piece.role in ("food", "junk")
     told = named if piece.role == "portions" or is_counted else SENTENCE.split(piece.text)[0]
     if piece.role == "heading":
         told = _COUNT_BEHIND.sub("", named if said is not None and said.count is not None else told)
@@ -403,6 +413,11 @@ _CALLED = re.compile(
 # "does anyone have the sticky toffee pud recipe from last year?"
 _IN_A_QUESTION = re.compile(
     r"^(?:q:\s*)?(?:please\s+|hi\W+)?(?:does|do|has|have|can|could|would|who|is|any)\b[^?]*?\b(?:the|an?|your|my|her|his|that)\s+((?:[^\W\d_][\w'’-]*\s+){1,5}?)recipe\b[^?]*\?.*$",
+    re.I,
+)
+# "Does anyone have a reliable sticky pear pudding?"
+_ASKED_FOR_ONE = re.compile(
+    r"^(?:q:\s*)?(?:please\s+|hi\W+)?(?:does|do|has|have|can|could|would|is|any)\b[^?]*?\b(?:have|got|know|share|seen)\s+(?:an?|the|some)\s+(?:(?:really|very)\s+)?(?:(?:reliable|good|nice|decent|simple|easy|quick|great|foolproof|favourite|favorite|proper)\s+)*((?:[^\W\d_][\w'’-]*\s+){1,4}[^\W\d_][\w'’-]*)\?.*$",
     re.I,
 )
 # "Title: Carrot halwa"

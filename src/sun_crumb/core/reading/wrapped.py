@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import functools
 import itertools
 import re
 from collections import Counter
@@ -9,8 +10,9 @@ from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
 from sun_crumb.core.reading.amounts import read_amount
-from sun_crumb.core.reading.food_ends import LEAST_FOODS, begins_food, first_word
+from sun_crumb.core.reading.food_ends import LEAST_FOODS, begins_food, first_word, foods_apart
 from sun_crumb.core.reading.line import BULLETS
+from sun_crumb.core.reading.narrow import rejoined
 from sun_crumb.core.reading.physical import SENT_AT, Physical, Statement
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.run_on import run_on
@@ -85,7 +87,7 @@ def broken_list(lines: Sequence[Physical]) -> list[Physical]:
 def _as_one(block: list[Physical]) -> list[Physical]:
     """Return a block of lines as one where only together they are a list of foods that commas divide."""
     texts = [line.raw.strip() for line in block]
-    if sections := _sections(block, texts):
+    if sections := _sections(block, texts) or _torn_at_amounts(block, texts):
         return sections
     broken = [text for text in texts[1:] if text[:1].islower() and not _ITEM.match(text)]
     if not LEAST_BROKEN <= len(texts) <= MOST_BROKEN or len(broken) < LEAST_TORN or len(block[0].raw) > MOST_WIDE:
@@ -124,6 +126,28 @@ def _sections(block: list[Physical], texts: list[str]) -> list[Physical]:
     return told
 
 
+def _torn_at_amounts(block: list[Physical], texts: list[str]) -> list[Physical]:
+    """Return a block with the lines of a list in one, where several end with an amount whose food stands on the next: "1 cup raisins; 1 cup" and "water; 3/4 cup"; else none."""
+    start = next((n for n, text in enumerate(texts) if begins_food(text)), len(texts))
+    end = next(
+        (n + 1 for n in range(start, len(texts)) if texts[n].endswith(".") and not _AMOUNT_ENDS.search(texts[n])),
+        len(texts),
+    )
+    lines = texts[start:end]
+    torn = [one for one, two in itertools.pairwise(lines) if _AMOUNT_ENDS.search(one) and two[:1].islower()]
+    divided = sum(";" in text or "," in text for text in lines)
+    if len(torn) < LEAST_TORN or 2 * divided < len(lines) or len(block[start].raw) > MOST_WIDE:
+        return []
+    whole = functools.reduce(rejoined, lines)
+    foods = foods_apart(whole.rstrip("."))
+    if len(foods) < LEAST_FOODS or not all(map(begins_food, foods)):
+        return []
+    return [*block[:start], replace(block[start], raw=whole), *block[end:]]
+
+
+_AMOUNT_ENDS = re.compile(
+    r"(?:^|[\s;,])[\d½¼¾⅓⅔⅛][\d½¼¾⅓⅔⅛ ./]*\s*(?:cups?|c|tsps?|tbsps?|T|t|g|kg|ml|l|oz|lbs?|pints?|large|small)?\.?$"
+)
 # "For the pastry: 200 g plain"
 _NAMES_ITS_FOODS = re.compile(
     r"^[A-Z][^\W\d_]*(?:\s[^\W\d_]+){0,4}\s*(?::|\s[-–—])\s+(?=[\d½¼¾⅓⅔]|an?\s|half\s|pinch\s)"
