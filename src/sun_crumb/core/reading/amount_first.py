@@ -12,6 +12,11 @@ from sun_crumb.core.reading.words import word_list
 _BEHIND = re.compile(
     r"^(?P<name>(?P<mark>\W*)[^\W\d_][^\d:=→|;·•]{1,44}?)(?P<sign>\s*(?:[:=→|×·•]|[-=]+>)\s*|\s+(?:[xX]|[-–—~]+)\s+|\s*\.{2,}\s*)(?P<rest>(?:about\s+|approx\.?\s+|~\s*)?[\d½¼¾⅓⅔⅛].*)$"
 )
+# "25 g oats each = 100 g", "1 banana each = 4"
+_SO_MANY_EACH = re.compile(
+    r"^\W*\d[\d.,/½¼]*\s*(?:(?:g|ml|oz|tsps?|tbsps?|cups?)\s+)?(?P<name>[^\W\d_][^\d=]{1,40}?)\s+each\s*=\s*(?P<all>\d+\s*(?:g|ml|oz|tsps?|tbsps?|cups?)?)\s*(?:in all|in total|total)?$",
+    re.I,
+)
 # "plus 2 apples", "Then 4 pears, peeled"
 _LINKED = re.compile(r"^(?:then|next|and|also|plus|now|finally|lastly)\b\s*[,:]?\s+(?=[\d½¼¾⅓⅔⅛])", re.I)
 # "(3) ripe pears", "[250 g] flour", "200 g: sugar"
@@ -42,7 +47,7 @@ def amount_first(text: str) -> str:
     >>> amount_first("[250 g] flour"), amount_first("250 g: flour")
     ('250 g flour', '250 g flour')
     """
-    text = _LINKED.sub("", text)
+    text = _SO_MANY_EACH.sub(r"\g<all> \g<name>", _LINKED.sub("", text))
     if (enclosed := _ENCLOSED.match(text)) and _is_measured(enclosed["amount"]):
         return f"{enclosed['mark']}{enclosed['amount'].strip()} {text[enclosed.end() :]}"
     if (parted := _PARTED.match(text)) and _is_measured(parted["amount"]):

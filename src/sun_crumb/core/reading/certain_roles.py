@@ -40,6 +40,9 @@ def certain_roles(
         **_below_the_page(found, told),
         **_table_heads(lines),
         **_heat_and_time(found),
+        **_so_long(found),
+        **_lists_first(found, told),
+        **_marked_steps(found, told),
         **wrapped(found),
         **_bare_parts(found, told),
         **_named_fields(found),
@@ -96,6 +99,44 @@ _DATED = rf"(?:(?:posted|published|updated|written)\s+(?:on\s+)?)?(?:{_MONTH}\s+
 def _oven_first(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the lines in small letters that begin with the oven's heat and go on: "oven 150, 120 once it's in"."""
     return {s.line.number: "step" for s in found if _OVEN_THEN.match(s.raw.strip())}
+
+
+# Such a share of what a line tells is foods with their amounts, where it is a list (judgement).
+MOST_OF_IT = 0.75
+
+
+def _lists_first(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
+    """Return the line that a text begins with where it holds several foods, each with its amount, and no name: "You need: 4 eggs, 200 g sugar, 1 lemon"."""
+    first = [told[s.text] for s in found if s.line.number == found[0].line.number] if found else []
+    foods = sum(known.has_food and known.has_amount for known in first)
+    is_list = foods >= LEAST_TOLD_FOODS and foods >= MOST_OF_IT * len(first) and begins_food(found[0].text)
+    return {found[0].line.number: "food"} if is_list else {}
+
+
+def _so_long(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that say for how long, and no food: "2 months easy"."""
+    return {s.line.number: "note" for s in found if _A_WHILE.match(s.text) and len(s.text.split()) <= MOST_A_WHILE}
+
+
+MOST_A_WHILE = 4
+_A_WHILE = re.compile(
+    r"\W*(?:about |up to |for )?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\s+(?:months?|weeks?|days|years?)\b", re.I
+)
+
+
+def _marked_steps(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
+    """Return the lines below a list that bear a mark of their own and begin with no amount: "- Marshmallows in, off the heat"."""
+    marks = [(_MARK.match(s.raw) or [""])[0].strip() for s in found]
+    foods = [n for n, s in enumerate(found) if told[s.text].has_food and told[s.text].has_amount]
+    if len(foods) < LEAST_TOLD_FOODS:
+        return {}
+    after = [n for n in range(foods[-1] + 1, len(found)) if marks[n]]
+    own = {marks[n] for n in after} - {marks[n] for n in range(foods[-1] + 1)}
+    steps = [n for n in after if marks[n] in own and not re.search(r"\d", found[n].text[:6])]
+    return {found[n].line.number: "step" for n in steps} if len(steps) >= LEAST_BELOW else {}
+
+
+_MARK = re.compile(r"^\s*[-*•>+–→]+(?=\s*[^\W\d_])")
 
 
 def _labels(found: Sequence[Statement]) -> dict[int, Role]:

@@ -7,6 +7,7 @@ import re
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, LEAST_FOODS, METHOD_BEHIND, begins_food, first_word
 from sun_crumb.core.reading.line import clean
+from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.words import word_list
 
 # A full stop that divides two foods.
@@ -134,7 +135,7 @@ def _foods(sign: re.Pattern[str], text: str, least: int) -> list[str]:
         return []
     if not any((told := read_amount(clean(part))) and told[0].unit for part in parts) and not _UNIT_BEHIND.search(text):
         return []  # "3 June · 8 comments"
-    if any(_AMOUNT_ALONE.fullmatch(part) for part in parts):
+    if any(_AMOUNT_ALONE.fullmatch(part) or statements(part) for part in parts):
         return []  # "Butter : 200 g / Sugar : 100 g": the sign stands within each food
     weighed = [_is_food(part) for part in parts]
     bare = [part for part, is_weighed in zip(parts, weighed, strict=True) if not is_weighed]

@@ -49,6 +49,7 @@ def evened(rows: Sequence[str]) -> list[str]:
         _unwrapped,
         _counted,
         _in_order,
+        _signed_behind,
         _named_apart,
         _headed,
         _signed,
@@ -168,6 +169,26 @@ def _signed(rows: list[str]) -> list[str]:
 
 
 _USUAL = frozenset("-*•–—+")
+
+
+# "On the lattice ---"
+_SIGN_BEHIND = re.compile(
+    r"^\s*(?P<name>[^\W\d_][^\d.:;,]{2,30}?)\s*(?P<sign>-{2,}|–{2,}|—+|={2,}|~{2,}|\.{3}|…|>{1,2}|[-=]+>)\s*$"
+)
+
+
+def _signed_behind(rows: list[str]) -> list[str]:
+    """Return lines with a colon behind each name that the same sign follows as it does over other foods: "Nut pastry ---"."""
+    found = [_SIGN_BEHIND.match(row) for row in rows]
+    heads = Counter(
+        one["sign"][:1]
+        for n, one in enumerate(found[:-1])
+        if one and _tells_a_food(_MARK.sub("", rows[n + 1])) and not _tells_a_food(rows[n])
+    )
+    signs = {sign for sign, many in heads.items() if many > 1}
+    return [
+        f"{one['name']}:" if one and one["sign"][:1] in signs else row for row, one in zip(rows, found, strict=True)
+    ]
 
 
 def _named_apart(rows: list[str]) -> list[str]:

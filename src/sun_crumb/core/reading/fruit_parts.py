@@ -78,6 +78,9 @@ def parts_by_the_method(text: str, method: str) -> str:
     if re.search(_WHOLE.format(fruit), method, re.I):
         return text
     parts = [part for part, taken in _TAKEN.items() if re.search(taken.format(fruit), method, re.I)]
+    others = {"lemon", "lime", "orange", "grapefruit"} - {fruit}
+    if parts == ["juice"] and re.search(r"\bzest\b", method, re.I) and not re.search("|".join(others), method, re.I):
+        parts = ["zest", "juice"]  # "the juice of the orange ... beat in the zest"
     return f"{' and '.join(parts)} of {counted['count']} {fruit}s" if parts else text
 
 

@@ -70,6 +70,11 @@ _GROSS = (
 )
 
 
+# "half-pound butter", "teaspoonful baking powder"
+_HALF_A = re.compile(r"\bhalf-(?=(?:pound|pint|ounce|cup|teaspoon|tablespoon|litre|liter|kilo)\w*)", re.I)
+_UNIT_ALONE = re.compile(r"^(?=(?:tea|table|dessert)?spoonful\b|cupful\b|wineglassful\b|teacupful\b)", re.I)
+
+
 def clean(text: str) -> str:
     """Return a line without bullets, control characters and doubled blanks."""
     if not text.isprintable():
@@ -77,7 +82,7 @@ def clean(text: str) -> str:
     text = text.replace("\u2044", "/").replace("\u00a0", " ").replace("\u2009", " ").replace("\u202f", " ")
     text = re.sub(r"\.{3,}|…|(?<=\s)\.\.(?=\s)", " - ", text)
     text = re.sub(r"\s+", " ", text).strip()
-    text = _BULLET.sub("", text, count=1)
+    text = _UNIT_ALONE.sub("1 ", _HALF_A.sub("half a ", _BULLET.sub("", text, count=1)))
     return re.sub(r":\s?[-–—]$", ":", text.strip()).rstrip(".;,").strip()
 
 

@@ -9,7 +9,7 @@ from sun_crumb.core.quantities.measures import units
 from sun_crumb.core.reading.amounts import read_amount, without_unit_stops
 
 _NUMBER = re.compile(
-    r"(?<![\w.,/°½⅓⅔¼¾⅛-])(?:\d|[½⅓⅔¼¾⅛]|\b(?:a|an|one|two|three)\s+(?=(?:\w+\s+)?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|handful)))",
+    r"(?<![\w.,/°½⅓⅔¼¾⅛-])(?:\d|[½⅓⅔¼¾⅛]|\b(?:a|an|one|two|three)\s+(?=(?:\w+\s+)?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|handful|(?:splash|dash|glug)(?!\s+(?:of\s+)?(?:\w+\s+)?water))))",
     re.I,
 )
 _END = re.compile(
@@ -23,6 +23,11 @@ _BACK = re.compile(
 )
 _TIN = re.compile(
     r"(?:\b(?:greas\w*|oil(?:ed|ing)|butter(?:ed|ing)|line|lining|roll\w*|cut\w*|slic\w*|divid\w*|pip\w*|chop\w*)\b|(?:^|[.;,:]\s*|\band\s+)(?:oil|butter)\b)[^.;,]*$",
+    re.I,
+)
+# "Butter the moulds and put a tablespoon of syrup in each"
+_ANOTHER_DEED = re.compile(
+    r"\b(?:and|then)\s+(?=(?:put|pour|spoon|add|place|drop|scatter|sprinkle|drizzle|tip|whisk|mix|stir|beat|fold)\b)",
     re.I,
 )
 # "2 tablespoons of batter": what is made here, and no food.
@@ -131,6 +136,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     ['100 g butter', 'an egg', 'juice of 2 lemons']
     """
     step = _SPOON_BY_SPOON.sub("", _HOUR_AND_A_HALF.sub(r"\1", _HOLDING.sub(r"\1 ", without_unit_stops(step))))
+    step = _OF_EACH.sub(r"\1 \2 and \1 \3", step)
     if is_list:
         step = _in_its_unit(_WHICH_SPOON.sub(r"\1", step))
     found = list(_amounts_first(step, is_list=is_list))
@@ -157,6 +163,13 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
         taken = {at for at, _ in behind}
         found = [(at, said) for at, said in found if at not in taken] + behind
     return [said for _, said in sorted(found)][:MOST_MENTIONS]
+
+
+# "80 g each of almonds and hazelnuts"
+_OF_EACH = re.compile(
+    r"(?<![\w.,/])(\d[\d.,/½¼]*\s*(?:g|ml|oz|cups?|tsps?|tbsps?|teaspoons?|tablespoons?))\s+each\s+(?:of\s+)?([^\W\d_]+(?:\s[^\W\d_]+)?)\s+and\s+(?=[^\W\d_])([^\W\d_]+)",
+    re.I,
+)
 
 
 def _in_its_unit(step: str) -> str:
@@ -190,7 +203,7 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         at = max(start.start() + amount[1], at)
         before = step[max(0, start.start() - 60) : start.start()]
         if _BACK.search(before) or (
-            _TIN.search(before)
+            _TIN.search(_ANOTHER_DEED.split(before)[-1])
             and not (
                 is_list
                 and (
@@ -209,7 +222,8 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
                 # "a handful (about 50 g) of sultanas"
                 said, amount = weighed[1], (amount[0], weighed.end())
         rest = re.sub(r"^\s*(?:well[- ])?beaten\s+", " ", window[amount[1] :])
-        if kind not in kinds or _NO_FOOD.match(rest) or _HEAT.match(window):
+        is_of = kind == "piece" and re.match(r"\s+of\s", rest) and not re.search(r"\b(?:in|into)\s+$", before)
+        if (kind not in kinds and not is_of) or _NO_FOOD.match(rest) or _HEAT.match(window):
             continue
         words = _named_behind(rest, before if is_list else "")
         if words and words[0].lower() in _DEEDS:

@@ -11,7 +11,7 @@ from sun_crumb.core.reading.amount_first import amount_first
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.divided import divided
 from sun_crumb.core.reading.evened import evened
-from sun_crumb.core.reading.food_ends import begins_food, is_food_with_amount
+from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, begins_food, is_food_with_amount
 from sun_crumb.core.reading.headings import names_a_part
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.portion_asides import bare_count
@@ -321,7 +321,19 @@ _OPTIONAL_FIRST = re.compile(r"\boptional\s*:\s*(?=[\d½¼¾])([^,;]+)", re.I)
 def _two_led(raw: str) -> str:
     """Return a line with a wide gap where dots lead from one food with its amount to the next: two columns of a list."""
     left, *right = _LEADERS.split(raw)
-    return f"{left}    {right[0]}" if len(right) == 1 and begins_food(left) and begins_food(right[0]) else raw
+    return f"{left}    {right[0]}" if len(right) == 1 and all(map(_is_a_food, (left, right[0]))) else raw
+
+
+def _is_a_food(text: str) -> bool:
+    text = text.strip()
+    is_behind = AMOUNT_BEHIND.match(text) is not None and not _NO_NAME.match(text)
+    return begins_food(text) or (is_behind and not statements(text))
+
+
+# "about 700 g", "gr. 250", "zest of 1": how much of the food in the cell before.
+_NO_NAME = re.compile(
+    r"(?:about|approx|around|roughly|circa|ca|gr?|gms?|nr?|no|pcs|zest|juice|plus|or|and|each|total|net)\b", re.I
+)
 
 
 _LEADERS = re.compile(r"\s*(?:\.{4,}|(?:\. ){3,}\.?|_{4,}|-{4,})\s*")
@@ -330,7 +342,7 @@ _LEADERS = re.compile(r"\s*(?:\.{4,}|(?:\. ){3,}\.?|_{4,}|-{4,})\s*")
 def _columns(raw: str) -> list[str]:
     """Return the columns of a line that wide gaps divide, where each column tells a food or an amount."""
     cells = [c.strip() for c in GAP.split(raw.strip()) if c.strip()]
-    if len(cells) < 2 or not any(read_amount(clean(c)) for c in cells):
+    if len(cells) < 2 or not (any(read_amount(clean(c)) for c in cells) or all(map(_is_a_food, cells))):
         return [raw]
     return cells
 
@@ -350,7 +362,7 @@ def _of_cells(cells: list[str]) -> list[str]:
         return []
     if all(set(re.findall(r"[a-z]+", t.lower())) <= word_list("table_head") for t in texts):
         return []  # what the columns of a table are called
-    if sum(is_food_with_amount(t) or begins_food(t) or _AS_NEEDED.search(t) is not None for t in texts) >= 2:
+    if sum(is_food_with_amount(t) or _is_a_food(t) or _AS_NEEDED.search(t) is not None for t in texts) >= 2:
         return [part for cell in cells for part in run_on(cell)]
     amounts = list(dict.fromkeys(t for t in texts if _is_amount(t)))
     names = list(dict.fromkeys(t for t in texts if t not in amounts))

@@ -144,8 +144,6 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         re.I,
     ):
         return title, Stated(Count(1, 1, "serving", "person", 0), "", 0.9, title)
-    if (found := _TRAY_OF.search(title)) and (count := read_count(found[1])):
-        return title[: found.start()].strip(" ,:–—-"), Stated(count, "", 0.9, found[0].strip(" ,–—-"))
     if (found := _TIMES.search(title)) and len(title[: found.start()].split()) > 1:
         # "Chia pudding x 2"
         return title[: found.start()], Stated(read_count(found[1] or found[2]), "", 0.9, found[0].strip(" ,"))
@@ -181,6 +179,8 @@ def _behind_the_name(title: str) -> tuple[str, Stated] | None:
             return title[: stop.start()].strip(), said[0]
     if slashed := _FOR_BEHIND.search(title):
         return title[: slashed.start()].strip(), Stated(read_count(slashed[1]), "", 0.95, slashed[0].strip(" /|"))
+    if (found := _TRAY_OF.search(title)) and (count := read_count(found[1])):
+        return title[: found.start()].strip(" ,:–—-"), Stated(count, "", 0.9, found[0].strip(" ,–—-"))
     if behind := _EATERS_BEHIND.search(title):
         return title[: behind.start()].strip(), Stated(read_count(behind[1]), "", 0.95, behind[1])
     return None

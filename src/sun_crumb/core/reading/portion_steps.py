@@ -49,7 +49,7 @@ _EACH_HAS_ONE = re.compile(
 )
 # "Scoop 24."
 _SO_MANY = re.compile(
-    r"\b(?:scoop|shape|roll|form|drop|pipe|cut|makes?)\s+(?:out\s+)?(?:about\s+|around\s+)?(\d{1,2})\s*(?:[.;,]|$)",
+    r"\b(?:scoop|shape|roll|form|drop|pipe|cut|stamp(?:\s+out)?|makes?)\s+(?:out\s+)?(?:about\s+|around\s+)?(\d{1,2})\s*(?:[.;,]|$)",
     re.I,
 )
 # "Slice when cold (12)."

@@ -34,6 +34,7 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         title = re.sub(r"^\d{1,3}\W+", "", title)  # "#3 Banana bread"
     if asked := _ASKED_ABOUT.search(title):
         title = asked[1][:1].upper() + asked[1][1:]  # "hi love, you asked about the bread pudding"
+    title = _HOW_ONE_MAKES.sub(r"\1", title)
     title = _ASKED_FOR_ONE.sub(r"\1", _ASKED_WITHOUT.sub(r"\1", title))
     title = _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title))
     if led := _LEADS_IN.match(title):
@@ -90,6 +91,7 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
             _SPOKEN_OF.search(p.text)
             or _CALLED.search(p.text)
             or _ASKED_FOR.search(p.text)
+            or _MADE_BY_ME.match(p.text)
             or _ASKED_ABOUT.search(p.text)
         ]
         if m
@@ -294,6 +296,10 @@ def _title_below(pieces: list[Piece]) -> list[Piece] | None:
         is_counted_last = (
             _COUNT_BEHIND.search(piece.text) and sum(p.role == "food" for p in pieces[:n]) > MOST_HEAD_PIECES
         )
+        if _named_then_told(piece, name) and n > len(pieces) // 3:
+            first, rest = SENTENCE.split(piece.text, maxsplit=1)
+            told = [replace(piece, text=first, role="title"), replace(piece, text=rest)]
+            return [*pieces[:n], *told, *pieces[n + 1 :]]
         is_over_none = piece.role == "heading" and (is_counted_last or not is_followed_by_food(pieces, n))
         if is_over_none or (piece.role != "heading" and is_named):
             is_counted = piece.role in ("food", "junk") and of_title(piece.text)[0] == name
@@ -306,6 +312,20 @@ def _title_below(pieces: list[Piece]) -> list[Piece] | None:
     return None
 
 
+def _named_then_told(piece: Piece, name: str) -> bool:
+    """Return whether a step begins with the dessert's name, and how it is made behind that: "Quince paste. Boil the quinces"."""
+    first, *rest = SENTENCE.split(piece.text, maxsplit=1)
+    is_name = piece.role == "step" and first.strip(" .") == name and len(name.split()) <= MOST_NAMED_WORDS
+    return (
+        bool(rest)
+        and is_name
+        and re.match(r"[A-Z]", rest[0]) is not None
+        and rest[0].split()[0].lower() in word_list("verb")
+    )
+
+
+# A name before what is done has so many words.
+MOST_NAMED_WORDS = 5
 _DONE_WITH_IT = re.compile(
     r"\b(?:on|in|into|onto|over)\s+(?:the|a|your)\s+(?:\w+\s+)?(?:trays?|tins?|pans?|oven|sheets?|rack|bowl)$", re.I
 )
@@ -401,6 +421,10 @@ _ASKED_ABOUT = re.compile(
     r"\b(?:asked|wanted) (?:me )?(?:about|for)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s*$)",
     re.I,
 )
+# "For the nougat glacé I whip 4 egg whites"
+_MADE_BY_ME = re.compile(
+    r"^For (?:the|my|our|a|an)\s+((?:[^\W\d_]+\s+){0,3}[^\W\d_]+),?\s+(?:I|we|you)\s+(?:\w+\s+)?(?:take|whip|use|make|mix|need|want|start|boil|bake|cook|cream|melt|beat|whisk)\b"
+)
 _ASKED_FOR = re.compile(
     r"\b(?:asked (?:me )?for|wanted|here(?:'s| is)|this is|sending you)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]+)\s+recipe\b",
     re.I,
@@ -413,6 +437,11 @@ _CALLED = re.compile(
 # "does anyone have the sticky toffee pud recipe from last year?"
 _IN_A_QUESTION = re.compile(
     r"^(?:q:\s*)?(?:please\s+|hi\W+)?(?:does|do|has|have|can|could|would|who|is|any)\b[^?]*?\b(?:the|an?|your|my|her|his|that)\s+((?:[^\W\d_][\w'’-]*\s+){1,5}?)recipe\b[^?]*\?.*$",
+    re.I,
+)
+# "How do you make your fruit scones so light?"
+_HOW_ONE_MAKES = re.compile(
+    r"^(?:q\s*[:.]\s*)?how (?:do|did|can|would|should) (?:you|i|we|one) (?:make|bake|do|get)\s+(?:your|my|the|a|an|good|such)\s+((?:[^\W\d_][\w'’-]*\s+){0,3}?[^\W\d_][\w'’-]*)(?:\s+(?:so|that|this)\s+[^?]{3,40}|\s+without\s+[^?]{3,40})?\?.*$",
     re.I,
 )
 # "Does anyone have a reliable sticky pear pudding?"
@@ -461,7 +490,7 @@ _ASKED_WITHOUT = re.compile(
 )
 # "so here's how i do my banana pancakes"
 _LEADS_IN = re.compile(
-    r"^how\s+(?:i|we)\s+(?:make|do|bake)\s+(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})|^(?:(?:so|ok|okay|well|right)\W+)?(?:here(?:['’]s| is)|this is)\s+(?:how\s+(?:i|we)\s+(?:do|make|bake)\s+|the recipe for\s+|(?=(?:my|our|the)\b))(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})",
+    r"^how\s+(?:i|we)\s+(?:make|do|bake)\s+(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})|^(?:(?:so|ok|okay|well|right)\W+)?(?:here(?:['’]s| is)|this is|(?<=ok )(?=the\b)|(?<=okay )(?=the\b)|(?<=so )(?=the\b)|(?<=right )(?=the\b))\s*(?:how\s+(?:i|we)\s+(?:do|make|bake)\s+|the recipe for\s+|(?=(?:my|our|the)\b))(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})",
     re.I,
 )
 # "Banana muffins *** now with less sugar ***"

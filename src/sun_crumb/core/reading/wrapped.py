@@ -87,6 +87,8 @@ def broken_list(lines: Sequence[Physical]) -> list[Physical]:
 def _as_one(block: list[Physical]) -> list[Physical]:
     """Return a block of lines as one where only together they are a list of foods that commas divide."""
     texts = [line.raw.strip() for line in block]
+    if running := _running(block, texts):
+        return running
     if sections := _sections(block, texts) or _torn_at_amounts(block, texts):
         return sections
     broken = [text for text in texts[1:] if text[:1].islower() and not _ITEM.match(text)]
@@ -124,6 +126,31 @@ def _sections(block: list[Physical], texts: list[str]) -> list[Physical]:
             return []
         told.append(replace(block[start], raw=whole))
     return told
+
+
+def _running(block: list[Physical], texts: list[str]) -> list[Physical]:
+    """Return a block of a narrow column in which words are broken at the lines' ends, and its foods between commas, with each of its paragraphs in one line; else none.
+
+    A paragraph ends where a sentence does and the next line begins with a capital; a name in capitals above is none of it.
+    """
+    torn = sum(_TORN_WORD.search(one) is not None and two[:1].islower() for one, two in itertools.pairwise(texts))
+    if not torn or len(block) < LEAST_BROKEN or max(map(len, texts)) > MOST_WIDE or any(map(_ITEM.match, texts)):
+        return []
+    told: list[Physical] = []
+    for line, text in zip(block, texts, strict=True):
+        before = told[-1].raw.rstrip() if told else ""
+        begins = not told or (before[-1:] in ".:!" and text[:1].isupper()) or before.isupper()
+        if begins:
+            told.append(line)
+        else:
+            told[-1] = replace(told[-1], raw=rejoined(told[-1].raw, text))
+    has_list = any(
+        len(foods) >= LEAST_FOODS and any(map(begins_food, foods)) for foods in (run_on(x.raw) for x in told)
+    )
+    return told if has_list else []
+
+
+_TORN_WORD = re.compile(r"[^\W\d_]{2,}-$")
 
 
 def _torn_at_amounts(block: list[Physical], texts: list[str]) -> list[Physical]:
