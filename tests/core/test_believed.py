@@ -5,6 +5,7 @@ Common practice, no published source, where nothing else is said.
 
 from __future__ import annotations
 
+import re
 import unittest
 from pathlib import Path
 
@@ -54,6 +55,16 @@ class Nature(unittest.TestCase):
             formula = formula_of(f"{title}\n{makes}\n\n" + foods.replace(";", "\n") + f"\n\n{how}")
             with self.subTest(title):
                 self.assertEqual(natures(formula)[formula.heaviest()].family.key, wanted)
+
+    def test_families_of_the_parts_of_desserts(self) -> None:
+        """Each text stands behind the families that its parts may be of, written without a look at the families; common practice, no published source."""
+        told = (Path(__file__).with_name("named_parts.txt")).read_text(encoding="utf-8")
+        texts = re.split(r"^===== (.*)\n", told, flags=re.M)[1:]
+        for wanted, text in zip(texts[::2], texts[1::2], strict=True):
+            found = natures(formula_of(text))
+            for part, keys in (said.split("=") for said in wanted.split("; ")):
+                with self.subTest(text.split("\n", 1)[0], part=part):
+                    self.assertIn(found[part].family.key, keys.split("|"))
 
     def test_what_the_method_does_and_a_portion_is_called_count(self) -> None:
         lines = "200 g plain flour\n100 g butter\n120 g white sugar\n1 egg"

@@ -139,14 +139,21 @@ def nature_of(formula: Formula, component: str) -> Nature:
     else:
         # "1/2 cup yoghurt, 1 tbsp maple syrup" on a baked pudding: nothing that is frozen.
         for family in families().values():
-            if "frozen" in family.kin and _is_untold(family, formula):
+            if "frozen" in family.kin and formula.method and not _FREEZES.search(f"{formula.title} {formula.method}"):
                 score[family.key] -= OVEN
+    beside_fruit = _beside_fruit(shares)
+    cream = sum(line.grams for line in lines if line.ingredient.per_100g.fat_g > FAT_OF_CREAM)
+    is_cream = len(formula.components) > 1 and cream > A_CRUMB * sum(line.grams for line in lines)
+    is_whipped = is_cream and _is_whipped(beside_fruit, formula)
+    if is_whipped:
+        score["whipped_cream"] += WHIPPED
     if shares["sugar"] + shares["syrup"] > OF_CANDY and _CANDY_STAGE.search(formula.method):
         # What is boiled to a stage that a thermometer tells sets by its sugar, whatever it is called.
         for key in score:
             score[key] -= 0.0 if families()[key].is_among(_SET_BY_SUGAR) else NO_CANDY
     # A yeast cake under its apples, a crumble in one list with its rhubarb, a pavlova under its peaches: what they lie on tells what it can be.
     made_of = (shares, crumb) if crumb["grain"] > OF_A_DOUGH or crumb["white"] > OF_WHITES else (shares,)
+    made_of = (*made_of, beside_fruit) if is_whipped else made_of
     possible = {
         key: v for key, v in score.items() if any(is_possible(families()[key], one) for one in made_of)
     } or score
@@ -157,6 +164,22 @@ def nature_of(formula: Formula, component: str) -> Nature:
     return Nature(families()[ranked[0][0]], ranked[0][1], ranked[:MOST_NAMED])
 
 
+def _beside_fruit(shares: Mapping[str, float]) -> dict[str, float]:
+    """Return the shares of what there is beside the fruit."""
+    rest = max(1.0 - shares["fruit"], LEAST_BESIDE)
+    return {key: 0.0 if key == "fruit" else share / rest for key, share in shares.items()}
+
+
+def _is_whipped(shares: Mapping[str, float], formula: Formula) -> bool:
+    """Return whether a part is cream, perhaps sweetened, beside its fruit, and the method whips it."""
+    is_cream = shares["dairy"] > OF_CREAM and shares["dairy"] + shares["sugar"] + shares["syrup"] > ALL_OF_CREAM
+    return is_cream and "whip" in formula.method.lower()
+
+
+# What is cream and no more than sugar beside its fruit [share of the mass without that]; how loudly whipping speaks then [score] (judgement).
+OF_CREAM, ALL_OF_CREAM, WHIPPED, LEAST_BESIDE = 0.7, 0.93, 5.0, 0.1
+# What whips has more fat than this [g in 100 g] (common practice).
+FAT_OF_CREAM = 25.0
 MOST_NAMED = 4
 # So much sugar that is boiled so far sets by it [share of its mass]; what speaks against all else then [score] (judgement).
 OF_CANDY, NO_CANDY = 0.3, 7.0
@@ -226,6 +249,7 @@ _HEAT = re.compile(
 _BOILS = re.compile(
     r"\bboil(?!ing water)|caramel|\bamber\b|soft[- ]?ball|crack|thermometer|\bsyrup\b|dissolv|simmer", re.I
 )
+_NEVER_BAKED = re.compile(r"\braw\b|\bno[- ]?bake\b|\bunbaked\b|\bfridge\b|\bicebox\b", re.I)
 _FRIES = re.compile(r"\bfr(?:y|ies|ied|ying)\b(?!\s+pan)|\bhot (?:oil|fat)\b|\bdeep[- ]", re.I)
 _FREEZES = re.compile(
     r"\bfr(?:eez|oze)|\bchurn|\bice[- ]cream\b|\bsorbet|\bgranita|\bkulfi|\bgelato|\bloll(?:y|ies)\b|\bpopsicle|\bsemifreddo|\bmachine\b",
@@ -246,7 +270,11 @@ def _by_heat(score: dict[str, float], formula: Formula) -> None:
             score[family.key] -= OVEN * weight
         elif (
             ("boiled" in family.traits and formula.method and not _BOILS.search(formula.method))
-            or (not is_hot and family.is_baked and len(formula.method) > TOLD_AT_LENGTH)
+            or (
+                not is_hot
+                and family.is_baked
+                and (len(formula.method) > TOLD_AT_LENGTH or _NEVER_BAKED.search(formula.title))
+            )
             or is_untold
         ):
             # Doughnuts that are baked are called what those are that are fried.
@@ -262,7 +290,8 @@ def _is_untold(family: Family, formula: Formula) -> bool:
         is_told = formula.oven is not None or len(formula.method) > TOLD_IN_SHORT
         return is_told and not _FRIES.search(f"{formula.title} {formula.method}")
     told = f"{formula.title} {formula.method}"
-    return "frozen" in family.kin and len(formula.method) > TOLD_AT_LENGTH and not _FREEZES.search(told)
+    is_long = len(formula.method) > TOLD_AT_LENGTH or formula.oven is not None
+    return "frozen" in family.kin and is_long and not _FREEZES.search(told)
 
 
 def is_possible(family: Family, shares: Mapping[str, float]) -> bool:

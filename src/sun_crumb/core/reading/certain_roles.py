@@ -278,16 +278,44 @@ MOST_HEAD_LINES, LEAST_LEADS, LAST_LINES = 3, 3, 2
 def _bare_parts(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
     """Return the lines that name a part by a word that is a food too, below an empty line and over its foods: "Jam" and "4 tbsp raspberry jam"."""
     lines: dict[int, Role] = {}
+    listed = [
+        told[s.text]
+        for s in found
+        if told[s.text].has_food and not names_a_part(s.text) and s.text.lower() not in _ALSO_A_PART
+    ]
+    is_measured = sum(known.has_amount for known in listed) >= MEASURED * len(listed)
     for before, statement in pairwise(found):
         name = before.raw.strip().rstrip(":").lower()
-        is_above = before.line.gap and statement.line.number == before.line.number + 1 and not statement.line.gap
+        # In a list where all else is measured a bare "Jam" names a part also without an empty line above.
+        is_apart = before.line.gap or (
+            is_measured and before.raw.strip()[:1].isupper() and len(listed) > LEAST_MEASURED
+        )
+        is_above = is_apart and statement.line.number == before.line.number + 1 and not statement.line.gap
         if is_above and name in _ALSO_A_PART and told[statement.text].has_amount and told[statement.text].has_food:
             lines[before.line.number] = "heading"
     return lines
 
 
+# A list of so many foods is measured where such a share have their amounts [1], [share] (judgement).
+LEAST_MEASURED, MEASURED = 4, 0.85
 _ALSO_A_PART = frozenset(
-    {"jam", "curd", "custard", "caramel", "cream", "pastry", "crumbs", "ganache", "compote", "coulis"}
+    {
+        "toffee",
+        "fudge",
+        "marshmallow",
+        "syrup",
+        "jelly",
+        "jam",
+        "curd",
+        "custard",
+        "caramel",
+        "cream",
+        "pastry",
+        "crumbs",
+        "ganache",
+        "compote",
+        "coulis",
+    }
 )
 
 
