@@ -193,7 +193,8 @@ SHORT_STEP = 100
 # "4.8 (211)": how many readers liked it; "easy": how hard it is
 _RATED = r"\W*[1-5][.,]\d\s*\(\d{1,5}\)\W*"
 _LEVEL = r"\W*(?:(?:difficulty|level|skill)(?: level)?\s*[:=-]?\s*)?(?:very |quite |super )?(?:easy|simple|medium|intermediate|beginner|advanced|tricky|hard|difficult|challenging)\W*"
-_SAYS_NO_FOOD = re.compile(f"{_DATED}|{_RATED}|{_LEVEL}", re.I)
+_FREE_OF = r"\W*(?:(?:no|without)\s+(?:added\s+|refined\s+)?(?:sugar|gluten|dairy|egg|nuts?)s?|(?:gluten|dairy|sugar|egg|nut)[- ]free|vegan|vegetarian)\W*"
+_SAYS_NO_FOOD = re.compile(f"{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}", re.I)
 # "Mix, fill 18 cases, 20 min at 180"
 _DONE_AT = re.compile(r"^[^\W\d_]+[, ].*\b\d{1,3}\s*min\w*\.?\s+at\s+\d{3}\b", re.I)
 # "Brown the butter": no food of that colour

@@ -101,7 +101,11 @@ def by_its_words(text: str) -> list[str] | None:
         return None  # "1 cup lemon juice (about 4 lemons)": a food that is measured by itself
     count = next((one.count for one in told if one.has_fruit and one.count and not one.measure), "")
     parts = _with_measures(told)
-    if not parts or not (count or all(one.measure for one in parts)) or len({one.part for one in parts}) < len(parts):
+    if (
+        not parts
+        or not (count or all(one.measure or one.count for one in parts))
+        or len({one.part for one in parts}) < len(parts)
+    ):
         return None
     fruit = fruits[0]
     return [f"{one.measure or _number(one.count, count)} {fruit} {one.part}" for one in parts]

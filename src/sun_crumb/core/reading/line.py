@@ -70,6 +70,8 @@ _GROSS = (
 )
 
 
+# "Ägg - 2 st": so many of them
+_PIECES_ABROAD = re.compile(r"(?<=[-–—:=]\s\d)\s?(?:st|stk|szt)\.?$", re.I)
 # "half-pound butter", "teaspoonful baking powder"
 _HALF_A = re.compile(r"\bhalf-(?=(?:pound|pint|ounce|cup|teaspoon|tablespoon|litre|liter|kilo)\w*)", re.I)
 _UNIT_ALONE = re.compile(r"^(?=(?:tea|table|dessert)?spoonful\b|cupful\b|wineglassful\b|teacupful\b)", re.I)
@@ -80,8 +82,9 @@ def clean(text: str) -> str:
     if not text.isprintable():
         text = "".join(c if c.isprintable() else " " for c in text)
     text = text.replace("\u2044", "/").replace("\u00a0", " ").replace("\u2009", " ").replace("\u202f", " ")
-    text = re.sub(r"\.{3,}|…|(?<=\s)\.\.(?=\s)", " - ", text)
+    text = re.sub(r"(?:\s\.){3,}|\.{3,}|…|(?<=\s)\.\.(?=\s)", " - ", text)
     text = re.sub(r"\s+", " ", text).strip()
+    text = _PIECES_ABROAD.sub("", text)
     text = _UNIT_ALONE.sub("1 ", _HALF_A.sub("half a ", _BULLET.sub("", text, count=1)))
     return re.sub(r":\s?[-–—]$", ":", text.strip()).rstrip(".;,").strip()
 

@@ -19,7 +19,7 @@ from sun_crumb.core.reading.words import word_list
 from sun_crumb.core.reference import table
 
 _TIME_ONLY = re.compile(
-    r"^\W*(?:tempo|temps|zeit|dauer|tid|tiempo)(?: [^\W\d_]+){0,2}\s*[:=]\s*\d.{0,30}$|^\W*(?:time\s*[:=]\s*)?(?:about\s+)?\d+[\s\d–-]*(?:min(?:ute)?s?|h(?:ou)?rs?|h)\b(?:\s*(?:and\s+)?\d+\s*min\w*)?(?:\s*\([^()]*\))?\W*$",
+    r"^\W*(?:tempo|temps|zeit|dauer|tid|tiempo)(?: [^\W\d_]+){0,2}\s*[:=]\s*\d.{0,30}$|^\W*(?:time\s*[:=]\s*)?(?:about\s+)?\d+[\s\d–-]*(?:min(?:ute)?s?|h(?:ou)?rs?|h)\b(?:\s*(?:and\s+)?\d+\s*min\w*)?(?:\s*(?:\+|plus|and)\s*(?:[a-z]+\s?){1,3})?(?:\s*\([^()]*\))?\W*$",
     re.I,
 )
 

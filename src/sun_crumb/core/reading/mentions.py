@@ -136,6 +136,8 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     ['100 g butter', 'an egg', 'juice of 2 lemons']
     """
     step = _SPOON_BY_SPOON.sub("", _HOUR_AND_A_HALF.sub(r"\1", _HOLDING.sub(r"\1 ", without_unit_stops(step))))
+    step = _SELF_RAISING.sub("self-raising ", step)
+    step = _OF_THREE.sub(r"\1 \2, \1 \3, \1 \4", step)
     step = _OF_EACH.sub(r"\1 \2 and \1 \3", step)
     if is_list:
         step = _in_its_unit(_WHICH_SPOON.sub(r"\1", step))
@@ -165,9 +167,15 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     return [said for _, said in sorted(found)][:MOST_MENTIONS]
 
 
+_SELF_RAISING = re.compile(r"\bs\.?\s?r\.?\s(?=flour)", re.I)
+# "6oz each butter, sugar & s.r. flour"
+_OF_THREE = re.compile(
+    r"(?<![\w.,/])(\d[\d.,/½¼]*\s*(?:g|ml|oz|cups?|tsps?|tbsps?))\s+each\s+(?:of\s+)?([^\W\d_]+(?:\s[^\W\d_]+)?),\s+([^\W\d_]+(?:\s[^\W\d_]+)?),?\s+(?:and|&)\s+((?:[a-z]\.\s?){0,2}[^\W\d_]+(?:\s[^\W\d_]+)?)(?=\s*[,.;])",
+    re.I,
+)
 # "80 g each of almonds and hazelnuts"
 _OF_EACH = re.compile(
-    r"(?<![\w.,/])(\d[\d.,/½¼]*\s*(?:g|ml|oz|cups?|tsps?|tbsps?|teaspoons?|tablespoons?))\s+each\s+(?:of\s+)?([^\W\d_]+(?:\s[^\W\d_]+)?)\s+and\s+(?=[^\W\d_])([^\W\d_]+)",
+    r"(?<![\w.,/])(\d[\d.,/½¼]*\s*(?:g|ml|oz|cups?|tsps?|tbsps?|teaspoons?|tablespoons?))\s+each\s+(?:of\s+)?([^\W\d_]+(?:\s[^\W\d_]+)?)\s+(?:and|&)\s+(?=[^\W\d_])([^\W\d_]+)",
     re.I,
 )
 

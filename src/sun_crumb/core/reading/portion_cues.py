@@ -23,7 +23,7 @@ from sun_crumb.core.reading.counts import (
 _CUES = (
     (
         "sure",
-        r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|who\s+for\s*:|for\s+(?:how\s+many|whom?)\s*[:?]|batch(?:\s+size)?\s*:|dos[ei]s?\s+(?:per|for)|does\s+(?=(?:about\s+)?[\w–-]+\s+(?:of us|people)\b)|(?<![a-z] )does\s+(?=(?:about\s+)?\d{1,2}\s*(?:[.!,]|w/|with\b|or\s+\d|$))|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|sufficient\s+for|"
+        r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|who\s+for\s*:|for\s+(?:how\s+many|whom?)\s*[:?]|batch(?:\s+size)?\s*:|dos[ei]s?\s+(?:per|for)|does\s+(?=(?:about\s+)?[\w–-]+\s+(?:of us|people)\b)|(?<![a-z] )does\s+(?=(?:about\s+)?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\s*(?:[.!,]|w/|with\b|or\s+\d|$))|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|sufficient\s+for|"
         r"for\s+a\s+(?:crowd|party|group|table|gathering)\s+of|(?:dinner|supper|lunch|party)\s+for(?=\s+\d)|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry|greedy)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|osoby|os[oó]b)\b))",
     ),
     (

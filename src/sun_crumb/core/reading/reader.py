@@ -245,7 +245,8 @@ def _weighed(
     grams = weight.grams if weight else None
     if not parsed.sums and weight is None:
         if not _plausible_bare(parsed, draft):
-            is_note = len(parsed.name.split()) > 3
+            # What holds a number is asked about, however many its words.
+            is_note = len(parsed.name.split()) > 3 and not re.search(r"\d", parsed.text)
             return replace(base, status="note" if is_note else "unreadable", problem="no food found in this line")
         grams, status, problem = _unmeasured(parsed, ingredient)
     elif is_some or (weight is None and first is not None and first.unit is None and first.text.lower() == "a"):

@@ -6,7 +6,8 @@ import re
 from dataclasses import replace
 
 from sun_crumb.core.reading.counts import kind_of
-from sun_crumb.core.reading.headings import heading_kind
+from sun_crumb.core.reading.dessert_words import ends_with_a_dessert, holds_a_dessert
+from sun_crumb.core.reading.headings import FOR_THE, heading_kind
 from sun_crumb.core.reading.pieces import SENTENCE, Piece, is_followed_by_food
 from sun_crumb.core.reading.portion_asides import of_title
 from sun_crumb.core.reading.portion_cues import Stated, statements
@@ -61,6 +62,71 @@ def _unquoted(title: str) -> str:
 
 
 def with_title(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with their title; where what stands as one names no dessert, and a line by itself does, that line."""
+    return _by_its_dessert(_with_title(pieces))
+
+
+def _by_its_dessert(pieces: list[Piece]) -> list[Piece]:
+    at = next((n for n, p in enumerate(pieces) if p.role == "title"), None)
+    if at is not None and holds_a_dessert(title_of(pieces)[0]):
+        return pieces
+    named = [n for n, piece in enumerate(pieces) if n != at and _names_the_dessert(pieces, n)]
+    if not named:
+        return pieces
+    found = list(pieces)
+    if at is not None:
+        found[at] = replace(pieces[at], role="junk")
+    # The one right above the list, where several stand there: the others name a page and its like.
+    foods = next((n for n, piece in enumerate(pieces) if piece.role == "food" and n not in named), len(pieces))
+    best = max((n for n in named if n < foods), default=named[0])
+    if at is not None and best > foods and not re.search(r"[,:|]|--", pieces[at].text):
+        return pieces  # a name of its own stands above the list
+    found[best] = replace(pieces[best], role="title")
+    return found
+
+
+# What begins a line that praises or leads on, and names nothing.
+_BESIDE_A_NAME = frozenset(
+    [
+        "more",
+        "other",
+        "related",
+        "see",
+        "also",
+        "my",
+        "our",
+        "this",
+        "perfect",
+        "great",
+        "best",
+        "easy",
+        "quick",
+        "good",
+        "nutrition",
+        "per",
+    ]
+)
+
+
+def _names_the_dessert(pieces: list[Piece], n: int) -> bool:
+    """Return whether a line by itself, over no food of its own, is a few words that end with what a dessert is called."""
+    piece = pieces[n]
+    if piece.role not in ("heading", "chatter", "portions", "junk", "food") or (
+        piece.role == "heading" and is_followed_by_food(pieces, n)
+    ):
+        return False
+    name, said = of_title(piece.text.strip(" *#_=:|,"))
+    if piece.role in ("food", "portions") and (said is None or said.count is None):
+        return False
+    words = name.strip(" *#_=:|,").split()
+    is_name = 0 < len(words) <= MOST_TITLE_WORDS and re.fullmatch(r"[A-Z][^.!?:;\d]{2,70}", " ".join(words)) is not None
+    if not is_name or words[0].lower() in word_list("verb") | _LINKS | _BESIDE_A_NAME:
+        return False
+    is_part = name.lower() in word_list("component") or heading_kind(name) != ""
+    return not is_part and not _of_web(name) and ends_with_a_dessert(name)
+
+
+def _with_title(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the title that stands below the list, where none stands above: a heading over no food, or a dessert's name."""
     # "Ingredients for the base:" names a part, and no dessert.
     pieces = [replace(p, role="heading") if p.role == "title" and _names_a_part(p.text) else p for p in pieces]
@@ -82,6 +148,8 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
         return _with_broken_title(_named_below_talk(_below_the_masthead(pieces)))
     if pieces and _may_be_title(pieces[0]):
         return [replace(pieces[0], role="title"), *pieces[1:]]
+    if pieces and (told := _named_in_one(pieces[0])):
+        return [*told, *pieces[1:]]
     if found := _named_above(pieces) or _title_below(pieces):
         return found
     spoken = (
@@ -105,7 +173,9 @@ def _names_a_part(text: str) -> bool:
     """Return whether what stands first names a part: "Ingredients for the base:", "Sponge:" over the left of two columns."""
     is_part = text.rstrip().endswith(":") and text.strip(" :").lower() in word_list("component")
     is_lettered = (part := _LETTERED.fullmatch(text.strip())) is not None and part[1].lower() in word_list("component")
-    return is_part or is_lettered or _OF_A_PART.match(text) is not None
+    for_it = FOR_THE.match(text.strip(" *#_"))
+    is_for_it = for_it is not None and for_it[1].lower().split()[-1] in word_list("component")
+    return is_part or is_lettered or is_for_it or _OF_A_PART.match(text) is not None
 
 
 # "A. Sponge"
@@ -312,6 +382,16 @@ def _title_below(pieces: list[Piece]) -> list[Piece] | None:
     return None
 
 
+def _named_in_one(piece: Piece) -> list[Piece]:
+    """Return the name, how many and how of a recipe that is told in one go: "Eton mess. Serves 6. Whip the cream"; none where a text begins otherwise."""
+    first, *rest = SENTENCE.split(piece.text, maxsplit=1)
+    words = first.strip(" .").split()
+    is_name = 0 < len(words) <= MOST_NAMED_WORDS and re.fullmatch(r"[A-Z][^\d:;,]*", first) is not None
+    if not rest or not is_name or words[0].lower() in word_list("verb") | _LINKS or not statements(rest[0][:24]):
+        return []
+    return [replace(piece, text=first, role="title"), replace(piece, text=rest[0])]
+
+
 def _named_then_told(piece: Piece, name: str) -> bool:
     """Return whether a step begins with the dessert's name, and how it is made behind that: "Quince paste. Boil the quinces"."""
     first, *rest = SENTENCE.split(piece.text, maxsplit=1)
@@ -423,7 +503,7 @@ _ASKED_ABOUT = re.compile(
 )
 # "For the nougat glacé I whip 4 egg whites"
 _MADE_BY_ME = re.compile(
-    r"^For (?:the|my|our|a|an)\s+((?:[^\W\d_]+\s+){0,3}[^\W\d_]+),?\s+(?:I|we|you)\s+(?:\w+\s+)?(?:take|whip|use|make|mix|need|want|start|boil|bake|cook|cream|melt|beat|whisk)\b"
+    r"^\W*[Ff]or (?:the|my|our|your|a|an)\s+((?:[^\W\d_]+\s+){0,3}?[^\W\d_]+),?\s+(?:(?:I|we|you)\s+(?:[a-z]+\s+)?(?:take|whip|use|make|mix|need|want|start|boil|bake|cook|cream|melt|beat|whisk)|use|take)\b"
 )
 _ASKED_FOR = re.compile(
     r"\b(?:asked (?:me )?for|wanted|here(?:'s| is)|this is|sending you)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]+)\s+recipe\b",

@@ -1,0 +1,42 @@
+"""Whether a few words name a dessert: what desserts are called, by the signs of their families."""
+
+from __future__ import annotations
+
+import re
+from functools import cache
+
+from sun_crumb.core.quantities.nouns import singular
+from sun_crumb.core.reading.counts import counting_words, kind_of
+from sun_crumb.core.reference import table
+
+# A name of a dessert has so many words at its end [1].
+LONGEST_NAME = 3
+# What is called so by what is done with it, or after what it looks like.
+_BESIDES = frozenset({"bake", "mess", "salami", "bannock", "clafoutis", "posset", "fool", "syllabub", "halva", "halwa"})
+
+
+@cache
+def _names() -> frozenset[str]:
+    rows = (row["words"].split(";") for row in table("family_signs") if row["where"] == "name")
+    return frozenset(name for names in rows for name in names) | _BESIDES
+
+
+def ends_with_a_dessert(text: str) -> bool:
+    """Return whether words end with what a dessert is called.
+
+    Examples
+    --------
+    >>> ends_with_a_dessert("Upside-Down Plum & Polenta Cake"), ends_with_a_dessert("Sunday Oven")
+    (True, False)
+    """
+    words = [singular(word) for word in re.findall(r"[^\W\d_][\w'’-]*", text.lower())]
+    if not words:
+        return False
+    is_noun = kind_of(words[-1]) in ("piece", "whole") and words[-1] not in counting_words("holder")
+    return is_noun or any(" ".join(words[-n:]) in _names() for n in range(1, LONGEST_NAME + 1))
+
+
+def holds_a_dessert(text: str) -> bool:
+    """Return whether any of the words is what a dessert is called."""
+    words = re.findall(r"[^\W\d_][\w'’-]*", text)
+    return any(ends_with_a_dessert(" ".join(words[: n + 1])) for n in range(len(words)))
