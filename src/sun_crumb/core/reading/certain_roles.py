@@ -125,14 +125,19 @@ _A_WHILE = re.compile(
 
 
 def _marked_steps(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
-    """Return the lines below a list that bear a mark of their own and begin with no amount: "- Marshmallows in, off the heat"."""
+    """Return the lines below a list that bear a mark, of their own or most before what is done, and begin with no amount: "- Marshmallows in, off the heat"."""
     marks = [(_MARK.match(s.raw) or [""])[0].strip() for s in found]
     foods = [n for n, s in enumerate(found) if told[s.text].has_food and told[s.text].has_amount]
     if len(foods) < LEAST_TOLD_FOODS:
         return {}
     after = [n for n in range(foods[-1] + 1, len(found)) if marks[n]]
     own = {marks[n] for n in after} - {marks[n] for n in range(foods[-1] + 1)}
-    steps = [n for n in after if marks[n] in own and not re.search(r"\d", found[n].text[:6])]
+    # From the first that tells what is done they are steps, whatever mark they bear: "• whisk all", "• chill", "• mango on top".
+    done = [n for n in after if first_word(found[n].text) in word_list("verb") - word_list("deed_food")]
+    is_told = 2 * len(done) > len(after)
+    steps = [
+        n for n in after if (marks[n] in own or (is_told and n >= done[0])) and not re.search(r"\d", found[n].text[:6])
+    ]
     return {found[n].line.number: "step" for n in steps} if len(steps) >= LEAST_BELOW else {}
 
 

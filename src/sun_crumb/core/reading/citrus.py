@@ -15,7 +15,7 @@ _COUNT = re.compile(
     r"(?<![\d.,/])(?:\d{1,2}(?:\s?[½¼]|\s\d/\d)?|½|¼|\d/\d|half|one|two|three|four|five|six|both|all|an?)(?![\d/])\b|[½¼]",
     re.I,
 )
-_SEPARATES = re.compile(r"\s*(?:[,;:()\[\]+&]|\s[-–—]\s|\b(?:and|plus)\b)\s*", re.I)
+_SEPARATES = re.compile(r"\s*(?:,(?!\d)|[;:()\[\]+&]|\s[-–—]\s|\b(?:and|plus)\b)\s*", re.I)
 # Words that say no more than how: all others are another food, or another matter.
 _FILLERS = frozenset(
     [

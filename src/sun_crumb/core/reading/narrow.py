@@ -70,9 +70,7 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
 
 
 # "Prep 10 mins | Makes" and "12"
-_AWAITS_COUNT = re.compile(
-    r"\b(?:makes|serves|yields?|feeds|about|approx\.?|circa|for a crowd of)\s*:?$", re.I
-)
+_AWAITS_COUNT = re.compile(r"\b(?:makes|serves|yields?|feeds|about|approx\.?|circa|for a crowd of)\s*:?$", re.I)
 _COUNT_ALONE = re.compile(
     r"(?:about\s+)?(?:\d{1,3}(?!\d|\s?(?:k?g|m?l|oz|lbs?|cups?|c|tsps?|tbsps?|T|t)\b)|two|three|four|five|six|eight|nine|ten|a dozen|twelve|twenty)(?:\s*(?:-|–|to|or)\s*\d{1,3})?(?:\s+[^\W\d_]+){0,2}\W*",
     re.I,

@@ -48,7 +48,7 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
         is_narrow = width < LEAST_WIDTH and 2 * sum(text[:1].islower() for text in texts[1:]) < len(texts)
         if is_narrow or width < LEAST_NARROW or read_amount(block[0].text) or not _is_prose(texts):
             continue
-        if 2 * sum(begins_food(text) or _AMOUNT_LAST.search(text) is not None for text in texts) > len(texts):
+        if 2 * sum(map(_is_item, texts)) > len(texts):
             continue  # a list, under a heading in words: "For the filling"
         if 2 * sum(GAP.search(text) is not None for text in texts) > len(texts):
             continue  # a table
@@ -67,6 +67,17 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
         if texts[0][:1].islower() and block[1].line.number in lines:
             lines[block[0].line.number] = "step"  # "so for the brownies I just melt": no name
     return lines
+
+
+def _is_item(text: str) -> bool:
+    """Return whether a line is an item of a list: an amount and a food, or a food and its amount."""
+    return begins_food(text) or _AMOUNT_LAST.search(text) is not None or _NAME_THEN_AMOUNT.match(text) is not None
+
+
+# "medium eggs, 2", "butter, melted | 1 c."
+_NAME_THEN_AMOUNT = re.compile(
+    r"[^\W\d_][^\d]{1,50}?[\s,|:…=–—.-]\s*[\d½¼¾⅓⅔⅛][\d½¼¾⅓⅔⅛./ –-]*\s*[^\W\d_]{0,12}\.?(?:\s*\([^()]*\))?$"
+)
 
 
 def broken_list(lines: Sequence[Physical]) -> list[Physical]:
@@ -161,7 +172,12 @@ def _torn_at_amounts(block: list[Physical], texts: list[str]) -> list[Physical]:
         len(texts),
     )
     lines = texts[start:end]
-    torn = [one for one, two in itertools.pairwise(lines) if _AMOUNT_ENDS.search(one) and two[:1].islower()]
+    # "butter, 50 g" ends with an amount of its own.
+    torn = [
+        one
+        for one, two in itertools.pairwise(lines)
+        if _AMOUNT_ENDS.search(one) and two[:1].islower() and (begins_food(one) or _FOOD_WITHIN.search(one))
+    ]
     divided = sum(";" in text or "," in text for text in lines)
     if len(torn) < LEAST_TORN or 2 * divided < len(lines) or len(block[start].raw) > MOST_WIDE:
         return []
@@ -175,6 +191,8 @@ def _torn_at_amounts(block: list[Physical], texts: list[str]) -> list[Physical]:
 _AMOUNT_ENDS = re.compile(
     r"(?:^|[\s;,])[\d½¼¾⅓⅔⅛][\d½¼¾⅓⅔⅛ ./]*\s*(?:cups?|c|tsps?|tbsps?|T|t|g|kg|ml|l|oz|lbs?|pints?|large|small)?\.?$"
 )
+# "flour; 1 tsp. soda; 1 tsp."
+_FOOD_WITHIN = re.compile(r"[;,]\s*[\d½¼¾⅓⅔][^;,]*[^\W\d_]{3}[^;,]*[;,]")
 # "For the pastry: 200 g plain"
 _NAMES_ITS_FOODS = re.compile(
     r"^[A-Z][^\W\d_]*(?:\s[^\W\d_]+){0,4}\s*(?::|\s[-–—])\s+(?=[\d½¼¾⅓⅔]|an?\s|half\s|pinch\s)"
