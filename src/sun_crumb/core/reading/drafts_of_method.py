@@ -12,8 +12,8 @@ from sun_crumb.core.pantry.names import singular, words_of
 from sun_crumb.core.reading.drafts import Draft
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
-from sun_crumb.core.reading.mentions import mentions
-from sun_crumb.core.reading.pieces import Piece
+from sun_crumb.core.reading.mentions import fruit_parts_in, mentions
+from sun_crumb.core.reading.pieces import SENTENCE, Piece
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.records import Amount
 from sun_crumb.core.reading.several import split_line
@@ -48,7 +48,7 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> li
         if piece.role != "step":
             continue
         made = _made(piece.text)
-        for statement in mentions(piece.text):
+        for statement in (*mentions(piece.text), *_of_other_fruit(piece.text, drafts)):
             if _is_among(statement, made) or (draft := _mention(statement, piece, index, pantry)) is None:
                 continue
             parsed, key = draft.parsed, draft.candidates[0].ingredient
@@ -73,12 +73,32 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> li
             where = next((c for c in components if c and c in piece.text.lower()), None) or _part_beside(
                 statement, piece, drafts
             )
+            if not where and not is_sure(draft.candidates) and _is_served_on_top(statement, piece):
+                where = "to serve"
             if where is None:
                 # What is dusted on in the end is of the last part.
                 on_top = re.match(r"\W*(?:[^.;]*\b)?(?:dust|sprinkle|scatter|decorate)\b", piece.text, re.I)
                 where = (components[-1] if on_top and "" not in components else components[0]) if components else ""
             extra.append(replace(draft, piece=replace(draft.piece, component=where), is_mention=True))
     return extra
+
+
+def _is_served_on_top(statement: str, piece: Piece) -> bool:
+    """Return whether the sentence that names a food serves with it what is made: "Whip 200 ml cream and serve on top"."""
+    said = next((s for s in SENTENCE.split(piece.text) if statement.split()[-1] in s and statement.split()[0] in s), "")
+    return re.search(r"\bserve\w*\b|\bon top\b", said, re.I) is not None
+
+
+def _of_other_fruit(step: str, drafts: Sequence[Draft]) -> list[str]:
+    """Return what a step takes of a citrus fruit that the list does not name: "the zest of half a lemon"."""
+    listed = " ".join(draft.parsed.text.lower() for draft in drafts if draft.parsed)
+    own = (s for s in fruit_parts_in(step) if not any(fruit in listed for fruit in _CITRUS if fruit in s.lower()))
+    return [part for said in own for part in split_line(said)]
+
+
+_CITRUS = ("lemon", "lime", "orange", "grapefruit")
+# What a food is weighed or measured by, and never counted.
+_WEIGHED = frozenset({"g", "kg", "oz", "ml", "l", "cup"})
 
 
 def _part_beside(statement: str, piece: Piece, drafts: Sequence[Draft]) -> str | None:
@@ -193,7 +213,11 @@ def _mention(statement: str, piece: Piece, index: NameIndex, pantry: Pantry) -> 
         return None
     # "2 cloves and a strip of zest": the unit is the food's own name.
     candidates = index.match(parsed.name or parsed.sums[0].text)
-    if not is_sure(candidates) or (parsed.sums[0].unit is None and candidates[0].confidence < SURE_COUNTED):
+    if not is_sure(candidates) and not (
+        candidates and parsed.sums[0].unit in _WEIGHED and index.is_ambiguous(parsed.name)
+    ):
+        return None
+    if parsed.sums[0].unit is None and candidates[0].confidence < SURE_COUNTED:
         return None
     food = pantry[candidates[0].ingredient]
     return Draft(Piece(statement, "food", piece.component, piece.number), parsed, candidates, food)

@@ -73,7 +73,7 @@ _GROSS = (
 # "Ägg - 2 st": so many of them
 _PIECES_ABROAD = re.compile(r"(?<=[-–—:=]\s\d)\s?(?:st|stk|szt)\.?$", re.I)
 # "half-pound butter", "teaspoonful baking powder"
-_HALF_A = re.compile(r"\bhalf-(?=(?:pound|pint|ounce|cup|teaspoon|tablespoon|litre|liter|kilo)\w*)", re.I)
+_HALF_A = re.compile(r"\bhalf[- ](?=(?:tsp|tbsp|pound|pint|ounce|cup|teaspoon|tablespoon|litre|liter|kilo)\w*)", re.I)
 _UNIT_ALONE = re.compile(r"^(?=(?:tea|table|dessert)?spoonful\b|cupful\b|wineglassful\b|teacupful\b)", re.I)
 
 

@@ -197,6 +197,11 @@ _OF_THE_SAME = re.compile(
 _UNIT_TOLD = re.compile(r"(?<=\d)\s?(g|grams?|grammes?|ml)\b", re.I)
 
 
+def fruit_parts_in(step: str) -> list[str]:
+    """Return what a step takes of a fruit by its part and number: "zest of half a lemon"."""
+    return [said[0] for said in _OF_FRUIT.finditer(step)]
+
+
 def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
     """Yield where an amount begins that a food follows, and both as an ingredient line says them."""
     number = _TOLD_NUMBER if is_list else _NUMBER

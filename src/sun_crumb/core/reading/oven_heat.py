@@ -10,7 +10,8 @@ _CELSIUS = re.compile(r"(?<!\d)(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|c
 _LOWER = re.compile(r"(?<!\d)(\d{3})\s*(?:°|º)?\s*(?:-|–|—|to|bis)\s*$", re.I)
 _FAHRENHEIT = re.compile(r"(?<!\d)(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
 _BARE = re.compile(
-    r"\b(?:oven|preheat|bakes?)\b[^\n]{0,40}?\b(\d{3})(?!\d|\s*(?:g|gr|grams|ml|kg|kcal)\b)\s*(?:°|º|degrees)?", re.I
+    r"\b(?:oven|preheat|bakes?|temp(?:erature)?\s?[:=])(?!\w)[^\n]{0,40}?\b(\d{3})(?!\d|\s*(?:g|gr|grams|ml|kg|kcal)\b)\s*(?:°|º|degrees)?",
+    re.I,
 )
 _BARE_BEFORE = re.compile(r"\b(\d{3})\s*(?:°|º|degrees?)?\s*oven\b", re.I)
 _DEGREES = re.compile(r"\b(\d{3})\s*(?:°|º|degrees)(?!\s*[CF]\b)", re.I)
@@ -151,7 +152,7 @@ SENTENCES = re.compile(
     r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|(?<=[a-z]{4}\.)(?<!mins\.)\s+(?=\d)|\s[✦✧✶★•●·]\s|\n"
 )
 _OVEN_WORDS = re.compile(
-    r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\b(?:backen|backofen|umluft|unterhitze|forno|four|horno|ugn\w*|hornear|cuocere|infornare|enfourner|grädda|bakken|piec|piecz)\b|\broast|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
+    r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\b(?:backen|backofen|umluft|unterhitze|forno|four|horno|ugn\w*|hornear|cuocere|infornare|enfourner|grädda|bakken|piec|piecz)\b|\broast|\btemp(?:erature)?\s?[:=]|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
     re.I,
 )
 NO_OVEN = re.compile(

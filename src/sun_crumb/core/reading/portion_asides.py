@@ -62,7 +62,7 @@ def bare_count(text: str) -> Stated | None:
     rest = re.sub(r"[^\w\s]", " ", behind).lower().split()
     if not counts or not set(rest) <= counting_words("about"):
         return None
-    if all(c.kind not in ("piece", "person", "whole") for c in counts) and "dozen" not in text.lower():
+    if all(c.kind not in ("piece", "person", "whole") for c in counts) and not re.search(r"\bdoz", text, re.I):
         return None
     return of_counts("bare", counts, told, 1.0)
 

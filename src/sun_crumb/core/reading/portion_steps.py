@@ -189,7 +189,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         # "10 bars.", "8 people"; "20 balls" is how a dough is shaped, and two may make one.
         is_shape = singular(alone.count.noun) in _SHAPES_OF_DOUGH
         return Stated(alone.count, alone.whole, 0.4 if is_shape else 0.9, alone.text)
-    if (aside := _FOR_PIECES.search(sentence)) and (count := read_count(aside[1])):
+    if (aside := _FOR_PIECES.search(sentence) or _CUT_FOR.search(sentence)) and (count := read_count(aside[1])):
         return Stated(count, "", 0.9, aside[0].strip("()"))
     told = _shaped_in_so_many(sentence, is_late=is_late) or _for_each_eater(sentence)
     if told or (told := _divided(sentence, is_late=is_late)):
@@ -205,6 +205,8 @@ _SHAPES_OF_DOUGH = frozenset({"ball", "round", "log", "disc", "disk", "circle", 
 _FOR_PIECES = re.compile(
     r"\((?:for|makes|gives)\s+(?:about\s+)?(\d{1,2}\s+(?:pieces|slices|squares|bars|portions|servings|people))\)", re.I
 )
+# "Wedges for 8"
+_CUT_FOR = re.compile(r"\b(?:wedges|slices|squares|pieces|bars)\s+for\s+(\d{1,2})(?=\W*$)", re.I)
 # "They make 24 small ones."
 _THEY_MAKE = re.compile(r"\b(?:they|these|it|this)\s+makes?\s+(?:about\s+)?\d", re.I)
 

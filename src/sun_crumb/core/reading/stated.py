@@ -81,7 +81,7 @@ def _is_of_eaters(stated: Stated) -> bool:
 
 
 # How far talk beside a recipe is trusted, and a story of when it was made for others (judgement).
-SAID_BESIDE, STORY = 0.85, 0.3
+SAID_BESIDE, STORY = 0.84, 0.3
 _IS_A_STORY = re.compile(
     r"\b(?:i|we|he|she|they|mum|mother|gran(?:ny)?|dad)\b[^.;]{0,30}\b(?:once\s+)?(?:made|baked|served|fed|took|brought|cooked|ate|had)\b|\b(?:last|one) (?:year|week|month|summer|winter|christmas|easter|time)\b|\bthe original\b|\boriginally\b|\bonce (?:made|fed|served)\b",
     re.I,

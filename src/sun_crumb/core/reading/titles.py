@@ -148,8 +148,8 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
         return _with_broken_title(_named_below_talk(_below_the_masthead(pieces)))
     if pieces and _may_be_title(pieces[0]):
         return [replace(pieces[0], role="title"), *pieces[1:]]
-    if pieces and (told := _named_in_one(pieces[0])):
-        return [*told, *pieces[1:]]
+    if pieces and (in_one := _named_in_one(pieces[0])):
+        return [*in_one, *pieces[1:]]
     if found := _named_above(pieces) or _title_below(pieces):
         return found
     spoken = (
@@ -164,7 +164,8 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
         ]
         if m
     )
-    if told := next(spoken, None):
+    told_of_one = (m for p in pieces[:2] for m in _TELLS_OF.finditer(p.text[:TOLD_WITHIN]) if ends_with_a_dessert(m[1]))
+    if told := next(spoken, None) or next(told_of_one, None):
         return [Piece(told[1][:1].upper() + told[1][1:], "title", "", 0), *pieces]
     return pieces
 
@@ -492,6 +493,12 @@ def _name_in(piece: Piece) -> str:
     return _TO_MAKE.sub("", re.sub(r"[\"“”]", "", told).strip(" *#_=:.–—-"))
 
 
+# "I promised the quick apricot galette."
+_TELLS_OF = re.compile(
+    r"\b(?:[Tt]he|[Mm]y|[Oo]ur|[Tt]hat|[Tt]his)\s+((?:[a-zà-ÿ'’-]+\s+){1,3}[a-zà-ÿ'’-]+)(?=\s*[.!?:])"
+)
+# A dessert is named within so much of what is told [characters].
+TOLD_WITHIN = 200
 # "You asked for the apple cake": a letter names what it tells.
 _SPOKEN_OF = re.compile(
     r"\b(?:[Tt]he|[Mm]y|[Oo]ur|[Tt]hat|[Tt]his)\s+((?:[a-z-]+(?:['’]s)?\s+){1,3}(?:cake|tart|pie|loaf|bread|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=[^.]{0,60}[.!?:])"
@@ -570,7 +577,7 @@ _ASKED_WITHOUT = re.compile(
 )
 # "so here's how i do my banana pancakes"
 _LEADS_IN = re.compile(
-    r"^how\s+(?:i|we)\s+(?:make|do|bake)\s+(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})|^(?:(?:so|ok|okay|well|right)\W+)?(?:here(?:['’]s| is)|this is|(?<=ok )(?=the\b)|(?<=okay )(?=the\b)|(?<=so )(?=the\b)|(?<=right )(?=the\b))\s*(?:how\s+(?:i|we)\s+(?:do|make|bake)\s+|the recipe for\s+|(?=(?:my|our|the)\b))(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})",
+    r"^how\s+(?:i|we)\s+(?:make|do|bake)\s+(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})|^(?:(?:so|ok|okay|well|right)\W+)?(?:so\s+)?(?:here(?:['’]s| is)|this is|(?<=ok )(?=the\b)|(?<=okay )(?=the\b)|(?<=so )(?=the\b)|(?<=right )(?=the\b))\s*(?:how\s+(?:i|we)\s+(?:do|make|bake)\s+|the recipe for\s+|(?=(?:my|our|the)\b))(?:(?:my|our|the)\s+(?:famous\s+)?)?(?=[^\W\d_]{3})",
     re.I,
 )
 # "Banana muffins *** now with less sugar ***"
