@@ -11,6 +11,8 @@ from sun_crumb.core.reference import table
 
 # A name of a dessert has so many words at its end [1].
 LONGEST_NAME = 3
+# No title is read further than so many words [1].
+LONGEST_TITLE = 20
 # What is called so by what is done with it, or after what it looks like.
 _BESIDES = frozenset({"bake", "mess", "salami", "bannock", "clafoutis", "posset", "fool", "syllabub", "halva", "halwa"})
 
@@ -29,7 +31,11 @@ def ends_with_a_dessert(text: str) -> bool:
     >>> ends_with_a_dessert("Upside-Down Plum & Polenta Cake"), ends_with_a_dessert("Sunday Oven")
     (True, False)
     """
-    words = [singular(word) for word in re.findall(r"[^\W\d_][\w'’-]*", text.lower())]
+    return _end_with_one(re.findall(r"[^\W\d_][\w'’-]*", text.lower())[-LONGEST_NAME:])
+
+
+def _end_with_one(last: list[str]) -> bool:
+    words = [singular(word) for word in last]
     if not words:
         return False
     is_noun = kind_of(words[-1]) in ("piece", "whole") and words[-1] not in counting_words("holder")
@@ -38,5 +44,5 @@ def ends_with_a_dessert(text: str) -> bool:
 
 def holds_a_dessert(text: str) -> bool:
     """Return whether any of the words is what a dessert is called."""
-    words = re.findall(r"[^\W\d_][\w'’-]*", text)
-    return any(ends_with_a_dessert(" ".join(words[: n + 1])) for n in range(len(words)))
+    words = re.findall(r"[^\W\d_][\w'’-]*", text.lower())[:LONGEST_TITLE]
+    return any(_end_with_one(words[max(0, n - LONGEST_NAME) : n]) for n in range(1, len(words) + 1))

@@ -68,7 +68,8 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
 
 def _by_its_dessert(pieces: list[Piece]) -> list[Piece]:
     at = next((n for n, p in enumerate(pieces) if p.role == "title"), None)
-    if at is not None and holds_a_dessert(title_of(pieces)[0]):
+    is_long = at is not None and len(pieces[at].text) > LONGEST_LINE_OF_A_NAME
+    if is_long or (at is not None and holds_a_dessert(title_of(pieces)[0])):
         return pieces
     named = [n for n, piece in enumerate(pieces) if n != at and _names_the_dessert(pieces, n)]
     if not named:
@@ -108,19 +109,27 @@ _BESIDE_A_NAME = frozenset(
 )
 
 
+_CAPITAL_FIRST, _OF_WORDS = re.compile(r"\W*[A-Z]"), re.compile(r"[A-Z][^.!?:;\d]{2,70}")
+# No line that is a name, and what it says of portions, is longer [characters].
+LONGEST_LINE_OF_A_NAME = 110
+
+
 def _names_the_dessert(pieces: list[Piece], n: int) -> bool:
     """Return whether a line by itself, over no food of its own, is a few words that end with what a dessert is called."""
     piece = pieces[n]
-    if piece.role not in ("heading", "chatter", "portions", "junk", "food") or (
-        piece.role == "heading" and is_followed_by_food(pieces, n)
-    ):
+    may_be = piece.role in ("heading", "chatter", "portions", "junk", "food") and _CAPITAL_FIRST.match(piece.text)
+    if not may_be or len(piece.text) > LONGEST_LINE_OF_A_NAME:
+        return False
+    if piece.role == "heading" and is_followed_by_food(pieces, n):
         return False
     name, said = of_title(piece.text.strip(" *#_=:|,"))
     if piece.role in ("food", "portions") and (said is None or said.count is None):
         return False
     words = name.strip(" *#_=:|,").split()
-    is_name = 0 < len(words) <= MOST_TITLE_WORDS and re.fullmatch(r"[A-Z][^.!?:;\d]{2,70}", " ".join(words)) is not None
-    if not is_name or words[0].lower() in word_list("verb") | _LINKS | _BESIDE_A_NAME:
+    if not 0 < len(words) <= MOST_TITLE_WORDS or not _OF_WORDS.fullmatch(" ".join(words)):
+        return False
+    first = words[0].lower()
+    if first in word_list("verb") or first in _LINKS or first in _BESIDE_A_NAME:
         return False
     is_part = name.lower() in word_list("component") or heading_kind(name) != ""
     return not is_part and not _of_web(name) and ends_with_a_dessert(name)

@@ -144,8 +144,10 @@ def _running(block: list[Physical], texts: list[str]) -> list[Physical]:
 
     A paragraph ends where a sentence does and the next line begins with a capital; a name in capitals above is none of it.
     """
+    if not LEAST_BROKEN <= len(block) <= MOST_RUNNING:
+        return []
     torn = sum(_TORN_WORD.search(one) is not None and two[:1].islower() for one, two in itertools.pairwise(texts))
-    if not torn or len(block) < LEAST_BROKEN or max(map(len, texts)) > MOST_WIDE or any(map(_ITEM.match, texts)):
+    if not torn or max(map(len, texts)) > MOST_WIDE or any(map(_ITEM.match, texts)):
         return []
     told: list[Physical] = []
     for line, text in zip(block, texts, strict=True):
@@ -161,6 +163,8 @@ def _running(block: list[Physical], texts: list[str]) -> list[Physical]:
     return told if has_list else []
 
 
+# A column has no more lines between two empty ones [1].
+MOST_RUNNING = 80
 _TORN_WORD = re.compile(r"[^\W\d_]{2,}-$")
 
 
