@@ -20,7 +20,8 @@ from sun_crumb.core.reading.portion_cues import Stated
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.roles import roles_of
 from sun_crumb.core.reading.stated import stated_in
-from sun_crumb.core.reading.titles import title_of, with_title
+from sun_crumb.core.reading.title_words import title_of
+from sun_crumb.core.reading.titles import with_title
 from sun_crumb.core.reading.wrapped import broken_list
 
 

@@ -11,6 +11,7 @@ from dataclasses import replace
 
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.food_ends import LEAST_FOODS, begins_food, first_word, foods_apart
+from sun_crumb.core.reading.items import ends_with_amount
 from sun_crumb.core.reading.line import BULLETS
 from sun_crumb.core.reading.narrow import rejoined
 from sun_crumb.core.reading.physical import SENT_AT, Physical, Statement
@@ -71,13 +72,7 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
 
 def _is_item(text: str) -> bool:
     """Return whether a line is an item of a list: an amount and a food, or a food and its amount."""
-    return begins_food(text) or _AMOUNT_LAST.search(text) is not None or _NAME_THEN_AMOUNT.match(text) is not None
-
-
-# "medium eggs, 2", "butter, melted | 1 c."
-_NAME_THEN_AMOUNT = re.compile(
-    r"[^\W\d_][^\d]{1,50}?[\s,|:…=–—.-]\s*[\d½¼¾⅓⅔⅛][\d½¼¾⅓⅔⅛./ –-]*\s*[^\W\d_]{0,12}\.?(?:\s*\([^()]*\))?$"
-)
+    return begins_food(text) or _AMOUNT_LAST.search(text) is not None or ends_with_amount(text)
 
 
 def broken_list(lines: Sequence[Physical]) -> list[Physical]:

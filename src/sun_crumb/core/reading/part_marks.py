@@ -1,0 +1,64 @@
+"""Names of parts that a sign of their own marks over their foods, each put with a colon: "▷ case", "(sponge)", "B. Sharbat", "Nut pastry ---"."""
+
+from __future__ import annotations
+
+import re
+from collections import Counter
+
+from sun_crumb.core.reading.food_ends import is_food_with_amount
+from sun_crumb.core.reading.items import LEAST_MARKED, SIGN, tells_a_food
+
+# "On the lattice ---"
+_SIGN_BEHIND = re.compile(
+    r"^\s*(?P<name>[^\W\d_][^\d.:;,]{2,30}?)\s*(?P<sign>-{2,}|–{2,}|—+|={2,}|~{2,}|\.{3}|…|>{1,2}|[-=]+>)\s*$"
+)
+
+
+def signed_behind(rows: list[str]) -> list[str]:
+    """Return lines with a colon behind each name that the same sign follows as it does over other foods: "Nut pastry ---"."""
+    found = [_SIGN_BEHIND.match(row) for row in rows]
+    heads = Counter(
+        one["sign"][:1]
+        for n, one in enumerate(found[:-1])
+        if one and tells_a_food(_MARK.sub("", rows[n + 1])) and not tells_a_food(rows[n])
+    )
+    signs = {sign for sign, many in heads.items() if many > 1}
+    return [
+        f"{one['name']}:" if one and one["sign"][:1] in signs else row for row, one in zip(rows, found, strict=True)
+    ]
+
+
+def named_apart(rows: list[str]) -> list[str]:
+    """Return lines with a colon behind each name in brackets, or behind a letter, that stands by itself over a food: "(sponge)", "B. Sharbat"."""
+    told = list(rows)
+    for n, row in enumerate(rows[:-1]):
+        named = _BRACKETED.match(row) or _LETTERED.match(row)
+        stands_alone = n > 0 and not rows[n - 1].strip()
+        if named and stands_alone and tells_a_food(_MARK.sub("", rows[n + 1])):
+            told[n] = f"{named['name']}:"
+    return told
+
+
+_BRACKETED = re.compile(r"\s*[(\[]\s*(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)\s*[)\]]\s*:?\s*$")
+_LETTERED = re.compile(r"\s*[A-H][.)]\s+[*_]{0,2}(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)[*_]{0,2}\s*:?\s*$")
+_MARK = re.compile(r"^\s*[^\w\s½¼¾⅓⅔⅛(]{1,3}\s*")
+
+
+def headed(rows: list[str]) -> list[str]:
+    """Return lines with a colon behind each name that a sign of its own marks over the items of a list: "▷ case" over "▸ 150 g flour"."""
+    found = [SIGN.match(row) for row in rows]
+    counted = Counter(one["sign"] for one in found if one)
+    told = list(rows)
+    for n, one in enumerate(found[:-1]):
+        below = found[n + 1]
+        if one is None or below is None or below["sign"] == one["sign"] or counted[below["sign"]] < LEAST_MARKED:
+            continue
+        name, item = rows[n][one.end() :].strip(), rows[n + 1][below.end() :]
+        is_name = len(name.split()) <= MOST_NAME and not re.search(r"[\d:.]", name) and name[-1:].isalpha()
+        if is_name and counted[one["sign"]] < counted[below["sign"]] and is_food_with_amount(item):
+            told[n] = f"{name}:"
+    return told
+
+
+# A name over a list has so many words.
+MOST_NAME = 4

@@ -1,0 +1,71 @@
+"""Rows of tables without a head that says enough, put plainly: the baker's per cent beside each weight, and "Butter;250;g"."""
+
+from __future__ import annotations
+
+import re
+
+from sun_crumb.core.reading.items import LEAST_MARKED
+
+# "Sugar 15% 90 g", "Sugar 90 g (15 %)": the baker's per cent beside the weight
+_SHARE_FIRST = re.compile(
+    r"(?<=[^\W\d_)])[ \t:,–-]*\b\d{1,3}(?:[.,]\d+)?\s?%(?=[ \t,;|/=–-]+\d[\d.,]*\s?(?:g|kg|ml)\b)"
+)
+_SHARE_LAST = re.compile(r"(?<=\d|g|l)[ \t,;/–-]+\(?\d{1,3}(?:[.,]\d+)?\s?%\)?(?=\s*$)")
+
+
+def without_shares(rows: list[str]) -> list[str]:
+    """Return lines without the baker's per cent of each, where the weight stands beside it and one of them is the whole."""
+    for form in (_SHARE_FIRST, _SHARE_LAST):
+        found = [form.search(row) for row in rows]
+        if sum(one is not None for one in found) >= LEAST_MARKED and any(one and "100" in one[0] for one in found):
+            return [row[: one.start()] + row[one.end() :] if one else row for row, one in zip(rows, found, strict=True)]
+    heads = [row for row in rows if "%" in row and not re.search(r"\d", row)]
+    found = [_BARE_LAST.search(row) for row in rows]
+    if (
+        heads
+        and sum(one is not None for one in found) >= LEAST_MARKED
+        and any(one and one[1] == "100" for one in found)
+    ):
+        return [
+            row[: one.start()] if one else _without_its_last(row) if row in heads else row
+            for row, one in zip(rows, found, strict=True)
+        ]
+    return rows
+
+
+def _without_its_last(head: str) -> str:
+    """Return the head of a table without what its last column is called."""
+    *_, last = [0, *(gap.start() for gap in _GAPS.finditer(head.rstrip(" |")))]
+    return head[:last] if last else head
+
+
+_GAPS = re.compile(r"\s{2,}|[|\t]")
+# "Oats    60 g    20", under "%"
+_BARE_LAST = re.compile(r"(?<=\d|g)(?:\s{2,}|\s*[|\t]\s*)(\d{1,3}(?:[.,]\d+)?)\s*\|?\s*$")
+
+
+# "Butter;250;g": a food, how much, and of what, without a head over the columns
+_CELLS = re.compile(
+    r"^\s*\"?(?P<name>[^\W\d_][^;|\"\d]{1,40}?)\"?\s*(?P<sign>[;,|])\s*(?P<amount>\d[\d.]*|\d+,\d+)\s*(?P=sign)\s*(?P<unit>g|kg|ml|l|tsp|tbsp|cups?|oz|lb|pcs?|pieces?)?\s*(?:(?P=sign)\s*(?P<note>[^;|]*?))?\s*$",
+    re.I,
+)
+
+
+def in_cells(rows: list[str]) -> list[str]:
+    """Return the rows of a table without a head, of name, number and unit, each as a statement: "Butter;250;g" as "250 g Butter"."""
+    found = [_CELLS.match(row) for row in rows]
+    if sum(one is not None for one in found) < LEAST_MARKED:
+        return rows
+    units = sum(one is not None and bool(one["unit"]) for one in found)
+    if units < LEAST_MARKED:
+        return rows
+    return [_cell_by_cell(one) if one else row for row, one in zip(rows, found, strict=True)]
+
+
+def _cell_by_cell(row: re.Match[str]) -> str:
+    unit = "" if (row["unit"] or "").lower() in ("pc", "pcs", "piece", "pieces") else row["unit"] or ""
+    note = row["note"] or ""
+    is_price = re.fullmatch(r"[€$£]?\s*\d+[.,]\d\d\s*[€$£]?", note) is not None
+    return " ".join(part for part in (row["amount"], unit, row["name"]) if part) + (
+        f", {note}" if note and not is_price else ""
+    )

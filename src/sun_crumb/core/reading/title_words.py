@@ -1,0 +1,100 @@
+"""A title without what is said beside it, and without the talk or the question that it stands in."""
+
+from __future__ import annotations
+
+import re
+
+from sun_crumb.core.reading.pieces import Piece
+from sun_crumb.core.reading.portion_asides import of_title
+from sun_crumb.core.reading.portion_cues import Stated
+from sun_crumb.core.reading.stated import told_of
+
+# "#banana #bread"; "MOUSSE ........ serves 6", "MOUSSE . . . . serves 6"
+_HASH, _LEADERS = re.compile(r"(?<!\S)#(?=\w)"), re.compile(r"\s*(?:[.…]{3,}|(?:\s\.){3,80})\s*$")
+
+
+def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
+    """Return the title that pieces have, without what is said beside it, and what that says of portions."""
+    first = next((p for p in pieces if p.role == "title"), None)
+    if first is None:
+        return "", []
+    # "Cheesecake • Chill 4 h • 12 slices": what stands behind the first mark is said about it.
+    told_apart = _SPACED_OUT.sub(" ", first.text)
+    named, *more = re.split(
+        r"\s+(?:[•|·~]|//)\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)",
+        _unquoted(_SHOUTED.sub("", told_apart).strip(" *#_=|·•»«›‹~<>+^≡≈¦†‡")),
+    )
+    title, said = of_title(_HASH.sub("", FIELD.sub("", named)))
+    if re.match(r"\W*#\d", first.text):
+        title = re.sub(r"^\d{1,3}\W+", "", title)  # "#3 Banana bread"
+    if asked := ASKED_ABOUT.search(title):
+        title = asked[1][:1].upper() + asked[1][1:]  # "hi love, you asked about the bread pudding"
+    title = _HOW_ONE_MAKES.sub(r"\1", title)
+    title = _ASKED_FOR_ONE.sub(r"\1", _ASKED_WITHOUT.sub(r"\1", title))
+    title = _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title))
+    if led := _LEADS_IN.match(title):
+        title = re.sub(r"\s+recipe$", "", title[led.end() :], flags=re.I)
+    return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:/–—-")).removesuffix(" .").rstrip(".")), [
+        *([said] if said else []),
+        *(told for part in more for told in told_of(part)),
+    ]
+
+
+# "BAKEWELL   TART": words in capitals, spaced out
+_SPACED_OUT = re.compile(r"(?<=[A-Z])\s{3,}(?=[A-Z]{2,}(?:\s{3,}[A-Z]{2,}){0,4}\W*$)")
+
+
+def _unquoted(title: str) -> str:
+    """Return a title without the marks of a quotation around it, or around its name: "“Never fails” tart" keeps its own."""
+    if (
+        re.match(r"[\"“]", title)
+        and (title.count('"') + title.count("“") + title.count("”")) <= 2
+        and re.search(r"[\"”]\W*$", title)
+    ):
+        return re.sub(r"[\"“”]", "", title)
+    return title
+
+
+# "you asked for the flapjack recipe"
+ASKED_ABOUT = re.compile(
+    r"\b(?:asked|wanted) (?:me )?(?:about|for)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s*$)",
+    re.I,
+)
+# "does anyone have the sticky toffee pud recipe from last year?"
+_IN_A_QUESTION = re.compile(
+    r"^(?:q:\s*)?(?:please\s+|hi\W+)?(?:does|do|has|have|can|could|would|who|is|any)\b[^?]*?\b(?:the|an?|your|my|her|his|that)\s+((?:[^\W\d_][\w'’-]*\s+){1,5}?)recipe\b[^?]*\?.*$",
+    re.I,
+)
+# "How do you make your fruit scones so light?"
+_HOW_ONE_MAKES = re.compile(
+    r"^(?:q\s*[:.]\s*)?how (?:do|did|can|would|should) (?:you|i|we|one) (?:make|bake|do|get)\s+(?:your|my|the|a|an|good|such)\s+((?:[^\W\d_][\w'’-]*\s+){0,3}?[^\W\d_][\w'’-]*)(?:\s+(?:so|that|this)\s+[^?]{3,40}|\s+without\s+[^?]{3,40})?\?.*$",
+    re.I,
+)
+# "Does anyone have a reliable sticky pear pudding?"
+_ASKED_FOR_ONE = re.compile(
+    r"^(?:q:\s*)?(?:please\s+|hi\W+)?(?:does|do|has|have|can|could|would|is|any)\b[^?]*?\b(?:have|got|know|share|seen)\s+(?:an?|the|some)\s+(?:(?:really|very)\s+)?(?:(?:reliable|good|nice|decent|simple|easy|quick|great|foolproof|favourite|favorite|proper)\s+)*((?:[^\W\d_][\w'’-]*\s+){1,4}[^\W\d_][\w'’-]*)\?.*$",
+    re.I,
+)
+# "Title: Carrot halwa"
+FIELD = re.compile(
+    r"^title\s+(?=[A-Z])|^(?:(?:to|from|cc|date):\s*\S+\s+)+subject:\s*(?:re:\s*|fwd?:\s*)*|^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",
+    re.I,
+)
+
+
+# "Dundee cake. This fills a deep": a sentence behind the name.
+_THEN_TALK = re.compile(
+    r"^([A-Z][^.!?:\d]{3,50})\.\s+(?:this|it|these|they|a|an|the|my|our|we|i|from|makes)\b.*$", re.I
+)
+# "Do you have a recipe for a low-sugar banana cake?"
+_ASKED_WITHOUT = re.compile(
+    r"^(?:do|does|has|have|can|could|would|is|any)\b[^?]*?\brecipe for\s+(?:an?\s+|the\s+|some\s+)?([^?]{4,60})\?.*$",
+    re.I,
+)
+# "so here's how i do my banana pancakes"
+_LEADS_IN = re.compile(
+    r"^how\s+(?:i|we)\s+(?:make|do|bake)\s+(?:(?:my|our|the)\s+)?(?=[^\W\d_]{3})|^(?:(?:so|ok|okay|well|right)\W+)?(?:so\s+)?(?:here(?:['’]s| is)|this is|(?<=ok )(?=the\b)|(?<=okay )(?=the\b)|(?<=so )(?=the\b)|(?<=right )(?=the\b))\s*(?:how\s+(?:i|we)\s+(?:do|make|bake)\s+|the recipe for\s+|(?=(?:my|our|the)\b))(?:(?:my|our|the)\s+(?:famous\s+)?)?(?=[^\W\d_]{3})",
+    re.I,
+)
+# "Banana muffins *** now with less sugar ***"
+_SHOUTED = re.compile(r"\s\*+\s[^*]+\*+\s*$")
