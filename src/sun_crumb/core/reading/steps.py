@@ -155,7 +155,7 @@ _DOING = (
     ("chill", r"chill|refrigerat|fridge"),
     ("freeze", r"freez"),
     ("cool", r"\bcool\b|\bcooling\b|stand in the (?:tin|pan)|leave in the (?:tin|pan)"),
-    ("rest", r"\brest\b|\bresting\b|let (?:it |the \w+ )?(?:stand|sit)|\bset aside\b|prove|proof|rise(?!n)"),
+    ("rest", r"(?<!the )\brest\b(?!\s+of\b)|\bresting\b|let (?:it |the \w+ )?(?:stand|sit)|\bset aside\b|prove|proof|rise(?!n)"),
     ("simmer", r"simmer|boil|\bcook\b|stir"),
     ("bake", r"\bbak|oven|roast|toast"),
     ("beat", r"beat|whisk|cream|knead|mix|blend"),
