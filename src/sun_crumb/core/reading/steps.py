@@ -155,7 +155,10 @@ _DOING = (
     ("chill", r"chill|refrigerat|fridge"),
     ("freeze", r"freez"),
     ("cool", r"\bcool\b|\bcooling\b|stand in the (?:tin|pan)|leave in the (?:tin|pan)"),
-    ("rest", r"(?<!the )\brest\b(?!\s+of\b)|\bresting\b|let (?:it |the \w+ )?(?:stand|sit)|\bset aside\b|prove|proof|rise(?!n)"),
+    (
+        "rest",
+        r"(?<!the )\brest\b(?!\s+of\b)|\bresting\b|let (?:it |the \w+ )?(?:stand|sit)|\bset aside\b|prove|proof|rise(?!n)",
+    ),
     ("simmer", r"simmer|boil|\bcook\b|stir"),
     ("bake", r"\bbak|oven|roast|toast"),
     ("beat", r"beat|whisk|cream|knead|mix|blend"),
@@ -186,7 +189,7 @@ def read_times(text: str) -> tuple[StepTime, ...]:
             doing = (
                 # "knead, 1 hr rise": what the time itself is called
                 told
-                or nearest
+                or ("bake" if _HEAT_LAST.search(before) and nearest not in _AT_NO_OVEN else nearest)
                 or idle
                 or left
                 or next((name for name, pattern in _DOING_RE if pattern.search(after)), "wait")
@@ -196,6 +199,12 @@ def read_times(text: str) -> tuple[StepTime, ...]:
     return tuple(found)
 
 
+# "fill the cases, 200 degrees 18 min": the oven's heat right before a time, whatever was done before that; a pan's is told by what is done.
+_HEAT_LAST = re.compile(
+    r"\b(?:1[4-9]\d|2[0-4]\d|3\d\d|4[0-5]\d)\s*(?:°|º|degrees\b|deg\b\.?)\s*[CF]?\s*(?:fan)?[\s,/–-]*(?:for\s+(?:about\s+)?)?$",
+    re.I,
+)
+_AT_NO_OVEN = frozenset({"simmer", "fry", "soak", "chill", "freeze", "cool"})
 _CALLED = (
     ("rest", re.compile(r"\s*(?:rise|proof|prove|rest)\b(?!\s+(?:the|it|them|on|in)\b)", re.I)),
     ("chill", re.compile(r"\s*chill\b(?!\s+(?:the|it|them)\b)", re.I)),
