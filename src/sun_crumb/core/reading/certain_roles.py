@@ -101,6 +101,9 @@ def _oven_first(found: Sequence[Statement]) -> dict[int, Role]:
     return {s.line.number: "step" for s in found if _OVEN_THEN.match(s.raw.strip())}
 
 
+_OVEN_THEN = re.compile(r"oven\s+(?:on\s+)?(?:at\s+|to\s+)?\d{2,3}\b.*[a-z]{3}")
+
+
 # Such a share of what a line tells is foods with their amounts, where it is a list (judgement).
 MOST_OF_IT = 0.75
 
@@ -118,6 +121,7 @@ def _so_long(found: Sequence[Statement]) -> dict[int, Role]:
     return {s.line.number: "note" for s in found if _A_WHILE.match(s.text) and len(s.text.split()) <= MOST_A_WHILE}
 
 
+# A line that says for how long and no more has so many words (judgement).
 MOST_A_WHILE = 4
 _A_WHILE = re.compile(
     r"\W*(?:about |up to |for )?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\s+(?:months?|weeks?|days|years?)\b", re.I
@@ -165,9 +169,6 @@ def _heat_and_time(found: Sequence[Statement]) -> dict[int, Role]:
         for s in found
         if several[s.line.number] == 1 and len(s.text) < SHORT_STEP and TIMED.match(s.text)
     }
-
-
-_OVEN_THEN = re.compile(r"oven\s+(?:on\s+)?(?:at\s+|to\s+)?\d{2,3}\b.*[a-z]{3}")
 
 
 def _below_its_trail(found: Sequence[Statement]) -> dict[int, Role]:

@@ -28,7 +28,7 @@ _DONE = re.compile(r"\b(?:then|until|whisk|fold|stir|melt(?:ed)?|beat|mix|bake|a
 _AWAITS_AMOUNT = re.compile(
     r"\b(?:in|with|and|to|of|for|at|about|from|add|than|or|by|over|until|another|gas|mark)$", re.I
 )
-# "icing sugar — 120 g"
+# "icing sugar — 120 g", also behind other foods of the line: "500 g quark, icing sugar 120 g"
 _AMOUNT_LAST = re.compile(
     r"\s[-–—:.]*\s*\d+(?:[.,/]\d+)?\s*(?:g|kg|ml|l|oz|lbs?|cups?|tsp|tbsp)(?:\s*\([^()]*\))?\W*$", re.I
 )
