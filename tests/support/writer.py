@@ -10,6 +10,7 @@ import random
 from dataclasses import dataclass, field
 
 from tests.support.writers_desserts import DESSERTS, FOODS, GLYPHS, PLURAL, SLASHES, SMALL, WORDS
+from tests.support.writers_shapes import shaped
 
 
 @dataclass
@@ -218,9 +219,14 @@ def _ingredients(hand: Hand, truth: Truth, parts: dict[str, tuple[str, ...]]) ->
             first, second = c.choice(
                 (("Dry", "Wet"), ("Dry ingredients:", "Wet ingredients:"), ("DRY", "WET"), ("Bowl 1", "Bowl 2"))
             )
-            lines += [first, *_shaped(hand, rows[:4], shape), second, *_shaped(hand, rows[4:], shape)]
+            lines += [
+                first,
+                *shaped(hand.chance, hand.bullet, rows[:4], shape),
+                second,
+                *shaped(hand.chance, hand.bullet, rows[4:], shape),
+            ]
             continue
-        lines += _shaped(hand, rows, shape)
+        lines += shaped(hand.chance, hand.bullet, rows, shape)
     return lines
 
 
@@ -276,53 +282,6 @@ def truth_add(truth: Truth, key: str, low: float, high: float) -> None:
     """Add so much of a food to what a recipe holds."""
     was = truth.foods.get(key, (0.0, 0.0))
     truth.foods[key] = (was[0] + low, was[1] + high)
-
-
-def _shaped(hand: Hand, rows: list[tuple[str, str]], shape: str) -> list[str]:
-    c = hand.chance
-    if c.random() < 0.15:
-        rows = [(_slip(c, amount, units=True), _slip(c, name, units=False)) for amount, name in rows]
-    plain = [f"{amount} {'of ' if c.random() < 0.05 else ''}{name}" for amount, name in rows]
-    if shape == "pipe":
-        if c.random() < 0.5:
-            return ["| Ingredient | Amount |", "|---|---|", *(f"| {name} | {amount} |" for amount, name in rows)]
-        return [f"{name} | {amount}" for amount, name in rows]
-    if shape == "behind":
-        joint = c.choice((": ", " - ", " … ", ", ", " – "))
-        return [f"{name.split(',')[0]}{joint}{amount}" for amount, name in rows]
-    if shape == "columns":
-        pairs = [plain[i : i + 2] for i in range(0, len(plain), 2)]
-        return ["     ".join(pair) for pair in pairs]
-    if shape == "run-on" and len(plain) >= 3:
-        return [c.choice((", ", "; ", " • ")).join(p.replace(", ", " ") for p in plain)]
-    if shape == "broken":
-        found = []
-        for amount, name in rows:
-            if "," in name and c.random() < 0.8:
-                first, rest = name.split(", ", 1)
-                found += [f"{hand.bullet}{amount} {first},", rest]
-            else:
-                found.append(f"{hand.bullet}{amount} {name}")
-        return found
-    if shape == "numbered":
-        return [f"{n}) {p}" for n, p in enumerate(plain, start=1)]
-    return [f"{hand.bullet}{p}" for p in plain]
-
-
-def _slip(c: random.Random, text: str, *, units: bool) -> str:
-    """Return a text with one slip of the finger in its longest word: two letters swapped, one doubled or one left out."""
-    word = max(text.split(), key=len)
-    if len(word) < (7 if units else 8) or not word.isalpha() or c.random() < 0.5:
-        return text
-    at = c.randrange(2, len(word) - 2)
-    wrong = c.choice(
-        (
-            word[:at] + word[at + 1] + word[at] + word[at + 2 :],
-            word[:at] + word[at] + word[at:],
-            word[:at] + word[at + 1 :],
-        )
-    )
-    return text.replace(word, wrong, 1)
 
 
 def _method(hand: Hand, truth: Truth, parts: dict[str, tuple[str, ...]], piece: str) -> list[str]:
