@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 
 from sun_crumb.core.reading.food_ends import LEAST_FOODS, METHOD_BEHIND, amounts_behind, first_word, foods_apart
+from sun_crumb.core.reading.headings import heading_kind
 from sun_crumb.core.reading.words import word_list
 
 
@@ -60,6 +61,9 @@ _NAMED_AND_HEADED = re.compile(
 
 def _under_its_head(raw: str) -> list[str]:
     """Return a shouted heading and all that one line tells behind it ("INGREDIENTS For 4 servings 2 cups berries 1/4 cup sugar ..."); none where it is no such line."""
+    led = _LED_METHOD.match(raw)
+    if led and heading_kind(led[1]) == "method" and first_word(led[2]) in word_list("verb"):
+        return [f"{led[1]}:", led[2]]  # "What to do: blend, fill six moulds, freeze"
     head = _SHOUTED_HEAD.match(raw)
     if head is None or len(raw) < LEAST_LONG:
         return []
@@ -84,6 +88,7 @@ def _before_a_part(food: str) -> list[str]:
 
 # A line that tells so much is no heading alone [characters] (judgement).
 LEAST_LONG = 60
+_LED_METHOD = re.compile(r"\s*([^\W\d_][a-z' ]{1,24}):\s+(\S.{12,})", re.S | re.I)
 _SHOUTED_HEAD = re.compile(
     r"\s*(INGREDIENTS|METHOD|INSTRUCTIONS|DIRECTIONS|PREPARATION|(?:Ingredients|Method|Instructions|Directions)(?=:))\b:?\s+(?=\S)"
 )

@@ -20,7 +20,7 @@ _ABOUT = re.compile(
     r"|a (?:good|full|bare)|a)\s+(?=[\d½⅓⅔¼¾⅛])",
     re.I,
 )
-_WORD = re.compile(r"\s*-?\s*(fl\.?\s?oz\.?|fluid\s+ounces?|[A-Za-zé]+)\.?", re.I)
+_WORD = re.compile(r"\s*-?\s*(fl\.?\s?oz\.?|fluid\s+ounces?|cuill[eè]res?\s+à\s+(?:soupe|café)|[^\W\d_]+)\.?", re.I)
 _TIMES = re.compile(r"\s*[x×*]\s*(?=[\d½])", re.I)
 _SIZE = re.compile(
     r"\s*\b(extra[ -]large|x-?large|small|medium|large|jumbo|big|xl|lge|lrg|lg|smal?|sm|med|md)(?:[ -]sized?)?\b\.?,?",
@@ -85,7 +85,7 @@ def read_unit(text: str, start: int) -> tuple[str, int] | None:
 @cache
 def _misspelt_unit(word: str) -> str | None:
     """Return the unit that a word of five letters or more misses by one slip ("tablspoon"), unless it is part of a food's name."""
-    if len(word) < 5 or word in _food_words():
+    if len(word) < 5 or not word.isascii() or word in _food_words():
         return None
     found = [
         key

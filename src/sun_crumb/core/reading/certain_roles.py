@@ -49,6 +49,7 @@ def certain_roles(
         **{s.line.number: "junk" for s in found if _SAYS_NO_FOOD.fullmatch(s.text)},
         **_oven_first(found),
         **_labels(found),
+        **{s.line.number: "step" for s in found[1:] if _counts_first(s.text)},
         **_short_steps(found),
         **_below_its_trail(found),
         **{s.line.number: "step" for s in found if _TO_BROWN.match(s.raw.strip())},
@@ -145,7 +146,7 @@ def _marked_steps(found: Sequence[Statement], told: Mapping[str, Known]) -> dict
     return {found[n].line.number: "step" for n in steps} if len(steps) >= LEAST_BELOW else {}
 
 
-_MARK = re.compile(r"^\s*[-*•>+–→]+(?=\s*[^\W\d_])")
+_MARK = re.compile(r"^\s*[^\w\s\"'“‘(\[½¼¾⅓⅔⅛#]{1,3}(?=\s*[^\W\d_])")
 
 
 def _labels(found: Sequence[Statement]) -> dict[int, Role]:
@@ -155,6 +156,13 @@ def _labels(found: Sequence[Statement]) -> dict[int, Role]:
         for s in found
         if _ENERGY.search(s.line.raw) and len(s.line.raw) < SHORT_STEP and _NUTRIENT.search(s.line.raw)
     }
+
+
+def _counts_first(text: str) -> bool:
+    """Return whether a line tells how many there are, and more in a sentence behind: "Ten slices. Freezes like a dream"."""
+    first, *behind = re.split(r"[.!]\s+(?=[A-Z])", text, maxsplit=1)
+    count = bare_count(first) if behind and len(first.split()) <= MOST_A_WHILE else None
+    return count is not None and count.count is not None and count.count.kind in ("piece", "person")
 
 
 _ENERGY = re.compile(r"\d\s*(?:kcal|calories|cals?|kj)\b|\bcalories\b", re.I)
@@ -200,7 +208,8 @@ SHORT_STEP = 100
 _RATED = r"\W*[1-5][.,]\d\s*\(\d{1,5}\)\W*"
 _LEVEL = r"\W*(?:(?:difficulty|level|skill)(?: level)?\s*[:=-]?\s*)?(?:very |quite |super )?(?:easy|simple|medium|intermediate|beginner|advanced|tricky|hard|difficult|challenging)\W*"
 _FREE_OF = r"\W*(?:(?:no|without)\s+(?:added\s+|refined\s+)?(?:sugar|gluten|dairy|egg|nuts?)s?|(?:gluten|dairy|sugar|egg|nut)[- ]free|vegan|vegetarian)\W*"
-_SAYS_NO_FOOD = re.compile(f"{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}", re.I)
+_SIZE_OF_ONE = r"\W*serving size\b.{0,60}"
+_SAYS_NO_FOOD = re.compile(f"{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}", re.I)
 # "Mix, fill 18 cases, 20 min at 180"
 _DONE_AT = re.compile(r"^[^\W\d_]+[, ].*\b\d{1,3}\s*min\w*\.?\s+at\s+\d{3}\b", re.I)
 # "Brown the butter": no food of that colour
@@ -247,7 +256,7 @@ _READERS = re.compile(
     re.I,
 )
 _LEADS_ON = re.compile(
-    r"(?:you (?:may|might)(?: also)? (?:like|enjoy|love)|(?:related|more|similar|other|popular|latest) (?:recipes|posts|articles|from)\b|\d+ (?:responses|comments|replies|thoughts)\b|leave a (?:reply|comment)|(?:previous|next|older|newer) (?:post|recipe))",
+    r"(?:you (?:may|might)(?: also)? (?:like|enjoy|love)|(?:related|more|similar|other|popular|latest) (?:recipes|posts|articles|from)\b|\d+ (?:responses|comments|replies|thoughts)\b|leave a (?:reply|comment)|(?:if|did|have) you(?:['’]ve)? (?:make|made|try|tried|bake|baked|cook|cooked) (?:this|it|these|them|one)\b|(?:related|read next|see also|tags?|filed under|categor(?:y|ies))\s*:|rated \d|(?:previous|next|older|newer) (?:post|recipe))",
     re.I,
 )
 
@@ -357,14 +366,17 @@ def _broken_names(
             not first.has_amount
             or second.has_amount
             or first.is_behind
-            or re.search(r"[,()]", before.text)
+            or re.search(r"[,()]", _SAID_AGAIN.sub("", before.text))
             or _AMOUNT_LAST.search(before.raw)
         ):
             continue
         if (second.food and _ENDS_WITH_USE.search(before.text)) or _SO_LITTLE_OF.match(statement.raw):
             continue  # "strip of orange peel", "oil for frying": a food of its own
-        if second.food and len(split_line(before.text)) > 1:
-            continue  # "1 egg + 1 yolk" and "lemon zest": nothing is broken off
+        if second.food and len(parts := split_line(before.text)) > 1:
+            # "1 lemon and 60 g icing" and "sugar"; "1 egg + 1 yolk" and "lemon zest": nothing is broken off.
+            if known(parts[-1]).food != known(f"{parts[-1]} {statement.text}").food not in ("", second.food):
+                lines[statement.line.number] = "continuation"
+            continue
         both = known(f"{before.text} {statement.text}")
         if both.food and first.food in ("", both.food):
             lines[statement.line.number] = "continuation"
@@ -402,6 +414,8 @@ def _is_torn_name(before: Statement, statement: Statement, first: Known, second:
     )
 
 
+# "180 g (1½ cups) self-raising": the amount again
+_SAID_AGAIN = re.compile(r"\(\s*[\d½¼¾⅓⅔⅛][^()]{0,16}\)")
 _SO_LITTLE_OF = re.compile(
     r"\W*(?:strip|pinch|handful|knob|sprig|squeeze|dash|drizzle|grating|few|little)\s+(?:of\s+)?\w|.*\b(?:for|to)\s+(?:the\s+tin|fry|deep|greas|dust|serv|decor|brush|sprinkl|finish|roll|coat|top)|\W*(?:salt|pepper)\b",
     re.I,

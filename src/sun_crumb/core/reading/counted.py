@@ -49,6 +49,26 @@ _ORDINAL = re.compile(
 )
 
 
+# "A: 100 g butter", "B: 2 eggs; 80 g sugar": which bowl they go in
+_LETTER = re.compile(r"^\s*(?P<letter>[A-H])\s*(?:[:.)=]|\s[-–—])\s*(?=[\d½¼¾⅓⅔⅛]|an?\s|pinch\b)")
+
+
+def without_letters(rows: list[str]) -> list[str]:
+    """Return lines without the letters that mark, from A on, which bowl the foods of each go in."""
+    found = [(n, one) for n, row in enumerate(rows) if (one := _LETTER.match(row))]
+    letters = [one["letter"] for _, one in found]
+    if len(found) < LEAST_LETTERED or letters != [chr(ord("A") + n) for n in range(len(letters))]:
+        return rows
+    told = list(rows)
+    for n, one in found:
+        told[n] = rows[n][one.end() :]
+    return told
+
+
+# So many bowls, at least, are lettered (judgement).
+LEAST_LETTERED = 2
+
+
 def in_order(rows: list[str]) -> list[str]:
     """Return lines without the words that count the foods of a list: "First: 150 g rice", "Second: 1 litre milk"."""
     return mended(rows, _ORDINAL, lambda found: f"• {found.string[found.end() :]}")

@@ -22,7 +22,7 @@ _SIGNS = (
             r"/{2,}",
             r":{2,}",
             r"\|{1,2}",
-            r"[•·●▪¤►▸»>]",
+            r"[•·●▪¤►▸»>¦]",
             r"~+",
             r"[-–—]{2,}",
             r"[–—]",
@@ -97,6 +97,7 @@ _ANY = (
     "●",
     "▪",
     "¤",
+    "¦",
     "►",
     "▸",
     "»",
@@ -149,11 +150,13 @@ def _foods(sign: re.Pattern[str], text: str, least: int) -> list[str]:
 
 
 def _is_food(part: str) -> bool:
-    return len(part.split()) <= LONGEST_PART and (
+    return len(part.split()) <= LONGEST_PART and not _SO_LONG.search(part) and (
         begins_food(part) or _AMOUNT_LAST.match(part) is not None or _BEHIND_A_COLON.match(part) is not None
     )
 
 
+# "two oranges - boiled 2 hrs - puréed"
+_SO_LONG = re.compile(r"\d\s*(?:min(?:ute)?s?|hrs?|hours?)\b", re.I)
 _AMOUNT_ALONE = re.compile(
     r"[\d½¼¾⅓⅔⅛][\d½¼¾⅓⅔⅛ .,/–-]*\s*(?:gms?|g|kg|ml|l|ltr|litres?|oz|lbs?|cups?|tsps?|tbsps?|nos?|pcs)?\.?|an?\s+(?:pinch|dash|handful)",
     re.I,

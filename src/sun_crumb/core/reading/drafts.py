@@ -11,6 +11,7 @@ from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.pantry.names import words_of
 from sun_crumb.core.quantities.measures import cup_standard, units
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.citrus_abroad import in_english
 from sun_crumb.core.reading.fruit_parts import parts_by_the_method
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
@@ -56,7 +57,7 @@ def drafts_of_all(pieces: Iterable[Piece], pantry: Pantry, pot: OwnMeasure | Non
     for piece in pieces:
         piece = replace(piece, component="caramel") if any(piece is one for one in caramel) else piece
         text = _OF_SO_MANY.sub(rf"\g<part> {fruit}s" if fruit else r"\g<0>", piece.text)
-        text = parts_by_the_method(text, method)
+        text = parts_by_the_method(in_english(text), method)
         found += drafts_of(
             piece, pantry, pot, _as_heavy_as(eggs, text) or split_line(text) if piece.role == "food" else ()
         )
@@ -216,7 +217,7 @@ def with_units(drafts: list[Draft], texts: Iterable[str] = ()) -> list[Draft]:
     is_said = any(_ALL_IN_GRAMS.search(text) for text in texts)
     firsts = [d.parsed.sums[0] for d in drafts if d.parsed and d.parsed.sums and d.ingredient]
     grams = sum(amount.unit == "g" for amount in firsts)
-    if not grams and all(amount.unit in (None, "tsp", "tbsp", "pinch", "ml") for amount in firsts):
+    if not grams and all(amount.unit in _BESIDE_BARE_GRAMS for amount in firsts):
         # "butter 175, caster sugar 175, flour 175": nobody counts so many of them.
         grams = sum(amount.unit is None and amount.low >= LEAST_TOLD_BARE_GRAMS for amount in firsts)
     found: list[Draft] = []
@@ -235,6 +236,8 @@ def with_units(drafts: list[Draft], texts: Iterable[str] = ()) -> list[Draft]:
     return found
 
 
+# Units that stand beside weights told by bare numbers: "flour 250", "milk half litre", "sugar 2 spoons".
+_BESIDE_BARE_GRAMS = frozenset([None, "tsp", "tbsp", "spoon", "pinch", "dash", "ml", "dl", "l", "packet", "knob", "clove"])
 _ALL_IN_GRAMS = re.compile(
     r"\b(?:all|weights?|amounts?|quantities|everything)\s+(?:is\s+|are\s+|given\s+)?(?:in\s+)?(?:g|grams?|grammes)\b",
     re.I,

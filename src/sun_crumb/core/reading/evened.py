@@ -6,9 +6,9 @@ import re
 from collections import Counter
 from collections.abc import Sequence
 
-from sun_crumb.core.reading.counted import in_order, uncounted, without_counts
+from sun_crumb.core.reading.counted import in_order, uncounted, without_counts, without_letters
 from sun_crumb.core.reading.items import LEAST_MARKED, SIGN, mended
-from sun_crumb.core.reading.part_marks import headed, named_apart, signed_behind
+from sun_crumb.core.reading.part_marks import headed, named_apart, signed_behind, signed_in_line, told_in_words
 from sun_crumb.core.reading.plain_cells import in_cells, without_shares
 from sun_crumb.core.reading.scanned import figures_again
 
@@ -17,6 +17,8 @@ LEAST_QUOTED = 3
 _BLANKS = re.compile("[\u00a0\u2000-\u200a\u202f\u205f\u3000]")
 # "•\t200 g flour": a tab behind what marks an item divides no cells.
 _TAB_BEHIND = re.compile(r"^(\s*[-*•·–—+○◦▪])\t+")
+# "12 slices ea."
+_EACH = re.compile(r"(?<=[a-z] )ea\b\.?(?=\W*$|[),;])")
 _QUOTE = re.compile(r"^\s*(?:[>|]\s?)+(?![-=])")
 _WRAPPED = re.compile(
     r"^\s*(?P<sign>\*{1,3}|_{1,2}|~{1,2}|`|\"|“|\()(?P<said>[^*_`~“”\"]+?)(?:\*{1,3}|_{1,2}|~{1,2}|`|\"|”|\))\s*$"
@@ -36,7 +38,7 @@ def evened(rows: Sequence[str]) -> list[str]:
     >>> evened(["Tart", ":: 200 g flour", ":: 100 g butter", ":: 1 egg"])
     ['Tart', '• 200 g flour', '• 100 g butter', '• 1 egg']
     """
-    told = _unquoted([figures_again(_TAB_BEHIND.sub(r"\1 ", _BLANKS.sub(" ", row))) for row in rows])
+    told = _unquoted([figures_again(_EACH.sub("each", _TAB_BEHIND.sub(r"\1 ", _BLANKS.sub(" ", row)))) for row in rows])
     for mend in (
         _unspoken,
         in_cells,
@@ -44,8 +46,11 @@ def evened(rows: Sequence[str]) -> list[str]:
         uncounted,
         _unwrapped,
         without_counts,
+        without_letters,
         in_order,
         signed_behind,
+        signed_in_line,
+        told_in_words,
         named_apart,
         headed,
         _signed,

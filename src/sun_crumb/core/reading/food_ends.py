@@ -146,13 +146,15 @@ def begins_food(text: str) -> bool:
     """Return whether *text* begins with an amount that has a unit or a count, and a food behind it."""
     text = clean(text[:LOOK_AHEAD])
     if re.match(
-        r"(?:finely )?(?:grated )?(?:zest|juice|rind|pulp|seeds)(?: (?:and|&|\+) (?:zest|juice))? (?:(?:of|from) )?(?:\d/\d|\d|½|an?\b|one|two|half)(?:\s?[½¼¾]|\s\d/\d)?(?![\d½¼¾/]|\W*$|\s*[,(]|\s+(?:and|of (?:it|them))\b)",
+        r"(?:finely )?(?:grated )?(?:zest|juice|rind|pulp|seeds)(?: (?:and|&|\+) (?:zest|juice))? (?:(?:of|from) )?(?:the (?=\d|one|two|three))?(?:\d/\d|\d|½|an?\b|one|two|half)(?:\s?[½¼¾]|\s\d/\d)?(?![\d½¼¾/]|\W*$|\s*[,(]|\s+(?:and|of (?:it|them))\b)",
         text,
         re.I,
     ):
         return True
     if re.match(r"(?:freshly\s+)?(?:ground|grated)\s+(?:nutmeg|cinnamon|cardamom)\b", text, re.I):
         return True
+    if re.match(r"(?:the\s+)?(?:liquid|water|brine|cream|syrup|juice)\s+(?:from|of)\s+(?:an?|one|1|two|\d+)\b", text, re.I):
+        return True  # "the liquid from one 400 g tin of chickpeas"
     if re.match(
         r"(?:a\s+)?(?:bit\s+of|splash|pinch|dash|drop\s+of|glug|knob)\s+(?:of\s+)?(?!the\b|it\b|this\b|a\b)[a-z]{3,}(?:\s+[a-z]+)?\s*(?:[,;.]|$)",
         text,

@@ -16,11 +16,11 @@ AND_MORE = re.compile(
 _PART_OF = re.compile(
     r"^(?P<prep>(?:(?:finely|freshly|grated|squeezed|the|fresh|strained)\s+)*)"
     r"(?P<part>juice|zest|rind|peel)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated|the)\s+)*(?P<second>juice|zest|rind|peel))?"
-    r"\s+(?:(?:of|from)\s+(?:the\s+(?=\d|one|two|three))?|(?=\d|[½¼]|an?\s|half\s|one\s|two\s|three\s))(?P<rest>.+)$",
+    r"\s+(?:(?:of|from)\s+(?:(?:the|these|those|both)\s+(?=\d|one|two|three))?|(?=\d|[½¼]|an?\s|half\s|one\s|two\s|three\s))(?P<rest>.+)$",
     re.I,
 )
 _AFTER_PART = re.compile(
-    r"[,(]\s*(?:(?:finely|freshly|grated|the)\s+)*(juice|zest|rind|juiced|zested)(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated)\s+)*(juice|zest|rind|juiced|zested))?"
+    r"[,(]\s*(?:(?:finely|freshly|grated|the)\s+)*(juice|zest|rind|juiced|zested|peel(?=\s+only|\s*\)?\s*$))(?:\s*(?:and|&|\+)\s*(?:(?:finely|grated)\s+)*(juice|zest|rind|juiced|zested))?"
     r"(?:\s+only|\s+grated)?\s*(?:[(,](?P<aside>[^()]*)\)?\s*)?\)?\s*$",
     re.I,
 )
@@ -81,6 +81,9 @@ def parts_by_the_method(text: str, method: str) -> str:
     others = {"lemon", "lime", "orange", "grapefruit"} - {fruit}
     if parts == ["juice"] and re.search(r"\bzest\b", method, re.I) and not re.search("|".join(others), method, re.I):
         parts = ["zest", "juice"]  # "the juice of the orange ... beat in the zest"
+    juice = re.search(_SO_MUCH_JUICE.format(fruit), method, re.I) if parts == ["zest", "juice"] else None
+    if juice:
+        return f"{counted['count']} {fruit}, zest and {juice[1]} juice"  # "1 tbsp of its juice"
     return f"{' and '.join(parts)} of {counted['count']} {fruit}s" if parts else text
 
 
@@ -93,6 +96,7 @@ _TAKEN = {
     "zest": r"\b{0}\s+(?:zest|rind)|\b(?:zest|rind|grate)\w*\b[^.;]{{0,24}}\b{0}s?\b|\b{0}s?\b[^.;]{{0,12}}\bzest",
     "juice": r"\b{0}\s+juice|\b(?:juice|squeeze|squeezed)\b[^.;]{{0,30}}\b{0}s?\b|\b{0}s?\b[^.;]{{0,30}}\bjuice|\bsqueeze of {0}",
 }
+_SO_MUCH_JUICE = r"\b{0}s?\b[^.;\d]{{0,24}}(\d[\d./½¼]*\s*(?:tbsps?|tablespoons?|tsps?|teaspoons?|ml))\s+(?:of\s+)?(?:its|the|their)\s+juice\b"
 _WHOLE = r"\b(?:slice|segment|boil|simmer|peel|quarter|chop|halve|cut)\w*\b[^.;]{{0,20}}\b{0}s?\b(?!\s+(?:juice|zest))|\b{0}\s+(?:slices|segments|halves|wedges)"
 
 

@@ -41,7 +41,7 @@ _LAST_PINCH = re.compile(
 )
 _ADDED = re.compile(r"\s+(?:\+|plus|and)\s+(?P<amount>[\d½⅓⅔¼¾⅛][^a-z]*[a-z]+\.?)$", re.I)
 _STOP = re.compile(
-    r"\s*(?:,|;|\s(?=for\s+(?:the|your|each)\s+[a-z]+(?:\s+[a-z]+)?\W*$)|\s(?=(?:soaked|steeped|plumped|dissolved|slaked|boiled|simmered|poached|stewed)\s+in\b|overnight\W*$)|\s[-–—]\s|(?<=[^\W\d_]{6})\.\s|(?<=[^\W\d_]{2})\.\s(?=[A-Z(])|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|taste|serve|grease|decorate|garnish|finish|fill\b|sandwich\b|tops?\b|roll\b|sprinkle|(?:bottom|base of the tin)\b|tins?\b|pans?\b|dish\b|moulds?\b|molds?\b|trays?\b|ramekins?\b|bowl\b|coat|drizzle|(?:caramel|sauce|glaze|custard|syrup|crust|base|crumble|pastry|sponge|batter|meringue|topping|filling|icing|frosting|dough|cake|streusel)\W*$)))\s*",
+    r"\s*(?:,|;|\s(?=for\s+(?:the|your|each)\s+[a-z]+(?:\s+[a-z]+)?\W*$)|\s(?=(?:soaked|steeped|plumped|dissolved|slaked|boiled|simmered|poached|stewed)\s+in\b|overnight\W*$)|\s[-–—]\s|(?<=[^\W\d_]{6})\.\s|(?<=[^\W\d_]{2})\.\s(?=[A-Z(])|\s(?=(?:pour|für|per|para|för|voor)\s+(?:l[ea]|les|den|die|das|il|el|het|de)?\s*(?:moule|plaque|form|blech|stampo|teglia|molde|formen|bakvorm)\b)|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|dip\b|taste|serve|grease|decorate|garnish|finish|fill\b|sandwich\b|tops?\b|roll\b|sprinkle|(?:bottom|base of the tin)\b|tins?\b|pans?\b|dish\b|moulds?\b|molds?\b|trays?\b|ramekins?\b|bowl\b|coat|drizzle|(?:caramel|sauce|glaze|custard|syrup|crust|base|crumble|pastry|sponge|batter|meringue|topping|filling|icing|frosting|dough|cake|streusel)\W*$)))\s*",
     re.I,
 )
 # "1 lb 2 oz": the smaller unit after the larger one is added.

@@ -50,6 +50,7 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
     said = whole.raw
     is_open = said.count("(") > said.count(")") and len(said) < LONGEST_TORN and ")" in text
     is_hanging = _HANGING.search(before) is not None and text[:1].islower()
+    is_hanging = is_hanging or (_OF_A_FRUIT.search(before) is not None and _FRUIT_NEXT.match(text) is not None)
     if is_open or is_hanging or (_AWAITS_COUNT.search(before) and _COUNT_ALONE.fullmatch(text)):
         return True
     if whole.is_first and (_is_torn_title(said, text) or (not after and _is_named_on(said, text))):
@@ -69,6 +70,9 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
     return bool(width) and _had_no_room(before, text, width)
 
 
+# "zest of 2" and "lemons", "juice of" and "1 lemon"
+_OF_A_FRUIT = re.compile(r"\b(?:zest|juice|rind|peel)(?:\s+of)?(?:\s+(?:\d|½|half|an?|one|two))?$", re.I)
+_FRUIT_NEXT = re.compile(r"(?:(?:\d|½|half|an?|one|two)\s+(?:an?\s+)?)?(?:lemon|lime|orange|grapefruit)", re.I)
 # "Prep 10 mins | Makes" and "12"
 _AWAITS_COUNT = re.compile(r"\b(?:makes|serves|yields?|feeds|about|approx\.?|circa|for a crowd of)\s*:?$", re.I)
 _COUNT_ALONE = re.compile(

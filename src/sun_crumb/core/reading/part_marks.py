@@ -1,11 +1,11 @@
-"""Names of parts that a sign of their own marks over their foods, each put with a colon: "▷ case", "(sponge)", "B. Sharbat", "Nut pastry ---"."""
+"""Names of parts that a sign of their own marks over their foods, each put with a colon: "▷ case", "(sponge)", "B. Sharbat", "Nut pastry ---", "topping >> 50 g oats, 20 g sugar"."""
 
 from __future__ import annotations
 
 import re
 from collections import Counter
 
-from sun_crumb.core.reading.food_ends import is_food_with_amount
+from sun_crumb.core.reading.food_ends import foods_apart, is_food_with_amount
 from sun_crumb.core.reading.items import LEAST_MARKED, SIGN, tells_a_food
 
 # "On the lattice ---"
@@ -42,6 +42,29 @@ def named_apart(rows: list[str]) -> list[str]:
 _BRACKETED = re.compile(r"\s*[(\[]\s*(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)\s*[)\]]\s*:?\s*$")
 _LETTERED = re.compile(r"\s*[A-H][.)]\s+[*_]{0,2}(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)[*_]{0,2}\s*:?\s*$")
 _MARK = re.compile(r"^\s*[^\w\s½¼¾⅓⅔⅛(]{1,3}\s*")
+
+
+def signed_in_line(rows: list[str]) -> list[str]:
+    """Return lines with a colon in place of the sign that stands between a part's name and its foods: "topping >> 1/3 c flour, 1/2 c brown sugar"."""
+    told = list(rows)
+    for n, row in enumerate(rows):
+        named = _SIGN_BETWEEN.match(row)
+        if named and len(foods_apart(row[named.end() :])) > 1:
+            told[n] = f"{named['name']}: {row[named.end() :]}"
+    return told
+
+
+def told_in_words(rows: list[str]) -> list[str]:
+    """Return lines with a colon in place of the words that lead in a part's foods: "For the crust you will need 180 g flour, 90 g butter"."""
+    return [_WORDS_BETWEEN.sub(r"\1: ", row) for row in rows]
+
+
+_WORDS_BETWEEN = re.compile(
+    r"\b((?:For|To make) (?:the |our |your |a )?(?!this\b|it\b|that\b|these\b|them\b|each\b|one\b|me\b|us\b)[^\W\d_]+(?: [^\W\d_]+)?),? (?:you(?:['’]ll| will| are going to)?|we(?:['’]ll| will)?|I(?:['’]ll| will)?|have|take|use)(?: (?:need|want|take|use|have))?(?: ready)?:? (?=[\d½¼¾⅓⅔⅛]|an? (?:cup|pinch|tin|tea|table|pound|pint)|half an? |one |two |three |four |six )"
+)
+_SIGN_BETWEEN = re.compile(
+    r"\s*(?P<name>[^\W\d_][^\d.:;,()]{2,24}?)\s*(?:>{1,3}|[=-]+>|→|»|⇒|➜|~+|\.{2,}|…)\s*(?=[\d½¼¾⅓⅔⅛])"
+)
 
 
 def headed(rows: list[str]) -> list[str]:

@@ -105,7 +105,7 @@ def _parts(line: str, is_first: bool) -> tuple[tuple[str, str], ...]:
     whole = all_in_one(raw) or (is_first and (named_then_told(raw) or _name_beside(raw)))
     if whole:
         return tuple((part, clean(part)) for part in whole)
-    foods = divided(raw.strip(" |"), LEADS_THE_LIST) if "|" in raw else []
+    foods = divided(raw.strip(" |"), LEADS_THE_LIST) if _BAR.search(raw) else []
     if len(foods) > LEAST_BARRED or (foods and foods[0].endswith(":")):
         return tuple((part, text) for part in foods if (text := clean(part if is_first else amount_first(part))))
     cells = [c for c in _BAR.split(raw) if c.strip()] if _BAR.search(raw) else _columns(_two_led(raw))
@@ -197,6 +197,8 @@ def _name_and_told(raw: str) -> list[str]:
     if any(begins_food(cell) and cell not in counts for cell in told):
         return []
     is_told = all(cell in counts or _TIN_OR_HEAT.search(cell) for cell in told)
+    if counts == told[-1:] and len(told) > 1 and not re.search(r"\d", " ".join(told[:-1])):
+        return [raw[: raw.rindex(told[-1])].rstrip(" -–—*·•~:/;|>»"), told[-1]]  # "Rice pudding — stove top — 4 bowls"
     return [name, *told] if counts and is_told and not statements(name) else []
 
 
@@ -349,6 +351,9 @@ def _columns(raw: str) -> list[str]:
 
 def _of_cells(cells: list[str]) -> list[str]:
     """Return the statements in the cells of one row: foods side by side, or one food over several cells."""
+    twice = _NAME_AND_AMOUNT.fullmatch(cells[0].strip()) if len(cells) == NAME_AND_SITE else None
+    if twice and _is_amount(clean(cells[1])):
+        return [f"{cells[1].strip()} / {twice['amount']} {twice['name']}"]  # "Caster sugar 4 oz    110 g"
     texts = [clean(c) for c in cells]
     counted = [t for t in texts if (said := bare_count(t)) and said.count and said.count.low >= LEAST_PIECES]
     told = [t for t in texts if _TIN_OR_HEAT.search(t)]
@@ -388,6 +393,9 @@ def _of_cells(cells: list[str]) -> list[str]:
     return [" ".join([first + "".join(f", {t}" for t in told), *added])]
 
 
+_NAME_AND_AMOUNT = re.compile(
+    r"(?P<name>[^\W\d_][^\d:]{2,30}?)\s+(?P<amount>[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*\s?(?:oz|lbs?|cups?|c|tbsps?|tsps?|pints?|g|ml))\.?"
+)
 # "Milk if needed", beside "Pinch salt"
 _AS_NEEDED = re.compile(r"[^\W\d_]{3}.*\b(?:if needed|as needed|to taste|to serve|if liked)\s*$", re.I)
 # So many pieces are no tin of anything.

@@ -28,7 +28,7 @@ _CUES = (
     ),
     (
         "made",
-        r"\b(?:makes?|(?<=\bit )(?:does|will do)(?=\s+(?:about\s+)?\d)|rende|rinde|ergibt|mak(?:ing)|fed(?=\s+\d{1,2}\b)|yields?|yielding|gives?|produces?|quantity|qty(?=\s*[:=])|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|got|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b|\s+(?:about\s+)?\d{1,3}\s*[).!]*\s*$|\s+(?:about\s+)?[\w-]+\s+(?:\w+\s+)?(?:slices|pieces|portions|squares|bars|servings|biscuits|cookies|muffins|buns)\b)|and\s+get(?=\s+(?:about\s+)?\d{1,3}\s*[).!]*\s*$)|comes?\s+to|bakes?\s+up\s+(?:to|into)|(?<![a-z] )cuts(?=\s+(?:about\s+)?\d{1,3}(?:\s?[-–]\s?\d{1,3})?\s*(?:$|[).,;]|[a-z]*\s*(?:slices|pieces|squares|bars|portions|fingers)\b)))\b",
+        r"\b(?:makes?|(?<=\bit )(?:does|will do)(?=\s+(?:about\s+)?\d)|rende|rinde|ergibt|mak(?:ing)|fed(?=\s+\d{1,2}\b)|yields?|yielding|gives?|produces?|quantity|qty(?=\s*[:=])|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|got|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b|\s+(?:about\s+)?\d{1,3}(?:-?ish|\s+or\s+so)?\s*(?:[).!;,]|$)|\s+(?:about\s+)?[\w-]+\s+(?:\w+\s+)?(?:slices|pieces|portions|squares|bars|servings|biscuits|cookies|muffins|buns)\b)|and\s+get(?=\s+(?:about\s+)?\d{1,3}\s*[).!]*\s*$)|comes?\s+to|bakes?\s+up\s+(?:to|into)|(?<![a-z] )cuts(?=\s+(?:about\s+)?\d{1,3}(?:\s?[-–]\s?\d{1,3})?\s*(?:$|[).,;]|[a-z]*\s*(?:slices|pieces|squares|bars|portions|fingers)\b)))\b",
     ),
     (
         "cut",
@@ -38,7 +38,7 @@ _CUES = (
 _CUE = re.compile("|".join(f"(?P<{name}>{pattern})" for name, pattern in _CUES), re.I)
 # What may stand between a cue and its number.
 _BETWEEN = re.compile(
-    r"^\s*(?:[:=\-–—|]|\.{2,}|…|is|are|up|out|you|of)?\s*(?:an?\s+(?:batch|lot|total)\s+of\s+|an?\s+(?:crowd|party|family|group)\s*[(,:]\s*)?",
+    r"^\s*(?:[:=\-–—|]|\.{2,}|…|is|are|up|out|you|of)?\s*(?:(?:a lot|lots|many|plenty|a crowd|loads)\W+(?:let[’']?s say|say|about|i[’']?d say|maybe|perhaps|of people)[\s,]+)?(?:an?\s+(?:batch|lot|total)\s+of\s+|an?\s+(?:crowd|party|family|group)\s*[(,:]\s*)?",
     re.I,
 )
 # "Bars: 16 | Pan: 8x8": the noun in front of its number.

@@ -56,7 +56,7 @@ _SO_MANY = re.compile(
 _SO_MANY_ASIDE = re.compile(r"\b(?:cut|slice|portion|mark)s?\b[^.;()\d]{0,40}\((?:about\s+)?(\d{1,2})\)", re.I)
 # "Fill 12 cases 3/4 full."
 _FILLED = re.compile(
-    r"(?:\bfill\s+(?:about\s+)?|,\s+(?=\d{1,2}\s+(?:glasses|pots|ramekins|jars)\s*(?:[,.;]|$)))(\d{1,2})\s+(?:\w+\s+){0,3}"
+    r"(?:\bfill\s+(?:about\s+)?|,\s+(?=\d{1,2}\s+(?:glasses|pots|ramekins|jars)\s*(?:[,.;]|$)))(\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+(?:\w+\s+){0,3}"
     r"(?:cases|dishes|glasses|bowls|pots|ramekins|moulds|cups|jars)\b",
     re.I,
 )
@@ -64,7 +64,9 @@ _FILLED = re.compile(
 _HOLES = re.compile(
     r"\b(?P<rest>\d{1,2})[- ](?:hole|cup|cavity|case)s?\s+(?:\w+[- ])?(?:muffin|cupcake|bun|fairy|madeleine|mince pie|tartlet|doughnut|donut|friand)"
     # "12 muffin cups"
-    r"|\b(?P<cases>\d{1,2})\s+(?:paper\s+|lined\s+|greased\s+)?(?:muffin|cupcake|bun|fairy cake|tartlet)\s+(?:cups|cases|holes|liners|papers|moulds)\b",
+    r"|\b(?P<cases>\d{1,2})\s+(?:paper\s+|lined\s+|greased\s+)?(?:muffin|cupcake|bun|fairy cake|tartlet)\s+(?:cups|cases|holes|liners|papers|moulds)\b"
+    # "Line 12 holes with the pastry"
+    r"|\b(?:line|fill|grease|butter)\w*\s+(?P<lined>\d{1,2})\s+(?:\w+\s+)?holes\b",
     re.I,
 )
 # "cut into 3 x 5 pieces", "a 4 by 6 grid"
@@ -109,7 +111,7 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
     if filled := _FILLED.search(sentence):
         return Stated(read_count(filled[1]), "", 0.8, filled[0])
     if holes := _HOLES.search(sentence):
-        many = int(holes["rest"] or holes["cases"])
+        many = int(holes["rest"] or holes["cases"] or holes["lined"])
         return Stated(Count(many, many, "piece", "piece", 0), "", 0.35, holes[0]) if many >= 4 else None
     return None
 

@@ -212,7 +212,8 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
         text, is_doubled = re.subn(r"\s*[x×]\s*\d$", "", text)
         if not re.match(r"^[^\W\d_][^\d.,;!?]{2,30}$", text) or (known[n].has_amount and not is_doubled):
             continue
-        is_set_apart = found[n].line.gap and not known[n].has_food
+        is_kind = found[n].line.gap and text.lower() in _KINDS_OF_FOOD
+        is_set_apart = found[n].line.gap and (not known[n].has_food or is_kind)
         if (
             not text[:1].isupper()
             and not is_set_apart
@@ -228,7 +229,6 @@ def _name_parts(found: Sequence[Statement], known: Sequence[Known], own: list[se
             continue
         last = text.lower().split()[-1].rstrip("s")
         is_part = text.lower().split()[-1] in word_list("component")
-        is_kind = found[n].line.gap and text.lower() in _KINDS_OF_FOOD
         is_early = n <= EARLY and not any(own[k] & weighed for k in range(n))
         if (
             not known[n].food

@@ -6,6 +6,7 @@ import re
 from collections.abc import Sequence
 
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.citrus_abroad import in_english
 from sun_crumb.core.reading.fruit_parts import AND_MORE, fruit_behind, of_a_fruit_and_more
 from sun_crumb.core.reading.line import TRAILING, clean, parse_line
 from sun_crumb.core.reading.plainly import plainly
@@ -25,7 +26,7 @@ _FOR_USE = re.compile(r"\s*(?:(?:extra|more)?\s*(?:for|to)\b|(?:extra|more)\s*$)
 @remembered
 def split_line(text: str) -> tuple[str, ...]:
     """Return the ingredient statements in one line: two where it names two foods ("2 eggs plus 1 yolk")."""
-    text = plainly(_LARGE_EGGS.sub(lambda m: f"{m[1]} {_EGG_SIZES[m[2].upper()]} {m[3]}", text))
+    text = in_english(plainly(_LARGE_EGGS.sub(lambda m: f"{m[1]} {_EGG_SIZES[m[2].upper()]} {m[3]}", text)))
     return tuple(
         _from_a_tin(text)
         or _made_up(text)

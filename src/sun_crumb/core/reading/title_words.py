@@ -29,7 +29,9 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         title = re.sub(r"^\d{1,3}\W+", "", title)  # "#3 Banana bread"
     if asked := ASKED_ABOUT.search(title):
         title = asked[1][:1].upper() + asked[1][1:]  # "hi love, you asked about the bread pudding"
-    title = _HOW_ONE_MAKES.sub(r"\1", title)
+    title = _HOW_ONE_MAKES.sub(r"\1", _LIST_OF.sub("", _TALK_BEHIND.sub("", title)))
+    if of_one := _OF_MY_ONE.match(title):
+        title = of_one[1].upper() + title[of_one.end() :]  # "My mum's apple crumble"
     title = _ASKED_FOR_ONE.sub(r"\1", _ASKED_WITHOUT.sub(r"\1", title))
     title = _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title))
     if led := _LEADS_IN.match(title):
@@ -75,6 +77,11 @@ _ASKED_FOR_ONE = re.compile(
     r"^(?:q:\s*)?(?:please\s+|hi\W+)?(?:does|do|has|have|can|could|would|is|any)\b[^?]*?\b(?:have|got|know|share|seen)\s+(?:an?|the|some)\s+(?:(?:really|very)\s+)?(?:(?:reliable|good|nice|decent|simple|easy|quick|great|foolproof|favourite|favorite|proper)\s+)*((?:[^\W\d_][\w'’-]*\s+){1,4}[^\W\d_][\w'’-]*)\?.*$",
     re.I,
 )
+# "..., written down at last", "..., as promised"
+_TALK_BEHIND = re.compile(r",\s+(?:written|typed|copied|finally|at last|as (?:promised|requested|asked)|from memory)\b[^,]*$", re.I)
+_OF_MY_ONE = re.compile(r"(?:My|Our) ([a-z])(?=[a-z]+['’]s )")
+# "Ingredients for Oat & raisin cookies"
+_LIST_OF = re.compile(r"^(?:ingredients|recipe|zutaten|ingr[eé]dients|ingredienti|ingredientes)\s+(?:for|für|pour|per|para)\s+(?!the\b|an?\b|\d)(?=[A-Z])", re.I)
 # "Title: Carrot halwa"
 FIELD = re.compile(
     r"^title\s+(?=[A-Z])|^(?:(?:to|from|cc|date):\s*\S+\s+)+subject:\s*(?:re:\s*|fwd?:\s*)*|^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",

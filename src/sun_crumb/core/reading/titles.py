@@ -77,8 +77,9 @@ def _names_the_dessert(pieces: list[Piece], n: int) -> bool:
     may_be = piece.role in ("heading", "chatter", "portions", "junk", "food") and _CAPITAL_FIRST.match(piece.text)
     if not may_be or len(piece.text) > LONGEST_LINE_OF_A_NAME:
         return False
-    if piece.role == "heading" and is_followed_by_food(pieces, n):
-        return False
+    is_asked = any(p.role == "title" and p.text.rstrip().endswith("?") for p in pieces)
+    if piece.role == "heading" and is_followed_by_food(pieces, n) and not (is_asked and _names_all(pieces, n)):
+        return False  # but "What to do with egg whites?" and "COCONUT MACAROONS", over all there is
     name, said = of_title(piece.text.strip(" *#_=:|,"))
     if piece.role in ("food", "portions") and (said is None or said.count is None):
         return False

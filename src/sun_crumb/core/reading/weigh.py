@@ -312,7 +312,7 @@ def _agrees(low: float, high: float, grams: float) -> bool:
 # Units of as much as is written on them.
 # How many times heavier or lighter than the table's a piece may be before its weight is doubted: grown, and sorted by size (judgement).
 GROWN, SORTED = 1.6, 1.3
-HOLDERS = frozenset({"can", "packet", "bottle", "dessertglass"})
+HOLDERS = frozenset({"can", "packet", "bottle", "dessertglass", "bicchiere", "cube"})
 _BY_THE_PACK = re.compile(
     r"(?:(?:shop[- ]?)?bought\s|ready[- ]?made\s|(?:\w+\s+)?swiss rolls?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b",
     re.I,
