@@ -62,7 +62,7 @@ def laid(reading: Reading) -> Laid | None:
         elif row.role == "heading" and not _NO_PART.match(text):
             if steps:
                 return None
-            parts.append((text.rstrip(": "), []))
+            parts.append((text.strip("[]<>#=~*_.…: "), []))
         elif row.role == "step":
             steps.append(text)
         elif row.role == "portions":
@@ -119,7 +119,7 @@ def _two_columns(recipe: Laid, gap: str) -> str:
 
 def _headed(recipe: Laid, form: str) -> str:
     if not any(head for head, _ in recipe.parts) or any(
-        re.match(r"(?i)\W*(?:for|to)\b", head) for head, _ in recipe.parts
+        re.match(r"(?i)\W*(?:for|to|you|we|it)\b", head) for head, _ in recipe.parts
     ):
         return ""
     parts = tuple(

@@ -48,7 +48,12 @@ def fold(text: str) -> str:
     text = text.replace("’", "'").replace("‘", "'").lower()
     if text.isascii():
         return text
+    text = text.translate(_SPELT_OUT)
     return "".join(c for c in unicodedata.normalize("NFKD", text) if not unicodedata.combining(c))
+
+
+# Letters of other alphabets that no accent makes.
+_SPELT_OUT = str.maketrans({"ß": "ss", "ł": "l", "ø": "o", "æ": "ae", "œ": "oe", "đ": "d", "þ": "th"})
 
 
 @cache

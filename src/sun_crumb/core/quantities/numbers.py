@@ -25,7 +25,15 @@ FRACTIONS = {
     "⅑": 1 / 9,
     "⅒": 1 / 10,
 }
+# One to four in other kitchens' words; "due" is left out, which is English too.
+ABROAD = {
+    **dict.fromkeys(("un", "una", "une", "uno", "ein", "eine", "einen", "een", "ett", "uma"), 1.0),
+    **dict.fromkeys(("deux", "zwei", "dos", "två", "twee", "dois", "duas"), 2.0),
+    **dict.fromkeys(("trois", "drei", "tres", "tre", "três", "drie"), 3.0),
+    **dict.fromkeys(("quatre", "vier", "cuatro", "quattro", "fyra", "quatro"), 4.0),
+}
 WORDS = {
+    **ABROAD,
     "a": 1.0,
     "an": 1.0,
     "one": 1.0,
@@ -78,7 +86,8 @@ _WORD = re.compile(
     r"|(?:an?|one|two|three|four|five|six|seven|eight|nine)\s+hundred(?:\s+and)?(?:\s+(?:ten|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety))?"
     r"|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)[\s-](?:one|two|three|four|five|six|seven|eight|nine)"
     r"|a\s+dozen|a\s+couple|a\s+few|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen"
-    r"|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|half|quarter|dozen|couple|few|several)(?:\s+of)?(?=\s|$)",
+    r"|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|half|quarter|dozen|couple|few|several"
+    rf"|{'|'.join(ABROAD)})(?:\s+of)?(?=\s|$)",
     re.IGNORECASE,
 )
 _PHRASES = {

@@ -21,6 +21,7 @@ _PART = re.compile("|".join(rf"(?P<{key}>\b(?:{words})\b)" for key, words in _PA
 _COUNT = "|".join(f"(?:{words})" for words in _COUNTS.values())
 _OF_SO_MANY = re.compile(rf"\b(?:{_OF})?(?P<count>{_COUNT}|[\d½]+(?:/\d)?)\s+(?:bio-?|unbehandelten?\s+|non\s+traités?\s+|gro(?:ß|ss)en?\s+|kleinen?\s+)?(?=lemon|lime|orange)", re.I)
 _COUNTED = re.compile(rf"\W*(?:{_COUNT}|[\d½]+(?:/\d)?)\s+(?:(?:bio|unbehandelte[nr]?|gro(?:ß|ss)e[nr]?|kleine[nr]?|gros|grands?|petits?)\s+)?", re.I)
+_AMOUNT_BEHIND = re.compile(r"^([^\W\d_][^\d:]*?)\s*(?::|\s[-–—])\s*([\d½].*)$")
 _AND = re.compile(r"\s(?:und|et|e|y|och|en)\s", re.I)
 _HOW = re.compile(r"\b(?:abgeriebene|geriebene|fein(?:er)?|r[aâ]p[eé]e?s?|grattugiata|rallada|rivet|frisch(?:er)?|gepresster|le|la|les|l['’]|il|el|das|der|die)\s*(?=(?:juice|zest)\b)", re.I)
 _NO_MORE = re.compile(r"\s*\b(?:bio|biologique|non\s+trait[eé]e?s?|unbehandelte?|grattugiata|r[aâ]p[eé]e?s?|rallada)\b\s*", re.I)
@@ -39,6 +40,8 @@ def in_english(text: str) -> str:
     fruit = _FRUIT.search(text)
     if fruit is None or not (_PART.search(text) or _COUNTED.fullmatch(text[: fruit.start()])):
         return text  # "50 g candied citron peel"
+    if behind := _AMOUNT_BEHIND.match(text):
+        return in_english(f"{behind[2]} {behind[1]}")  # "jus de citron : 1 tbsp"
     said = text[: fruit.start()] + f"{fruit.lastgroup}s" + text[fruit.end() :]
     said = _PART.sub(lambda found: str(found.lastgroup), said)
     said = _HOW.sub("", said)

@@ -49,6 +49,20 @@ _ORDINAL = re.compile(
 )
 
 
+# "[1] 250 g flour", "[2] 3 eggs": which bowl they go in
+_GROUPED = re.compile(r"^\s*(?P<sign>[\[(](?P<number>\d)[\])])\s*(?=[\w½¼¾⅓⅔⅛])")
+
+
+def without_groups(rows: list[str]) -> list[str]:
+    """Return lines without the numbers in brackets that several foods share: the bowl they go in, and no count."""
+    found = [_GROUPED.match(row) for row in rows]
+    numbers = [one["number"] for one in found if one]
+    said = [row[one.end() :] for row, one in zip(rows, found, strict=True) if one]
+    if len(set(numbers)) == len(numbers) or numbers != sorted(numbers) or not are_foods(said):
+        return rows
+    return [f"• {row[one.end() :]}" if one else row for row, one in zip(rows, found, strict=True)]
+
+
 # "A: 100 g butter", "B: 2 eggs; 80 g sugar": which bowl they go in
 _LETTER = re.compile(r"^\s*(?P<letter>[A-H])\s*(?:[:.)=]|\s[-–—])\s*(?=[\d½¼¾⅓⅔⅛]|an?\s|pinch\b)")
 

@@ -66,7 +66,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         by_line.setdefault(statement.line.number, role)
     kept = {line.number for line in lines_of_list}
     by_line |= {line.number: "continuation" for line in lines if line.number not in kept}
-    by_line |= {piece.number: "title" for piece in pieces if piece.role == "title"}
+    by_line |= {piece.number: piece.role for piece in pieces if "title" in (piece.role, by_line.get(piece.number))}
     title, stated = title_of(pieces)
     pieces = with_components(pieces)
     return Document(

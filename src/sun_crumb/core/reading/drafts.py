@@ -227,7 +227,8 @@ def with_units(drafts: list[Draft], texts: Iterable[str] = ()) -> list[Draft]:
         if draft.parsed and draft.ingredient and first and first.unit is None and not first.size:
             is_elliptic = first.text.lower().endswith(" of") and last is not None
             is_grams = is_said or (grams >= LEAST_IN_GRAMS and first.low >= LEAST_BARE_GRAMS)
-            if (is_elliptic or is_grams) and draft.ingredient.measure("each") is None:
+            is_many = is_grams and first.low >= MOST_COUNTED  # "75 walnuts" among grams
+            if (is_elliptic or is_grams) and (is_many or draft.ingredient.measure("each") is None):
                 told = replace(first, unit=last if is_elliptic else "g")
                 draft = replace(draft, parsed=replace(draft.parsed, sums=(told, *draft.parsed.sums[1:])))
         elif first and first.unit:
@@ -242,6 +243,8 @@ _ALL_IN_GRAMS = re.compile(
     r"\b(?:all|weights?|amounts?|quantities|everything)\s+(?:is\s+|are\s+|given\s+)?(?:in\s+)?(?:g|grams?|grammes)\b",
     re.I,
 )
+# Nobody counts so many of a food where all else is weighed [1] (judgement).
+MOST_COUNTED = 50
 # In so many lines of grams a bare number of so much and more is grams; where no line has a unit of weight, of so much and more [lines; g; g] (judgement).
 LEAST_IN_GRAMS, LEAST_BARE_GRAMS, LEAST_TOLD_BARE_GRAMS = 2, 20, 50
 

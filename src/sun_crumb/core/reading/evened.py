@@ -6,10 +6,10 @@ import re
 from collections import Counter
 from collections.abc import Sequence
 
-from sun_crumb.core.reading.counted import in_order, uncounted, without_counts, without_letters
+from sun_crumb.core.reading.counted import in_order, uncounted, without_counts, without_groups, without_letters
 from sun_crumb.core.reading.items import LEAST_MARKED, SIGN, mended
 from sun_crumb.core.reading.part_marks import headed, named_apart, signed_behind, signed_in_line, told_in_words
-from sun_crumb.core.reading.plain_cells import in_cells, without_shares
+from sun_crumb.core.reading.plain_cells import in_cells, in_fields, without_shares
 from sun_crumb.core.reading.scanned import figures_again
 
 # So many lines quoted are a letter that is quoted (judgement).
@@ -43,6 +43,8 @@ def evened(rows: Sequence[str]) -> list[str]:
         _unspoken,
         in_cells,
         without_shares,
+        in_fields,
+        without_groups,
         uncounted,
         _unwrapped,
         without_counts,

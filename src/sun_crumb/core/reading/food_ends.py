@@ -7,6 +7,7 @@ import re
 from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.quantities.numbers import WORDS
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.citrus_abroad import in_english
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.words import word_list
 
@@ -53,7 +54,7 @@ AMOUNT_BEHIND = re.compile(
 METHOD_BEHIND = re.compile(r"\.\s+(?=[A-Z][a-z]+[\s,])")
 # "1 egg yolk, pearl sugar 20 g": another food, its amount behind it.
 FOOD_THEN_AMOUNT = re.compile(
-    r"(?!(?:about|approx\w*|around|or|and|each|total|net|weight|juice|zest|flesh|plus|for|to|from|the|in|at|cut|if|you|with|per|roughly|makes|serves|gives)\b)(?!\w+(?:ed|ing)\b)[a-z][^\W\d_]{2,}(?:\s(?!(?:about|weight|or|net|total)\b)[^\W\d_]{3,}){0,2}\s+\d[\d.,/½¼¾]*\s*(?:g|kg|ml|tbsps?|tsps?|cups?|oz)\b\.?(?=\s*(?:[,;]|$))",
+    r"(?!(?:less|minus|about|approx\w*|around|or|and|each|total|net|weight|juice|zest|flesh|plus|for|to|from|the|in|at|cut|if|you|with|per|roughly|makes|serves|gives)\b)(?!\w+(?:ed|ing)\b)[a-z][^\W\d_]{2,}(?:\s(?!(?:about|weight|or|net|total)\b)[^\W\d_]{3,}){0,2}\s+\d[\d.,/½¼¾]*\s*(?:g|kg|ml|tbsps?|tsps?|cups?|oz)\b\.?(?=\s*(?:[,;]|$))",
     re.I,
 )
 # "225 g raspberries, icing sugar to dust": another food, for the end.
@@ -144,7 +145,11 @@ _PART_BEGINS = re.compile(r"[.!]\s+(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s
 
 def begins_food(text: str) -> bool:
     """Return whether *text* begins with an amount that has a unit or a count, and a food behind it."""
-    text = clean(text[:LOOK_AHEAD])
+    text = in_english(clean(text[:LOOK_AHEAD]))
+    if re.match(r"(?:less|minus)\b", text, re.I):
+        return False  # "1/4 pt milk, less 1 tbsp"
+    if _PINCH_ABROAD.match(text):
+        return True
     if re.match(
         r"(?:finely )?(?:grated )?(?:zest|juice|rind|pulp|seeds)(?: (?:and|&|\+) (?:zest|juice))? (?:(?:of|from) )?(?:the (?=\d|one|two|three))?(?:\d/\d|\d|½|an?\b|one|two|half)(?:\s?[½¼¾]|\s\d/\d)?(?![\d½¼¾/]|\W*$|\s*[,(]|\s+(?:and|of (?:it|them))\b)",
         text,
@@ -195,6 +200,11 @@ def begins_food(text: str) -> bool:
     )
 
 
+# "un pizzico di sale"
+_PINCH_ABROAD = re.compile(
+    r"(?:un\s+pizzico|una\s+presa|une\s+pincée|eine\s+prise|una\s+pizca|uma\s+pitada|en\s+nypa|een\s+snufje|szczypta)\s+(?:(?:di|de|av)\s+|d['’])?[^\W\d_]{3,}",
+    re.I,
+)
 # "250 g spelt flour, half wholemeal": what half of it is.
 _PART_OF_IT = re.compile(r"half\s+(?:wholemeal|whole[- ]?wheat|white|plain|of it|of them)\b", re.I)
 

@@ -94,7 +94,7 @@ MOST_PART_WORDS = 4
 _MEASURES = frozenset({"cup", "metric", "imperial", "us", "measures", "measure", "measurements", "version", "weights"})
 # "Dry team", "The wet bits"
 _WET_OR_DRY = re.compile(
-    r"(?:the\s+)?(?:dry|wet|liquid)\s+(?:team|bits?|things?|half|side|part|parts|bowl|lot|group|stuff|goods|items)"
+    r"(?:the\s+)?(?:dry|wet|liquid)\s+(?:box|column|corner|pile|crew|ones|jug|pan|mixture|stage|list|section|team|bits?|things?|half|side|part|parts|bowl|lot|group|stuff|goods|items)"
 )
 
 

@@ -35,7 +35,7 @@ def are_foods(said: Sequence[str]) -> bool:
 
 
 # A sign or a letter that is no word, alone before what the line says.
-SIGN = re.compile(r"^\s*(?P<sign>o|[^\w\s\"'“”‘’([{<½¼¾⅓⅔⅛$€£]{1,4})\s*(?=[\w½¼¾⅓⅔⅛(])")
+SIGN = re.compile(r"^\s*(?P<sign>o(?=\s)|[^\w\s\"'“”‘’([{<½¼¾⅓⅔⅛$€£]{1,4})\s*(?=[\w½¼¾⅓⅔⅛(])")
 
 
 def mended(

@@ -164,6 +164,9 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
         ]
         taken = {at for at, _ in behind}
         found = [(at, said) for at, said in found if at not in taken] + behind
+    else:
+        # "Top with blueberries (50 g)"
+        found += [(m.start("amount"), f"{m['amount']} {_LEADING.sub('', m['name'])}") for m in _BEHIND.finditer(step)]
     return [said for _, said in sorted(found)][:MOST_MENTIONS]
 
 

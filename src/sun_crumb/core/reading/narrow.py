@@ -8,6 +8,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from sun_crumb.core.reading.counts import counting_words, kind_of
+from sun_crumb.core.reading.dessert_words import holds_a_dessert
 from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, begins_food, first_word
 from sun_crumb.core.reading.physical import Physical
 from sun_crumb.core.reading.words import word_list
@@ -32,6 +33,7 @@ def whole_again(lines: Sequence[Physical]) -> list[Physical]:
     "butter, melted". Wherever, it goes on within a bracket, behind a word that nothing ends with, and where a text begins with a name in capitals.
     """
     width = _width(lines)
+    lines = _with_whole_name(lines)
     told: list[Physical] = []
     before = ""
     for n, line in enumerate(lines):
@@ -44,6 +46,30 @@ def whole_again(lines: Sequence[Physical]) -> list[Physical]:
             told.append(line)
         before = line.raw.rstrip()
     return told
+
+
+def _with_whole_name(lines: Sequence[Physical]) -> Sequence[Physical]:
+    """Return lines with a text's first ones in one, where up to an empty one they are a dessert's name on several: "Low-sugar plum", "crumble cake with a" and "crunchy top"."""
+    begin = next((n for n, line in enumerate(lines) if line.raw.strip()), len(lines))
+    end = next((n for n in range(begin, len(lines)) if not lines[n].raw.strip()), begin)
+    texts = [line.raw.strip() for line in lines[begin:end]]
+    name = " ".join(texts)
+    is_name = (
+        1 < len(texts) <= MOST_LINES_OF_A_NAME
+        and len(name.split()) <= MOST_WORDS_OF_A_NAME
+        and texts[0][:1].isupper()
+        and all(text[:1].islower() and len(text) <= LONGEST_OF_A_NAME for text in texts[1:])
+        and re.search(r"[\d:;.!?()\[\]|]", name) is None
+        and not any(line.role for line in lines[begin:end])
+        and holds_a_dessert(name)
+        and not any(first_word(text) in _BY_WHOM for text in texts[1:])
+    )
+    return [*lines[:begin], replace(lines[begin], raw=name), *lines[end:]] if is_name else lines
+
+
+# A name over several lines has no more lines and words, none longer [1, 1, characters] (judgement).
+MOST_LINES_OF_A_NAME, MOST_WORDS_OF_A_NAME, LONGEST_OF_A_NAME = 4, 12, 32
+_BY_WHOM = frozenset(["by", "from", "adapted", "recipe", "serves", "makes", "yields", "for", "enough"])
 
 
 def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) -> bool:
@@ -93,7 +119,7 @@ def _is_named_on(said: str, text: str) -> bool:
     """Return whether a text's second line, in small letters and above an empty one, goes on with the dessert's name: "Walnut and fig" and "soda bread cake"."""
     words = text.split()
     is_name = 0 < len(words) <= MOST_NAMED and re.fullmatch(r"[a-zà-ÿ][^\d:;.!?()]*", text) is not None
-    is_of_it = is_name and words[0] in ("by", "from", "adapted", "recipe", "serves", "makes", "yields", "for", "enough")
+    is_of_it = is_name and words[0] in _BY_WHOM
     last = words[-1].lower() if is_name else ""
     is_dessert = kind_of(last) in ("piece", "whole") and last not in counting_words("holder")
     return is_dessert and not is_of_it and re.search(r"[\d.!?:;)]$", said.rstrip()) is None and said[:1].isupper()

@@ -63,6 +63,23 @@ GAS_MARK_C = {
 }
 
 
+_TENS = ("ten", "twenty", "thirty", "forty", "fifty", "sixty", "seventy", "eighty", "ninety")
+_HUNDREDS = ("one", "two", "three", "four")
+# "one hundred and seventy"
+_IN_HUNDREDS = re.compile(rf"\b({'|'.join(_HUNDREDS)})[ -]hundred(?:(?: and)?[ -]({'|'.join(_TENS)}))?(?:[ -](five))?\b", re.I)
+
+
+def _in_figures(text: str) -> str:
+    """Return a text with its hundreds in figures: "one hundred and seventy degrees" as "170 degrees"."""
+
+    def told(found: re.Match[str]) -> str:
+        hundreds = 100 * (_HUNDREDS.index(found[1].lower()) + 1)
+        tens = 10 * (_TENS.index(found[2].lower()) + 1) if found[2] else 0
+        return str(hundreds + tens + (5 if found[3] else 0))
+
+    return _IN_HUNDREDS.sub(told, text) if "hundred" in text.lower() else text
+
+
 def read_oven(text: str) -> Oven | None:
     """Return the oven setting of a method text, or None where none is named.
 
@@ -73,7 +90,7 @@ def read_oven(text: str) -> Oven | None:
     >>> read_oven("Heat the oven to 350 °F.")
     Oven(temperature_c=177.0, is_fan=False)
     """
-    text = _DEGREES_ABROAD.sub(r"\1 degrees", text)
+    text = _DEGREES_ABROAD.sub(r"\1 degrees", _in_figures(text))
     if first := _HEAT_FIRST.match(text):
         return _setting(f"oven {first[1]} {first[2]} {first[3] or ''}", is_oven=True)
     for is_oven in (True, False):
@@ -152,7 +169,7 @@ SENTENCES = re.compile(
     r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|(?<=[a-z]{4}\.)(?<!mins\.)\s+(?=\d)|\s[✦✧✶★•●·]\s|\n"
 )
 _OVEN_WORDS = re.compile(
-    r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\b(?:backen|backofen|umluft|unterhitze|forno|four|horno|ugn\w*|hornear|cuocere|infornare|enfourner|grädda|bakken|piec|piecz)\b|\broast|\btemp(?:erature)?\s?[:=]|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
+    r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\b(?:backen|backofen|umluft|unterhitze|forno|four|horno|ugn\w*|hornear|hornea|horneamos|cuocere|cuocete|infornare|infornate|enfourner|enfournez|grädda|gräddas|bages|bag(?=\s+(?:i|ved|på)\b)|ovn\w*|stekes?|bakken|assar|asse|piec|piecz)\b|\broast|\btemp(?:erature)?\s?[:=]|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
     re.I,
 )
 NO_OVEN = re.compile(

@@ -11,7 +11,7 @@ from sun_crumb.core.reading.amount_first import amount_first
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.divided import divided
 from sun_crumb.core.reading.evened import evened
-from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, begins_food, is_food_with_amount
+from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, begins_food, foods_apart, is_food_with_amount
 from sun_crumb.core.reading.headings import names_a_part
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.portion_asides import bare_count
@@ -362,6 +362,8 @@ def _of_cells(cells: list[str]) -> list[str]:
         return cells  # "Tin 20x20 | 16 pcs | 160 fan"
     if len(cells) == 2 and re.fullmatch(r"[^\W\d_][^:\d]{1,30}:", cells[0].strip()) and begins_food(cells[1]):
         return [cells[0], *run_on(cells[1])]  # "Crust:    1 1/2 c graham crumbs"
+    if len(cells) == NAME_AND_SITE and _A_PART.fullmatch(cells[0].strip()) and len(foods_apart(cells[1])) > 1:
+        return [f"{cells[0].strip()}:", *foods_apart(cells[1])]  # "Sponge   225 butter, 225 caster, 4 eggs"
     texts = [t.removesuffix(":").rstrip() for t in texts]  # "Orange:    1, zest & juice"
     if all(not t or _RULE.fullmatch(t) for t in texts):
         return []
@@ -393,6 +395,7 @@ def _of_cells(cells: list[str]) -> list[str]:
     return [" ".join([first + "".join(f", {t}" for t in told), *added])]
 
 
+_A_PART = re.compile(r"[^\W\d_]+(?: [^\W\d_]+){0,2}")
 _NAME_AND_AMOUNT = re.compile(
     r"(?P<name>[^\W\d_][^\d:]{2,30}?)\s+(?P<amount>[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*\s?(?:oz|lbs?|cups?|c|tbsps?|tsps?|pints?|g|ml))\.?"
 )

@@ -69,3 +69,21 @@ def _cell_by_cell(row: re.Match[str]) -> str:
     return " ".join(part for part in (row["amount"], unit, row["name"]) if part) + (
         f", {note}" if note and not is_price else ""
     )
+
+
+# "Recipe,Double ginger biscuits,,", "Yield,24 biscuits,,", "For: 8"
+_FIELD = re.compile(
+    r"^\s*(?P<asks>recipe|title|name|yield|serves|servings|makes|portions|oven|time|temp(?:erature)?|source)\s*[,;]\s*(?=\w)(?P<told>.*?)[,;\s]*$", re.I
+)
+_FOR = re.compile(r"^\s*(?:for|pour|für|per|para|för|til|voor)\s*:\s*(?=\d{1,2}\b(?!\s*(?:g|ml|kg)\b))", re.I)
+# So many fields are the head of a table (judgement).
+LEAST_FIELDS = 2
+
+
+def in_fields(rows: list[str]) -> list[str]:
+    """Return the fields over a table that commas divide with a colon each ("Yield,24 biscuits,," as "Yield: 24 biscuits"), and for how many with its word ("For: 8")."""
+    found = [_FIELD.match(row) for row in rows]
+    told = [_FOR.sub("Serves: ", row) for row in rows]
+    if sum(one is not None for one in found) < LEAST_FIELDS:
+        return told
+    return [f"{one['asks']}: {one['told']}" if one else row for row, one in zip(told, found, strict=True)]

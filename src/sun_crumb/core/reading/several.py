@@ -228,7 +228,7 @@ def _summed(text: str) -> list[str] | None:
     return None
 
 
-_NAMES_FOOD = re.compile(r"\s*(?:of\s+)?(?!for\b|to\b|extra\b|more\b)[a-z]{3,}", re.I)
+_NAMES_FOOD = re.compile(r"\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?!for\b|to\b|extra\b|more\b)[a-z]{3,}", re.I)
 _TOO_LITTLE = re.compile(
     r"an?\s+(?:little|bit|touch)\s+(?:extra|more)\b|an?\s+(?:\w+\s+)?(?:knob|little|bit|spot|pat|touch|splash|drop)\s+(?:more\s+)?(?:for|to)\s+"
     r"(?:(?:the|your|a)\s+)?(?:dish|tin|pan|tray|moulds?|greas|butter|brush|bowl|surface)",

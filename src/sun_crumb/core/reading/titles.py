@@ -81,8 +81,10 @@ def _names_the_dessert(pieces: list[Piece], n: int) -> bool:
     if piece.role == "heading" and is_followed_by_food(pieces, n) and not (is_asked and _names_all(pieces, n)):
         return False  # but "What to do with egg whites?" and "COCONUT MACAROONS", over all there is
     name, said = of_title(piece.text.strip(" *#_=:|,"))
-    if piece.role in ("food", "portions") and (said is None or said.count is None):
-        return False
+    is_alone = n > 0 and pieces[n - 1].number + 1 < piece.number and pieces[n + 1 : n + 2] != []
+    is_apart = is_alone and pieces[n + 1].number > piece.number + 1 and name.istitle()
+    if piece.role in ("food", "portions") and (said is None or said.count is None) and not is_apart:
+        return False  # but "Raspberry Ripple Swiss Roll", by itself between empty lines
     words = name.strip(" *#_=:|,").split()
     if not 0 < len(words) <= MOST_TITLE_WORDS or not _OF_WORDS.fullmatch(" ".join(words)):
         return False

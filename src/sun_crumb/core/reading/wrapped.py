@@ -23,7 +23,7 @@ from sun_crumb.core.reading.words import word_list
 # The longest line of wrapped prose has so many characters, of a narrow column fewer where half of its lines begin small; a line that is broken is nearly as long.
 LEAST_WIDTH, LEAST_NARROW, LEAST_SHARE = 36, 20, 0.72
 _STOPS = re.compile(r"(?<!oz)(?<!lb)(?<!tsp)(?<!tbsp)[.!?:;][\"'”’)]?\s*$")
-_ITEM = re.compile(rf"\s*(?:[{BULLETS}#]|\d{1, 2}\s*[.):]|\(?[a-z]\)|step\b)", re.I)
+_ITEM = re.compile(rf"\s*(?:[{BULLETS}#]|\d{{1,2}}\s*[.):]|\(?[a-z]\)|step\b)", re.I)
 _DONE = re.compile(r"\b(?:then|until|whisk|fold|stir|melt(?:ed)?|beat|mix|bake|add)\b", re.I)
 _AWAITS_AMOUNT = re.compile(
     r"\b(?:in|with|and|to|of|for|at|about|from|add|than|or|by|over|until|another|gas|mark)$", re.I
