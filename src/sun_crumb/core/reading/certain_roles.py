@@ -54,6 +54,7 @@ def certain_roles(
         **_below_its_trail(found),
         **{s.line.number: "step" for s in found if _TO_BROWN.match(s.raw.strip())},
         **{s.line.number: "note" for s in found if _VARIES.match(s.text)},
+        **{s.line.number: "note" for s in found if _OF_ITSELF.fullmatch(s.text)},
         **_portions_first(found),
         **_told_beside(found),
         **_broken_names(found, told, known),
@@ -181,7 +182,8 @@ def _heat_and_time(found: Sequence[Statement]) -> dict[int, Role]:
 
 def _below_its_trail(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the lines of a page above the dessert's name where the trail that leads there ends with it: "Home", "Baking", "Oat bars" and "Oat bars" again."""
-    head = [(s.line.number, s.raw.strip(" *#=").lower()) for s in found[:MOST_OF_A_FORM]]
+    foods = next((n for n, s in enumerate(found) if begins_food(s.raw)), len(found))
+    head = [(s.line.number, s.raw.strip(" *#=").lower()) for s in found[: min(foods, MOST_OF_A_FORM)]]
     for n, (number, name) in enumerate(head):
         again = next((m for m, (_, said) in enumerate(head[:n]) if said == name), None)
         if again is not None and len(name.split()) > 1 and re.fullmatch(r"[^\d:]*[^\W\d_]{3}[^\d:]*", name):
@@ -210,6 +212,11 @@ _LEVEL = r"\W*(?:(?:difficulty|level|skill)(?: level)?\s*[:=-]?\s*)?(?:very |qui
 _FREE_OF = r"\W*(?:(?:no|without)\s+(?:added\s+|refined\s+)?(?:sugar|gluten|dairy|egg|nuts?)s?|(?:gluten|dairy|sugar|egg|nut)[- ]free|vegan|vegetarian)\W*"
 _SIZE_OF_ONE = r"\W*serving size\b.{0,60}"
 _SAYS_NO_FOOD = re.compile(f"{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}", re.I)
+# "a third of the base mix": what is made above, and no food of its own
+_OF_ITSELF = re.compile(
+    r"(?:(?:an?|one|two|the|about)\s+)*(?:half|halves|thirds?|quarters?|rest|remainder|remaining|reserved|leftover)\s+(?:of\s+)?(?:the\s+|your\s+)?(?:\w+\s+){0,2}(?:mix|mixture|dough|batter|crumble|crumbs?|pastry|custard|filling|glaze|icing|frosting|base|topping|sauce|syrup)(?:\s+(?:from|of|above|mix|mixture)\b.*)?",
+    re.I,
+)
 # "Mix, fill 18 cases, 20 min at 180"
 _DONE_AT = re.compile(r"^[^\W\d_]+[, ].*\b\d{1,3}\s*min\w*\.?\s+at\s+\d{3}\b", re.I)
 # "Brown the butter": no food of that colour
@@ -280,12 +287,12 @@ LONGEST_RULE = 200
 
 def greetings(found: Sequence[Statement]) -> list[int]:
     """Return which statements begin or end a letter, and name nothing: "Dear all,"."""
-    ends = {*range(len(found))[:MOST_HEAD_LINES], *range(len(found))[-LAST_LINES:]}
+    ends = {*range(len(found))[: 2 * MOST_HEAD_LINES], *range(len(found))[-LAST_LINES:]}
     return [n for n in sorted(ends) if _GREETS.fullmatch(found[n].raw.strip())]
 
 
 _GREETS = re.compile(
-    r"(?:dear|hi|hello|hey|hallo|love|cheers|best|thanks|xx+|xo(?:xo)?|with love|best wishes|kind regards|yours|see (?:you|ya)|speak soon|[A-Z](?=\s+x+\W*$))\b[^.!?:;\d]{0,24}[,!.x]*(?:\s+x+)?",
+    r"(?:dear|hi|hello|hey|hallo|love|cheers|best|thanks|xx+|xo(?:xo)?|with love|best wishes|kind regards|yours|see (?:you|ya)|speak soon|[A-Z][a-z]{0,12}(?=\s+x+\W*$))\b[^.!?:;\d]{0,24}[,!.x]*(?:\s+x+)?",
     re.I,
 )
 MOST_HEAD_LINES, LEAST_LEADS, LAST_LINES = 3, 3, 2

@@ -17,9 +17,13 @@ LEAST_QUOTED = 3
 _BLANKS = re.compile("[\u00a0\u2000-\u200a\u202f\u205f\u3000]")
 # "•\t200 g flour": a tab behind what marks an item divides no cells.
 _TAB_BEHIND = re.compile(r"^(\s*[-*•·–—+○◦▪])\t+")
+# "Une quinzaine de tranches"
+_SO_MANY = {"dizaine": 10, "douzaine": 12, "quinzaine": 15, "vingtaine": 20, "trentaine": 30, "docena": 12, "decina": 10, "dozzina": 12}
+_TENS_ABROAD = re.compile(rf"\bun[ea]?\s+({'|'.join(_SO_MANY)})\s+(?:de|di)\s+", re.I)
 # "12 slices ea."
 _EACH = re.compile(r"(?<=[a-z] )ea\b\.?(?=\W*$|[),;])")
 _QUOTE = re.compile(r"^\s*(?:[>|]\s?)+(?![-=])")
+_QUOTED_ONCE = re.compile(r"^> [A-Z]")
 _WRAPPED = re.compile(
     r"^\s*(?P<sign>\*{1,3}|_{1,2}|~{1,2}|`|\"|“|\()(?P<said>[^*_`~“”\"]+?)(?:\*{1,3}|_{1,2}|~{1,2}|`|\"|”|\))\s*$"
 )
@@ -38,7 +42,7 @@ def evened(rows: Sequence[str]) -> list[str]:
     >>> evened(["Tart", ":: 200 g flour", ":: 100 g butter", ":: 1 egg"])
     ['Tart', '• 200 g flour', '• 100 g butter', '• 1 egg']
     """
-    told = _unquoted([figures_again(_EACH.sub("each", _TAB_BEHIND.sub(r"\1 ", _BLANKS.sub(" ", row)))) for row in rows])
+    told = _unquoted([figures_again(_EACH.sub("each", _TENS_ABROAD.sub(lambda found: f"{_SO_MANY[found[1].lower()]} ", _TAB_BEHIND.sub(r"\1 ", _BLANKS.sub(" ", row))))) for row in rows])
     for mend in (
         _unspoken,
         in_cells,
@@ -64,9 +68,10 @@ def evened(rows: Sequence[str]) -> list[str]:
 def _unquoted(rows: list[str]) -> list[str]:
     quoted = [row for row in rows if _QUOTE.match(row) and not row.rstrip().endswith("|")]
     written = sum(bool(row.strip()) for row in rows)
-    is_letter = len(quoted) >= max(LEAST_QUOTED, written / 2) and sum(
-        row.lstrip().startswith(">") for row in quoted
-    ) == len(quoted)
+    by_arrows = [row for row in quoted if row.lstrip().startswith(">")]
+    once = sum(_QUOTED_ONCE.match(row) is not None for row in quoted)
+    is_most = len(quoted) >= max(LEAST_QUOTED, written / 2) or once == len(quoted) >= LEAST_QUOTED
+    is_letter = len(by_arrows) == len(quoted) and is_most
     return [_QUOTE.sub("", row) if is_letter else row for row in rows]
 
 

@@ -173,7 +173,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
 _SELF_RAISING = re.compile(r"\bs\.?\s?r\.?\s(?=flour)", re.I)
 # "6oz each butter, sugar & s.r. flour"
 _OF_THREE = re.compile(
-    r"(?<![\w.,/])(\d[\d.,/½¼]*\s*(?:g|ml|oz|cups?|tsps?|tbsps?))\s+each\s+(?:of\s+)?([^\W\d_]+(?:\s[^\W\d_]+)?),\s+([^\W\d_]+(?:\s[^\W\d_]+)?),?\s+(?:and|&)\s+((?:[a-z]\.\s?){0,2}[^\W\d_]+(?:\s[^\W\d_]+)?)(?=\s*[,.;])",
+    r"(?<![\w.,/])(\d[\d.,/½¼]*\s*(?:g|ml|oz|cups?|tsps?|tbsps?))\s+each\s+(?:of\s+)?([^\W\d_]+(?:\s[^\W\d_]+)?),\s+([^\W\d_]+(?:\s[^\W\d_]+)?),?\s+(?:and|&)\s+((?:[a-z]\.\s?){0,2}[^\W\d_]+(?:-[^\W\d_]+)?(?:\s[^\W\d_]+)?)(?=\s*[,.;])",
     re.I,
 )
 # "80 g each of almonds and hazelnuts"

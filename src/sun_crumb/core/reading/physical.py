@@ -193,7 +193,11 @@ def _name_and_told(raw: str) -> list[str]:
     name, *told = [c.strip() for c in _TITLE_SIGN.split(raw.strip(" *#=~")) if c.strip()] or [""]
     if not told or re.search(r"\d", name) or len(name) < SHORTEST_NAME:
         return []
-    counts = [cell for cell in told if bare_count(cell) or _TELLS.match(cell) or _SO_MANY_CUPS.fullmatch(cell)]
+    counts = [
+        cell
+        for cell in told
+        if bare_count(cell) or _TELLS.match(cell) or _SO_MANY_CUPS.fullmatch(cell) or _DOUGH_FOR.fullmatch(cell)
+    ]
     if any(begins_food(cell) and cell not in counts for cell in told):
         return []
     is_told = all(cell in counts or _TIN_OR_HEAT.search(cell) for cell in told)
@@ -203,6 +207,8 @@ def _name_and_told(raw: str) -> list[str]:
 
 
 SHORTEST_NAME = 4
+# "dough for about 60"
+_DOUGH_FOR = re.compile(r"(?:dough|batter|mixture|enough|quantity)\s+for\s+(?:about\s+|around\s+|approx\.?\s+)?\d{1,3}", re.I)
 # "Matcha mousse - 4 cups": what everyone has one of
 _SO_MANY_CUPS = re.compile(r"\d{1,2} cups", re.I)
 _TELLS = re.compile(

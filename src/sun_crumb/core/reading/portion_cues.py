@@ -23,8 +23,8 @@ from sun_crumb.core.reading.counts import (
 _CUES = (
     (
         "sure",
-        r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|who\s+for\s*:|for\s+(?:how\s+many|whom?)\s*[:?]|batch(?:\s+size)?\s*:|dos[ei]s?\s+(?:per|for)|does\s+(?=(?:about\s+)?[\w–-]+\s+(?:of us|people)\b)|(?<![a-z] )does\s+(?=(?:about\s+)?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\s*(?:[.!,]|w/|with\b|or\s+\d|$))|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|sufficient\s+for|"
-        r"for\s+a\s+(?:crowd|party|group|table|gathering)\s+of|(?:dinner|supper|lunch|party)\s+for(?=\s+\d)|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry|greedy)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|osoby|os[oó]b)\b))",
+        r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|who\s+for\s*:|for\s+(?:how\s+many|whom?)\s*[:?]|batch(?:\s+size)?\s*:|dos[ei]s?\s+(?:per|for)|does\s+(?=(?:about\s+)?[\w–-]+\s+(?:of us|people)\b)|(?<![a-z] )does\s+(?=(?:about\s+)?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\s*(?:[.!,]|w/|with\b|or\s+\d|$))|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|(?:dough|batter|mixture|recipe|quantity|amounts?)\s+for(?=\s+(?:about\s+|approx\.?\s+|around\s+)?\d)|sufficient\s+for|"
+        r"for\s+a\s+(?:crowd|party|group|table|gathering)\s+of|(?:dinner|supper|lunch|party)\s+for(?=\s+\d)|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry|greedy)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|unidades|uds|unit[àé]s?|sztuk|kekse|plätzchen|galletas|biscuits|biscotti|crêpes|muffins|osoby|os[oó]b)\b))",
     ),
     (
         "made",
@@ -183,6 +183,12 @@ def counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Cou
                 counts = [replace(counts[-1], kind="whole"), all_of_them]
                 at = each.end
                 break
+        is_full_of = len(counts) == 1 and counts[0].kind == "whole" and counts[0].low == 1
+        if is_full_of and re.fullmatch(r"\s*of\s*", join[0]) and (each := read_count(text, at + join.end())):
+            # "a tray of 12"
+            counts = [counts[0], replace(each, kind=each.kind or "piece", noun=each.noun or "piece")]
+            at = each.end
+            break
         at += join.end()
     return counts, at
 

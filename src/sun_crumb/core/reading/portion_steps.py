@@ -181,6 +181,8 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
     if few := _in_few_words(sentence, is_late=is_late):
         return few
+    if is_late and (inside := _IN_BRACKETS.match(sentence)) and (said := bare_count(inside[1])) and said.count:
+        return Stated(said.count, said.whole, 0.85, said.text)  # "(14 slices, butter them)"
     # "16 squares, nice w custard"
     first = re.match(r"\d{1,3}\s+[^\W\d_]+(?=\s*[,;(])", sentence)
     if (
@@ -202,6 +204,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     )
 
 
+_IN_BRACKETS = re.compile(r"\W*\(\s*(\d{1,2}\s+(?:slices|pieces|squares|bars|portions|servings|wedges|fingers))\b[^()]*\)?")
 _SHAPES_OF_DOUGH = frozenset({"ball", "round", "log", "disc", "disk", "circle", "mound", "rope", "strip"})
 # "press into a 24 cm tin (for 12 pieces)"
 _FOR_PIECES = re.compile(

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+from sun_crumb.core.reading.dessert_words import holds_a_dessert
 from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portion_asides import of_title
 from sun_crumb.core.reading.portion_cues import Stated
@@ -33,6 +34,10 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     if of_one := _OF_MY_ONE.match(title):
         title = of_one[1].upper() + title[of_one.end() :]  # "My mum's apple crumble"
     title = _ASKED_FOR_ONE.sub(r"\1", _ASKED_WITHOUT.sub(r"\1", title))
+    if (answer := _AFTER_A_QUESTION.match(title)) and (
+        answer[2].isupper() or (holds_a_dessert(answer[2]) and not holds_a_dessert(answer[1]))
+    ):
+        title = answer[2]  # "What's for pudding? STEAMED GINGER SPONGE"
     title = _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title))
     if led := _LEADS_IN.match(title):
         title = re.sub(r"\s+recipe$", "", title[led.end() :], flags=re.I)
@@ -77,8 +82,9 @@ _ASKED_FOR_ONE = re.compile(
     r"^(?:q:\s*)?(?:please\s+|hi\W+)?(?:does|do|has|have|can|could|would|is|any)\b[^?]*?\b(?:have|got|know|share|seen)\s+(?:an?|the|some)\s+(?:(?:really|very)\s+)?(?:(?:reliable|good|nice|decent|simple|easy|quick|great|foolproof|favourite|favorite|proper)\s+)*((?:[^\W\d_][\w'’-]*\s+){1,4}[^\W\d_][\w'’-]*)\?.*$",
     re.I,
 )
+_AFTER_A_QUESTION = re.compile(r"^([A-Z][^?.!]{3,40})\?\s+([A-Z].{3,60})$")
 # "..., written down at last", "..., as promised"
-_TALK_BEHIND = re.compile(r",\s+(?:written|typed|copied|finally|at last|as (?:promised|requested|asked)|from memory)\b[^,]*$", re.I)
+_TALK_BEHIND = re.compile(r",\s+(?:written|typed|copied|finally|at last|as (?:promised|requested|asked)|from memory)\b[^,]*$|\s+(?:everybody|everyone|you all|they all|people)\s+(?:asked|asks|keeps?|wanted|loves?)\b.*$", re.I)
 _OF_MY_ONE = re.compile(r"(?:My|Our) ([a-z])(?=[a-z]+['’]s )")
 # "Ingredients for Oat & raisin cookies"
 _LIST_OF = re.compile(r"^(?:ingredients|recipe|zutaten|ingr[eé]dients|ingredienti|ingredientes)\s+(?:for|für|pour|per|para)\s+(?!the\b|an?\b|\d)(?=[A-Z])", re.I)

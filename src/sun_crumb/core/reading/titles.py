@@ -20,7 +20,23 @@ MOST_HEAD_PIECES = 4
 
 def with_title(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with their title; where what stands as one names no dessert, and a line by itself does, that line."""
-    return _by_its_dessert(_with_title(pieces))
+    return _named_apart(_by_its_dessert(_with_title(pieces)))
+
+
+def _named_apart(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with a title that sounds like a food, where none else is: "Pavlova with summer fruit", by itself below the list."""
+    if any(piece.role == "title" for piece in pieces):
+        return pieces
+    for n, piece in enumerate(pieces):
+        before, after = pieces[n - 1 : n] if n else [], pieces[n + 1 : n + 2]
+        is_apart = all(other.number < piece.number - 1 for other in before) and all(
+            other.number > piece.number + 1 for other in after
+        )
+        name = piece.text.strip(" *#_=:")
+        is_name = _OF_WORDS.fullmatch(name) and len(name.split()) <= MOST_TITLE_WORDS and holds_a_dessert(name)
+        if piece.role in ("food", "chatter", "heading") and is_apart and is_name and n:
+            return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
+    return pieces
 
 
 def _by_its_dessert(pieces: list[Piece]) -> list[Piece]:
