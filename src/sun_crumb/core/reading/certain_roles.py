@@ -35,6 +35,8 @@ def certain_roles(
     told, known
         What the pantry says of each statement, and of any other.
     """
+    several = Counter(s.line.number for s in found)
+    alone = [s for s in found if several[s.line.number] == 1]
     return {
         **_of_a_page(found),
         **_below_the_page(found, told),
@@ -46,7 +48,7 @@ def certain_roles(
         **wrapped(found),
         **_bare_parts(found, told),
         **_named_fields(found),
-        **{s.line.number: "junk" for s in found if _SAYS_NO_FOOD.fullmatch(s.text)},
+        **{s.line.number: "junk" for s in alone if _SAYS_NO_FOOD.fullmatch(s.text)},
         **_oven_first(found),
         **_labels(found),
         **{s.line.number: "step" for s in found[1:] if _counts_first(s.text)},
@@ -211,7 +213,9 @@ _RATED = r"\W*[1-5][.,]\d\s*\(\d{1,5}\)\W*"
 _LEVEL = r"\W*(?:(?:difficulty|level|skill)(?: level)?\s*[:=-]?\s*)?(?:very |quite |super )?(?:easy|simple|medium|intermediate|beginner|advanced|tricky|hard|difficult|challenging)\W*"
 _FREE_OF = r"\W*(?:(?:no|without)\s+(?:added\s+|refined\s+)?(?:sugar|gluten|dairy|egg|nuts?)s?|(?:gluten|dairy|sugar|egg|nut)[- ]free|vegan|vegetarian)\W*"
 _SIZE_OF_ONE = r"\W*serving size\b.{0,60}"
-_SAYS_NO_FOOD = re.compile(f"{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}", re.I)
+_SO_MUCH = r"\W*(?:yields?|makes|gives)\s*:?\s*(?:about|approx\.?|around|roughly)?\s*[\d½¼¾][\d½¼¾.,/ ]*\s*(?:lbs?|pounds?|kg|g|grams|oz|ounces|ml|litres?|liters?|l|pints?|quarts?|cups?)\b\.?\W*"
+_SO_MANY_JARS = r"\W*(?:about\s+|approx\.?\s+)?\d{1,2}\s+(?:small\s+|large\s+)?(?:jars?|bottles?)(?:\s*(?:of|x|à)?\s*\d+\s*(?:ml|g))?(?:\s+each)?\W*"
+_SAYS_NO_FOOD = re.compile(f"{_SO_MUCH}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}", re.I)
 # "a third of the base mix": what is made above, and no food of its own
 _OF_ITSELF = re.compile(
     r"(?:(?:an?|one|two|the|about)\s+)*(?:half|halves|thirds?|quarters?|rest|remainder|remaining|reserved|leftover)\s+(?:of\s+)?(?:the\s+|your\s+)?(?:\w+\s+){0,2}(?:mix|mixture|dough|batter|crumble|crumbs?|pastry|custard|filling|glaze|icing|frosting|base|topping|sauce|syrup)(?:\s+(?:from|of|above|mix|mixture)\b.*)?",

@@ -177,7 +177,7 @@ def begins_food(text: str) -> bool:
         return True  # "half a teaspoonful each of ginger and cloves"
     if (
         amount.unit is None
-        and re.match(r"[-\s]*\w+ed\b", rest)
+        and re.match(r"[-\s]*(?!mixed\b)\w+ed\b", rest)
         and re.match(r"(?:two-|three-)?(?:half|thirds?|quarters?)", text)
     ):
         return False  # "two-thirds ground, the rest chopped"

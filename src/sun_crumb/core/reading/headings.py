@@ -64,6 +64,8 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
         bare,
     ):
         return "ingredients"  # "Ingredients for 1 cake, 12 slices"
+    if re.fullmatch(r"(?:the )?(?:ingredients|quantities|amounts|weights)\s+(?:are\s+)?(?:all\s+)?in\s+(?:g|grams|grammes|metric|ounces|cups)", bare):
+        return "ingredients"  # "Ingredients in grams"
     if re.fullmatch(
         r"for (?:an?|one|two|\d) (?:\w+ )?\d{1,2}(?:\s?[x×]\s?\d{1,2})?\s?-?(?:cm|inch|in)\b[\w \"-]{0,24}", bare
     ):

@@ -19,6 +19,8 @@ _FAN_FIRST = re.compile(r"^\W*fan(?:\s+oven)?\s*:?\s*(1[1-9]\d|2[0-4]\d)\b", re.
 _FAN_BEHIND = re.compile(
     r"(?<![\d.,/(])(?<!\d{3} [/(])(?<![^/]/ )(1[1-9]\d|2[0-4]\d)\s*(?:°|º)?\s*fan\b(?!\s*:?\s*\d)", re.I
 )  # "loaf tin, 170 fan, 45 min"
+# "160 fan / 180"
+_PLAIN_BEHIND = re.compile(r"\s*[/,(]\s*(1[3-9]\d|2[0-5]\d)\b(?!\s*(?:°\s*)?C?\s*fan|\s*min|\s*g\b)", re.I)
 _BARE_FAN = re.compile(
     r"\s*(?:°|º|degrees)?\s*\(?\s*(?:fan|convection)\b(?!\s*(?:oven)?\s*:?\s*\d{2,3}(?!\d)(?!\s*(?:(?:-|–|to)\s*\d+\s*)?(?:m|h)))",
     re.I,
@@ -206,7 +208,8 @@ def _setting(text: str, *, is_oven: bool) -> Oven | None:
     if plain is None and fan is None and is_oven:
         plain, fan = _gas_or_bare(text)
     if plain is None and fan is None and not is_oven and (behind := _FAN_BEHIND.search(text)):
-        return Oven(float(behind[1]), True)
+        plain_behind = _PLAIN_BEHIND.match(text, behind.end())
+        return Oven(float(plain_behind[1]), False) if plain_behind else Oven(float(behind[1]), True)
     if plain is None and fan is None:
         return None
     is_other = NO_OVEN.search(_of_the_heat(text)) and not _IN_ITS_CLAUSE.search(text)
@@ -242,14 +245,14 @@ def _celsius(text: str) -> tuple[float | None, float | None]:
 
 
 def _fahrenheit(text: str) -> tuple[float | None, float | None]:
-    """Return the first setting in °F as plain or fan [°C]."""
+    """Return the first plain and the first fan setting in °F, as °C."""
+    found: dict[bool, float] = {}
     for match in _FAHRENHEIT.finditer(text):
         if 170 <= float(match[1]) <= HOTTEST_F:
-            value = _from_fahrenheit(float(match[1]))
             before, after = text[max(0, match.start() - 14) : match.start()], text[match.end() : match.end() + 28]
-            is_fan = _FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1])
-            return (None, value) if is_fan else (value, None)
-    return None, None
+            is_fan = bool(_FAN_AFTER.match(after) or _FAN.search(before.split("/")[-1].split("(")[-1]))
+            found.setdefault(is_fan, _from_fahrenheit(float(match[1])))
+    return found.get(False), found.get(True)
 
 
 def _gas_or_bare(text: str) -> tuple[float | None, float | None]:

@@ -34,13 +34,20 @@ def named_apart(rows: list[str]) -> list[str]:
     for n, row in enumerate(rows[:-1]):
         named = _BRACKETED.match(row) or _LETTERED.match(row)
         stands_alone = n > 0 and not rows[n - 1].strip()
-        if named and stands_alone and tells_a_food(_MARK.sub("", rows[n + 1])):
+        numbered = _NUMBERED_PART.match(row)
+        if numbered and tells_a_food(_MARK.sub("", rows[n + 1])):
+            told[n] = f"{numbered['name']}:"
+        elif named and stands_alone and tells_a_food(_MARK.sub("", rows[n + 1])):
             told[n] = f"{named['name']}:"
     return told
 
 
 _BRACKETED = re.compile(r"\s*[(\[]\s*(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)\s*[)\]]\s*:?\s*$")
 _LETTERED = re.compile(r"\s*[A-H][.)]\s+[*_]{0,2}(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)[*_]{0,2}\s*:?\s*$")
+# "Part 1 (streusel)"
+_NUMBERED_PART = re.compile(
+    r"\s*(?:part|layer|step|bowl|stage)\s*(?:\d|one|two|three|four)\s*[(:–—-]\s*(?!(?:what|who|how|when|to)\b)(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)\s*\)?\s*:?\s*$", re.I
+)
 _MARK = re.compile(r"^\s*[^\w\s½¼¾⅓⅔⅛(]{1,3}\s*")
 
 
@@ -65,7 +72,7 @@ _WORDS_BETWEEN = re.compile(
     r"\b((?:For|To make) (?:the |our |your |a )?(?!this\b|it\b|that\b|these\b|them\b|each\b|one\b|me\b|us\b)[^\W\d_]+(?: [^\W\d_]+)?),? (?:you(?:['’]ll| will| are going to)?|we(?:['’]ll| will)?|I(?:['’]ll| will)?|have|take|use)(?: (?:need|want|take|use|have))?(?: ready)?:? (?=[\d½¼¾⅓⅔⅛]|an? (?:cup|pinch|tin|tea|table|pound|pint)|half an? |one |two |three |four |six )"
 )
 _SIGN_BETWEEN = re.compile(
-    r"\s*(?P<name>[^\W\d_][^\d.:;,()]{2,24}?)\s*(?:>{1,3}|[=-]+>|→|»|⇒|➜|~+|\.{2,}|…)\s*(?=[\d½¼¾⅓⅔⅛])"
+    r"\s*(?P<name>[^\W\d_][^\d.:;,()]{2,24}?)\s*(?:>{1,3}|:{2,}|[=-]+>|→|»|⇒|➜|~+|\.{2,}|…)\s*(?=[\d½¼¾⅓⅔⅛])"
 )
 
 

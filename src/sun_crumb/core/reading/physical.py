@@ -90,6 +90,8 @@ def _beside_the_name(line: Physical, text: str) -> Physical:
     """Return a text's first line with the role of what stands beside the dessert's name: how many, or the name of a site."""
     if bare_count(text) or _SO_MANY_CUPS.fullmatch(text) or _TELLS.match(text):
         return replace(line, role="portions")
+    if _IN_FEW_WORDS.fullmatch(text) and len(_name_and_told(line.raw)) > 1:
+        return replace(line, role="chatter")  # "easy", beside how many
     return replace(line, role="chatter") if "|" in line.raw and not re.search(r"\d", line.raw) else line
 
 
@@ -200,13 +202,15 @@ def _name_and_told(raw: str) -> list[str]:
     ]
     if any(begins_food(cell) and cell not in counts for cell in told):
         return []
-    is_told = all(cell in counts or _TIN_OR_HEAT.search(cell) for cell in told)
+    is_told = all(cell in counts or _TIN_OR_HEAT.search(cell) or _IN_FEW_WORDS.fullmatch(cell) for cell in told)
     if counts == told[-1:] and len(told) > 1 and not re.search(r"\d", " ".join(told[:-1])):
         return [raw[: raw.rindex(told[-1])].rstrip(" -–—*·•~:/;|>»"), told[-1]]  # "Rice pudding — stove top — 4 bowls"
     return [name, *told] if counts and is_told and not statements(name) else []
 
 
 SHORTEST_NAME = 4
+# "no cooking to speak of", beside how many and how long
+_IN_FEW_WORDS = re.compile(r"[^\W\d_][^\d]{2,28}")
 # "dough for about 60"
 _DOUGH_FOR = re.compile(r"(?:dough|batter|mixture|enough|quantity)\s+for\s+(?:about\s+|around\s+|approx\.?\s+)?\d{1,3}", re.I)
 # "Matcha mousse - 4 cups": what everyone has one of
@@ -215,7 +219,7 @@ _TELLS = re.compile(
     r"(?:serves|makes|yields?|gives|feeds|cuts into|for)\s*:?\s*(?:about\s+|approx\.?\s+)?(?:\d{1,3}|two|three|four|five|six|eight|ten|twelve|a dozen|sixteen|twenty)\b(?:\s+[a-z]+){0,2}$",
     re.I,
 )
-_TITLE_SIGN = re.compile(r"\s+(?:[-–—]{1,6}|[*·•~:/;|>»]{1,2}|//)\s+")
+_TITLE_SIGN = re.compile(r"\s+(?:\.{3}|…|[-–—]{1,6}|[*·•~:/;|>»]{1,2}|//)\s+")
 
 
 def _name_and_fields(raw: str) -> list[str]:

@@ -23,12 +23,12 @@ from sun_crumb.core.reading.counts import (
 _CUES = (
     (
         "sure",
-        r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|who\s+for\s*:|for\s+(?:how\s+many|whom?)\s*[:?]|batch(?:\s+size)?\s*:|dos[ei]s?\s+(?:per|for)|does\s+(?=(?:about\s+)?[\w–-]+\s+(?:of us|people)\b)|(?<![a-z] )does\s+(?=(?:about\s+)?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\s*(?:[.!,]|w/|with\b|or\s+\d|$))|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|(?:dough|batter|mixture|recipe|quantity|amounts?)\s+for(?=\s+(?:about\s+|approx\.?\s+|around\s+)?\d)|sufficient\s+for|"
+        r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|who\s+for\s*:|for\s+(?:how\s+many|whom?)\s*[:?]|batch(?:\s+size)?\s*:|dos[ei]s?\s+(?:per|for)|does\s+(?=(?:about\s+)?[\w–-]+\s+(?:of us|people)\b)|(?<![a-z] )does\s+(?=(?:about\s+)?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\s*(?:[.!,]|w/|with\b|or\s+\d|$))|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|genug\s+für|good\s+for(?=\s+\d{1,2}\s*(?:$|[,.;]|people\b|persons\b|servings\b))|(?:dough|batter|mixture|recipe|quantity|amounts?)\s+for(?=\s+(?:about\s+|approx\.?\s+|around\s+)?\d)|sufficient\s+for|"
         r"for\s+a\s+(?:crowd|party|group|table|gathering)\s+of|(?:dinner|supper|lunch|party)\s+for(?=\s+\d)|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry|greedy)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|unidades|uds|unit[àé]s?|sztuk|kekse|plätzchen|galletas|biscuits|biscotti|crêpes|muffins|osoby|os[oó]b)\b))",
     ),
     (
         "made",
-        r"\b(?:makes?|(?<=\bit )(?:does|will do)(?=\s+(?:about\s+)?\d)|rende|rinde|ergibt|mak(?:ing)|fed(?=\s+\d{1,2}\b)|yields?|yielding|gives?|produces?|quantity|qty(?=\s*[:=])|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|got|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b|\s+(?:about\s+)?\d{1,3}(?:-?ish|\s+or\s+so)?\s*(?:[).!;,]|$)|\s+(?:about\s+)?[\w-]+\s+(?:\w+\s+)?(?:slices|pieces|portions|squares|bars|servings|biscuits|cookies|muffins|buns)\b)|and\s+get(?=\s+(?:about\s+)?\d{1,3}\s*[).!]*\s*$)|comes?\s+to|bakes?\s+up\s+(?:to|into)|(?<![a-z] )cuts(?=\s+(?:about\s+)?\d{1,3}(?:\s?[-–]\s?\d{1,3})?\s*(?:$|[).,;]|[a-z]*\s*(?:slices|pieces|squares|bars|portions|fingers)\b)))\b",
+        r"\b(?:makes?|(?<=\bit )(?:does|will do)(?=\s+(?:about\s+)?\d)|rende|rinde|ergibt|salen(?:\s+unos)?|mak(?:ing)|fed(?=\s+\d{1,2}\b)|yields?|yielding|gives?|produces?|quantity|qty(?=\s*[:=])|amount(?=\s*:)|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|got|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b|\s+(?:about\s+)?\d{1,3}(?:-?ish|\s+or\s+so)?\s*(?:[).!;,]|$)|\s+(?:about\s+)?[\w-]+\s+(?:\w+\s+)?(?:slices|pieces|portions|squares|bars|servings|biscuits|cookies|muffins|buns)\b)|and\s+get(?=\s+(?:about\s+)?\d{1,3}\s*[).!]*\s*$)|comes?\s+to|bakes?\s+up\s+(?:to|into)|(?<![a-z] )cuts(?=\s+(?:about\s+)?\d{1,3}(?:\s?[-–]\s?\d{1,3})?\s*(?:$|[).,;]|[a-z]*\s*(?:slices|pieces|squares|bars|portions|fingers)\b)))\b",
     ),
     (
         "cut",
@@ -62,6 +62,7 @@ class Stated:
 def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     """Return what a line or sentence says of portions; *base* is how far its place in the recipe is trusted."""
     found = []
+    text = _OR_ABROAD.sub(" or ", _OF_A_TIN.sub(r"\1 ", text))
     text = _OR_MORE.sub(r"\1 \2-\3", _FOR_ANOTHER.sub("", _HYPHENED.sub(": ", text)))
     text = _TWO_APPETITES.sub(r"\1 people or \2 people", _BAKERS_DOZEN.sub("13", text))
     for cue in _CUE.finditer(text):
@@ -98,6 +99,12 @@ def _for_eaters(found: list[Stated]) -> list[Stated]:
     return [s for s in found if not (eaters and s.count and s.count.kind == "piece" and s.count.low == 1)]
 
 
+# "Two 8½ x 4½ loaves": how large the tin is
+_OF_A_TIN = re.compile(
+    r"\b(two|three|four|six|[2-9])\s+\d{1,2}[½¼¾]?\s*(?:x|×|by)\s*\d{1,2}[½¼¾]?\s*-?(?:inch|in|cm|\"|″)?\s+(?=loaves\b|loaf\b|cakes?\b|tins?\b|pans?\b)", re.I
+)
+# "1 Haus oder ca. 45 Kekse"
+_OR_ABROAD = re.compile(r"\s(?:oder|ou|oppure|eller)\s(?:ca\.?\s|env\.?\s|circa\s)?(?=\d)", re.I)
 # "serves 4 hungry or 6 polite"
 _TWO_APPETITES = re.compile(
     r"\b(\d{1,2})\s+(?:very\s+)?(?:hungry|greedy|polite|dainty|normal)(?:\s+(?:people|ones))?\s*(?:,\s*|or\s+|/\s*)+(\d{1,2})\s+(?:very\s+|less\s+)?(?:hungry|greedy|polite|dainty|normal)(?:\s+(?:people|ones))?\b",

@@ -124,7 +124,7 @@ _ABOUT_SO_MANY_LAST = re.compile(
 
 
 # "14 heaps on a tray"
-_HEAPS = re.compile(r"(?:.*[/,;]\s*)?(\d{1,2})\s+(?:heaps|mounds|balls|blobs|spoonfuls|dollops)\b", re.I)
+_HEAPS = re.compile(r"(?:.*[/,;]\s*)?(\d{1,2}|six|eight|ten|twelve|sixteen|twenty)\s+(?:(?:rough|small|big|even|neat)\s+)?(?:heaps|mounds|balls|blobs|spoonfuls|dollops)\b", re.I)
 
 
 def _for_each_eater(sentence: str) -> Stated | None:
@@ -167,7 +167,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         if (
             _THEY_MAKE.search(sentence)
             or re.match(
-                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|pour\b|für\b|per\b|para\b|serv|dos[ei]|feed|fed\b|enough|makes|cuts\b|yield|ergibt|ergeben|rinde|rende|sufficient|gives|does|will do|portion|\w+ of us|\w+ people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
+                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|pour\b|für\b|per\b|para\b|serv|dos[ei]|salen|genug|good for|amount|feed|fed\b|enough|makes|cuts\b|yield|ergibt|ergeben|rinde|rende|sufficient|gives|does|will do|portion|\w+ of us|\w+ people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
                 cue,
             )
         ) and (stated.count and stated.count.kind != "whole"):

@@ -87,7 +87,8 @@ def _dashed(text: str) -> list[str]:
         return []
     if len(parts := foods_apart(text[part.end() :])) > 1:
         return [f"{part[1]}:", *parts]
-    is_part = part[1].lower() in word_list("component") - word_list("verb") | PLACES
+    named = part[1].lower()
+    is_part = named in word_list("component") - word_list("verb") | PLACES or named.split()[-1] == "layer"
     # "base - half a pack (125 g) of ginger nuts & 50 g butter"
     return [f"{part[1]}:", text[part.end() :]] if is_part and begins_food(text[part.end() :]) else []
 
@@ -202,11 +203,11 @@ _LED = re.compile(
 _WASH = re.compile(r"(?:egg[- ]?)?wash\s*:\s+(?=\d|an?\b|one\b)", re.I)
 # "Top: 1 cup cream", "In the jug: 1 egg": a part, and no "Top with cream".
 _HEADED = re.compile(
-    r"[Ii]n(?:to)? (?:the|an?|another|one) [^:;.\d]{3,24}:\s|(?:fold|stir|mix|add|beat) in:\s+[\d½¼¾⅓⅔]|[^\W\d_]+(?:-[^\W\d_]+)?:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+(?:[–—-]{1,3}\s+)?[\d½¼¾⅓⅔]"
+    r"[Ss]erved? with:\s+[\d½¼¾⅓⅔]|[Ii]n(?:to)? (?:the|an?|another|one) [^:;.\d]{3,24}:\s|(?:fold|stir|mix|add|beat) in:\s+[\d½¼¾⅓⅔]|[^\W\d_]+(?:-[^\W\d_]+)?:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+(?:[–—-]{1,3}\s+)?[\d½¼¾⅓⅔]"
 )
 # "To decorate: writing icing": what the part is for, and its one food.
 _FOR_THE_END = re.compile(
-    r"(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl|roll|dip|brush|fry|sandwich)(?:e|ing)?|finish|toppings?|garnish|decorations?|(?:to go )?on top",
+    r"served?\s+with|(?:to|for)\s+(?:decorat|serv|finish|garnish|dust|glaz|coat|fill|top|sprinkl|drizzl|roll|dip|brush|fry|sandwich)(?:e|ing)?|finish|toppings?|garnish|decorations?|(?:to go )?on top",
     re.I,
 )
 LONGEST_NAME = 5

@@ -115,7 +115,7 @@ def _both_to_serve(text: str) -> list[str] | None:
 
 
 _BOTH_TO_SERVE = re.compile(
-    r"^(?P<one>[a-z]+(?: [a-z]+)?) (?:and|&) (?P<two>[a-z]+(?: [a-z]+)?),? (?P<use>(?:to|for) (?:serve|fill|filling|sandwich|serving|glaze|glazing|decorate|finish|garnish|dust|top|topping|the top|sprinkle|sprinkling))$",
+    r"^(?P<one>[^\W\d_]+(?: [^\W\d_]+)?) (?:and|&|y|et|e|und|och|og|en) (?P<two>[^\W\d_]+(?: [^\W\d_]+)?),? (?P<use>(?:para|per|pour|zum|till|til) [^\W\d_]+|(?:to|for) (?:serve|fill|filling|sandwich|serving|glaze|glazing|decorate|finish|garnish|dust|top|topping|the top|sprinkle|sprinkling))$",
     re.I,
 )
 

@@ -314,7 +314,7 @@ def _agrees(low: float, high: float, grams: float) -> bool:
 GROWN, SORTED = 1.6, 1.3
 HOLDERS = frozenset({"can", "packet", "bottle", "dessertglass", "bicchiere", "cube"})
 _BY_THE_PACK = re.compile(
-    r"(?:(?:shop[- ]?)?bought\s|ready[- ]?made\s|(?:\w+\s+)?swiss rolls?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b",
+    r"(?:(?:shop[- ]?)?bought\s|ready[- ]?made\s|(?:\w+\s+)?swiss rolls?|trifle sponges?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b",
     re.I,
 )
 
