@@ -219,9 +219,9 @@ def _textured(title: str) -> dict[str, float]:
 def _name_of(title: str) -> str:
     """Return a title without what it is served with or stands beside: "ginger cake with lemon icing" is a cake."""
     return (
-        re.split(r"\bwith\b|\bfor\b(?!\s+(?:one|two|\d))|\bw/|(?<!\w)\(|\s[–—-]\s|:|\bserved\b|\btopped\b", title, maxsplit=1)[
-            0
-        ]
+        re.split(
+            r"\bwith\b|\bfor\b(?!\s+(?:one|two|\d))|\bw/|(?<!\w)\(|\s[–—-]\s|:|\bserved\b|\btopped\b", title, maxsplit=1
+        )[0]
         or title
     )
 

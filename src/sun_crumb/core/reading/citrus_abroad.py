@@ -14,17 +14,32 @@ _PARTS = {
     "juice": "saft|jus|succo|zumo|jugo|suco|sumo|sap|sok",
     "zest": "abrieb|schale|zestes?(?!\\s+of)|scorza|scorzetta|buccia|ralladura|c[aá]scara|raspas?|skal|rasp|skórka",
 }
-_COUNTS = {"half": "halbe[nr]?|demi[e]?|mezz[oa]|medi[oa]|halv|halve", "1": "eine[rs]?|une?|un[ao]?|een|en|ett", "2": "zwei|deux|due|dos|dois|duas|två|twee"}
+_COUNTS = {
+    "half": "halbe[nr]?|demi[e]?|mezz[oa]|medi[oa]|halv|halve",
+    "1": "eine[rs]?|une?|un[ao]?|een|en|ett",
+    "2": "zwei|deux|due|dos|dois|duas|två|twee",
+}
 _OF = r"(?:von|der|des|de|d['’]|di|av|van)\s*"
 _FRUIT = re.compile("|".join(rf"(?P<{key}>\b(?:{words})\b)" for key, words in _FRUITS.items()), re.I)
 _PART = re.compile("|".join(rf"(?P<{key}>\b(?:{words})\b)" for key, words in _PARTS.items()), re.I)
 _COUNT = "|".join(f"(?:{words})" for words in _COUNTS.values())
-_OF_SO_MANY = re.compile(rf"\b(?:{_OF})?(?P<count>{_COUNT}|[\d½]+(?:/\d)?)\s+(?:bio-?|unbehandelten?\s+|non\s+traités?\s+|gro(?:ß|ss)en?\s+|kleinen?\s+)?(?=lemon|lime|orange)", re.I)
-_COUNTED = re.compile(rf"\W*(?:{_COUNT}|[\d½]+(?:/\d)?)\s+(?:(?:bio|unbehandelte[nr]?|gro(?:ß|ss)e[nr]?|kleine[nr]?|gros|grands?|petits?)\s+)?", re.I)
+_OF_SO_MANY = re.compile(
+    rf"\b(?:{_OF})?(?P<count>{_COUNT}|[\d½]+(?:/\d)?)\s+(?:bio-?|unbehandelten?\s+|non\s+traités?\s+|gro(?:ß|ss)en?\s+|kleinen?\s+)?(?=lemon|lime|orange)",
+    re.I,
+)
+_COUNTED = re.compile(
+    rf"\W*(?:{_COUNT}|[\d½]+(?:/\d)?)\s+(?:(?:bio|unbehandelte[nr]?|gro(?:ß|ss)e[nr]?|kleine[nr]?|gros|grands?|petits?)\s+)?",
+    re.I,
+)
 _AMOUNT_BEHIND = re.compile(r"^([^\W\d_][^\d:]*?)\s*(?::|\s[-–—])\s*([\d½].*)$")
 _AND = re.compile(r"\s(?:und|et|e|y|och|en)\s", re.I)
-_HOW = re.compile(r"\b(?:abgeriebene|geriebene|fein(?:er)?|r[aâ]p[eé]e?s?|grattugiata|rallada|rivet|frisch(?:er)?|gepresster|le|la|les|l['’]|il|el|das|der|die)\s*(?=(?:juice|zest)\b)", re.I)
-_NO_MORE = re.compile(r"\s*\b(?:bio|biologique|non\s+trait[eé]e?s?|unbehandelte?|grattugiata|r[aâ]p[eé]e?s?|rallada)\b\s*", re.I)
+_HOW = re.compile(
+    r"\b(?:abgeriebene|geriebene|fein(?:er)?|r[aâ]p[eé]e?s?|grattugiata|rallada|rivet|frisch(?:er)?|gepresster|le|la|les|l['’]|il|el|das|der|die)\s*(?=(?:juice|zest)\b)",
+    re.I,
+)
+_NO_MORE = re.compile(
+    r"\s*\b(?:bio|biologique|non\s+trait[eé]e?s?|unbehandelte?|grattugiata|r[aâ]p[eé]e?s?|rallada)\b\s*", re.I
+)
 
 
 def in_english(text: str) -> str:
@@ -49,7 +64,11 @@ def in_english(text: str) -> str:
     said = _NO_MORE.sub(" ", said)
     if re.search(r"\b(?:juice|zest)\b", said):
         said = re.sub(rf"\b(juice|zest)\s+{_OF}(?=lemon|lime|orange)", r"\1 of 1 ", _AND.sub(" and ", said), flags=re.I)
-        said = re.sub(r"^(\d+\s*(?:ml|cl|g|tbsp|tsp|EL|TL|msk|tsk)\s+)(?:de\s+|di\s+)?(juice|zest)\s+of 1 (lemon|lime|orange)s\b", r"\1\3 \2", said)
+        said = re.sub(
+            r"^(\d+\s*(?:ml|cl|g|tbsp|tsp|EL|TL|msk|tsk)\s+)(?:de\s+|di\s+)?(juice|zest)\s+of 1 (lemon|lime|orange)s\b",
+            r"\1\3 \2",
+            said,
+        )
     said = re.sub(r"(?<=1 )(lemon|lime|orange)s\b", r"\1", said)
     return re.sub(r"\s{2,}", " ", said).strip()
 

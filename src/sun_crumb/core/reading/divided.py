@@ -150,8 +150,10 @@ def _foods(sign: re.Pattern[str], text: str, least: int) -> list[str]:
 
 
 def _is_food(part: str) -> bool:
-    return len(part.split()) <= LONGEST_PART and not _SO_LONG.search(part) and (
-        begins_food(part) or _AMOUNT_LAST.match(part) is not None or _BEHIND_A_COLON.match(part) is not None
+    return (
+        len(part.split()) <= LONGEST_PART
+        and not _SO_LONG.search(part)
+        and (begins_food(part) or _AMOUNT_LAST.match(part) is not None or _BEHIND_A_COLON.match(part) is not None)
     )
 
 

@@ -6,7 +6,7 @@ import re
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, replace
 
-from sun_crumb.core.reading.certain_roles import certain_roles, greetings
+from sun_crumb.core.reading.certain_roles import certain_roles
 from sun_crumb.core.reading.components import with_components
 from sun_crumb.core.reading.deeds import without_number
 from sun_crumb.core.reading.gutter import columns_apart
@@ -14,6 +14,7 @@ from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.marks import is_asking
 from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.narrow import rejoined, whole_again
+from sun_crumb.core.reading.page_lines import greetings
 from sun_crumb.core.reading.physical import Physical, Statement, once_for_each_part, physical_lines, statements_of
 from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portion_cues import Stated

@@ -238,7 +238,9 @@ def with_units(drafts: list[Draft], texts: Iterable[str] = ()) -> list[Draft]:
 
 
 # Units that stand beside weights told by bare numbers: "flour 250", "milk half litre", "sugar 2 spoons".
-_BESIDE_BARE_GRAMS = frozenset([None, "tsp", "tbsp", "spoon", "pinch", "dash", "ml", "dl", "l", "packet", "knob", "clove"])
+_BESIDE_BARE_GRAMS = frozenset(
+    [None, "tsp", "tbsp", "spoon", "pinch", "dash", "ml", "dl", "l", "packet", "knob", "clove"]
+)
 _ALL_IN_GRAMS = re.compile(
     r"\b(?:all|weights?|amounts?|quantities|everything)\s+(?:is\s+|are\s+|given\s+)?(?:in\s+)?(?:g|grams?|grammes)\b",
     re.I,

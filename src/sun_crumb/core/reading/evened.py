@@ -18,10 +18,21 @@ _BLANKS = re.compile("[\u00a0\u2000-\u200a\u202f\u205f\u3000]")
 # "•\t200 g flour": a tab behind what marks an item divides no cells.
 _TAB_BEHIND = re.compile(r"^(\s*[-*•·–—+○◦▪])\t+")
 # "Une quinzaine de tranches"
-_SO_MANY = {"dizaine": 10, "douzaine": 12, "quinzaine": 15, "vingtaine": 20, "trentaine": 30, "docena": 12, "decina": 10, "dozzina": 12}
+_SO_MANY = {
+    "dizaine": 10,
+    "douzaine": 12,
+    "quinzaine": 15,
+    "vingtaine": 20,
+    "trentaine": 30,
+    "docena": 12,
+    "decina": 10,
+    "dozzina": 12,
+}
 _TENS_ABROAD = re.compile(rf"\bun[ea]?\s+({'|'.join(_SO_MANY)})\s+(?:de|di)\s+", re.I)
 # "water (110°F)": how warm it is, and no oven's heat
-_WARMTH = re.compile(r"\s*\(\s*(?:about\s+|at\s+)?(?:[2-5]\d\s*°?\s*C|(?:[89]\d|1[0-3]\d)\s*°?\s*F)(?:\s*/\s*\d{2,3}\s*°?\s*[CF])?\s*\)")
+_WARMTH = re.compile(
+    r"\s*\(\s*(?:about\s+|at\s+)?(?:[2-5]\d\s*°?\s*C|(?:[89]\d|1[0-3]\d)\s*°?\s*F)(?:\s*/\s*\d{2,3}\s*°?\s*[CF])?\s*\)"
+)
 # "12 slices ea."
 _EACH = re.compile(r"(?<=[a-z] )ea\b\.?(?=\W*$|[),;])")
 _QUOTE = re.compile(r"^\s*(?:[>|]\s?)+(?![-=])")
@@ -44,7 +55,20 @@ def evened(rows: Sequence[str]) -> list[str]:
     >>> evened(["Tart", ":: 200 g flour", ":: 100 g butter", ":: 1 egg"])
     ['Tart', '• 200 g flour', '• 100 g butter', '• 1 egg']
     """
-    told = _unquoted([figures_again(_EACH.sub("each", _TENS_ABROAD.sub(lambda found: f"{_SO_MANY[found[1].lower()]} ", _TAB_BEHIND.sub(r"\1 ", _WARMTH.sub("", _BLANKS.sub(" ", row)))))) for row in rows])
+    told = _unquoted(
+        [
+            figures_again(
+                _EACH.sub(
+                    "each",
+                    _TENS_ABROAD.sub(
+                        lambda found: f"{_SO_MANY[found[1].lower()]} ",
+                        _TAB_BEHIND.sub(r"\1 ", _WARMTH.sub("", _BLANKS.sub(" ", row))),
+                    ),
+                )
+            )
+            for row in rows
+        ]
+    )
     for mend in (
         _unspoken,
         in_cells,

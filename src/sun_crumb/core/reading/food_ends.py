@@ -146,27 +146,9 @@ _PART_BEGINS = re.compile(r"[.!]\s+(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s
 def begins_food(text: str) -> bool:
     """Return whether *text* begins with an amount that has a unit or a count, and a food behind it."""
     text = in_english(clean(text[:LOOK_AHEAD]))
-    if re.match(r"(?:less|minus)\b", text, re.I):
-        return False  # "1/4 pt milk, less 1 tbsp"
-    if _PINCH_ABROAD.match(text):
+    if any(form.match(text) for form in _FOODS_OF_A_WORD):
         return True
-    if re.match(
-        r"(?:finely )?(?:grated )?(?:zest|juice|rind|pulp|seeds)(?: (?:and|&|\+) (?:zest|juice))? (?:(?:of|from) )?(?:the (?=\d|one|two|three))?(?:\d/\d|\d|½|an?\b|one|two|half)(?:\s?[½¼¾]|\s\d/\d)?(?![\d½¼¾/]|\W*$|\s*[,(]|\s+(?:and|of (?:it|them))\b)",
-        text,
-        re.I,
-    ):
-        return True
-    if re.match(r"(?:freshly\s+)?(?:ground|grated)\s+(?:nutmeg|cinnamon|cardamom)\b", text, re.I):
-        return True
-    if re.match(r"(?:the\s+)?(?:liquid|water|brine|cream|syrup|juice)\s+(?:from|of)\s+(?:an?|one|1|two|\d+)\b", text, re.I):
-        return True  # "the liquid from one 400 g tin of chickpeas"
-    if re.match(
-        r"(?:a\s+)?(?:bit\s+of|splash|pinch|dash|drop\s+of|glug|knob)\s+(?:of\s+)?(?!the\b|it\b|this\b|a\b)[a-z]{3,}(?:\s+[a-z]+)?\s*(?:[,;.]|$)",
-        text,
-        re.I,
-    ):
-        return True
-    if _IN_ITS_BOWL.match(text) or _A_BIT_MORE.match(text):
+    if _IN_ITS_BOWL.match(text) or _A_BIT_MORE.match(text) or _LESS.match(text):
         return False
     found = read_amount(text)
     if found is None or _PART_OF_IT.match(text):
@@ -200,10 +182,22 @@ def begins_food(text: str) -> bool:
     )
 
 
-# "un pizzico di sale"
-_PINCH_ABROAD = re.compile(
-    r"(?:un\s+pizzico|una\s+presa|une\s+pincée|eine\s+prise|una\s+pizca|uma\s+pitada|en\s+nypa|een\s+snufje|szczypta)\s+(?:(?:di|de|av)\s+|d['’])?[^\W\d_]{3,}",
-    re.I,
+# "1/4 pt milk, less 1 tbsp"
+_LESS = re.compile(r"(?:less|minus)\b", re.I)
+# What begins a food without a number before a unit.
+_FOODS_OF_A_WORD = tuple(
+    re.compile(pattern, re.I)
+    for pattern in (
+        # "un pizzico di sale"
+        r"(?:un\s+pizzico|una\s+presa|une\s+pincée|eine\s+prise|una\s+pizca|uma\s+pitada|en\s+nypa|een\s+snufje|szczypta)\s+(?:(?:di|de|av)\s+|d['’])?[^\W\d_]{3,}",
+        # "zest of 2 lemons"
+        r"(?:finely )?(?:grated )?(?:zest|juice|rind|pulp|seeds)(?: (?:and|&|\+) (?:zest|juice))? (?:(?:of|from) )?(?:the (?=\d|one|two|three))?(?:\d/\d|\d|½|an?\b|one|two|half)(?:\s?[½¼¾]|\s\d/\d)?(?![\d½¼¾/]|\W*$|\s*[,(]|\s+(?:and|of (?:it|them))\b)",
+        r"(?:freshly\s+)?(?:ground|grated)\s+(?:nutmeg|cinnamon|cardamom)\b",
+        # "the liquid from one 400 g tin of chickpeas"
+        r"(?:the\s+)?(?:liquid|water|brine|cream|syrup|juice)\s+(?:from|of)\s+(?:an?|one|1|two|\d+)\b",
+        # "a splash of milk"
+        r"(?:a\s+)?(?:bit\s+of|splash|pinch|dash|drop\s+of|glug|knob)\s+(?:of\s+)?(?!the\b|it\b|this\b|a\b)[a-z]{3,}(?:\s+[a-z]+)?\s*(?:[,;.]|$)",
+    )
 )
 # "250 g spelt flour, half wholemeal": what half of it is.
 _PART_OF_IT = re.compile(r"half\s+(?:wholemeal|whole[- ]?wheat|white|plain|of it|of them)\b", re.I)

@@ -55,21 +55,10 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     for kind in ("ingredients", "method", "notes", "stage"):
         if bare in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
             return kind
-    if len(set(bare.split()) & _MEASURES) == len(bare.split()) > 1:
-        return "ingredients"  # "Cup measures", over the list
     if IN_THE_BOWL.fullmatch(bare) or _WET_OR_DRY.fullmatch(bare):
         return "stage"
-    if re.match(
-        r"(?:the )?(?:ingredients|quantities|amounts|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
-        bare,
-    ):
-        return "ingredients"  # "Ingredients for 1 cake, 12 slices"
-    if re.fullmatch(r"(?:the )?(?:ingredients|quantities|amounts|weights)\s+(?:are\s+)?(?:all\s+)?in\s+(?:g|grams|grammes|metric|ounces|cups)", bare):
-        return "ingredients"  # "Ingredients in grams"
-    if re.fullmatch(
-        r"for (?:an?|one|two|\d) (?:\w+ )?\d{1,2}(?:\s?[x×]\s?\d{1,2})?\s?-?(?:cm|inch|in)\b[\w \"-]{0,24}", bare
-    ):
-        return "ingredients"  # "For a 23 cm springform"
+    if _is_over_a_list(bare):
+        return "ingredients"
     if "/" in bare and (told := {heading_kind(part) for part in bare.split("/") if part.strip()} - {""}):
         return told.pop() if len(told) == 1 else ""  # "Zutaten / Ingredients"
     words = re.findall(r"[^\W\d_]+", bare)
@@ -82,6 +71,26 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     ):
         return "method"
     return ""
+
+
+def _is_over_a_list(bare: str) -> bool:
+    """Return whether words say of the list what its measures or its tin are, or for how many it is."""
+    return len(set(bare.split()) & _MEASURES) == len(bare.split()) > 1 or any(form.match(bare) for form in _OVER_A_LIST)
+
+
+_OVER_A_LIST = tuple(
+    map(
+        re.compile,
+        (
+            # "Ingredients for 1 cake, 12 slices"
+            r"(?:the )?(?:ingredients|quantities|amounts|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
+            # "Ingredients in grams"
+            r"(?:the )?(?:ingredients|quantities|amounts|weights)\s+(?:are\s+)?(?:all\s+)?in\s+(?:g|grams|grammes|metric|ounces|cups)$",
+            # "For a 23 cm springform"
+            r"for (?:an?|one|two|\d) (?:\w+ )?\d{1,2}(?:\s?[x×]\s?\d{1,2})?\s?-?(?:cm|inch|in)\b[\w \"-]{0,24}$",
+        ),
+    )
+)
 
 
 def names_a_part(text: str) -> bool:

@@ -68,7 +68,9 @@ GAS_MARK_C = {
 _TENS = ("ten", "twenty", "thirty", "forty", "fifty", "sixty", "seventy", "eighty", "ninety")
 _HUNDREDS = ("one", "two", "three", "four")
 # "one hundred and seventy"
-_IN_HUNDREDS = re.compile(rf"\b({'|'.join(_HUNDREDS)})[ -]hundred(?:(?: and)?[ -]({'|'.join(_TENS)}))?(?:[ -](five))?\b", re.I)
+_IN_HUNDREDS = re.compile(
+    rf"\b({'|'.join(_HUNDREDS)})[ -]hundred(?:(?: and)?[ -]({'|'.join(_TENS)}))?(?:[ -](five))?\b", re.I
+)
 
 
 def _in_figures(text: str) -> str:

@@ -46,7 +46,8 @@ _BRACKETED = re.compile(r"\s*[(\[]\s*(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)\s*
 _LETTERED = re.compile(r"\s*[A-H][.)]\s+[*_]{0,2}(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)[*_]{0,2}\s*:?\s*$")
 # "Part 1 (streusel)"
 _NUMBERED_PART = re.compile(
-    r"\s*(?:part|layer|step|bowl|stage)\s*(?:\d|one|two|three|four)\s*[(:–—-]\s*(?!(?:what|who|how|when|to)\b)(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)\s*\)?\s*:?\s*$", re.I
+    r"\s*(?:part|layer|step|bowl|stage)\s*(?:\d|one|two|three|four)\s*[(:–—-]\s*(?!(?:what|who|how|when|to)\b)(?P<name>[^\W\d_][^\d()\[\]:;,.]{2,24}?)\s*\)?\s*:?\s*$",
+    re.I,
 )
 _MARK = re.compile(r"^\s*[^\w\s½¼¾⅓⅔⅛(]{1,3}\s*")
 
@@ -67,7 +68,9 @@ def told_in_words(rows: list[str]) -> list[str]:
 
 
 # "For the cake, 150 g of soft butter", "On top, 400 g of plums"
-_COMMA_BETWEEN = re.compile(r"(?:^|(?<=[.;] ))((?:For the [^\W\d_]+(?: [^\W\d_]+)?)|On top|Underneath|Inside|In the middle), (?=[\d½¼¾⅓⅔])")
+_COMMA_BETWEEN = re.compile(
+    r"(?:^|(?<=[.;] ))((?:For the [^\W\d_]+(?: [^\W\d_]+)?)|On top|Underneath|Inside|In the middle), (?=[\d½¼¾⅓⅔])"
+)
 _WORDS_BETWEEN = re.compile(
     r"\b((?:For|To make) (?:the |our |your |a )?(?!this\b|it\b|that\b|these\b|them\b|each\b|one\b|me\b|us\b)[^\W\d_]+(?: [^\W\d_]+)?),? (?:you(?:['’]ll| will| are going to)?|we(?:['’]ll| will)?|I(?:['’]ll| will)?|have|take|use)(?: (?:need|want|take|use|have))?(?: ready)?:? (?=[\d½¼¾⅓⅔⅛]|an? (?:cup|pinch|tin|tea|table|pound|pint)|half an? |one |two |three |four |six )"
 )

@@ -212,7 +212,9 @@ SHORTEST_NAME = 4
 # "no cooking to speak of", beside how many and how long
 _IN_FEW_WORDS = re.compile(r"[^\W\d_][^\d]{2,28}")
 # "dough for about 60"
-_DOUGH_FOR = re.compile(r"(?:dough|batter|mixture|enough|quantity)\s+for\s+(?:about\s+|around\s+|approx\.?\s+)?\d{1,3}", re.I)
+_DOUGH_FOR = re.compile(
+    r"(?:dough|batter|mixture|enough|quantity)\s+for\s+(?:about\s+|around\s+|approx\.?\s+)?\d{1,3}", re.I
+)
 # "Matcha mousse - 4 cups": what everyone has one of
 _SO_MANY_CUPS = re.compile(r"\d{1,2} cups", re.I)
 _TELLS = re.compile(
@@ -359,21 +361,28 @@ def _columns(raw: str) -> list[str]:
     return cells
 
 
+def _of_two_cells(name: str, told: str) -> list[str]:
+    """Return the statements of a row of two cells that say more than a food and its amount: a part and its foods, or the amount again; else none."""
+    name, told = name.strip(), told.strip()
+    if (twice := _NAME_AND_AMOUNT.fullmatch(name)) and _is_amount(clean(told)):
+        return [f"{told} / {twice['amount']} {twice['name']}"]  # "Caster sugar 4 oz    110 g"
+    if re.fullmatch(r"[^\W\d_][^:\d]{1,30}:", name) and begins_food(told):
+        return [name, *run_on(told)]  # "Crust:    1 1/2 c graham crumbs"
+    if _A_PART.fullmatch(name) and len(foods := foods_apart(told)) > 1:
+        return [f"{name}:", *foods]  # "Sponge   225 butter, 225 caster, 4 eggs"
+    return []
+
+
 def _of_cells(cells: list[str]) -> list[str]:
     """Return the statements in the cells of one row: foods side by side, or one food over several cells."""
-    twice = _NAME_AND_AMOUNT.fullmatch(cells[0].strip()) if len(cells) == NAME_AND_SITE else None
-    if twice and _is_amount(clean(cells[1])):
-        return [f"{cells[1].strip()} / {twice['amount']} {twice['name']}"]  # "Caster sugar 4 oz    110 g"
+    if len(cells) == NAME_AND_SITE and (told := _of_two_cells(*cells)):
+        return told
     texts = [clean(c) for c in cells]
     counted = [t for t in texts if (said := bare_count(t)) and said.count and said.count.low >= LEAST_PIECES]
     told = [t for t in texts if _TIN_OR_HEAT.search(t)]
     others = [t for t in texts if t not in counted and t not in told]
     if counted and told and not any(begins_food(t) or is_food_with_amount(t) for t in others):
         return cells  # "Tin 20x20 | 16 pcs | 160 fan"
-    if len(cells) == 2 and re.fullmatch(r"[^\W\d_][^:\d]{1,30}:", cells[0].strip()) and begins_food(cells[1]):
-        return [cells[0], *run_on(cells[1])]  # "Crust:    1 1/2 c graham crumbs"
-    if len(cells) == NAME_AND_SITE and _A_PART.fullmatch(cells[0].strip()) and len(foods_apart(cells[1])) > 1:
-        return [f"{cells[0].strip()}:", *foods_apart(cells[1])]  # "Sponge   225 butter, 225 caster, 4 eggs"
     texts = [t.removesuffix(":").rstrip() for t in texts]  # "Orange:    1, zest & juice"
     if all(not t or _RULE.fullmatch(t) for t in texts):
         return []

@@ -73,7 +73,8 @@ def _cell_by_cell(row: re.Match[str]) -> str:
 
 # "Recipe,Double ginger biscuits,,", "Yield,24 biscuits,,", "For: 8"
 _FIELD = re.compile(
-    r"^\s*(?P<asks>recipe|title|name|yield|serves|servings|makes|portions|oven|time|temp(?:erature)?|source)\s*[,;]\s*(?=\w)(?P<told>.*?)[,;\s]*$", re.I
+    r"^\s*(?P<asks>recipe|title|name|yield|serves|servings|makes|portions|oven|time|temp(?:erature)?|source)\s*[,;]\s*(?=\w)(?P<told>.*?)[,;\s]*$",
+    re.I,
 )
 _FOR = re.compile(r"^\s*(?:for|pour|für|per|para|för|til|voor)\s*:\s*(?=\d{1,2}\b(?!\s*(?:g|ml|kg)\b))", re.I)
 # So many fields are the head of a table (judgement).

@@ -101,7 +101,8 @@ def _for_eaters(found: list[Stated]) -> list[Stated]:
 
 # "Two 8½ x 4½ loaves": how large the tin is
 _OF_A_TIN = re.compile(
-    r"\b(two|three|four|six|[2-9])\s+\d{1,2}[½¼¾]?\s*(?:x|×|by)\s*\d{1,2}[½¼¾]?\s*-?(?:inch|in|cm|\"|″)?\s+(?=loaves\b|loaf\b|cakes?\b|tins?\b|pans?\b)", re.I
+    r"\b(two|three|four|six|[2-9])\s+\d{1,2}[½¼¾]?\s*(?:x|×|by)\s*\d{1,2}[½¼¾]?\s*-?(?:inch|in|cm|\"|″)?\s+(?=loaves\b|loaf\b|cakes?\b|tins?\b|pans?\b)",
+    re.I,
 )
 # "1 Haus oder ca. 45 Kekse"
 _OR_ABROAD = re.compile(r"\s(?:oder|ou|oppure|eller)\s(?:ca\.?\s|env\.?\s|circa\s)?(?=\d)", re.I)

@@ -124,7 +124,10 @@ _ABOUT_SO_MANY_LAST = re.compile(
 
 
 # "14 heaps on a tray"
-_HEAPS = re.compile(r"(?:.*[/,;]\s*)?(\d{1,2}|six|eight|ten|twelve|sixteen|twenty)\s+(?:(?:rough|small|big|even|neat)\s+)?(?:heaps|mounds|balls|blobs|spoonfuls|dollops)\b", re.I)
+_HEAPS = re.compile(
+    r"(?:.*[/,;]\s*)?(\d{1,2}|six|eight|ten|twelve|sixteen|twenty)\s+(?:(?:rough|small|big|even|neat)\s+)?(?:heaps|mounds|balls|blobs|spoonfuls|dollops)\b",
+    re.I,
+)
 
 
 def _for_each_eater(sentence: str) -> Stated | None:
@@ -204,7 +207,9 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     )
 
 
-_IN_BRACKETS = re.compile(r"\W*\(\s*(\d{1,2}\s+(?:slices|pieces|squares|bars|portions|servings|wedges|fingers))\b[^()]*\)?")
+_IN_BRACKETS = re.compile(
+    r"\W*\(\s*(\d{1,2}\s+(?:slices|pieces|squares|bars|portions|servings|wedges|fingers))\b[^()]*\)?"
+)
 _SHAPES_OF_DOUGH = frozenset({"ball", "round", "log", "disc", "disk", "circle", "mound", "rope", "strip"})
 # "press into a 24 cm tin (for 12 pieces)"
 _FOR_PIECES = re.compile(

@@ -84,10 +84,16 @@ _ASKED_FOR_ONE = re.compile(
 )
 _AFTER_A_QUESTION = re.compile(r"^([A-Z][^?.!]{3,40})\?\s+([A-Z].{3,60})$")
 # "..., written down at last", "..., as promised"
-_TALK_BEHIND = re.compile(r",\s+(?:written|typed|copied|finally|at last|as (?:promised|requested|asked)|from memory)\b[^,]*$|\s+(?:everybody|everyone|you all|they all|people)\s+(?:asked|asks|keeps?|wanted|loves?)\b.*$", re.I)
+_TALK_BEHIND = re.compile(
+    r",\s+(?:written|typed|copied|finally|at last|as (?:promised|requested|asked)|from memory)\b[^,]*$|\s+(?:everybody|everyone|you all|they all|people)\s+(?:asked|asks|keeps?|wanted|loves?)\b.*$",
+    re.I,
+)
 _OF_MY_ONE = re.compile(r"(?:My|Our) ([a-z])(?=[a-z]+['’]s )")
 # "Ingredients for Oat & raisin cookies"
-_LIST_OF = re.compile(r"^(?:ingredients|recipe|zutaten|ingr[eé]dients|ingredienti|ingredientes)\s+(?:for|für|pour|per|para)\s+(?!the\b|an?\b|\d)(?=[A-Z])", re.I)
+_LIST_OF = re.compile(
+    r"^(?:ingredients|recipe|zutaten|ingr[eé]dients|ingredienti|ingredientes)\s+(?:for|für|pour|per|para)\s+(?!the\b|an?\b|\d)(?=[A-Z])",
+    re.I,
+)
 # "Title: Carrot halwa"
 FIELD = re.compile(
     r"^title\s+(?=[A-Z])|^(?:(?:to|from|cc|date):\s*\S+\s+)+subject:\s*(?:re:\s*|fwd?:\s*)*|^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recept|przepis|oppskrift|opskrift|receita|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[A-Z])",

@@ -1,0 +1,85 @@
+"""Lines that speak of no food of the recipe: dates and ratings, labels, how much it all makes, how long it keeps, what is made above, what may be swapped."""
+
+from __future__ import annotations
+
+import re
+from collections import Counter
+from collections.abc import Sequence
+
+from sun_crumb.core.reading.physical import Statement
+from sun_crumb.core.reading.portion_asides import bare_count
+from sun_crumb.core.reading.portion_cues import statements
+from sun_crumb.core.reading.records import Role
+
+
+def no_food_lines(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that speak of no food of the recipe, by their numbers: junk, a note, portions or a step.
+
+    Parameters
+    ----------
+    found
+        What the lines of a text say, in order.
+    """
+    several = Counter(s.line.number for s in found)
+    return {
+        **_so_long(found),
+        **{s.line.number: "junk" for s in found if several[s.line.number] == 1 and _SAYS_NO_FOOD.fullmatch(s.text)},
+        **_labels(found),
+        **{s.line.number: "step" for s in found[1:] if _counts_first(s.text)},
+        **{s.line.number: "note" for s in found if _VARIES.match(s.text) or _OF_ITSELF.fullmatch(s.text)},
+    }
+
+
+def _so_long(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that say for how long, and no food: "2 months easy"."""
+    return {s.line.number: "note" for s in found if _A_WHILE.match(s.text) and len(s.text.split()) <= MOST_A_WHILE}
+
+
+# A line that says for how long and no more has so many words (judgement).
+MOST_A_WHILE = 4
+_A_WHILE = re.compile(
+    r"\W*(?:about |up to |for )?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\s+(?:months?|weeks?|days|years?)\b", re.I
+)
+
+
+def _labels(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that tell what a portion holds, as a label does: "1 serving • 390 kcal • 14 g protein"."""
+    return {
+        s.line.number: "portions" if statements(s.line.raw) else "junk"
+        for s in found
+        if _ENERGY.search(s.line.raw) and len(s.line.raw) < SHORT_LABEL and _NUTRIENT.search(s.line.raw)
+    }
+
+
+def _counts_first(text: str) -> bool:
+    """Return whether a line tells how many there are, and more in a sentence behind: "Ten slices. Freezes like a dream"."""
+    first, *behind = re.split(r"[.!]\s+(?=[A-Z])", text, maxsplit=1)
+    count = bare_count(first) if behind and len(first.split()) <= MOST_A_WHILE else None
+    return count is not None and count.count is not None and count.count.kind in ("piece", "person")
+
+
+# No longer than this is a label [characters] (judgement).
+SHORT_LABEL = 100
+_ENERGY = re.compile(r"\d\s*(?:kcal|calories|cals?|kj)\b|\bcalories\b", re.I)
+_NUTRIENT = re.compile(r"\b(?:protein|carbs?|carbohydrates?|fat|fibre|fiber|sugars?|sodium|salt)\b", re.I)
+# "October 12", "3 May 2019": when it was written
+_MONTH = r"(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)\.?"
+_DATED = rf"(?:(?:posted|published|updated|written)\s+(?:on\s+)?)?(?:{_MONTH}\s+\d{{1,2}}(?:st|nd|rd|th)?|\d{{1,2}}(?:st|nd|rd|th)?\s+(?:of\s+)?{_MONTH})(?:,?\s+(?:19|20)\d\d)?\W*|{_MONTH}\s+(?:['’]\d\d|(?:19|20)\d\d)\W*"
+# "4.8 (211)": how many readers liked it; "easy": how hard it is
+_RATED = r"\W*[1-5][.,]\d\s*\(\d{1,5}\)\W*"
+_LEVEL = r"\W*(?:(?:difficulty|level|skill)(?: level)?\s*[:=-]?\s*)?(?:very |quite |super )?(?:easy|simple|medium|intermediate|beginner|advanced|tricky|hard|difficult|challenging)\W*"
+_FREE_OF = r"\W*(?:(?:no|without)\s+(?:added\s+|refined\s+)?(?:sugar|gluten|dairy|egg|nuts?)s?|(?:gluten|dairy|sugar|egg|nut)[- ]free|vegan|vegetarian)\W*"
+_SIZE_OF_ONE = r"\W*serving size\b.{0,60}"
+_SO_MUCH = r"\W*(?:yields?|makes|gives)\s*:?\s*(?:about|approx\.?|around|roughly)?\s*[\d½¼¾][\d½¼¾.,/ ]*\s*(?:lbs?|pounds?|kg|g|grams|oz|ounces|ml|litres?|liters?|l|pints?|quarts?|cups?)\b\.?\W*"
+_SO_MANY_JARS = r"\W*(?:about\s+|approx\.?\s+)?\d{1,2}\s+(?:small\s+|large\s+)?(?:jars?|bottles?)(?:\s*(?:of|x|à)?\s*\d+\s*(?:ml|g))?(?:\s+each)?\W*"
+_SAYS_NO_FOOD = re.compile(f"{_SO_MUCH}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}", re.I)
+# "a third of the base mix": what is made above, and no food of its own
+_OF_ITSELF = re.compile(
+    r"(?:(?:an?|one|two|the|about)\s+)*(?:half|halves|thirds?|quarters?|rest|remainder|remaining|reserved|leftover)\s+(?:of\s+)?(?:the\s+|your\s+)?(?:\w+\s+){0,2}(?:mix|mixture|dough|batter|crumble|crumbs?|pastry|custard|filling|glaze|icing|frosting|base|topping|sauce|syrup)(?:\s+(?:from|of|above|mix|mixture)\b.*)?",
+    re.I,
+)
+# "Swap the honey for 120g maple syrup": another dessert, and no food of this one
+_VARIES = re.compile(
+    r"(?:swap|replace|substitute|exchange)\b.{3,60}\b(?:for|with|by)\b|(?:you can|feel free to)\s+(?:also\s+)?(?:use|swap|add|replace)\b",
+    re.I,
+)

@@ -1,0 +1,95 @@
+"""The lines of a page around its recipe, by what they lead to or ask for: its trail, what readers say, the name in a form, greetings."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Mapping, Sequence
+from itertools import pairwise
+
+from sun_crumb.core.reading.food_ends import begins_food
+from sun_crumb.core.reading.known import Known
+from sun_crumb.core.reading.physical import Physical, Statement
+from sun_crumb.core.reading.records import Role
+from sun_crumb.core.reading.words import word_list
+
+# A page below a list of so many foods is over [1].
+LEAST_TOLD_FOODS = 3
+# Within so many lines a form asks for the dessert's name [1] (judgement).
+MOST_OF_A_FORM = 12
+MOST_HEAD_LINES, LEAST_LEADS, LAST_LINES = 3, 3, 2
+
+
+def of_a_page(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that a page begins with, where one of the first leads to its other pages: the site's name and that."""
+    for n, statement in enumerate(found[:MOST_HEAD_LINES]):
+        words = set(re.findall(r"[a-z]+", statement.text.lower()))
+        if len(words & word_list("page_lead")) >= LEAST_LEADS and not re.search(r"\d", statement.text):
+            return {s.line.number: "junk" for s in found[: n + 1]}
+    return {}
+
+
+def below_the_page(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
+    """Return the lines at a page's end that lead on to other pages and tell what readers said: below the recipe, and none of it food."""
+    weighed = [known.has_food and known.has_unit for known in (told[s.text] for s in found)]
+    for n, statement in enumerate(found):
+        is_told = sum(weighed[:n]) >= LEAST_TOLD_FOODS
+        leads_on = _LEADS_ON.match(statement.text) and not any(weighed[n:])
+        if is_told and (leads_on or _READERS.fullmatch(statement.text)):
+            return {s.line.number: "junk" for s in found[n:]}
+    return {}
+
+
+def below_its_trail(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines of a page above the dessert's name where the trail that leads there ends with it: "Home", "Baking", "Oat bars" and "Oat bars" again."""
+    foods = next((n for n, s in enumerate(found) if begins_food(s.raw)), len(found))
+    head = [(s.line.number, s.raw.strip(" *#=").lower()) for s in found[: min(foods, MOST_OF_A_FORM)]]
+    for n, (number, name) in enumerate(head):
+        again = next((m for m, (_, said) in enumerate(head[:n]) if said == name), None)
+        if again is not None and len(name.split()) > 1 and re.fullmatch(r"[^\d:]*[^\W\d_]{3}[^\d:]*", name):
+            return {**{line: "junk" for line, _ in head[:n]}, number: "title"}
+    return {}
+
+
+def named_fields(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines of a form that ask for the dessert's name, and the line below each that tells it: "Name" and "Carrot cake"."""
+    for asks, told in pairwise(found[:MOST_OF_A_FORM]):
+        if asks.text.strip(" :").lower() in _ASKS_A_NAME and told.line.number > asks.line.number:
+            return {asks.line.number: "junk", told.line.number: "title"}
+    return {}
+
+
+def table_heads(lines: Sequence[Physical]) -> dict[int, Role]:
+    """Return the lines that name the columns of a table: above a row of rules, several cells and no number in them."""
+    return {
+        above.number: "junk"
+        for above, rule in pairwise(lines)
+        if len(rule.raw) <= LONGEST_RULE
+        and _RULED.fullmatch(rule.raw.strip())
+        and len([cell for cell in above.raw.split("|") if cell.strip()]) > 1
+        and not re.search(r"\d", above.raw)
+    }
+
+
+def greetings(found: Sequence[Statement]) -> list[int]:
+    """Return which statements begin or end a letter, and name nothing: "Dear all,"."""
+    ends = {*range(len(found))[: 2 * MOST_HEAD_LINES], *range(len(found))[-LAST_LINES:]}
+    return [n for n in sorted(ends) if _GREETS.fullmatch(found[n].raw.strip())]
+
+
+_ASKS_A_NAME = frozenset({"name", "title", "recipe name", "recipe title", "name of recipe", "name of dish", "dish"})
+# What stands over the words of readers, whatever these weighed.
+_READERS = re.compile(
+    r"(?:(?:\d+|readers?[’']?|user|your|top|recent|latest)\s+)?(?:comments?|reviews?|replies|responses|what (?:readers|others|people) (?:say|said))(?:\s*\(\d+\))?\W*",
+    re.I,
+)
+_LEADS_ON = re.compile(
+    r"(?:you (?:may|might)(?: also)? (?:like|enjoy|love)|(?:related|more|similar|other|popular|latest) (?:recipes|posts|articles|from)\b|\d+ (?:responses|comments|replies|thoughts)\b|leave a (?:reply|comment)|(?:if|did|have) you(?:['’]ve)? (?:make|made|try|tried|bake|baked|cook|cooked) (?:this|it|these|them|one)\b|(?:related|read next|see also|tags?|filed under|categor(?:y|ies))\s*:|rated \d|(?:previous|next|older|newer) (?:post|recipe))",
+    re.I,
+)
+# "|:---|---:|"
+_RULED = re.compile(r"\|?(?:\s*:?-{2,}:?\s*\|)+\s*(?::?-{2,}:?)?")
+LONGEST_RULE = 200
+_GREETS = re.compile(
+    r"(?:dear|hi|hello|hey|hallo|love|cheers|best|thanks|xx+|xo(?:xo)?|with love|best wishes|kind regards|yours|see (?:you|ya)|speak soon|[A-Z][a-z]{0,12}(?=\s+x+\W*$))\b[^.!?:;\d]{0,24}[,!.x]*(?:\s+x+)?",
+    re.I,
+)
