@@ -38,7 +38,8 @@ _HOW = re.compile(
     re.I,
 )
 _NO_MORE = re.compile(
-    r"\s*\b(?:bio|biologique|non\s+trait[eé]e?s?|unbehandelte?|grattugiata|r[aâ]p[eé]e?s?|rallada)\b\s*", re.I
+    r"\s*\b(?:bio|biologique|non\s+(?:trait[eé]e?s?|trattat[aieo])|unbehandelte?|grattugiata|r[aâ]p[eé]e?s?|rallada)\b\s*",
+    re.I,
 )
 
 
@@ -62,6 +63,9 @@ def in_english(text: str) -> str:
     said = _HOW.sub("", said)
     said = _OF_SO_MANY.sub(_told, said)
     said = _NO_MORE.sub(" ", said)
+    said = re.sub(
+        r"\b(?:di|de|von|av)\s+(?:uno|una|un|einer|en|une)\b(?!\s+(?:lemon|lime|orange))", "of one", said, flags=re.I
+    )
     if re.search(r"\b(?:juice|zest)\b", said):
         said = re.sub(rf"\b(juice|zest)\s+{_OF}(?=lemon|lime|orange)", r"\1 of 1 ", _AND.sub(" and ", said), flags=re.I)
         said = re.sub(

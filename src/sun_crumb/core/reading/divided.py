@@ -11,7 +11,7 @@ from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.words import word_list
 
 # A full stop that divides two foods.
-_STOP = re.compile(r"(?<=[a-z)])\.\s+(?=[\d½¼¾⅓⅔⅛]|an? |pinch|half )")
+_STOP = re.compile(r"(?<=[a-z)])\.\s+(?=[\d½¼¾⅓⅔⅛]|an? |pinch|half |grated |zest |juice )", re.I)
 # "1 egg + 1 yolk", "zest & juice": signs that join as often as they divide.
 _WEAK = (_STOP, re.compile(r"\s+:\s+"), re.compile(r"\s+\+\s+"), re.compile(r"\s+&\s+"))
 # The signs that may divide foods, those first that stand for nothing else.

@@ -70,7 +70,7 @@ def drafts_of_all(pieces: Iterable[Piece], pantry: Pantry, pot: OwnMeasure | Non
 def _as_heavy_as(eggs: str, text: str) -> tuple[str, ...]:
     """Return the statements of a line that weighs several foods by the eggs of the line before ("same weight butter, sugar, flour"); none where it does not."""
     told = _SAME_WEIGHT.fullmatch(text)
-    count = re.match(r"\W*(\d{1,2})\b", eggs)
+    count = re.match(r"\W*(\d{1,2})\b", eggs) or re.search(r"[:=]\s*(\d{1,2})\b(?!\s*g)", eggs)
     if told is None or count is None:
         return ()
     weighed = re.search(r"\b(\d{2,4})\s*g\b", eggs)

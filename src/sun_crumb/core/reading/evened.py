@@ -9,7 +9,7 @@ from collections.abc import Sequence
 from sun_crumb.core.reading.counted import in_order, uncounted, without_counts, without_groups, without_letters
 from sun_crumb.core.reading.items import LEAST_MARKED, SIGN, mended
 from sun_crumb.core.reading.part_marks import headed, named_apart, signed_behind, signed_in_line, told_in_words
-from sun_crumb.core.reading.plain_cells import in_cells, in_fields, without_shares
+from sun_crumb.core.reading.plain_cells import in_cells, in_fields, under_a_unit, without_shares
 from sun_crumb.core.reading.scanned import figures_again
 
 # So many lines quoted are a letter that is quoted (judgement).
@@ -33,6 +33,13 @@ _TENS_ABROAD = re.compile(rf"\bun[ea]?\s+({'|'.join(_SO_MANY)})\s+(?:de|di)\s+",
 _WARMTH = re.compile(
     r"\s*\(\s*(?:about\s+|at\s+)?(?:[2-5]\d\s*°?\s*C|(?:[89]\d|1[0-3]\d)\s*°?\s*F)(?:\s*/\s*\d{2,3}\s*°?\s*[CF])?\s*\)"
 )
+# A plate or people drawn before how many, a clock before how long.
+_DRAWN = (
+    (re.compile("(?:🍽|👥|👤|👪|🧑‍🤝‍🧑|🍴)\ufe0f?\\s*:?\\s*(?=\\d)"), "Serves "),
+    (re.compile("(?:⏲|⏱|⏰|🕒|🕐|⌛|⏳)\ufe0f?\\s*(?=\\d)"), "Time: "),
+)
+# "2 c. à s. de sucre", "1 cuil. à café": spoons in French
+_FRENCH_SPOON = re.compile(r"(?<=[\d½¼¾])\s*c(?:uil(?:l[eè]res?)?)?\.?\s*à\s*\.?\s*(?P<kind>soupe|café|s|c)\b\.?", re.I)
 # "12 slices ea."
 _EACH = re.compile(r"(?<=[a-z] )ea\b\.?(?=\W*$|[),;])")
 _QUOTE = re.compile(r"^\s*(?:[>|]\s?)+(?![-=])")
@@ -55,25 +62,13 @@ def evened(rows: Sequence[str]) -> list[str]:
     >>> evened(["Tart", ":: 200 g flour", ":: 100 g butter", ":: 1 egg"])
     ['Tart', '• 200 g flour', '• 100 g butter', '• 1 egg']
     """
-    told = _unquoted(
-        [
-            figures_again(
-                _EACH.sub(
-                    "each",
-                    _TENS_ABROAD.sub(
-                        lambda found: f"{_SO_MANY[found[1].lower()]} ",
-                        _TAB_BEHIND.sub(r"\1 ", _WARMTH.sub("", _BLANKS.sub(" ", row))),
-                    ),
-                )
-            )
-            for row in rows
-        ]
-    )
+    told = _unquoted(list(map(_row, rows)))
     for mend in (
         _unspoken,
         in_cells,
         without_shares,
         in_fields,
+        under_a_unit,
         without_groups,
         uncounted,
         _unwrapped,
@@ -89,6 +84,17 @@ def evened(rows: Sequence[str]) -> list[str]:
     ):
         told = mend(told)
     return told
+
+
+def _row(row: str) -> str:
+    """Return a line with its blanks, figures and drawn signs as plain ones."""
+    row = _TAB_BEHIND.sub(r"\1 ", _WARMTH.sub("", _BLANKS.sub(" ", row)))
+    if not row.isascii():
+        row = _FRENCH_SPOON.sub(lambda found: " tbsp" if found["kind"][0] in "sS" else " tsp", row)
+        for drawn, word in _DRAWN:
+            row = drawn.sub(word, row)
+    row = _TENS_ABROAD.sub(lambda found: f"{_SO_MANY[found[1].lower()]} ", row)
+    return figures_again(_EACH.sub("each", row))
 
 
 def _unquoted(rows: list[str]) -> list[str]:

@@ -48,7 +48,13 @@ def _phrases(kind: str) -> frozenset[str]:
 
 def heading_kind(text: str) -> Section | Literal["stage"]:
     """Return what a line announces by its words alone: the list, the method, notes, a stage; or nothing."""
-    bare = re.sub(r"\([^)]*\)", "", text).strip(" *#_=:–—-.!>").lower().replace("’", "'")
+    bare = (
+        re.sub(r"\([^)]*\)", "", text)
+        .strip(" *#_=:–—-.!>")
+        .lower()
+        .replace("’", "'")
+        .replace("step-by-step", "step by step")
+    )
     bare = re.sub(r"^(?:(?:step\s+)?\d+\s*[.)]|step\s+\d+\s*[-–—:])\s*", "", bare).strip()
     if re.fullmatch(r"step\s+(?:\d{1,2}|one|two|three|four|five|six)", bare):
         return "method"

@@ -7,6 +7,7 @@ import re
 from collections.abc import Sequence
 from dataclasses import replace
 
+from sun_crumb.core.quantities.numbers import WORDS
 from sun_crumb.core.reading.counts import counting_words, kind_of
 from sun_crumb.core.reading.dessert_words import holds_a_dessert
 from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, begins_food, first_word
@@ -69,7 +70,7 @@ def _with_whole_name(lines: Sequence[Physical]) -> Sequence[Physical]:
 
 # A name over several lines has no more lines and words, none longer [1, 1, characters] (judgement).
 MOST_LINES_OF_A_NAME, MOST_WORDS_OF_A_NAME, LONGEST_OF_A_NAME = 4, 12, 32
-_BY_WHOM = frozenset(["by", "from", "adapted", "recipe", "serves", "makes", "yields", "for", "enough"])
+_BY_WHOM = frozenset(["by", "from", "adapted", "recipe", "serves", "makes", "yields", "for", "enough", *WORDS])
 
 
 def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) -> bool:
@@ -97,7 +98,7 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
 
 
 # "zest of 2" and "lemons", "juice of" and "1 lemon"
-_OF_A_FRUIT = re.compile(r"\b(?:zest|juice|rind|peel)(?:\s+of)?(?:\s+(?:\d|½|half|an?|one|two))?$", re.I)
+_OF_A_FRUIT = re.compile(r"\b(?:zest|juice|rind|peel)\s+(?:of|(?:of\s+)?(?:\d|½|half|an?|one|two))$", re.I)
 _FRUIT_NEXT = re.compile(r"(?:(?:\d|½|half|an?|one|two)\s+(?:an?\s+)?)?(?:lemon|lime|orange|grapefruit)", re.I)
 # "Prep 10 mins | Makes" and "12"
 _AWAITS_COUNT = re.compile(r"\b(?:makes|serves|yields?|feeds|about|approx\.?|circa|for a crowd of)\s*:?$", re.I)

@@ -21,13 +21,19 @@ def no_food_lines(found: Sequence[Statement]) -> dict[int, Role]:
         What the lines of a text say, in order.
     """
     several = Counter(s.line.number for s in found)
+    # Beside the dessert's name it says no more than that.
+    apart = [s for s in found if several[s.line.number] == 1 or s.line.number != found[0].line.number]
     return {
         **_so_long(found),
-        **{s.line.number: "junk" for s in found if several[s.line.number] == 1 and _SAYS_NO_FOOD.fullmatch(s.text)},
+        **{s.line.number: "junk" for s in apart if _says_no_food(s)},
         **_labels(found),
         **{s.line.number: "step" for s in found[1:] if _counts_first(s.text)},
         **{s.line.number: "note" for s in found if _VARIES.match(s.text) or _OF_ITSELF.fullmatch(s.text)},
     }
+
+
+def _says_no_food(statement: Statement) -> bool:
+    return any(_SAYS_NO_FOOD.fullmatch(said) for said in (statement.text, statement.line.raw))
 
 
 def _so_long(found: Sequence[Statement]) -> dict[int, Role]:
@@ -64,15 +70,24 @@ _ENERGY = re.compile(r"\d\s*(?:kcal|calories|cals?|kj)\b|\bcalories\b", re.I)
 _NUTRIENT = re.compile(r"\b(?:protein|carbs?|carbohydrates?|fat|fibre|fiber|sugars?|sodium|salt)\b", re.I)
 # "October 12", "3 May 2019": when it was written
 _MONTH = r"(?:jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)\.?"
-_DATED = rf"(?:(?:posted|published|updated|written)\s+(?:on\s+)?)?(?:{_MONTH}\s+\d{{1,2}}(?:st|nd|rd|th)?|\d{{1,2}}(?:st|nd|rd|th)?\s+(?:of\s+)?{_MONTH})(?:,?\s+(?:19|20)\d\d)?\W*|{_MONTH}\s+(?:['’]\d\d|(?:19|20)\d\d)\W*"
+_DATED = rf"(?:(?:last\s+)?(?:posted|published|updated|written|modified)\s*:?\s+(?:on:?\s+)?)?(?:{_MONTH}\s+\d{{1,2}}(?:st|nd|rd|th)?|\d{{1,2}}(?:st|nd|rd|th)?\s+(?:of\s+)?{_MONTH})(?:,?\s+(?:19|20)\d\d)?\W*|{_MONTH}\s+(?:['’]\d\d|(?:19|20)\d\d)\W*"
 # "4.8 (211)": how many readers liked it; "easy": how hard it is
 _RATED = r"\W*[1-5][.,]\d\s*\(\d{1,5}\)\W*"
 _LEVEL = r"\W*(?:(?:difficulty|level|skill)(?: level)?\s*[:=-]?\s*)?(?:very |quite |super )?(?:easy|simple|medium|intermediate|beginner|advanced|tricky|hard|difficult|challenging)\W*"
 _FREE_OF = r"\W*(?:(?:no|without)\s+(?:added\s+|refined\s+)?(?:sugar|gluten|dairy|egg|nuts?)s?|(?:gluten|dairy|sugar|egg|nut)[- ]free|vegan|vegetarian)\W*"
+# "Good for lunchboxes!"
+_PRAISE = r"\W*(?:great|good|perfect|lovely|ideal|nice)\s+(?:for|with|as|at)\b[^\d]*"
+# "A cup = 250 ml"
+_HOW_LARGE = r"\W*(?:(?:an?|1|one|my|the|this|all)\s+)?(?:(?:level|standard)\s+)?(?:cup|mug|glass|tbsp|tablespoon|tsp|teaspoon|spoon)s?\s*(?:=|is|holds|are|means)\s*(?:about\s+)?\d+\s*ml\b.*"
+# "#dessert #nobake"
+_TAGS = r"\s*(?:#\w+\s+){2,12}#\w+\s*"
 _SIZE_OF_ONE = r"\W*serving size\b.{0,60}"
 _SO_MUCH = r"\W*(?:yields?|makes|gives)\s*:?\s*(?:about|approx\.?|around|roughly)?\s*[\d½¼¾][\d½¼¾.,/ ]*\s*(?:lbs?|pounds?|kg|g|grams|oz|ounces|ml|litres?|liters?|l|pints?|quarts?|cups?)\b\.?\W*"
 _SO_MANY_JARS = r"\W*(?:about\s+|approx\.?\s+)?\d{1,2}\s+(?:small\s+|large\s+)?(?:jars?|bottles?)(?:\s*(?:of|x|à)?\s*\d+\s*(?:ml|g))?(?:\s+each)?\W*"
-_SAYS_NO_FOOD = re.compile(f"{_SO_MUCH}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}", re.I)
+_SAYS_NO_FOOD = re.compile(
+    f"{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}",
+    re.I,
+)
 # "a third of the base mix": what is made above, and no food of its own
 _OF_ITSELF = re.compile(
     r"(?:(?:an?|one|two|the|about)\s+)*(?:half|halves|thirds?|quarters?|rest|remainder|remaining|reserved|leftover)\s+(?:of\s+)?(?:the\s+|your\s+)?(?:\w+\s+){0,2}(?:mix|mixture|dough|batter|crumble|crumbs?|pastry|custard|filling|glaze|icing|frosting|base|topping|sauce|syrup)(?:\s+(?:from|of|above|mix|mixture)\b.*)?",

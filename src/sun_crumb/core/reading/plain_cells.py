@@ -77,6 +77,7 @@ _FIELD = re.compile(
     re.I,
 )
 _FOR = re.compile(r"^\s*(?:for|pour|für|per|para|för|til|voor)\s*:\s*(?=\d{1,2}\b(?!\s*(?:g|ml|kg)\b))", re.I)
+_SO_MANY = re.compile(r"\s*(?:two|three|four|five|six|eight|ten|twelve|sixteen)\s*", re.I)
 # So many fields are the head of a table (judgement).
 LEAST_FIELDS = 2
 
@@ -85,6 +86,29 @@ def in_fields(rows: list[str]) -> list[str]:
     """Return the fields over a table that commas divide with a colon each ("Yield,24 biscuits,," as "Yield: 24 biscuits"), and for how many with its word ("For: 8")."""
     found = [_FIELD.match(row) for row in rows]
     told = [_FOR.sub("Serves: ", row) for row in rows]
+    written = [n for n, row in enumerate(rows) if row.strip()]
+    if len(written) > 1 and _SO_MANY.fullmatch(rows[written[1]]):
+        told[written[1]] = f"Serves: {rows[written[1]].strip()}"  # "six", below the name
     if sum(one is not None for one in found) < LEAST_FIELDS:
         return told
     return [f"{one['asks']}: {one['told']}" if one else row for row, one in zip(told, found, strict=True)]
+
+
+# "plain flour            225", under "g"
+_UNIT_OVER = re.compile(r"\s*(?:in\s+)?(?P<unit>g|gr|gms?|grams?|grammes|ml|oz)\s*:?\s*", re.I)
+_BARE_BEHIND = re.compile(
+    r"^\s*(?P<name>[^\W\d_][^|\t]{1,40}?)(?:\s{2,}|\s*[|\t]\s*|\s*\.{3,}\s*)(?P<number>\d+(?:[.,]\d+)?)\s*$"
+)
+
+
+def under_a_unit(rows: list[str]) -> list[str]:
+    """Return the rows of a table whose numbers stand bare under a unit by itself with that unit behind each: "plain flour      225", under "g"."""
+    head = next((n for n, row in enumerate(rows) if _UNIT_OVER.fullmatch(row)), None)
+    if head is None:
+        return rows
+    found = [_BARE_BEHIND.match(row) if n > head else None for n, row in enumerate(rows)]
+    if sum(one is not None for one in found) < LEAST_MARKED:
+        return rows
+    unit = rows[head].strip(" :").lower().removeprefix("in ")
+    told = [f"{one['name']}   {one['number']} {unit}" if one else row for row, one in zip(rows, found, strict=True)]
+    return [*told[:head], "---", *told[head + 1 :]]

@@ -193,6 +193,6 @@ _FOR_BEHIND = re.compile(
 )
 _TIMES = re.compile(r"(?:\s+[x×]\s*([1-9]\d?)|,\s+([1-9]\d?) of(?: them)?)$", re.I)
 _FOR_SO_MANY = re.compile(
-    r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\((?:[^()\d]*|or\b[^()]*)\)\W*)?$",
+    r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\((?:[^()\d]*|or\b[^()]*|[^()]*\b(?:min\w*|hours?|hrs?)\b[^()]*)\)\W*)?$",
     re.I,
 )

@@ -134,18 +134,27 @@ def _after_its_part(text: str) -> list[str]:
 _TOPPED = re.compile(r"(top|topping|garnish|decoration)\s*:\s+([a-z]+(?: [a-z]+){0,2})", re.I)
 
 
-def _headed(prefix: str, rest: str) -> list[str]:
-    """Return a part's name and its foods, where one line tells both ("Filling: 2 eggs, 100 g sugar"); none where it tells something else."""
-    if _FOR_THE_END.fullmatch(prefix) and not re.search(r"[\d.]", rest):
+def _for_the_end(prefix: str, rest: str) -> list[str]:
+    """Return the foods behind words that say what is done with them in the end ("To finish: 50 g sugar, mint"); none where they say something else."""
+    if not _FOR_THE_END.fullmatch(prefix):
+        return []
+    if not re.search(r"[\d.]", rest):
         named = re.split(r",?\s+(?:and|&)\s+|,\s*", rest)
         if all(len(one.split()) <= LONGEST_NAME for one in named):
-            return [f"{prefix}:", *named]
-    if _FOR_THE_END.fullmatch(prefix) and (
-        begins_food(rest) or FOOD_THEN_AMOUNT.match(rest) or AMOUNT_BEHIND.match(rest)
-    ):
-        return [f"{prefix}:", *foods_apart(rest)]  # "To coat: 400 g desiccated coconut"
-    if _FOR_THE_END.fullmatch(prefix) and (some := _some_measured(rest)):
-        return [f"{prefix}:", *some]
+            return named
+    if begins_food(rest) or FOOD_THEN_AMOUNT.match(rest) or AMOUNT_BEHIND.match(rest):
+        return foods_apart(rest)  # "To coat: 400 g desiccated coconut"
+    if made_of := _MADE_OF.fullmatch(rest):
+        parts = re.split(r"\s*(?:\+|&|,|\band\b)\s*", made_of[1])
+        if all(map(begins_food, parts)):
+            return parts  # "To finish: cinnamon sugar (2 tbsp sugar + 1/2 tsp cinnamon)"
+    return _some_measured(rest)
+
+
+def _headed(prefix: str, rest: str) -> list[str]:
+    """Return a part's name and its foods, where one line tells both ("Filling: 2 eggs, 100 g sugar"); none where it tells something else."""
+    if ends := _for_the_end(prefix, rest):
+        return [f"{prefix}:", *ends]
     rest = _OR_BOUGHT.sub("", rest)
     if bare := _bare_foods(rest) or amounts_behind(rest, LEAST_BEHIND_A_DEED):
         return [f"{prefix}:", *bare]
@@ -174,6 +183,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
     return [f"{prefix}:", *foods, last, *method]
 
 
+_MADE_OF = re.compile(r"[a-z][a-z ]{2,30}\(([^()]*\d[^()]*(?:\+|&|,|\band\b)[^()]*)\)\.?", re.I)
 # Words that lead in what goes in, and name no part.
 LEADS_THE_LIST = re.compile(
     r"(?:I|we|you|it|this|my|our)\b|.*\b(?:use|need|takes|wants)\b|what\b.*\byou\b.*\b(?:want|need|use|require|be)",

@@ -38,6 +38,7 @@ def split_line(text: str) -> tuple[str, ...]:
         or _summed(text)
         or _both_to_serve(text)
         or _both_weighed(text)
+        or _both_measured_behind(text)
         or _tossed_with(text)
         or _spread_with(text)
         or _soaked_in(text)
@@ -129,6 +130,20 @@ def _both_weighed(text: str) -> list[str] | None:
 
 _BOTH_WEIGHED = re.compile(
     r"^(?P<all>[^()]+)\((?:about\s+)?(?P<one>\d+\s*g)\s+[a-z]+\s+(?:and|\+|plus)\s+(?P<two>\d+\s*g\s+[a-z]+)\)$", re.I
+)
+
+
+def _both_measured_behind(text: str) -> list[str] | None:
+    """Read "jam 150 g and double cream 200 ml to fill": two foods, the amount of each behind it."""
+    both = _MEASURED_BEHIND.match(text)
+    return (
+        [f"{both['much']} {both['one']}{both['use']}", f"{both['more']} {both['two']}{both['use']}"] if both else None
+    )
+
+
+_MEASURED_BEHIND = re.compile(
+    r"^(?P<one>[^\W\d_]+(?: [^\W\d_]+){0,2}) (?P<much>\d+ ?(?:g|ml|oz|tbsp|tsp|cups?)) (?:and|&|\+|plus) (?P<two>(?!extra\b|more\b)[^\W\d_]+(?: [^\W\d_]+){0,2}) (?P<more>\d+ ?(?:g|ml|oz|tbsp|tsp|cups?))(?P<use>,? (?:to|for) [a-z ]+)?$",
+    re.I,
 )
 
 
