@@ -250,6 +250,9 @@ _BOILS = re.compile(
     r"\bboil(?!ing water)|caramel|\bamber\b|soft[- ]?ball|crack|thermometer|\bsyrup\b|dissolv|simmer", re.I
 )
 _NEVER_BAKED = re.compile(r"\braw\b|\bno[- ]?bake\b|\bunbaked\b|\bfridge\b|\bicebox\b", re.I)
+_NO_BAKE = re.compile(r"\b(?:no[- ]?bake|unbaked)\b", re.I)
+# How loudly a title that says so speaks for what is mixed and set [score] (judgement).
+UNBAKED = 2.0
 _FRIES = re.compile(r"\bfr(?:y|ies|ied|ying)\b(?!\s+pan)|\bhot (?:oil|fat)\b|\bdeep[- ]", re.I)
 _FREEZES = re.compile(
     r"\bfr(?:eez|oze)|\bchurn|\bice[- ]cream\b|\bsorbet|\bgranita|\bkulfi|\bgelato|\bloll(?:y|ies)\b|\bpopsicle|\bsemifreddo|\bmachine\b",
@@ -262,6 +265,8 @@ OVEN, OVEN_FOR_A_PART, BAKED_INSTEAD, TOLD_AT_LENGTH, TOLD_IN_SHORT = 3.0, 0.3, 
 def _by_heat(score: dict[str, float], formula: Formula) -> None:
     """Lower what can't be: a thing that is never baked where the oven is on, and a baked one where it is not."""
     is_hot = formula.oven is not None or bool(_HEAT.search(formula.method))
+    if not is_hot and _NO_BAKE.search(formula.title):
+        score["no_bake"] += UNBAKED  # "No-Bake Oat Cookies"
     weight = 1.0 if len(formula.components) == 1 else OVEN_FOR_A_PART
     for family in families().values():
         is_cold = bool({"unheated", "unheated_starch"} & family.traits)
@@ -279,7 +284,8 @@ def _by_heat(score: dict[str, float], formula: Formula) -> None:
         ):
             # Doughnuts that are baked are called what those are that are fried.
             is_baked_instead = "fried" in family.traits and _said(formula.title, "name").get(family.key, 0.0) > 0
-            score[family.key] -= BAKED_INSTEAD if is_baked_instead else OVEN
+            is_said = family.is_baked and not is_hot and _NEVER_BAKED.search(formula.title) is not None
+            score[family.key] -= BAKED_INSTEAD if is_baked_instead else (1 + is_said) * OVEN
             if is_baked_instead:
                 score["quick_bread"] += OVEN
 
