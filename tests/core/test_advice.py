@@ -154,10 +154,15 @@ class Cautions(CloseTo):
             ("frosting", "stays cold"), ("sauce", "stick blender"),
         ):  # fmt: skip
             with self.subTest(kind):
-                self.assertTrue(any(words in line for line in cautions(batter(4, milk=100), set(), [families()[kind]])))
-                self.assertFalse(
-                    any(words in line for line in cautions(batter(4, milk=100), set(), [families()["butter_cake"]]))
-                )
+                raw = batter(4, milk=100, plain_flour=50)
+                self.assertTrue(any(words in line for line in cautions(raw, set(), [families()[kind]])))
+                self.assertFalse(any(words in line for line in cautions(raw, set(), [families()["butter_cake"]])))
+
+    def test_what_is_baked_is_not_said_to_be_raw(self) -> None:
+        """Common practice: a crumb base under a baked filling goes into the oven; dates and nuts hold nothing raw."""
+        base, filling = families()["crumb_crust"], families()["cheesecake"]
+        self.assertFalse(any("heat-treated" in x for x in cautions(batter(8, plain_flour=25), set(), [base, filling])))
+        self.assertFalse(any("heat-treated" in x for x in cautions(batter(8, medjool_date=100), set(), [base])))
 
     def test_polyols_by_the_portion(self) -> None:
         many, few = batter(4, xylitol=60, milk=100), batter(8, xylitol=60, milk=100)

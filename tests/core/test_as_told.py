@@ -37,6 +37,17 @@ class OwnWords(unittest.TestCase):
         self.assertEqual(told("orange_zest"), "1 orange")
         self.assertEqual(told("egg_yolk"), "1")
 
+    def test_a_strip_is_of_its_own_food_and_a_dessertspoon_stays(self) -> None:
+        formula = formula_of(
+            "Custard\nServes 4\n500 ml milk\n1 dessertspoon sugar\n1 strip lemon peel + 1 cinnamon stick\n4 egg yolks"
+        )
+        said = {
+            line.ingredient.key: own_amount(formula, n, line.ingredient.key, line.grams)
+            for n, line in enumerate(formula.lines)
+        }
+        self.assertEqual((said["lemon_zest"], said["white_sugar"]), ("1 strip", "1 dessertspoon"))
+        self.assertNotIn("strip", said["cinnamon"])
+
     def test_spoons_and_pods_stay_and_what_moved_is_weighed(self) -> None:
         self.assertEqual((told("baking_powder"), told("vanilla_pod")), ("1½ tsp", "1"))
         self.assertEqual(told("icing_sugar", 60.0), "")

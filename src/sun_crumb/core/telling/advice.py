@@ -111,6 +111,12 @@ def _sitting(formula: Formula) -> str:
     return f"{portion} holds {told}, {both}{together:.1f} times what a sitting bears: {there[0][1].words}."
 
 
+def _stays_raw(formula: Formula, kinds: Iterable[Family]) -> bool:
+    """Return whether what must not be eaten raw goes into a recipe of which no part is baked."""
+    is_baked = formula.oven is not None or any(kind.is_baked for kind in kinds)
+    return not is_baked and any("raw" in line.ingredient.tags for line in formula.lines if line.grams > 0)
+
+
 # What a spoon may pass it by.
 SITTING_SLACK = 0.01
 
@@ -143,7 +149,12 @@ def cautions(formula: Formula, added: set[str], kinds: Iterable[Family] = ()) ->
     ):
         found.insert(0, rows["syrup_claim"]["words"])
     kinds = list(kinds)
-    found += [row["words"] for row in rows.values() if any(kind.is_among(row["families"].split()) for kind in kinds)]
+    found += [
+        row["words"]
+        for row in rows.values()
+        if any(kind.is_among(row["families"].split()) for kind in kinds)
+        and (row["key"] != "raw_no_bake" or _stays_raw(formula, kinds))
+    ]
     if added:
         found.append(rows["keeping"]["words"])
     found.append(rows["diabetes"]["words"])

@@ -20,6 +20,7 @@ from sun_crumb.core.reading.words import FORMS
 _AS_TOLD = (
     "tsp",
     "tbsp",
+    "dessertspoon",
     "cup",
     "ml",
     "cl",
@@ -89,7 +90,7 @@ def own_amount(before: Formula, at: int | None, food: str, grams: float) -> str:
         many = "" if fruit["count"].lower() in ("1", "½", "a", "an", "one", "half a", "half an") else "s"
         return f"{fruit['count']} {fruit['fruit']}{many}".lower()
     parsed = parse_line(said)
-    if (strips := _STRIPS.search(before.lines[at].text)) and was.ingredient.has_role("flavour"):
+    if (strips := _STRIPS.search(said or was.text)) and was.ingredient.has_role("flavour"):
         return strips[0].lower()
     if not parsed.sums and was.ingredient.has_role("flavour") and "leaf" in {m.unit for m in was.ingredient.measures}:
         return "a little"  # "Mint", to finish with
