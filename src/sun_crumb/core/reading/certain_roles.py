@@ -6,6 +6,7 @@ import re
 from collections.abc import Callable, Mapping, Sequence
 from itertools import pairwise
 
+from sun_crumb.core.reading.dessert_words import holds_a_dessert
 from sun_crumb.core.reading.food_ends import begins_food
 from sun_crumb.core.reading.headings import names_a_part
 from sun_crumb.core.reading.known import Known
@@ -19,7 +20,7 @@ from sun_crumb.core.reading.page_lines import (
     table_heads,
 )
 from sun_crumb.core.reading.physical import Physical, Statement
-from sun_crumb.core.reading.portion_asides import bare_count
+from sun_crumb.core.reading.portion_asides import bare_count, of_title
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.telegraphic_steps import telegraphic_steps
@@ -43,6 +44,7 @@ def certain_roles(
         What the pantry says of each statement, and of any other.
     """
     return {
+        **_named_and_counted(found),
         **of_a_page(found),
         **below_the_page(found, told),
         **table_heads(lines),
@@ -73,6 +75,20 @@ def _lists_first(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[
 
 # Such a share of what a line tells is foods with their amounts, where it is a list (judgement).
 MOST_OF_IT = 0.75
+
+
+def _named_and_counted(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the line that a text begins with where it names a dessert, and how many behind it: "Cake, honey & spice. 2 loaves. Each 10 slices."."""
+    first = found[0].line.raw.strip(" *#_=:") if found else ""
+    name, said = of_title(first)
+    is_named = said is not None and said.count is not None and holds_a_dessert(name) and _NAME.fullmatch(name)
+    is_short = len(first.split()) <= MOST_WORDS_OF_A_NAME and sum(s.line is found[0].line for s in found) == 1
+    return {found[0].line.number: "title"} if is_named and is_short and not begins_food(first) else {}
+
+
+_NAME = re.compile(r"[A-Z][^\d:;!?]{3,60}")
+# A name and how many has so many words at most (judgement).
+MOST_WORDS_OF_A_NAME = 14
 
 
 def _portions_first(found: Sequence[Statement]) -> dict[int, Role]:

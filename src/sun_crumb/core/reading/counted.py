@@ -64,18 +64,21 @@ def without_groups(rows: list[str]) -> list[str]:
 
 
 # "A: 100 g butter", "B: 2 eggs; 80 g sugar": which bowl they go in
+_SMALL_LETTER = re.compile(r"^\s*(?P<letter>[a-k])[.)]\s+(?=[\w½¼¾⅓⅔⅛])")
 _LETTER = re.compile(r"^\s*(?P<letter>[A-H])\s*(?:[:.)=]|\s[-–—])\s*(?=[\d½¼¾⅓⅔⅛]|an?\s|pinch\b)")
 
 
 def without_letters(rows: list[str]) -> list[str]:
-    """Return lines without the letters that mark, from A on, which bowl the foods of each go in."""
-    found = [(n, one) for n, row in enumerate(rows) if (one := _LETTER.match(row))]
-    letters = [one["letter"] for _, one in found]
-    if len(found) < LEAST_LETTERED or letters != [chr(ord("A") + n) for n in range(len(letters))]:
-        return rows
+    """Return lines without the letters that mark, from A on, which bowl the foods of each go in, or count the foods of a list: "a. 400 ml cream"."""
     told = list(rows)
-    for n, one in found:
-        told[n] = rows[n][one.end() :]
+    for form, first in ((_LETTER, "A"), (_SMALL_LETTER, "a")):
+        found = [(n, one) for n, row in enumerate(rows) if (one := form.match(row))]
+        letters = [one["letter"] for _, one in found]
+        said = [rows[n][one.end() :] for n, one in found]
+        is_counted = letters == [chr(ord(first) + n) for n in range(len(letters))]
+        if is_counted and len(found) >= LEAST_LETTERED and (first == "A" or are_foods(said)):
+            for n, one in found:
+                told[n] = rows[n][one.end() :]
     return told
 
 

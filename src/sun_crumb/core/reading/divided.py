@@ -13,7 +13,9 @@ from sun_crumb.core.reading.words import word_list
 # A full stop that divides two foods.
 _STOP = re.compile(r"(?<=[a-z)])\.\s+(?=[\d½¼¾⅓⅔⅛]|an? |pinch|half |grated |zest |juice )", re.I)
 # "1 egg + 1 yolk", "zest & juice": signs that join as often as they divide.
-_WEAK = (_STOP, re.compile(r"\s+:\s+"), re.compile(r"\s+\+\s+"), re.compile(r"\s+&\s+"))
+# "3 whites/180 g caster/30 g raspberries"
+_GLUED_SLASH = re.compile(r"(?<=[a-z)])/(?=[\d½¼¾⅓⅔])")
+_WEAK = (_STOP, _GLUED_SLASH, re.compile(r"\s+:\s+"), re.compile(r"\s+\+\s+"), re.compile(r"\s+&\s+"))
 # The signs that may divide foods, those first that stand for nothing else.
 _SIGNS = (
     *tuple(

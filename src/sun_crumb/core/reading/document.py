@@ -56,6 +56,11 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     roles = roles_of(found, [told[s.text] for s in found], forced)
     for n in greetings(found):
         roles[n] = "chatter"
+    for n in range(1, len(found) - 1):
+        # Among foods what bears an amount is asked about, whatever it is: nothing is lost unsaid.
+        is_among = roles[n - 1] == roles[n + 1] == "food" and roles[n] in ("junk", "chatter")
+        if is_among and told[found[n].text].has_unit and found[n].line.number not in forced:
+            roles[n] = "food"
     if sum(role == "food" and told[s.text].has_food for s, role in zip(found, roles, strict=True)) < LEAST_LISTED:
         roles = [_of_sentences(statement, role, known) for statement, role in zip(found, roles, strict=True)]
     pieces = with_title(_joined(found, roles))
@@ -131,7 +136,7 @@ def _completes(pieces: list[Piece], role: Role, text: str) -> bool:
     if role != "food" or not pieces or pieces[-1].role != "food" or not _AMOUNT_FIRST.match(pieces[-1].text):
         return False
     return not re.search(
-        r"[^\W\d_]{3,}",
+        r"[^\W\d_]{3,}|\bb\.?\s?p\b",
         re.sub(r"\b(?:cups?|tbsps?|tsps?|grams?|tablespoons?|teaspoons?|large|small|medium)\b", "", pieces[-1].text),
     ) and not re.match(r"\d", text)
 

@@ -40,6 +40,8 @@ _DRAWN = (
 )
 # "2 c. à s. de sucre", "1 cuil. à café": spoons in French
 _FRENCH_SPOON = re.compile(r"(?<=[\d½¼¾])\s*c(?:uil(?:l[eè]res?)?)?\.?\s*à\s*\.?\s*(?P<kind>soupe|café|s|c)\b\.?", re.I)
+# "½ tsp cinnamon -> + pinch of salt"
+_AND_MORE = re.compile(r"\s*[-=]+>\s*\+\s*")
 # "12 slices ea."
 _EACH = re.compile(r"(?<=[a-z] )ea\b\.?(?=\W*$|[),;])")
 _QUOTE = re.compile(r"^\s*(?:[>|]\s?)+(?![-=])")
@@ -93,6 +95,7 @@ def _row(row: str) -> str:
         row = _FRENCH_SPOON.sub(lambda found: " tbsp" if found["kind"][0] in "sS" else " tsp", row)
         for drawn, word in _DRAWN:
             row = drawn.sub(word, row)
+    row = _AND_MORE.sub(" + ", row.replace("±", "about ") if "±" in row else row)
     row = _TENS_ABROAD.sub(lambda found: f"{_SO_MANY[found[1].lower()]} ", row)
     return figures_again(_EACH.sub("each", row))
 

@@ -163,7 +163,7 @@ def begins_food(text: str) -> bool:
         and re.match(r"(?:two-|three-)?(?:half|thirds?|quarters?)", text)
     ):
         return False  # "two-thirds ground, the rest chopped"
-    if amount.unit is None and not re.match(r"\d|a\b|an\b|" + "|".join(rf"{w}\b" for w in WORDS), text, re.I):
+    if amount.unit is None and not re.match(r"\d|[½¼¾⅓⅔]|a\b|an\b|" + "|".join(rf"{w}\b" for w in WORDS), text, re.I):
         return False
     # "for dusting", "about 120 g": the same food still.
     return (
@@ -171,7 +171,7 @@ def begins_food(text: str) -> bool:
             re.match(
                 # "225 g/8 oz digestives": the amount again.
                 r"(?:\s*(?:\+|plus\b)\s*[\d½⅓⅔¼¾⅛][\d½⅓⅔¼¾⅛./ ]*\s*(?:cups?|tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|oz)\b\.?)?"  # "3/4 cup + 2 tbsp milk"
-                r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|if\b|each\b|more\b|extra\b(?!\s+(?:egg\s+)?(?:yolk|white)s?\b)|flesh\b|peeled\b|prepared\b|net\b|drained\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b|(?:(?:loaf|cake|round|square|sandwich|springform)\s+)?(?:tin|pan|dish)\b)(?:[^\W\d_]{2,}|b\.\s?(?=powder\b|soda\b)|(?:[a-z]\.\s?){1,}[a-z]{3,})",
+                r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|if\b|each\b|more\b|extra\b(?!\s+(?:egg\s+)?(?:yolk|white)s?\b)|flesh\b|peeled\b|prepared\b|net\b|drained\b|juiced\b|zested\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b|(?:(?:loaf|cake|round|square|sandwich|springform)\s+)?(?:tin|pan|dish)\b)(?:d['’])?(?:[^\W\d_]{2,}|b\.?\s?p\b|b\.\s?(?=powder\b|soda\b)|(?:[a-z]\.\s?){1,}[a-z]{3,})",
                 rest,
                 re.I,
             )

@@ -56,6 +56,7 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
         .replace("step-by-step", "step by step")
     )
     bare = re.sub(r"^(?:(?:step\s+)?\d+\s*[.)]|step\s+\d+\s*[-–—:])\s*", "", bare).strip()
+    bare = re.sub(r"^t-?\d?,\s*", "", bare)  # "T-1, evening"
     if re.fullmatch(r"step\s+(?:\d{1,2}|one|two|three|four|five|six)", bare):
         return "method"
     for kind in ("ingredients", "method", "notes", "stage"):

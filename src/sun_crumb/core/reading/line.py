@@ -26,7 +26,7 @@ _OPTIONAL = re.compile(
 # "2 tbsp sugar (or 1 if you like it bitter)": another amount, and nothing that may be left out.
 _SO_MANY_IF = re.compile(r"\bor\s+(?:just\s+|only\s+)?[\d½¼¾][\d/½¼¾]*(?:\s*[a-z]+)?\s+if\b", re.I)
 PAREN = re.compile(r"[(\[]([^()\[\]]*)[)\]]")
-_OF = re.compile(r"^\s*(?:(?:of|di|de)\b|-|–|:)?\s*", re.I)
+_OF = re.compile(r"^\s*(?:(?:of|di|de)\b|d['’]|-|–|:)?\s*", re.I)
 _JOIN = re.compile(
     r"^\s*(?:(?P<sum>\+|plus|and|&)|(?P<less>minus|less)(?=\s)|(?P<also>/|\||or|=|,|;|\[|\(|equals|i\.e\.|(?P<dash>[-–—])))\s*",
     re.I,
@@ -41,7 +41,7 @@ _LAST_PINCH = re.compile(
 )
 _ADDED = re.compile(r"\s+(?:\+|plus|and)\s+(?P<amount>[\d½⅓⅔¼¾⅛][^a-z]*[a-z]+\.?)$", re.I)
 _STOP = re.compile(
-    r"\s*(?:,|;|\s(?=for\s+(?:the|your|each)\s+[a-z]+(?:\s+[a-z]+)?\W*$)|\s(?=(?:soaked|steeped|plumped|dissolved|slaked|boiled|simmered|poached|stewed)\s+in\b|overnight\W*$)|\s[-–—]\s|(?<=[^\W\d_]{6})\.\s|(?<=[^\W\d_]{2})\.\s(?=[A-Z(])|\s(?=(?:pour|für|per|para|för|voor)\s+(?:l[ea]|les|den|die|das|il|el|het|de)?\s*(?:moule|plaque|form|blech|stampo|teglia|molde|formen|bakvorm)\b)|\s(?=(?:para\s+(?:rebozar|freír|espolvorear|decorar|engrasar|servir)|per\s+(?:spolverizzare|friggere|decorare|servire|guarnire)|pour\s+(?:saupoudrer|caraméliser|la\s+friture|servir|décorer)|zum\s+(?:bestäuben|frittieren|ausbacken|bestreuen|garnieren|verzieren)|till\s+(?:garnering|pudring|servering|pensling|formen|rullning)|til\s+(?:pynt|drys|servering))\b)|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|dip\b|get it\b|loosen|thin\b|bind\b|moisten|slacken|taste|serve|grease|decorate|garnish|finish|fill\b|sandwich\b|tops?\b|roll\b|sprinkle|(?:bottom|base of the tin)\b|tins?\b|pans?\b|dish\b|moulds?\b|molds?\b|trays?\b|ramekins?\b|bowl\b|coat|drizzle|(?:caramel|sauce|glaze|custard|syrup|crust|base|crumble|pastry|sponge|batter|meringue|topping|filling|icing|frosting|dough|cake|streusel)\W*$)))\s*",
+    r"\s*(?:,|;|\s(?=for\s+(?:the|your|each)\s+[a-z]+(?:\s+[a-z]+)?\W*$)|\s(?=(?:soaked|steeped|plumped|dissolved|slaked|boiled|simmered|poached|stewed)\s+in\b|overnight\W*$)|\s[-–—]\s|(?<=[^\W\d_]{6})\.\s|(?<=[^\W\d_]{2})\.\s(?=[A-Z(])|\s(?=(?:pour|für|per|para|för|voor)\s+(?:l[ea]|les|den|die|das|il|el|het|de)?\s*(?:moule|plaque|form|blech|stampo|teglia|molde|formen|bakvorm)\b)|\s(?=(?:para\s+(?:rebozar|freír|espolvorear|decorar|engrasar|servir)|per\s+(?:spolverizzare|friggere|decorare|servire|guarnire)|pour\s+(?:saupoudrer|caraméliser|la\s+friture|servir|décorer)|zum\s+[^\W\d_]{4,}en|till\s+(?:garnering|pudring|servering|pensling|formen|rullning)|til\s+(?:pynt|drys|servering))\b)|\s+(?:for|to)\s+(?=(?:the\s+)?(?:\w+ing\b|dust|dip\b|get it\b|loosen|thin\b|bind\b|moisten|slacken|taste|serve|grease|decorate|garnish|finish|fill\b|sandwich\b|tops?\b|roll\b|sprinkle|(?:bottom|base of the tin)\b|tins?\b|pans?\b|dish\b|moulds?\b|molds?\b|trays?\b|ramekins?\b|bowl\b|coat|drizzle|(?:caramel|sauce|glaze|custard|syrup|crust|base|crumble|pastry|sponge|batter|meringue|topping|filling|icing|frosting|dough|cake|streusel)\W*$)))\s*",
     re.I,
 )
 # "1 lb 2 oz": the smaller unit after the larger one is added.

@@ -28,7 +28,11 @@ def no_food_lines(found: Sequence[Statement]) -> dict[int, Role]:
         **{s.line.number: "junk" for s in apart if _says_no_food(s)},
         **_labels(found),
         **{s.line.number: "step" for s in found[1:] if _counts_first(s.text)},
-        **{s.line.number: "note" for s in found if _VARIES.match(s.text) or _OF_ITSELF.fullmatch(s.text)},
+        **{
+            s.line.number: "note"
+            for s in found
+            if _VARIES.match(s.text) or _OF_ITSELF.fullmatch(s.text) or _MEASURED_IN.fullmatch(s.text)
+        },
     }
 
 
@@ -87,6 +91,10 @@ _SO_MANY_JARS = r"\W*(?:about\s+|approx\.?\s+)?\d{1,2}\s+(?:small\s+|large\s+)?(
 _SAYS_NO_FOOD = re.compile(
     f"{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}",
     re.I,
+)
+# "(all g except eggs)"
+_MEASURED_IN = re.compile(
+    r"\W*(?:all|everything|weights?|amounts?|quantities)\b[^\d.]{0,24}\b(?:g|grams?|grammes?)\b[^\d.]{0,30}", re.I
 )
 # "a third of the base mix": what is made above, and no food of its own
 _OF_ITSELF = re.compile(

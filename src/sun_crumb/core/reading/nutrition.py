@@ -15,6 +15,9 @@ _NUTRIENT = re.compile(
 )
 
 
+# A list tells these too; so many lines on either side another figure tells which it is [1] (judgement).
+_ALSO_FOOD = re.compile(r"\W*(?:sugars?|salt|fat)\b", re.I)
+NEAR = 4
 # What introduces figures of nutrition on one line, and a figure as it then stands there: "120 kcal", "8 g fat".
 _NUTRITION_SAID = re.compile(
     r"\b(?:nutrition\w*|per (?:serving|portion|slice|piece|biscuit|cookie|muffin|bar|square|cupcake|scone|bun|ball|brownie|pancake|each))\b[^.]{0,40}?:?\s*$",
@@ -34,6 +37,9 @@ def take_out_nutrition(found: Sequence[Statement], own: list[set[str]]) -> None:
         if is_said:
             own[n] = {"junk_word", "short"}
             continue
+        near = found[max(n - NEAR, 0) : n + NEAR + 1]
+        if not any(_NUTRIENT.match(s.text) and not _ALSO_FOOD.match(s.text) for s in near):
+            continue  # "sugar 60" and "salt 10", among flour and eggs
         if _NUTRIENT.match(found[n].text) and (
             _NUTRIENT.match(found[n - 1].text)
             or "heading_notes" in own[n - 1]

@@ -22,6 +22,8 @@ MOST_HEAD_LINES, LEAST_LEADS, LAST_LINES = 3, 3, 2
 def of_a_page(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the lines that a page begins with, where one of the first leads to its other pages: the site's name and that."""
     for n, statement in enumerate(found[:MOST_HEAD_LINES]):
+        if _TRAIL.fullmatch(statement.line.raw):
+            return {s.line.number: "junk" for s in found if s.line.number <= statement.line.number}
         words = set(re.findall(r"[a-z]+", statement.text.lower()))
         if len(words & word_list("page_lead")) >= LEAST_LEADS and not re.search(r"\d", statement.text):
             return {s.line.number: "junk" for s in found[: n + 1]}
@@ -76,6 +78,8 @@ def greetings(found: Sequence[Statement]) -> list[int]:
     return [n for n in sorted(ends) if _GREETS.fullmatch(found[n].raw.strip())]
 
 
+# "Home › Cakes › Rhubarb"
+_TRAIL = re.compile(r"[^\d›»]{2,60}(?:\s[›»]\s[^\d›»]{2,40}){2,6}")
 _ASKS_A_NAME = frozenset({"name", "title", "recipe name", "recipe title", "name of recipe", "name of dish", "dish"})
 # What stands over the words of readers, whatever these weighed.
 _READERS = re.compile(

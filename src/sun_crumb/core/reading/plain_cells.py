@@ -77,6 +77,29 @@ _FIELD = re.compile(
     re.I,
 )
 _FOR = re.compile(r"^\s*(?:for|pour|für|per|para|för|til|voor)\s*:\s*(?=\d{1,2}\b(?!\s*(?:g|ml|kg)\b))", re.I)
+# "Date: ____  Name of dish: Gooseberry Fool   For: 6"
+_FORM = re.compile(
+    r"^.{0,60}?\b(?:name of (?:the )?(?:dish|recipe|dessert)|recipe name|dish|title)\s*:\s*(?P<name>[^:\t]{3,60}?)\s{2,}(?:[^:]{2,20}:\s*[^:]{0,20}\s{2,})*?(?:for|serves|makes|portions|yield)\s*:?\s*(?P<count>\d{1,3})\b.*$",
+    re.I,
+)
+
+
+# "Ingredients:      Walnut layer cake      Directions:"
+_BETWEEN_HEADS = re.compile(
+    r"^\s*(?:ingredients|you need)\s*:?\s{3,}(?P<name>[^\W\d_][^\d:]{3,50}?)\s{3,}(?:directions|method|instructions|how)\s*:?\s*$",
+    re.I,
+)
+
+
+def _in_one_form(row: str) -> str:
+    """Return a line that asks for the dessert's name and for how many it is with what it is told alone: "Gooseberry Fool - serves 6"."""
+    if between := _BETWEEN_HEADS.match(row):
+        return between["name"]
+    form = _FORM.match(row)
+    is_all = form is not None and not re.search(r"\b(?:oven|temp|bake)\b", row, re.I)
+    return f"{form['name'].strip(' _')} - serves {form['count']}" if form and is_all else row
+
+
 _SO_MANY = re.compile(r"\s*(?:two|three|four|five|six|eight|ten|twelve|sixteen)\s*", re.I)
 # So many fields are the head of a table (judgement).
 LEAST_FIELDS = 2
@@ -85,7 +108,7 @@ LEAST_FIELDS = 2
 def in_fields(rows: list[str]) -> list[str]:
     """Return the fields over a table that commas divide with a colon each ("Yield,24 biscuits,," as "Yield: 24 biscuits"), and for how many with its word ("For: 8")."""
     found = [_FIELD.match(row) for row in rows]
-    told = [_FOR.sub("Serves: ", row) for row in rows]
+    told = [_FOR.sub("Serves: ", _in_one_form(row)) for row in rows]
     written = [n for n, row in enumerate(rows) if row.strip()]
     if len(written) > 1 and _SO_MANY.fullmatch(rows[written[1]]):
         told[written[1]] = f"Serves: {rows[written[1]].strip()}"  # "six", below the name

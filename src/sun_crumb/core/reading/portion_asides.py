@@ -9,7 +9,7 @@ from sun_crumb.core.reading.counts import (
     counting_words,
     read_count,
 )
-from sun_crumb.core.reading.portion_cues import EACH_ONE, Stated, counts_after, of_counts, statements
+from sun_crumb.core.reading.portion_cues import EACH_ONE, WHOLES_THEN_EACH, Stated, counts_after, of_counts, statements
 
 # "(about 18 large)": a line in brackets, under the name.
 _ABOUT_SO_MANY = re.compile(
@@ -48,7 +48,7 @@ _ISH = re.compile(r"\b(\d{1,3})[ -]?ish\s+(?=[a-z])", re.I)
 
 def bare_count(text: str) -> Stated | None:
     """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
-    text = _COLD_ASIDE.sub("", _IN_ALL.sub("", text))
+    text = WHOLES_THEN_EACH.sub(r"\1, \2 each", _COLD_ASIDE.sub("", _IN_ALL.sub("", text)))
     told, text = text.strip(), _LABELLED.sub(r"\1", _SHORT_PEOPLE.sub(r"\1 portions", _ISH.sub(r"about \1 ", text)))
     if abroad := _FOR_ABROAD.fullmatch(text):
         return Stated(Count(int(abroad[1]), int(abroad[1]), "serving", "person", 0), "", 0.95, told)  # "Pour 6"
@@ -112,7 +112,7 @@ _NUMBER_ALONE = re.compile(
 )
 _BRACKETED = re.compile(r"[(\[]([^()\[\]]+)[)\]]")
 _ASIDE = re.compile(
-    r"[(\[]([^()\[\]]+)[)\]]|\s/\s+((?:\d|(?:an?|one|two|three|half an?)?\s*dozen).*?)$|\s[–—-]{1,3}\s+(.+?)$|\s+[·•|]\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*((?:(?!\s[-–—]\s).)+)$|:\s*(.+?)$",
+    r"[(\[]([^()\[\]]+)[)\]]|\s/\s+((?:\d|(?:an?|one|two|three|half an?)?\s*dozen).*?)$|\s[–—-]{1,3}\s+(.+?)$|\s+[·•|]\s+(.+?)$|\s{2,}(\S.+?)$|\s((?:yields?|makes|serves|servings)\b.+?)$|,\s*((?:(?!\s[-–—]\s).)+)$|:\s*(.+?)$|\s((?:about|approx\.?|ca\.?)\s+\d{1,3})$",
     re.I,
 )
 
@@ -180,7 +180,10 @@ def _behind_the_name(title: str) -> tuple[str, Stated] | None:
     if slashed := _FOR_BEHIND.search(title):
         return title[: slashed.start()].strip(), Stated(read_count(slashed[1]), "", 0.95, slashed[0].strip(" /|"))
     if (found := _TRAY_OF.search(title)) and (count := read_count(found[1])):
-        return title[: found.start()].strip(" ,:–—-"), Stated(count, "", 0.9, found[0].strip(" ,–—-"))
+        name = title[: found.start()].strip(" ,:–—-")
+        # "Ginger scones (for the fete - tray of 24)"
+        name = name[: name.rindex("(")].strip() if name.count("(") > name.count(")") else name
+        return name, Stated(count, "", 0.9, found[0].strip(" ,–—-"))
     if behind := _EATERS_BEHIND.search(title):
         return title[: behind.start()].strip(), Stated(read_count(behind[1]), "", 0.95, behind[1])
     return None

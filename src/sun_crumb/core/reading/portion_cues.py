@@ -24,7 +24,7 @@ _CUES = (
     (
         "sure",
         r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|who\s+for\s*:|for\s+(?:how\s+many|whom?)\s*[:?]|batch(?:\s+size)?\s*:|dos[ei]s?(?:\s+(?:per|for)|(?=\s*:))|does\s+(?=(?:about\s+)?[\w–-]+\s+(?:of us|people)\b)|(?<![a-z] )does\s+(?=(?:about\s+)?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\s*(?:[.!,]|w/|with\b|or\s+\d|$))|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|genug\s+für|good\s+for(?=\s+\d{1,2}\s*(?:$|[,.;]|people\b|persons\b|servings\b))|(?:dough|batter|mixture|recipe|quantity|amounts?)\s+for(?=\s+(?:about\s+|approx\.?\s+|around\s+)?\d)|sufficient\s+for|"
-        r"for\s+a\s+(?:crowd|party|group|table|gathering)\s+of|(?:dinner|supper|lunch|party)\s+for(?=\s+\d)|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry|greedy)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:[-–]\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|unidades|uds|unit[àé]s?|sztuk|kekse|plätzchen|galletas|biscuits|biscotti|crêpes|muffins|osoby|os[oó]b)\b))",
+        r"for\s+a\s+(?:crowd|party|group|table|gathering)\s+of|(?:dinner|supper|lunch|party)\s+for(?=\s+\d)|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry|greedy)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s+(?=\d+\s*(?:(?:[-–]|à|a|bis|till|til|tot|o|ou|oder)\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|unidades|uds|unit[àé]s?|sztuk|kekse|plätzchen|galletas|biscuits|biscotti|crêpes|muffins|osoby|os[oó]b)\b))",
     ),
     (
         "made",
@@ -62,6 +62,7 @@ class Stated:
 def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     """Return what a line or sentence says of portions; *base* is how far its place in the recipe is trusted."""
     found = []
+    text = WHOLES_THEN_EACH.sub(r"\1, \2 each", text)
     text = _OR_ABROAD.sub(" or ", _OF_A_TIN.sub(r"\1 ", text))
     text = _OR_MORE.sub(r"\1 \2-\3", _FOR_ANOTHER.sub("", _HYPHENED.sub(": ", text)))
     text = _TWO_APPETITES.sub(r"\1 people or \2 people", _BAKERS_DOZEN.sub("13", text))
@@ -103,6 +104,10 @@ def _for_eaters(found: list[Stated]) -> list[Stated]:
 _OF_A_TIN = re.compile(
     r"\b(two|three|four|six|[2-9])\s+\d{1,2}[½¼¾]?\s*(?:x|×|by)\s*\d{1,2}[½¼¾]?\s*-?(?:inch|in|cm|\"|″)?\s+(?=loaves\b|loaf\b|cakes?\b|tins?\b|pans?\b)",
     re.I,
+)
+# "2 loaves. Each 10 slices."
+WHOLES_THEN_EACH = re.compile(
+    r"\b(\d+\s+(?:loaves|cakes|tins|pans|trays|tarts|pies))[.;]\s+each\s+(\d+\s+[^\W\d_]+)", re.I
 )
 # "1 Haus oder ca. 45 Kekse"
 _OR_ABROAD = re.compile(r"\s(?:oder|ou|oppure|eller)\s(?:ca\.?\s|env\.?\s|circa\s)?(?=\d)", re.I)

@@ -53,7 +53,10 @@ _SO_MANY = re.compile(
     re.I,
 )
 # "Slice when cold (12)."
-_SO_MANY_ASIDE = re.compile(r"\b(?:cut|slice|portion|mark)s?\b[^.;()\d]{0,40}\((?:about\s+)?(\d{1,2})\)", re.I)
+_SO_MANY_ASIDE = re.compile(
+    r"\b(?:cut|slice|portion|mark)s?\b[^.;()\d]{0,40}\((?:about\s+)?(\d{1,2})\)|\b(?:bowls|glasses|pots|ramekins)\s*\((\d{1,2})\)",
+    re.I,
+)
 # "Fill 12 cases 3/4 full."
 _FILLED = re.compile(
     r"(?:\bfill\s+(?:about\s+)?|,\s+(?=\d{1,2}\s+(?:glasses|pots|ramekins|jars)\s*(?:[,.;]|$)))(\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+(?:\w+\s+){0,3}"
@@ -99,7 +102,7 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
     if (told := _CUT_SO_BY.search(sentence)) and is_late:
         return Stated(read_count(str(int(told[1]) * int(told[2]))), "", 0.85, told[0].strip())
     if (asided := _SO_MANY_ASIDE.search(sentence)) and is_late:
-        return Stated(read_count(asided[1]), "", 0.85, asided[0].strip(" ,;"))
+        return Stated(read_count(asided[1] or asided[2]), "", 0.85, asided[0].strip(" ,;"))
     if (many_of := _SO_MANY.search(sentence)) and (count := read_count(many_of[1])) and count.low >= 4:
         # "Cool, cut 24": the finished thing, in the end.
         is_cut = is_late and many_of[0].lower().startswith("cut")

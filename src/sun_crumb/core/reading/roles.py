@@ -357,7 +357,9 @@ def _place_marks(
 
 
 _FOODS = frozenset({"weighed", "counted", "weighed_behind", "plain_food"})
-_JOINED_ON = re.compile(r"(?:and|or|then|with|&)\s+(?!\d)[a-z]|\((?!optional)[a-z][^()\d]{2,30}\)$")
+_JOINED_ON = re.compile(
+    r"(?:and|or|then|with|&)\s+(?!\d)[a-z]|\((?!optional|all\b|weights?\b|amounts?\b|everything\b)[a-z][^()\d]{2,30}\)$"
+)
 _AWAITS_NUMBER = re.compile(r"\b(?:at|for|about|around|to|of|gas|mark|an?other)\s*$", re.I)
 _COUNTED_BY = re.compile(r"(?:min(?:ute)?s?|hours?|hrs?|seconds?|degrees|°|º|cm|inch(?:es)?)\b|[°º]\s?[CF]\b", re.I)
 

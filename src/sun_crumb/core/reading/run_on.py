@@ -34,7 +34,7 @@ _TITLED_AND_COUNTED = re.compile(
 
 def run_on(raw: str) -> list[str]:
     """Return the foods of a line that holds several, each with its amount, or the line as it is."""
-    text = _MARKED.sub("", raw.strip())
+    text = _with_its_kind(_MARKED.sub("", raw.strip()))
     if (
         mixed := re.match(r"^(?:mix|combine|stir|whisk)(?: together)?:\s+(?=[\d½¼¾⅓⅔])", text, re.I)
     ) and "." not in text[mixed.end() : -1]:
@@ -183,6 +183,20 @@ def _headed(prefix: str, rest: str) -> list[str]:
     return [f"{prefix}:", *foods, last, *method]
 
 
+# "Sugar: 200 g white; 100 g brown"
+_KIND_FIRST = re.compile(r"(sugars?|flours?|chocolate|rice)\s*:\s+(.+)$", re.I | re.S)
+
+
+def _with_its_kind(text: str) -> str:
+    """Return a line whose foods are told by their sort alone with the kind that stands over them: "Sugar: 200 g white; 100 g brown"."""
+    led = _KIND_FIRST.match(text)
+    return f"{led[1]}: " + _SORT_ALONE.sub(rf"\1 {led[1].lower().rstrip('s')}", led[2]) if led else text
+
+
+_SORT_ALONE = re.compile(
+    r"(\d[\d.,/]*\s*(?:g|kg|oz|lbs?|cups?|tbsps?|tsps?)\.?\s+(?:(?:light|soft|dark)\s+)?(?:white|brown|caster|icing|granulated|demerara|muscovado|plain|wholemeal|rye|spelt|strong|self-raising|dark|milk|light))(?=\s*(?:[;,.]|$))",
+    re.I,
+)
 _MADE_OF = re.compile(r"[a-z][a-z ]{2,30}\(([^()]*\d[^()]*(?:\+|&|,|\band\b)[^()]*)\)\.?", re.I)
 # Words that lead in what goes in, and name no part.
 LEADS_THE_LIST = re.compile(
