@@ -28,7 +28,7 @@ _SO_MANY = {
     "decina": 10,
     "dozzina": 12,
 }
-_TENS_ABROAD = re.compile(rf"\bun[ea]?\s+({'|'.join(_SO_MANY)})\s+(?:de|di)\s+", re.I)
+_TENS_ABROAD = re.compile(rf"\bun[ea]?\s+({'|'.join(_SO_MANY)})(?:\s+(?:de|di)\s+|(?=\s*[).;,]|\s*$))", re.I)
 # "water (110°F)": how warm it is, and no oven's heat
 _WARMTH = re.compile(
     r"\s*\(\s*(?:about\s+|at\s+)?(?:[2-5]\d\s*°?\s*C|(?:[89]\d|1[0-3]\d)\s*°?\s*F)(?:\s*/\s*\d{2,3}\s*°?\s*[CF])?\s*\)"
@@ -40,8 +40,12 @@ _DRAWN = (
 )
 # "2 c. à s. de sucre", "1 cuil. à café": spoons in French
 _FRENCH_SPOON = re.compile(r"(?<=[\d½¼¾])\s*c(?:uil(?:l[eè]res?)?)?\.?\s*à\s*\.?\s*(?P<kind>soupe|café|s|c)\b\.?", re.I)
+# "Base::oat biscuits 200g::butter 80g"
+_DOUBLE_COLONS, _GLUED = re.compile(r"::"), re.compile(r"\w::\w.*\w::\w")
 # "½ tsp cinnamon -> + pinch of salt"
 _AND_MORE = re.compile(r"\s*[-=]+>\s*\+\s*")
+# "ostie q.b."
+_TO_TASTE = re.compile(r"\bq\.\s?b\.?(?=\W|$)|\bnach Belieben\b|\befter smak\b|\bal gusto\b", re.I)
 # "12 slices ea."
 _EACH = re.compile(r"(?<=[a-z] )ea\b\.?(?=\W*$|[),;])")
 _QUOTE = re.compile(r"^\s*(?:[>|]\s?)+(?![-=])")
@@ -90,11 +94,12 @@ def evened(rows: Sequence[str]) -> list[str]:
 
 def _row(row: str) -> str:
     """Return a line with its blanks, figures and drawn signs as plain ones."""
-    row = _TAB_BEHIND.sub(r"\1 ", _WARMTH.sub("", _BLANKS.sub(" ", row)))
+    row = _TAB_BEHIND.sub(r"\1 ", _TO_TASTE.sub("to taste", _WARMTH.sub("", _BLANKS.sub(" ", row))))
     if not row.isascii():
         row = _FRENCH_SPOON.sub(lambda found: " tbsp" if found["kind"][0] in "sS" else " tsp", row)
         for drawn, word in _DRAWN:
             row = drawn.sub(word, row)
+    row = _DOUBLE_COLONS.sub("; ", row.replace("::", ": ", 1)) if row.count("::") > 1 and _GLUED.search(row) else row
     row = _AND_MORE.sub(" + ", row.replace("±", "about ") if "±" in row else row)
     row = _TENS_ABROAD.sub(lambda found: f"{_SO_MANY[found[1].lower()]} ", row)
     return figures_again(_EACH.sub("each", row))

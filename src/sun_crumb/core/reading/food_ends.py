@@ -47,7 +47,7 @@ def _is_bare(part: str) -> bool:
 
 LONGEST_FOOD = 7
 AMOUNT_BEHIND = re.compile(
-    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|large|medium|small|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:\s*\([^()]*\))?(?:,\s*[^\d;]+|\s+[a-z]+(?:ed|en))?$",
+    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|strips?|pods?|cloves?|sprigs?|large|medium|small|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:\s*\([^()]*\))?(?:,\s*[^\d;]+|\s+[a-z]+(?:ed|en))?$",
     re.I,
 )
 # Behind the last food of the line.

@@ -63,8 +63,14 @@ def _labels(found: Sequence[Statement]) -> dict[int, Role]:
 
 def _counts_first(text: str) -> bool:
     """Return whether a line tells how many there are, and more in a sentence behind: "Ten slices. Freezes like a dream"."""
-    first, *behind = re.split(r"[.!]\s+(?=[A-Z])", text, maxsplit=1)
+    first, *behind = re.split(r"[.!]\s+(?=[A-Z\d])", text, maxsplit=1)
     count = bare_count(first) if behind and len(first.split()) <= MOST_A_WHILE else None
+    if (
+        count is None
+        and behind
+        and not re.search(r"\d|\b(?:makes|serves|yields?|gives|about|approx|ca|for)\b", first, re.I)
+    ):
+        count = bare_count(behind[-1])  # "Waffle iron. 6 waffles"
     return count is not None and count.count is not None and count.count.kind in ("piece", "person")
 
 

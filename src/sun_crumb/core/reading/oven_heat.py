@@ -178,7 +178,7 @@ _OVEN_WORDS = re.compile(
 )
 NO_OVEN = re.compile(
     r"thermometer|\bcook(?:ed)?\s+(?:it\s+)?(?:to|until it reaches)\s+\d|soft[- ]ball|hard[- ]ball|soft[- ]crack|hard[- ]crack|\bsyrup\b|\bcaramel|\bcustard\b|\bfry|\boil\b|\bsimmer|\bboil|\bpan\b|\binternal\b|"
-    r"\bcore\b|\bcentre\b|\bcenter\b|\bregisters?\b|\breaches\b|\btemper(?:ed|ing)?\b|\bmilk\b|\bcream\b|\bfridge\b|\bfreezer\b|\blukewarm\b",
+    r"\bmiele\b|\bzucchero\b|\bsirop\b|(?:^|[.;]\s*)honey\s+(?:to|at)\b|\bcore\b|\bcentre\b|\bcenter\b|\bregisters?\b|\breaches\b|\btemper(?:ed|ing)?\b|\bmilk\b|\bcream\b|\bfridge\b|\bfreezer\b|\blukewarm\b",
     re.I,
 )
 

@@ -168,7 +168,7 @@ def _is_table_head(raw: str) -> bool:
     is_apart = (
         bool(_LEADERS.search(raw))
         or re.search(r"\w\s+[-–—/|]\s+\w", raw) is not None
-        or (len(words) > 1 and len(GAP.split(raw.strip())) == len(words))
+        or (len(words) > 1 and len(_TWO_BLANKS.split(raw.strip())) == len(words))
     )
     return (
         len(words) > 1
@@ -177,6 +177,7 @@ def _is_table_head(raw: str) -> bool:
     )
 
 
+_TWO_BLANKS = re.compile(r"\s{2,}")
 # "Blackberry tart | The Late Lunch": so many cells.
 NAME_AND_SITE = 2
 

@@ -101,6 +101,8 @@ def _in_one_form(row: str) -> str:
 
 
 _SO_MANY = re.compile(r"\s*(?:two|three|four|five|six|eight|ten|twelve|sixteen)\s*", re.I)
+# "For 6; make the day before"
+_FOR_FIRST = re.compile(r"^\s*for\s+(?=\d{1,2}\s*[;.,]\s+[a-z])", re.I)
 # So many fields are the head of a table (judgement).
 LEAST_FIELDS = 2
 
@@ -109,6 +111,7 @@ def in_fields(rows: list[str]) -> list[str]:
     """Return the fields over a table that commas divide with a colon each ("Yield,24 biscuits,," as "Yield: 24 biscuits"), and for how many with its word ("For: 8")."""
     found = [_FIELD.match(row) for row in rows]
     told = [_FOR.sub("Serves: ", _in_one_form(row)) for row in rows]
+    told = [_FOR_FIRST.sub("Serves ", row) for row in told]
     written = [n for n, row in enumerate(rows) if row.strip()]
     if len(written) > 1 and _SO_MANY.fullmatch(rows[written[1]]):
         told[written[1]] = f"Serves: {rows[written[1]].strip()}"  # "six", below the name

@@ -139,7 +139,7 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     if told := next((s for s in statements(title) if s.count and s.count.kind == "person"), None):
         return title, told  # "Profiteroles for 8 people, 4 each"
     if re.search(
-        r"\b(?:single[- ]serv(?:e|ing)|serves (?:just |only )?(?:me|myself|yourself|one)\b|for (?:one|1))\b(?![.\d])",
+        r"\bmug (?:cake|brownie|pudding|muffin)\b(?!s)|\b(?:single[- ]serv(?:e|ing)|serves (?:just |only )?(?:me|myself|yourself|one)\b|for (?:one|1))\b(?![.\d])",
         title,
         re.I,
     ):

@@ -28,7 +28,7 @@ _CUES = (
     ),
     (
         "made",
-        r"\b(?:makes?|(?<=\bit )(?:does|will do)(?=\s+(?:about\s+)?\d)|rende|rinde|ergibt|salen(?:\s+unos)?|mak(?:ing)|fed(?=\s+\d{1,2}\b)|yields?|yielding|gives?|produces?|quantity|qty(?=\s*[:=])|amount(?=\s*:)|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|got|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b|\s+(?:about\s+)?\d{1,3}(?:-?ish|\s+or\s+so)?\s*(?:[).!;,]|$)|\s+(?:about\s+)?[\w-]+\s+(?:\w+\s+)?(?:slices|pieces|portions|squares|bars|servings|biscuits|cookies|muffins|buns)\b)|and\s+get(?=\s+(?:about\s+)?\d{1,3}\s*[).!]*\s*$)|comes?\s+to|bakes?\s+up\s+(?:to|into)|(?<![a-z] )cuts(?=\s+(?:about\s+)?\d{1,3}(?:\s?[-–]\s?\d{1,3})?\s*(?:$|[).,;]|[a-z]*\s*(?:slices|pieces|squares|bars|portions|fingers)\b)))\b",
+        r"\b(?:makes?|(?<=\bit )(?:does|will do)(?=\s+(?:about\s+)?\d)|rende|rinde|resa(?=\s*:)|rendimento(?=\s*:)|ergibt|salen(?:\s+unos)?|mak(?:ing)|fed(?=\s+\d{1,2}\b)|yields?|yielding|gives?|produces?|quantity|qty(?=\s*[:=])|amount(?=\s*:)|turns?\s+out|(?:i|we|you)(?:[’']ll)?\s+(?:(?:usually|normally|always|mostly|often|should|can)\s+)?(?:get|got|cut)(?=\s+[^.;]{1,20}\s+(?:out\s+of|from)\s+(?:it|this|the)\b|\s+(?:about\s+)?\d{1,3}(?:-?ish|\s+or\s+so)?\s*(?:[).!;,]|$)|\s+(?:about\s+)?[\w-]+\s+(?:\w+\s+)?(?:slices|pieces|portions|squares|bars|servings|biscuits|cookies|muffins|buns)\b)|and\s+get(?=\s+(?:about\s+)?\d{1,3}\s*[).!]*\s*$)|comes?\s+to|bakes?\s+up\s+(?:to|into)|(?<![a-z] )cuts(?=\s+(?:about\s+)?\d{1,3}(?:\s?[-–]\s?\d{1,3})?\s*(?:$|[).,;]|[a-z]*\s*(?:slices|pieces|squares|bars|portions|fingers)\b)))\b",
     ),
     (
         "cut",
@@ -42,7 +42,7 @@ _BETWEEN = re.compile(
     re.I,
 )
 # "Bars: 16 | Pan: 8x8": the noun in front of its number.
-_NOUN_FIRST = re.compile(r"(?:^|[|·•;,(])\s*([^\W\d_]+)\s*[:=]\s*(?=[\d~])")
+_NOUN_FIRST = re.compile(r"(?:^|[|·•;,(]|\d\.)\s*([^\W\d_]+)\s*[:=]\s*(?=[\d~])")
 _JOIN = re.compile(
     r"^(?:\s*(?:[,;(\[/=–—-]|(?:or|and|i\.e\.|that is|of|in(?:to)?|cut\s+in(?:to)?|cuts\s+in(?:to)?|sliced\s+in(?:to)?|each|which|serves|makes|gives|enough\s+for)\b))+\s*",
     re.I,
@@ -90,7 +90,7 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
             and (count := read_count(text, named.end()))
         ):
             counted = replace(count, noun=singular(noun), kind=kind_of(noun))
-            found.append(Stated(counted, "", base, text[named.start() : count.end].strip(" |·•;,(")))
+            found.append(Stated(counted, "", base, text[named.start(1) : count.end].strip()))
     return _for_eaters(found)
 
 

@@ -33,6 +33,7 @@ def telegraphic_steps(found: Sequence[Statement], told: Mapping[str, Known]) -> 
         **_oven_first(found),
         **_short_steps(found),
         **{s.line.number: "step" for s in found if _TO_BROWN.match(s.raw.strip())},
+        **{s.line.number: "step" for s in found if _SO_LONG.search(s.text) and first_word(s.text) in word_list("verb")},
     }
 
 
@@ -91,5 +92,7 @@ def _short_steps(found: Sequence[Statement]) -> dict[int, Role]:
 SHORT_STEP = 100
 # "Mix, fill 18 cases, 20 min at 180"
 _DONE_AT = re.compile(r"^[^\W\d_]+[, ].*\b\d{1,3}\s*min\w*\.?\s+at\s+\d{3}\b", re.I)
+# "Mix, micro 70-90 secs"
+_SO_LONG = re.compile(r"^[^\W\d_]+,\s[^\d]*\d+(?:\s*[-–]\s*\d+)?\s*sec(?:ond)?s?\b\W*$", re.I)
 # "Brown the butter": no food of that colour
 _TO_BROWN = re.compile(r"(?:Brown|Warm|Toast|Cool|Dry) (?:the|your)\b")
