@@ -59,7 +59,9 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     for n in range(1, len(found) - 1):
         # Among foods what bears an amount is asked about, whatever it is: nothing is lost unsaid.
         is_among = roles[n - 1] == roles[n + 1] == "food" and roles[n] in ("junk", "chatter")
-        if is_among and told[found[n].text].has_unit and found[n].line.number not in forced:
+        said = told[found[n].text]
+        is_beside = "food" in (roles[n - 1], roles[n + 1]) and roles[n] == "junk" and said.has_food
+        if (is_among or is_beside) and said.has_unit and found[n].line.number not in forced:
             roles[n] = "food"
     if sum(role == "food" and told[s.text].has_food for s, role in zip(found, roles, strict=True)) < LEAST_LISTED:
         roles = [_of_sentences(statement, role, known) for statement, role in zip(found, roles, strict=True)]

@@ -171,13 +171,13 @@ def begins_food(text: str) -> bool:
             re.match(
                 # "225 g/8 oz digestives": the amount again.
                 r"(?:\s*(?:\+|plus\b)\s*[\d½⅓⅔¼¾⅛][\d½⅓⅔¼¾⅛./ ]*\s*(?:cups?|tbsps?|tsps?|tablespoons?|teaspoons?|g|ml|oz)\b\.?)?"  # "3/4 cup + 2 tbsp milk"
-                r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|if\b|each\b|more\b|extra\b(?!\s+(?:egg\s+)?(?:yolk|white)s?\b)|flesh\b|peeled\b|prepared\b|net\b|drained\b|juiced\b|zested\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b|(?:(?:loaf|cake|round|square|sandwich|springform)\s+)?(?:tin|pan|dish)\b)(?:d['’])?(?:[^\W\d_]{2,}|b\.?\s?p\b|b\.\s?(?=powder\b|soda\b)|(?:[a-z]\.\s?){1,}[a-z]{3,})",
+                r"\s*(?:/\s*[\d½⅓⅔¼¾⅛.,]+\s*(?:oz|fl\.?\s?oz|lbs?|g|ml|pints?|cups?)\.?)?\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?:\d+\s*%\s*)?(?!for\b|to\b|about\b|or\b|if\b|each\b|more\b|extra\b(?!\s+(?:egg\s+)?(?:yolk|white)s?\b)|flesh\b|peeled\b(?!\s+(?!weight\b|and\s+cored\s+weight\b)[a-z])|prepared\b|net\b|drained\b|juiced\b|zested\b|(?:(?:of\s+)?(?:the\s+)?(?:juice|zest)\W*$)|in all\b|in total\b|altogether\b|weight\b|(?:(?:loaf|cake|round|square|sandwich|springform)\s+)?(?:tin|pan|dish)\b)(?:d['’])?(?:[^\W\d_]{2,}|b\.?\s?p\b|b\.\s?(?=powder\b|soda\b)|(?:[a-z]\.\s?){1,}[a-z]{3,})",
                 rest,
                 re.I,
             )
         )
         and not re.match(
-            r"\s*(?:(?:min(?:ute)?s?|hours?|hrs?|days?|weeks?|nights?|months?|cm|inch(?:es)?|x)\b|°|%)", rest
+            r"\s*(?:(?:min(?:ute)?s?|hours?|hrs?|days?(?!-old)|weeks?|nights?|months?|cm|inch(?:es)?|x)\b|°|%)", rest
         )
     )
 

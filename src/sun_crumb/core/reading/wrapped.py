@@ -32,6 +32,8 @@ _AWAITS_AMOUNT = re.compile(
 _AMOUNT_LAST = re.compile(
     r"\s[-–—:.]*\s*\d+(?:[.,/]\d+)?\s*(?:g|kg|ml|l|oz|lbs?|cups?|tsp|tbsp)(?:\s*\([^()]*\))?\W*$", re.I
 )
+# "cream cheese - 200 g full fat"
+_AMOUNT_WITHIN = re.compile(r"[^\W\d_][^\d:.]{1,30}\s[-–—=]\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*\s*(?:g|kg|ml|oz|cups?|tsps?|tbsps?)\b")
 # No sentence ends so, however short the line is.
 _IS_TORN = re.compile(r"\b(?:half|the|with|and|of|into|a|an|remaining|to)$")
 _SENTENCE = re.compile(r"[a-z]{3}[.!?]\s+[A-Z]|^[A-Z][a-z]+\s+(?:the|a|an|in|over|with|until|for)\b")
@@ -44,6 +46,8 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
     """
     lines: dict[int, Role] = {}
     for block in _blocks(found):
+        if len(block) > 1 and block[0].line.raw.rstrip().endswith(":"):
+            block = block[1:]  # "For the icing:", over its foods
         texts = [statement.line.raw.strip() for statement in block]
         width = max(map(len, texts))
         is_narrow = width < LEAST_WIDTH and 2 * sum(text[:1].islower() for text in texts[1:]) < len(texts)
@@ -72,7 +76,12 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
 
 def _is_item(text: str) -> bool:
     """Return whether a line is an item of a list: an amount and a food, or a food and its amount."""
-    return begins_food(text) or _AMOUNT_LAST.search(text) is not None or ends_with_amount(text)
+    return (
+        begins_food(text)
+        or _AMOUNT_LAST.search(text) is not None
+        or ends_with_amount(text)
+        or _AMOUNT_WITHIN.match(text) is not None
+    )
 
 
 def broken_list(lines: Sequence[Physical]) -> list[Physical]:
