@@ -24,7 +24,7 @@ _FRUIT = re.compile("|".join(rf"(?P<{key}>\b(?:{words})\b)" for key, words in _F
 _PART = re.compile("|".join(rf"(?P<{key}>\b(?:{words})\b)" for key, words in _PARTS.items()), re.I)
 _COUNT = "|".join(f"(?:{words})" for words in _COUNTS.values())
 _OF_SO_MANY = re.compile(
-    rf"\b(?:{_OF})?(?P<count>{_COUNT}|[\d½]+(?:/\d)?)\s+(?:bio-?|unbehandelten?\s+|non\s+traités?\s+|gro(?:ß|ss)en?\s+|kleinen?\s+)?(?=lemon|lime|orange)",
+    rf"\b(?P<of>{_OF})?(?P<count>{_COUNT}|[\d½]+(?:/\d)?)\s+(?:bio-?|unbehandelten?\s+|non\s+traités?\s+|gro(?:ß|ss)en?\s+|kleinen?\s+)?(?=lemon|lime|orange)",
     re.I,
 )
 _COUNTED = re.compile(
@@ -73,11 +73,14 @@ def in_english(text: str) -> str:
             r"\1\3 \2",
             said,
         )
+    # "Saft einer Zitrone": the case says it.
+    said = re.sub(r"\b(juice|zest)\s+(?=(?:\d|½|half)\s+(?:lemon|lime|orange))", r"\1 of ", said)
     said = re.sub(r"(?<=1 )(lemon|lime|orange)s\b", r"\1", said)
     return re.sub(r"\s{2,}", " ", said).strip()
 
 
 def _told(found: re.Match[str]) -> str:
+    """Return how many fruits there are in figures, with "of" where it is said of them."""
     count = found["count"]
     number = next((key for key, words in _COUNTS.items() if re.fullmatch(words, count, re.I)), count)
-    return f"{'of ' if found[0].lower() != count.lower() + ' ' and not found[0].lower().startswith(count.lower()) else ''}{number} "
+    return f"{'of ' if found['of'] else ''}{number} "

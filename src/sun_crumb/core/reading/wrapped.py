@@ -33,7 +33,9 @@ _AMOUNT_LAST = re.compile(
     r"\s[-–—:.]*\s*\d+(?:[.,/]\d+)?\s*(?:g|kg|ml|l|oz|lbs?|cups?|tsp|tbsp)(?:\s*\([^()]*\))?\W*$", re.I
 )
 # "cream cheese - 200 g full fat"
-_AMOUNT_WITHIN = re.compile(r"[^\W\d_][^\d:.]{1,30}\s[-–—=]\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*\s*(?:g|kg|ml|oz|cups?|tsps?|tbsps?)\b")
+_AMOUNT_WITHIN = re.compile(
+    r"[^\W\d_][^\d:.]{1,30}\s[-–—=]\s*[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*\s*(?:g|kg|ml|oz|cups?|tsps?|tbsps?)\b"
+)
 # No sentence ends so, however short the line is.
 _IS_TORN = re.compile(r"\b(?:half|the|with|and|of|into|a|an|remaining|to)$")
 _SENTENCE = re.compile(r"[a-z]{3}[.!?]\s+[A-Z]|^[A-Z][a-z]+\s+(?:the|a|an|in|over|with|until|for)\b")
@@ -46,8 +48,6 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
     """
     lines: dict[int, Role] = {}
     for block in _blocks(found):
-        if len(block) > 1 and block[0].line.raw.rstrip().endswith(":"):
-            block = block[1:]  # "For the icing:", over its foods
         texts = [statement.line.raw.strip() for statement in block]
         width = max(map(len, texts))
         is_narrow = width < LEAST_WIDTH and 2 * sum(text[:1].islower() for text in texts[1:]) < len(texts)
