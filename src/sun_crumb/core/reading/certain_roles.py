@@ -49,6 +49,7 @@ def certain_roles(
         **below_the_page(found, told),
         **table_heads(lines),
         **_lists_first(found, told),
+        **_part_first(found, told),
         **telegraphic_steps(found, told),
         **wrapped(found),
         **_bare_parts(found, told),
@@ -73,6 +74,17 @@ def _lists_first(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[
     return {found[0].line.number: "food"} if is_list else {}
 
 
+def _part_first(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
+    """Return the line that a text begins with where it stands over a part's list, and names no dessert: "Ingredients for the sponge" over "5 eggs"."""
+    if len(found) < LEAST_BELOW or not told[found[1].text].has_food:
+        return {}
+    return {found[0].line.number: "heading"} if _OVER_A_PART.fullmatch(found[0].text) else {}
+
+
+_OVER_A_PART = re.compile(
+    r"(?:the\s+)?(?:ingredients|you(?:['’]ll| will)? need|what you need|what goes in(?:to)?)(?:\s+for)?\s+(?:the|our)\s+(?:base|sponge|cake|crust|dough|batter|filling|layers?|biscuits?|pastry|crumble|pudding|bottom)\W*",
+    re.I,
+)
 # Such a share of what a line tells is foods with their amounts, where it is a list (judgement).
 MOST_OF_IT = 0.75
 
@@ -81,11 +93,18 @@ def _named_and_counted(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the line that a text begins with where it names a dessert, and how many behind it: "Cake, honey & spice. 2 loaves. Each 10 slices."."""
     first = found[0].line.raw.strip(" *#_=:") if found else ""
     name, said = of_title(first)
-    is_named = said is not None and said.count is not None and holds_a_dessert(name) and _NAME.fullmatch(name)
+    is_dessert = holds_a_dessert(name) or _POTTED.search(first) is not None
+    is_counted = said is not None and (said.count is not None or said.whole)
+    is_named = is_counted and is_dessert and _NAME.fullmatch(name)
     is_short = len(first.split()) <= MOST_WORDS_OF_A_NAME and sum(s.line is found[0].line for s in found) == 1
     return {found[0].line.number: "title"} if is_named and is_short and not begins_food(first) else {}
 
 
+# "Strawberry jam, lower sugar. 4 jars"
+_POTTED = re.compile(
+    r"\b(?:jam|jelly|marmalade|curd|preserve|butter|chutney|compote)\b.*\b\d{1,2}\s+(?:\w+\s+)?(?:jars|pots|glasses)$",
+    re.I,
+)
 _NAME = re.compile(r"[A-Z][^\d:;!?]{3,60}")
 # A name and how many has so many words at most (judgement).
 MOST_WORDS_OF_A_NAME = 14

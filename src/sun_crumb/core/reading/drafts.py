@@ -12,6 +12,7 @@ from sun_crumb.core.pantry.names import words_of
 from sun_crumb.core.quantities.measures import cup_standard, units
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.citrus_abroad import in_english
+from sun_crumb.core.reading.food_ends import SAME_AGAIN
 from sun_crumb.core.reading.fruit_parts import parts_by_the_method
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
@@ -50,7 +51,7 @@ def drafts_of_all(pieces: Iterable[Piece], pantry: Pantry, pot: OwnMeasure | Non
         What the recipe measures by, where it measures by a pot of its own.
     """
     found: list[Draft] = []
-    fruit, eggs = "", ""
+    fruit, eggs, before = "", "", ""
     pieces = list(pieces)
     method = "\n".join(piece.text for piece in pieces if piece.role == "step")
     caramel = _boiled_apart(pieces, method)
@@ -58,10 +59,10 @@ def drafts_of_all(pieces: Iterable[Piece], pantry: Pantry, pot: OwnMeasure | Non
         piece = replace(piece, component="caramel") if any(piece is one for one in caramel) else piece
         text = _OF_SO_MANY.sub(rf"\g<part> {fruit}s" if fruit else r"\g<0>", piece.text)
         text = parts_by_the_method(in_english(text), method)
-        found += drafts_of(
-            piece, pantry, pot, _as_heavy_as(eggs, text) or split_line(text) if piece.role == "food" else ()
-        )
+        foods = _as_heavy_as(eggs, text) or split_line(_as_much_as(before, text)) if piece.role == "food" else ()
+        found += drafts_of(piece, pantry, pot, foods)
         if piece.role == "food":
+            before = foods[-1]
             fruit = named[-1].lower() if (named := _CITRUS.findall(piece.text)) else fruit
             eggs = piece.text if _EGGS.search(piece.text) else eggs
     return found
@@ -73,7 +74,7 @@ def _as_heavy_as(eggs: str, text: str) -> tuple[str, ...]:
     count = re.match(r"\W*(\d{1,2})\b", eggs) or re.search(r"[:=]\s*(\d{1,2})\b(?!\s*g)", eggs)
     if told is None or count is None:
         return ()
-    weighed = re.search(r"\b(\d{2,4})\s*g\b", eggs)
+    weighed = re.search(r"\b(\d{2,4})\s*g\b", told["each"] or eggs)
     grams = int(weighed[1]) if weighed else int(count[1]) * EGG_IN_SHELL_G
     return tuple(
         f"{grams} g {food.strip()}"
@@ -86,9 +87,19 @@ def _as_heavy_as(eggs: str, text: str) -> tuple[str, ...]:
 EGG_IN_SHELL_G = 58
 _EGGS = re.compile(r"\beggs\b", re.I)
 _SAME_WEIGHT = re.compile(
-    r"\W*(?:the\s+)?(?:(?:same|equal)\s+weights?\s+(?:each\s+)?(?:of\s+|in\s+)?|(?:their|the eggs['’]?|its)\s+(?:own\s+)?weight\s+(?:each\s+)?(?:of|in)\s+(?:each\s+)?)(?:each\s+of\s+)?(?P<foods>[^\d()]{4,80})",
+    r"\W*(?:the\s+)?(?:(?:same|equal)\s+weights?\s+(?:each\s+)?(?:of\s+|in\s+)?|(?:their|the eggs['’]?|its)\s+(?:own\s+)?weight\s+(?:each\s+)?(?:of|in)\s+(?:each\s+)?)(?:each\s+of\s+)?(?P<foods>[^\d()]{4,80}?)(?P<each>\s*[(–—-]+\s*\d{2,4}\s*g\s+(?:of\s+)?each\b\W*)?",
     re.I,
 )
+
+
+def _as_much_as(before: str, text: str) -> str:
+    """Return a line with the amount of the food before it where it has the same: "the same of sugar", "ditto sugar"."""
+    told = SAME_AGAIN.match(text)
+    amount = parse_line(before).sums[:1] if told else ()
+    is_measured = bool(amount) and amount[0].unit is not None and units()[amount[0].unit].kind in ("mass", "volume")
+    return f"{amount[0].text} {text[told.end() :]}" if told and is_measured else text
+
+
 _CITRUS = re.compile(r"\b(lemon|lime|orange|grapefruit)s?\b", re.I)
 _OF_SO_MANY = re.compile(
     r"^(?P<part>(?:(?:finely|grated|the)\s+)*(?:zest|juice|rind)\s+of\s+(?:\d|½|half|one|two|three))(?:\s+(?:of\s+them|more))?$",

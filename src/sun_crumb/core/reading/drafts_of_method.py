@@ -28,11 +28,13 @@ LEAST_LISTED, LEAST_TOLD = 2, 3
 
 def _is_told(found: Sequence[Piece], index: NameIndex) -> bool:
     """Return whether a method alone tells the foods of a recipe, with their amounts."""
-    told = [s for piece in found if piece.role == "step" for s in mentions(piece.text, is_list=True)]
+    told = [s for piece in found if piece.role in _TELLING for s in mentions(piece.text, is_list=True)]
     return sum(bool(index.match(parse_line(s).name)) for s in told[:MOST_TOLD]) >= LEAST_TOLD
 
 
 MOST_TOLD = 8
+# Where no list is found, what seems talk may be all that tells the foods.
+_TELLING = ("step", "chatter")
 
 
 def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> list[Draft]:
@@ -98,7 +100,7 @@ def _of_other_fruit(step: str, drafts: Sequence[Draft]) -> list[str]:
 
 _CITRUS = ("lemon", "lime", "orange", "grapefruit")
 # What a food is weighed or measured by, and never counted.
-_WEIGHED = frozenset({"g", "kg", "oz", "ml", "l", "cup"})
+_WEIGHED = frozenset({"g", "kg", "oz", "lb", "ml", "cl", "dl", "l", "cup", "pint"})
 
 
 def _part_beside(statement: str, piece: Piece, drafts: Sequence[Draft]) -> str | None:
@@ -147,7 +149,7 @@ def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draf
     """
     drafts: list[Draft] = []
     for piece in found:
-        if piece.role != "step":
+        if piece.role not in _TELLING:
             continue
         made = _made(piece.text)
         for told in chain(mentions(piece.text, is_list=True), _of_the_same(piece.text, drafts)):
@@ -192,7 +194,7 @@ def _is_bought(amount: Amount) -> bool:
 # Nobody counts out so many of a food [1] (judgement).
 LEAST_WEIGHED = 40
 # What no vessel is told by, but foods are.
-_BOUGHT_BY = frozenset({"g", "oz", "ml", "tsp", "tbsp", "cup"})
+_BOUGHT_BY = frozenset({"g", "kg", "oz", "lb", "ml", "cl", "dl", "l", "pint", "tsp", "tbsp", "cup"})
 _A_VESSEL = re.compile(r"\b(?:tins?|pans?|dish|dishes|moulds?|molds?|bowls?|ramekins?|glass(?:es)?|loaf|water)\b", re.I)
 
 

@@ -46,8 +46,11 @@ def _is_bare(part: str) -> bool:
 
 
 LONGEST_FOOD = 7
+_NUMBER = r"[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*"
+# The same weight again: "8oz/225g"
+_AGAIN = rf"(?:\s*[/=]\s*{_NUMBER}\s*(?:g|kg|ml|l|cl|dl|(?:fl\.?\s?)?oz|lbs?|cups?)\.?)?"
 AMOUNT_BEHIND = re.compile(
-    r"^[^\W\d_][^\d;]{1,40}?[\s,]+(?:[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*\s*(?:g|kg|ml|l|cl|dl|oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|strips?|pods?|cloves?|sprigs?|large|medium|small|[tTc])?(?!\w)\.?|(?:an?\s+)?(?:pinch|dash|handful))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:\s*\([^()]*\))?(?:,\s*[^\d;]+|\s+[a-z]+(?:ed|en))?$",
+    rf"^[^\W\d_][^\d;]{{1,40}}?[\s,]+(?:\(?{_NUMBER}\s*(?:g|kg|ml|l|cl|dl|(?:fl\.?\s?)?oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|strips?|pods?|cloves?|sprigs?|large|medium|small|[tTc])?(?!\w)\.?{_AGAIN}\)?|(?:an?\s+)?(?:pinch|dash|handful))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:\s*\([^()]*\))?(?:,\s*[^\d;]+|\s+[a-z]+(?:ed|en))?$",
     re.I,
 )
 # Behind the last food of the line.
@@ -146,7 +149,7 @@ _PART_BEGINS = re.compile(r"[.!]\s+(?P<part>[A-Z][^\W\d_]+(?: [^\W\d_]+){0,2})\s
 def begins_food(text: str) -> bool:
     """Return whether *text* begins with an amount that has a unit or a count, and a food behind it."""
     text = in_english(clean(text[:LOOK_AHEAD]))
-    if any(form.match(text) for form in _FOODS_OF_A_WORD):
+    if SAME_AGAIN.match(text) or any(form.match(text) for form in _FOODS_OF_A_WORD):
         return True
     if _IN_ITS_BOWL.match(text) or _A_BIT_MORE.match(text) or _LESS.match(text):
         return False
@@ -184,6 +187,11 @@ def begins_food(text: str) -> bool:
 
 # "1/4 pt milk, less 1 tbsp"
 _LESS = re.compile(r"(?:less|minus)\b", re.I)
+# "the same of sugar", "ditto caster sugar": as much as of the food before it
+SAME_AGAIN = re.compile(
+    r"(?:the\s+)?(?:same|equal)(?:\s+(?:again|weight|amount|quantity|measure))?\s+of\s+(?=[^\W\d_]{3})|(?:ditto|dto?\.|ditto of)\s+(?=[^\W\d_]{3})|same\s+(?:weight|amount|quantity)\s+(?=[^\W\d_]{3})",
+    re.I,
+)
 # What begins a food without a number before a unit.
 _FOODS_OF_A_WORD = tuple(
     re.compile(pattern, re.I)

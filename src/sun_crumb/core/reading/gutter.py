@@ -129,6 +129,9 @@ def _cut(raw: str, x: int) -> tuple[str, str] | None:
     if gaps:
         gap = min(gaps, key=lambda one: abs(one.end() - x))
         return raw[: gap.start()].strip(), raw[gap.end() :].strip()
+    left, right = raw[:x], raw[x:]
+    if left.endswith(" ") and right[:1].strip() and begins_food(clean(left)) and begins_food(clean(right)):
+        return left.strip(), right.strip()  # a long cell leaves but one blank before the right column
     return (raw.strip(), "") if len(raw.rstrip()) <= x else None
 
 

@@ -31,7 +31,7 @@ _LAST_TOUCH = re.compile(
     re.I,
 )
 _OPTIONAL_PART = re.compile(
-    r"^([^\W\d_][^\d()]{1,30}?)\s*[(\[](?:optional|if liked|if you like|(?:sprinkle|spread|pour|spoon|drizzle|dollop|pipe)\b[^\d()]{0,24})[)\]]\s*:?$",
+    r"^([^\W\d_][^\d()]{1,30}?)\s*[(\[](?:optional|if liked|if you like|(?:sprinkle|spread|pour|spoon|drizzle|dollop|pipe)\b[^\d()]{0,24}|(?:or|use|can|could)\s+(?:just\s+)?(?:buy|use|be|bought|shop|ready|an?\s+(?:shop|bought|ready))\b[^()\[\]]{0,40})[)\]]\s*:?$",
     re.I,
 )
 _ON_ITS_DAY = re.compile(
@@ -153,9 +153,10 @@ def marks_of_headings(raw: str, text: str, words: Sequence[str], known: Known) -
         return set()  # "berries to serve"
     found: set[str] = {f"heading_{kind}"} if kind and kind != "stage" else set()
     if aside := _OPTIONAL_PART.match(text):
-        # "Glaze (optional)"
-        text = aside[1]
+        # "Glaze (optional)", "Crust (or buy one, 9 inch)"
+        text = raw = aside[1]
         words = re.findall(r"[^\W\d_]+", text)
+        found |= _SURE_PART if words[-1].lower() in word_list("component") else set()
     if when := _ON_ITS_DAY.match(text):
         # "DOUGH (day 1)"
         text, raw = when[1], when[1]
@@ -164,8 +165,7 @@ def marks_of_headings(raw: str, text: str, words: Sequence[str], known: Known) -
         # "For the shortbread (makes about 18 fingers)"
         text = text[: many.start()]
         words = re.findall(r"[^\W\d_]+", text)
-    if kind == "stage":
-        found |= {"heading_word", "heading_form"}
+    found |= _SURE_PART if kind == "stage" else set()
     is_shouted_food = (
         known.food and text.isupper() and not raw.rstrip().endswith(":") and text.lower() not in word_list("component")
     )
@@ -174,8 +174,11 @@ def marks_of_headings(raw: str, text: str, words: Sequence[str], known: Known) -
     if len(words) <= 4 and not known.has_amount and words[-1].lower() in word_list("component"):
         found.add("heading_word")
     if (part := _PART_FOR.match(text)) and part[1].split()[-1].lower() in word_list("component"):
-        found |= {"heading_word", "heading_form"}
+        found |= _SURE_PART
     return found
+
+
+_SURE_PART = frozenset({"heading_word", "heading_form"})
 
 
 # "slivered almonds and pistachios, for garnish"

@@ -140,7 +140,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     step = _OF_THREE.sub(r"\1 \2, \1 \3, \1 \4", step)
     step = _OF_EACH.sub(r"\1 \2 and \1 \3", step)
     if is_list:
-        step = _in_its_unit(_WHICH_SPOON.sub(r"\1", step))
+        step = _as_much(_in_its_unit(_LOOSELY.sub(r"\3 \2", _WHICH_SPOON.sub(r"\1", step))))
     found = list(_amounts_first(step, is_list=is_list))
     if is_list:
         fruit = [(m.start(), m.end(), m[0]) for m in _OF_FRUIT.finditer(step)]
@@ -162,6 +162,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
             for at, said in found
             if not any(at < end <= at + LONGEST and said.lower().split()[-1] == name for end, name in loose)
         ]
+        behind += [(m.start("amount"), f"{m['amount']} {m['name'].lower()}") for m in _LABELLED.finditer(step)]
         taken = {at for at, _ in behind}
         found = [(at, said) for at, said in found if at not in taken] + behind
     else:
@@ -194,6 +195,32 @@ def _in_its_unit(step: str) -> str:
     return "".join([*told, step[at:]])
 
 
+def _as_much(step: str) -> str:
+    """Return a step with the amount that a food has from the one before it: "half a pound of butter, the same of sugar"."""
+    told, at = [], 0
+    for same in _THE_SAME_OF.finditer(step):
+        before = [
+            found[0] for n in _TOLD_NUMBER.finditer(step[: same.start()]) if (found := read_amount(step[n.start() :]))
+        ]
+        weighed = [amount for amount in before if amount.unit and units()[amount.unit].kind in ("mass", "volume")]
+        if weighed:
+            told += [step[at : same.start()], f"{weighed[-1].text} of "]
+            at = same.end()
+    return "".join([*told, step[at:]])
+
+
+_THE_SAME_OF = re.compile(
+    r"\b(?:the\s+|as\s+)?(?:same|much|equal)(?:\s+(?:weight|amount|quantity))?\s+(?:of\s+)(?=[^\W\d_]{3})(?!the\b|it\b|that\b|this\b)",
+    re.I,
+)
+_TOLD = r"[\d½¼¾][\d.,/½¼¾]*\s*(?:kg|g|ml|cl|l|oz|lbs?|cups?|tbsps?|tsps?|(?:tea|table|dessert)spoon(?:ful)?s?)\b\.?"
+# "a splash of milk, say 3 tbsp"
+_LOOSELY = re.compile(
+    rf"\b(?:an?\s+)?(splash|bit|little|drop|glug|knob|lump|handful|heap)\s+(?:of\s+)?([^\W\d_]+(?:\s[^\W\d_]+)?),?\s+(?:say|about|maybe|perhaps|around)\s+({_TOLD})",
+    re.I,
+)
+# "Ginger: 2 teaspoons, heaped."
+_LABELLED = re.compile(rf"(?:^|[.;]\s+)(?P<name>[A-Z][^\W\d_]+(?:\s[a-z]+)?):\s+(?P<amount>{_TOLD})(?=\s*[,.;(]|$)")
 _OF_THE_SAME = re.compile(
     r"(?<![\w.,/])(?P<number>\d{2,4})\s+of\s+(?!the\b|them\b|these\b|those\b|it\b)(?=[^\W\d_]{3})", re.I
 )
@@ -246,7 +273,8 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
             continue  # "with two teaspoons put small balls"
         if not words and amount[0].unit == "clove":
             yield start.start(), said  # "2 cloves and a strip of zest": the unit is the food
-        if not words or (len(words) == 1 and words[0].lower() in _IN_THE_MAKING):
+        is_bought = is_list and kind == "mass" and words == ["syrup"]
+        if not words or (len(words) == 1 and words[0].lower() in _IN_THE_MAKING and not is_bought):
             continue
         many += 1
         yield start.start(), f"{said} {' '.join(words)}"

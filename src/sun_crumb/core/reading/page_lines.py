@@ -53,7 +53,10 @@ def below_its_trail(found: Sequence[Statement]) -> dict[int, Role]:
 
 
 def named_fields(found: Sequence[Statement]) -> dict[int, Role]:
-    """Return the lines of a form that ask for the dessert's name, and the line below each that tells it: "Name" and "Carrot cake"."""
+    """Return the lines of a form that ask for the dessert's name, and the line below each that tells it: "Name" and "Carrot cake"; or the line that does both, and what stands over it."""
+    for n, statement in enumerate(found[:MOST_OF_A_FORM]):
+        if _NAMED.fullmatch(statement.text) and not any(begins_food(s.raw) for s in found[:n]):
+            return {**{s.line.number: "junk" for s in found[:n]}, statement.line.number: "title"}
     for asks, told in pairwise(found[:MOST_OF_A_FORM]):
         if asks.text.strip(" :").lower() in _ASKS_A_NAME and told.line.number > asks.line.number:
             return {asks.line.number: "junk", told.line.number: "title"}
@@ -80,6 +83,11 @@ def greetings(found: Sequence[Statement]) -> list[int]:
 
 # "Home › Cakes › Rhubarb"
 _TRAIL = re.compile(r"[^\d›»]{2,60}(?:\s[›»]\s[^\d›»]{2,40}){2,6}")
+# "Name of dish: Prune clafoutis"
+_NAMED = re.compile(
+    r"(?:(?:name|title) of (?:the )?(?:dish|recipe|dessert|cake)|(?:recipe|dish) (?:name|title)|name of it|dish)\s*[:=]\s*[^\W\d_][^:\d]{3,60}",
+    re.I,
+)
 _ASKS_A_NAME = frozenset({"name", "title", "recipe name", "recipe title", "name of recipe", "name of dish", "dish"})
 # What stands over the words of readers, whatever these weighed.
 _READERS = re.compile(

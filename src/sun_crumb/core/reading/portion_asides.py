@@ -172,7 +172,9 @@ def _behind_the_name(title: str) -> tuple[str, Stated] | None:
     )
     if stop and title.count("(", 0, stop.start()) == title.count(")", 0, stop.start()):
         rest = title[stop.end() :]
-        said = [s for part in (*rest.split(","), rest) if (s := said_in(_IN_ALL.sub("", part))) and s.count]
+        said = [
+            s for part in (*rest.split(","), rest) if (s := said_in(_IN_ALL.sub("", part))) and (s.count or s.whole)
+        ]
         # The slices rather than the loaves that they are cut from.
         said.sort(key=lambda s: -s.count.low if s.count and s.count.kind == "piece" else 0)
         if said:

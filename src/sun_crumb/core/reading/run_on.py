@@ -21,8 +21,10 @@ from sun_crumb.core.reading.food_ends import (
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.words import word_list
 
+# A number, or one in words before a unit: "half a pound of"
+_AMOUNT = r"(?:[\d½¼¾⅓⅔]|(?:half|a|one|two|three|four|five|six|eight|ten|twelve)\s+(?:an?\s+)?(?:pounds?|ounces?|pints?|cups?|grams?|teacups?|cupfuls?)\b)"
 _TITLED = re.compile(
-    r"^([^\W\d_][^.:,;!\d]{2,60}?(?:\s+for\s+\d{1,2})?)[.!]+\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{1,2}(?:\s*[-–]\s*\d{1,2})?(?:\s+[^\W\d_]+){0,2})\.\s+)?(?=[\d½¼¾⅓⅔])",
+    rf"^([^\W\d_][^.:,;!\d]{{2,60}}?(?:\s+for\s+\d{{1,2}})?)[.!]+\s+(?:((?:(?:serves|makes|feeds|for)\s+)?\d{{1,2}}(?:\s*[-–]\s*\d{{1,2}})?(?:\s+[^\W\d_]+){{0,2}})\.\s+)?(?={_AMOUNT})",
     re.I,
 )
 # "RICE PUDDING (baked), 4 helpings. 3 oz rice, ..."
@@ -227,7 +229,7 @@ _LED = re.compile(
 _WASH = re.compile(r"(?:egg[- ]?)?wash\s*:\s+(?=\d|an?\b|one\b)", re.I)
 # "Top: 1 cup cream", "In the jug: 1 egg": a part, and no "Top with cream".
 _HEADED = re.compile(
-    r"[Ss]erved? with:\s+[\d½¼¾⅓⅔]|[Ii]n(?:to)? (?:the|an?|another|one) [^:;.\d]{3,24}:\s|(?:fold|stir|mix|add|beat) in:\s+[\d½¼¾⅓⅔]|[^\W\d_]+(?:-[^\W\d_]+)?:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+(?:[–—-]{1,3}\s+)?[\d½¼¾⅓⅔]"
+    r"[Ss]erved? with:\s+[\d½¼¾⅓⅔]|[Ii]n(?:to)? (?:the|an?|another|one) [^:;.\d]{3,24}:\s|(?i:fold|stir|mix|add|beat) (?i:in):\s+[\d½¼¾⅓⅔]|[^\W\d_]+(?:-[^\W\d_]+)?:\s+(?:[\d½¼¾⅓⅔]|(?:grated )?(?:zest|juice)\b)|[A-Z]{3,}\s+(?:[–—-]{1,3}\s+)?[\d½¼¾⅓⅔]"
 )
 # "To decorate: writing icing": what the part is for, and its one food.
 _FOR_THE_END = re.compile(

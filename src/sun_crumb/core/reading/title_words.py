@@ -96,7 +96,7 @@ _LIST_OF = re.compile(
 )
 # "Title: Carrot halwa"
 FIELD = re.compile(
-    r"^title\s+(?=[A-Z])|^(?:(?:to|from|cc|date):\s*\S+\s+)+subject:\s*(?:re:\s*|fwd?:\s*)*|^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| for)?|name|dish|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recept|przepis|oppskrift|opskrift|receita|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[\"“]?[A-Z])",
+    r"^title\s+(?=[A-Z])|^(?:(?:to|from|cc|date):\s*\S+\s+)+subject:\s*(?:re:\s*|fwd?:\s*)*|^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| title| for)?|name|(?:name|title) of (?:the )?(?:dish|recipe|dessert|cake)|dish(?: name)?|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recept|przepis|oppskrift|opskrift|receita|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[\"“]?[A-Z])",
     re.I,
 )
 
