@@ -17,7 +17,7 @@ from sun_crumb.core.reference import table
 
 _ABOUT = re.compile(
     r"(?:about|approx(?:\.|imately)?|around|roughly|circa|ca\.?|c\.|~|≈|up to|at least|(?:just |a little )?(?:under|over)|nearly|almost"
-    r"|a (?:good|full|bare)|a)\s+(?=[\d½⅓⅔¼¾⅛])",
+    r"|a (?:good|full|bare)|a)\s+(?=[\d½⅓⅔¼¾⅛])|(?:about|around|roughly)\s+(?=(?:two|three|four|five|six|seven|eight|nine|ten|twelve)\b)",
     re.I,
 )
 _WORD = re.compile(r"\s*-?\s*(fl\.?\s?oz\.?|fluid\s+ounces?|cuill[eè]res?\s+à\s+(?:soupe|café)|[^\W\d_]+)\.?", re.I)

@@ -3,12 +3,13 @@
 from __future__ import annotations
 
 import re
+from collections import Counter
 from collections.abc import Callable, Mapping, Sequence
 from itertools import pairwise
 
 from sun_crumb.core.reading.dessert_words import holds_a_dessert
 from sun_crumb.core.reading.food_ends import begins_food
-from sun_crumb.core.reading.headings import names_a_part
+from sun_crumb.core.reading.headings import PLACE, names_a_part
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.no_food_lines import no_food_lines
 from sun_crumb.core.reading.page_lines import (
@@ -50,6 +51,7 @@ def certain_roles(
         **table_heads(lines),
         **_lists_first(found, told),
         **_part_first(found, told),
+        **_parts_by_place(found, told),
         **telegraphic_steps(found, told),
         **wrapped(found),
         **_bare_parts(found, told),
@@ -81,6 +83,25 @@ def _part_first(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[i
     return {found[0].line.number: "heading"} if _OVER_A_PART.fullmatch(found[0].text) else {}
 
 
+def _parts_by_place(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
+    """Return the lines that say alone where the foods below them go ("on top", over "120 g blueberries"), and those that shout for how many it is."""
+    roles: dict[int, Role] = {
+        s.line.number: "portions" for s in found if _SHOUTED_FOR.fullmatch(s.raw.strip(" *#_=")) and statements(s.text)
+    }
+    alone = Counter(s.line.number for s in found)
+    for place, below in pairwise(found):
+        if alone[place.line.number] > 1:
+            continue  # "Top: 100 g sugar"
+        is_food = told[below.text].has_food and told[below.text].has_amount
+        if is_food and PLACE.fullmatch(place.raw.strip(" *#_=:–—-")):
+            roles[place.line.number] = "heading"
+    return roles
+
+
+# "MAKES: FOUR"
+_SHOUTED_FOR = re.compile(
+    r"(?:makes|serves|feeds|yields?)\s*[:=]\s*(?:two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen)\W*", re.I
+)
 _OVER_A_PART = re.compile(
     r"(?:the\s+)?(?:ingredients|you(?:['’]ll| will)? need|what you need|what goes in(?:to)?)(?:\s+for)?\s+(?:the|our)\s+(?:base|sponge|cake|crust|dough|batter|filling|layers?|biscuits?|pastry|crumble|pudding|bottom)\W*",
     re.I,
@@ -93,7 +114,9 @@ def _named_and_counted(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the line that a text begins with where it names a dessert, and how many behind it: "Cake, honey & spice. 2 loaves. Each 10 slices."."""
     first = found[0].line.raw.strip(" *#_=:") if found else ""
     name, said = of_title(first)
-    is_dessert = holds_a_dessert(name) or _POTTED.search(first) is not None
+    is_dessert = (
+        holds_a_dessert(name) or holds_a_dessert(re.sub(r"[()]", "", name)) or _POTTED.search(first) is not None
+    )
     is_counted = said is not None and (said.count is not None or said.whole)
     is_named = is_counted and is_dessert and _NAME.fullmatch(name)
     is_short = len(first.split()) <= MOST_WORDS_OF_A_NAME and sum(s.line is found[0].line for s in found) == 1

@@ -17,7 +17,8 @@ _METRIC_WORDS = re.compile(
 )
 # No American kitchen calls them so.
 _BRITISH_WORDS = re.compile(
-    r"\b(?:caster sugar|castor sugar|treacle|self[- ]raising|sultanas|golden syrup|demerara)\b", re.I
+    r"\b(?:cast[eo]r sugar|treacle|self[- ]raising|s\.?\s?r\.?\s? flour|sultanas|golden syrup|demerara|double cream|dbl cream|marg|gas (?:mark )?\d|reg(?:ulo)? \d)\b",
+    re.I,
 )
 _US_WORDS = re.compile(
     r"\b(all[- ]purpose|ap flour|confectioners'?|powdered sugar|cornstarch|baking soda|heavy cream|sticks?|"
@@ -42,7 +43,7 @@ def infer_cup(text: str, lines: list[tuple[ParsedLine, Ingredient | None]]) -> t
     if votes:
         return votes
     metric, american = len(_said(_METRIC_WORDS, text)), len(_said(_US_WORDS, text))
-    metric += 2 * bool(_BRITISH_WORDS.search(text))
+    metric += 3 * bool(_BRITISH_WORDS.search(text))
     if metric > american:
         word = _METRIC_WORDS.search(text)
         return cup_standard("metric"), f"words such as “{word[0] if word else ''}”"

@@ -133,7 +133,8 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None, foods: Seque
         if parsed.alternatives and (whole := index.shared_head(parsed.name, parsed.alternatives[0])):
             parsed = replace(parsed, name=whole)
         is_more = bool(parsed.preparation) and not parsed.preparation.startswith("for ")
-        if is_more and parsed.name and set(words_of(parsed.name)) <= word_list("neutral"):
+        is_adjective = set(words_of(parsed.name)) <= word_list("neutral") and not index.is_name(parsed.name)
+        if is_more and parsed.name and is_adjective:
             # "blanched, finely ground almond flour": the comma stands among adjectives.
             parsed = replace(parsed, name=f"{parsed.name} {parsed.preparation}")
         spoken = parsed.sums[0].text.lower().split() if parsed.sums else []

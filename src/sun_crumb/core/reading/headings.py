@@ -110,6 +110,11 @@ def names_a_part(text: str) -> bool:
 
 MOST_PART_WORDS = 4
 _MEASURES = frozenset({"cup", "metric", "imperial", "us", "measures", "measure", "measurements", "version", "weights"})
+# Where the foods below it go: "on top"
+PLACE = re.compile(
+    r"(?:(?:to go |for )?on (?:the )?top|underneath|(?:the )?(?:bottom|middle|top)(?: bit| part| layer)?|in between)",
+    re.I,
+)
 # "Dry team", "The wet bits"
 _WET_OR_DRY = re.compile(
     r"(?:the\s+)?(?:dry|wet|liquid)\s+(?:box|column|corner|pile|crew|ones|jug|pan|mixture|stage|list|section|team|bits?|things?|half|side|part|parts|bowl|lot|group|stuff|goods|items)"

@@ -11,6 +11,7 @@ from sun_crumb.core.quantities.numbers import WORDS
 from sun_crumb.core.reading.counts import counting_words, kind_of
 from sun_crumb.core.reading.dessert_words import holds_a_dessert
 from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, begins_food, first_word
+from sun_crumb.core.reading.headings import PLACE
 from sun_crumb.core.reading.physical import Physical
 from sun_crumb.core.reading.words import word_list
 
@@ -158,7 +159,7 @@ def _width(lines: Sequence[Physical]) -> int:
 
 def _had_no_room(before: str, text: str, width: int) -> bool:
     """Return whether the first word of a line in small letters had no room on the line above, and the line is no item of a list."""
-    if not text or not _GOES_ON.match(text) or _ITEM.match(text):
+    if not text or not _GOES_ON.match(text) or _ITEM.match(text) or PLACE.fullmatch(text.strip(" :")):
         return False
     had_room = len(before.rstrip()) + 1 + len(text.split()[0]) <= width
     return not had_room and not begins_food(text) and not AMOUNT_BEHIND.match(text)

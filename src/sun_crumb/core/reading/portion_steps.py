@@ -152,12 +152,21 @@ def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(count, "", 0.85, alone[0].strip(" ."))  # "About thirty."
     if (scored := _SCORED.search(sentence)) and (said := bare_count(scored[1])):
         return replace(said, trust=SURE)  # "score in 24 diamonds", before it bakes
+    if (does := _DOES.fullmatch(sentence.strip())) and (
+        count := read_count(does["count"] or f"{does['serves']} servings")
+    ):
+        return Stated(count, "", SURE, does[0].strip(" ."))
     whom = sentence.split(",")[0].strip(" .")
     if is_late and _FOR_ALONE.fullmatch(whom) and (said := said_in(whom)) and said.count:
         return Stated(said.count, said.whole, 0.85, said.text)  # "For six, with cream."
     return None
 
 
+# "Does eight squares.", "8 serves"
+_DOES = re.compile(
+    r"(?:(?:this |it )?(?:does|should do|will do)\s+(?:about\s+)?(?P<count>[\w-]+\s+(?:\w+\s+)?(?:squares|slices|pieces|bars|people|portions|buns|biscuits|helpings|bowls|glasses))|(?P<serves>\d{1,2})\s+serves)\W*",
+    re.I,
+)
 _SCORED = re.compile(r"\b(?:score|mark)\w*\b[^.;\d]{0,24}\b(?:in|into)\s+(\d{1,3}\s+[^\W\d_]+)", re.I)
 _ABOUT_ALONE = re.compile(r"(?:about|around|roughly|approx\.?|abt\.?)\s+(\d{1,3}|[a-z]+(?:-[a-z]+)?)\W*", re.I)
 

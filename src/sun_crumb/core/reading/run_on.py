@@ -37,10 +37,8 @@ _TITLED_AND_COUNTED = re.compile(
 def run_on(raw: str) -> list[str]:
     """Return the foods of a line that holds several, each with its amount, or the line as it is."""
     text = _with_its_kind(_MARKED.sub("", raw.strip()))
-    if (
-        mixed := re.match(r"^(?:mix|combine|stir|whisk)(?: together)?:\s+(?=[\d½¼¾⅓⅔])", text, re.I)
-    ) and "." not in text[mixed.end() : -1]:
-        return foods_apart(text[mixed.end() :])  # "Mix together: 3 tbsp sugar, 1 tsp cinnamon"
+    if told := _behind_a_word(text):
+        return told
     if foods := divided(text, LEADS_THE_LIST):
         return [
             one for food in foods for said in part_within(food) for one in (run_on(said) if said[-1] != ":" else [said])
@@ -58,9 +56,38 @@ def run_on(raw: str) -> list[str]:
         if statements(text[: named.end() + LOOK_AHEAD]) and not is_food_with_amount(text[named.end() :].split(",")[0]):
             return [raw]  # "Yield: 1 (9-inch) pie, 8 servings"
         return _headed(named[1], _MARKED.sub("", text[named.end() :])) or [raw]
-    if not begins_food(text) and (behind := amounts_behind(text)):
+    if not begins_food(text) and (behind := amounts_behind(text) or _behind_then_how(text)):
         return behind  # "Sugar 2 cups, water 1/2 cup, butter 1 T"
     return _split_before_the_method(text)
+
+
+def _behind_a_word(text: str) -> list[str]:
+    """Return the foods of a line behind what is said before them ("Sure! oats 2 cups, honey 1 cup", "For 6: 250 g quark", "Mix together: 3 tbsp sugar, 1 tsp cinnamon"), or none."""
+    if led := _SAID_BEFORE.match(text):
+        told = run_on(text[led.end() :])
+        return told if len(told) >= LEAST_FOODS else []
+    if (so_many := _FOR_SO_MANY.match(text)) and begins_food(text[so_many.end() :]):
+        return [f"Serves {so_many[1]}", *run_on(text[so_many.end() :])]
+    mixed = _MIXED.match(text)
+    return foods_apart(text[mixed.end() :]) if mixed and "." not in text[mixed.end() : -1] else []
+
+
+_MIXED = re.compile(r"(?:mix|combine|stir|whisk)(?: together)?:\s+(?=[\d½¼¾⅓⅔])", re.I)
+
+
+def _behind_then_how(text: str) -> list[str]:
+    """Return the foods of a line whose amounts stand behind them, and how, where that follows in sentences: "oats 2 cups, honey 1 cup, salt 1 tsp. Warm, mix, press"."""
+    foods, *method = METHOD_BEHIND.split(text, maxsplit=1)
+    return [*listed, *method] if method and (listed := amounts_behind(foods)) else []
+
+
+# "For 6:  1 pkt jelly"
+_FOR_SO_MANY = re.compile(r"for\s+(\d{1,2})(?:\s+people)?\s*:\s+", re.I)
+# "Sure! oats 2.5 cups, ..."
+_SAID_BEFORE = re.compile(
+    r"(?:sure|ok(?:ay)?|yes|yep|right|of course|certainly|no problem|here (?:goes|it is|you (?:go|are))|so)(?:\s+(?:thing|then|love|dear))?\s*[!.,:]+\s+(?=\S)",
+    re.I,
+)
 
 
 def _lists_behind_a_deed(text: str) -> bool:
@@ -114,6 +141,10 @@ _SHOUTED = re.compile(r"^([A-Z][A-Z]+(?:[ &/][A-Z]+){0,3})\s+(?=[\d½¼¾⅓⅔]
 
 def _led(text: str) -> list[str]:
     """Return the foods of a line that words lead in ("You want a pound of plums, four ounces of butter, two eggs. Beat well."), or none."""
+    asked = _TALKED.match(text)
+    if asked and LEADS_THE_LIST.match(asked[1]) and len(parts := foods_apart(text[asked.end() :])) >= LEAST_FOODS:
+        last, *method = METHOD_BEHIND.split(parts[-1], maxsplit=1)
+        return [f"{asked[1]}:", *parts[:-1], last, *method]
     if (led := _LED.match(text)) and len(parts := foods_apart(text[led.end() :])) >= LEAST_FOODS:
         last, *method = METHOD_BEHIND.split(parts[-1], maxsplit=1)
         return [*parts[:-1], last, *method]
@@ -220,6 +251,8 @@ def _some_measured(rest: str) -> list[str]:
 
 # "Crust: use your own or 1 bought pie crust"
 _OR_BOUGHT = re.compile(r"^(?:use\s+)?(?:your\s+own|home-?made)[^,;.\d]{0,24}\bor\s+(?=\d)", re.I)
+# "I never measure but here's roughly what's in my bread pudding: about ten slices of bread; ..."
+_TALKED = re.compile(r"([^:;\d]{41,120}):\s+(?=\S)")
 # What a letter begins its list with.
 _LED = re.compile(
     r"(?:take|you(?:['’]ll| will)? (?:want|need)|it takes|use|I use|get)\s+(?=[\d½¼¾⅓⅔]|(?:an?|half|one|two|three|four|five|six|eight|ten|twelve)\b)",

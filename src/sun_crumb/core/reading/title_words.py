@@ -30,6 +30,8 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         title = re.sub(r"^\d{1,3}\W+", "", title)  # "#3 Banana bread"
     if asked := ASKED_ABOUT.search(title):
         title = asked[1][:1].upper() + asked[1][1:]  # "hi love, you asked about the bread pudding"
+    if (inside := _WHAT_IS_IN.search(title)) and holds_a_dessert(inside[1]):
+        title = inside[1][:1].upper() + inside[1][1:]
     title = _HOW_ONE_MAKES.sub(r"\1", _LIST_OF.sub("", _TALK_BEHIND.sub("", title)))
     if of_one := _OF_MY_ONE.match(title):
         title = of_one[1].upper() + title[of_one.end() :]  # "My mum's apple crumble"
@@ -66,6 +68,10 @@ def _unquoted(title: str) -> str:
 ASKED_ABOUT = re.compile(
     r"\b(?:asked|wanted) (?:me )?(?:about|for)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s*$)",
     re.I,
+)
+# "I never measure but here's roughly what's in my bread pudding"
+_WHAT_IS_IN = re.compile(
+    r"\bwhat(?:['’]?s| is| goes| I put) in(?:to)?\s+(?:my|our|the)\s+((?:[a-z-]+\s+){0,3}[a-z-]{3,})\W*$", re.I
 )
 # "does anyone have the sticky toffee pud recipe from last year?"
 _IN_A_QUESTION = re.compile(
