@@ -161,5 +161,69 @@ class Hands(unittest.TestCase):
         self.assertEqual((found["icing/cream_cheese"], found["icing/icing_sugar"]), (200.0, 60.0))
 
 
+class SaidInPassing(unittest.TestCase):
+    """Amounts that lean on the food before, and lists that talk leads in."""
+
+    def test_as_much_as_the_food_before(self) -> None:
+        for said in ("the same of caster sugar", "same weight of caster sugar", "ditto caster sugar"):
+            with self.subTest(said):
+                self.assertEqual(listed("200 g plain flour", said, "2 eggs").get("caster_sugar"), 200)
+        told = weighed(
+            "Seed cake\n\nBeat half a pound of butter with the same of caster sugar, then stir in ten ounces of flour and five eggs."
+            " Bake at 180 °C for an hour."
+        )
+        self.assertAlmostEqual(told["caster_sugar"], told["butter"])
+        listed_so = weighed(
+            "Seed cake. Half a pound of butter, the same of caster sugar, ten ounces of flour, five eggs."
+        )
+        self.assertAlmostEqual(listed_so["caster_sugar"], listed_so["butter"])
+
+    def test_a_list_behind_talk(self) -> None:
+        asked = weighed(
+            "Oat bars\n\nSure! rolled oats 200 g, butter 80 g, honey 60 g. Melt, press, chill 2 hours, cut 12."
+        )
+        self.assertEqual(asked, {"rolled_oats": 200.0, "butter": 80.0, "honey": 60.0})
+        measured = weighed(
+            "I never measure but here is roughly what's in my bread pudding: about ten slices of white bread, torn;"
+            " 500 ml milk; two eggs; 90 g brown sugar. Soak, bake at 180 for an hour. Does eight squares."
+        )
+        self.assertLessEqual({"white_bread", "milk", "egg", "light_brown_sugar"}, measured.keys())
+
+    def test_one_weight_in_two_systems_behind_each_food(self) -> None:
+        told = weighed(
+            "Scones (makes 8)\nself raising flour 8oz/225g, butter 2oz/55g, milk 5 fl oz/150ml\n220 C for 12 minutes"
+        )
+        self.assertAlmostEqual(told["butter"], 56.7, 1)
+        self.assertEqual(told.keys(), {"self_raising_flour", "butter", "milk"})
+
+
+class Places(unittest.TestCase):
+    """Where foods go, and how wide a column is."""
+
+    def test_words_for_a_place_stand_over_their_foods(self) -> None:
+        told = weighed("Cups\n\nfor the cream\n200 g cream cheese\non top\n120 g blueberries" + METHOD)
+        self.assertEqual(told, {"cream/cream_cheese": 200.0, "on top/blueberry": 120.0})
+        told = weighed("Eve's pudding\n\nBottom\n500 g apples\n80 g demerara sugar\nTop\n80 g butter\n1 egg" + METHOD)
+        self.assertEqual((told["bottom/apple"], told["top/butter"]), (500.0, 80.0))
+
+    def test_portions_that_are_shouted(self) -> None:
+        told = read("Cheesecake jars\nMAKES: FOUR\n\nfor the crumb\n80 g oat biscuits\n20 g butter" + METHOD)
+        assert told.portions is not None
+        self.assertEqual(told.portions.count, 4)
+
+    def test_a_long_cell_leaves_one_blank_before_its_neighbour(self) -> None:
+        told = weighed(
+            "Pudding\n\nPudding           Sauce\n500 g dates       400 g muscovado sugar\n170 g butter      300 g butter\n"
+            "340 g brown sugar 1 tsp salt\n4 eggs            600 ml double cream" + METHOD
+        )
+        self.assertEqual((told["pudding/light_brown_sugar"], told["pudding/butter"]), (340.0, 170.0))
+        self.assertIn("sauce/salt", told)
+
+    def test_a_british_pint_by_british_words(self) -> None:
+        """A pint is 568 ml there (Weights and Measures Act 1985, from memory)."""
+        told = listed("½ pint cold tea", "10 oz SR flour", "6 oz sugar", "1 egg")
+        self.assertAlmostEqual(told["tea"] / 284.1, 1.0, 1)
+
+
 if __name__ == "__main__":
     unittest.main()

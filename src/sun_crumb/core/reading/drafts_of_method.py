@@ -28,13 +28,11 @@ LEAST_LISTED, LEAST_TOLD = 2, 3
 
 def _is_told(found: Sequence[Piece], index: NameIndex) -> bool:
     """Return whether a method alone tells the foods of a recipe, with their amounts."""
-    told = [s for piece in found if piece.role in _TELLING for s in mentions(piece.text, is_list=True)]
+    told = [s for piece in found if piece.role == "step" for s in mentions(piece.text, is_list=True)]
     return sum(bool(index.match(parse_line(s).name)) for s in told[:MOST_TOLD]) >= LEAST_TOLD
 
 
 MOST_TOLD = 8
-# Where no list is found, what seems talk may be all that tells the foods.
-_TELLING = ("step", "chatter")
 
 
 def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> list[Draft]:
@@ -149,7 +147,7 @@ def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draf
     """
     drafts: list[Draft] = []
     for piece in found:
-        if piece.role not in _TELLING:
+        if piece.role != "step":
             continue
         made = _made(piece.text)
         for told in chain(mentions(piece.text, is_list=True), _of_the_same(piece.text, drafts)):

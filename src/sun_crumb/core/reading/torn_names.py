@@ -8,7 +8,7 @@ from collections.abc import Callable, Mapping, Sequence
 from itertools import pairwise
 
 from sun_crumb.core.reading.food_ends import first_word
-from sun_crumb.core.reading.headings import names_a_part
+from sun_crumb.core.reading.headings import PLACE, names_a_part
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.physical import Statement
 from sun_crumb.core.reading.records import Role
@@ -22,7 +22,8 @@ def torn_names(found: Sequence[Statement], told: Mapping[str, Known], known: Cal
     several = Counter(s.line.number for s in found)
     for before, statement in pairwise(found):
         is_next = statement.line.number == before.line.number + 1
-        if not is_next or several[statement.line.number] > 1:
+        is_place = PLACE.fullmatch(statement.raw.strip(" :")) is not None
+        if not is_next or several[statement.line.number] > 1 or is_place:
             continue
         if not _AMOUNT_LAST.search(statement.raw) and (
             not re.fullmatch(
