@@ -48,6 +48,10 @@ class OwnWords(unittest.TestCase):
         self.assertEqual((said["lemon_zest"], said["white_sugar"]), ("1 strip", "1 dessertspoon"))
         self.assertNotIn("strip", said["cinnamon"])
 
+    def test_a_pint_stays_one(self) -> None:
+        formula = formula_of("Tea loaf\nServes 12\n½ pint cold tea\n10 oz SR flour\n6 oz brown sugar\n1 egg")
+        self.assertEqual(amount_before(formula, 0, cup_standard("metric")), "½ pint")
+
     def test_spoons_and_pods_stay_and_what_moved_is_weighed(self) -> None:
         self.assertEqual((told("baking_powder"), told("vanilla_pod")), ("1½ tsp", "1"))
         self.assertEqual(told("icing_sugar", 60.0), "")

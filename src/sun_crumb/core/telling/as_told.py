@@ -26,6 +26,8 @@ _AS_TOLD = (
     "cl",
     "dl",
     "l",
+    "pint",
+    "fl oz",
     "oz",
     "lb",
     "kg",
