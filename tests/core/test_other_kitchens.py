@@ -219,6 +219,20 @@ class Places(unittest.TestCase):
         self.assertEqual((told["pudding/light_brown_sugar"], told["pudding/butter"]), (340.0, 170.0))
         self.assertIn("sauce/salt", told)
 
+    def test_pastry_in_a_form_is_a_food_of_it(self) -> None:
+        told = weighed(
+            "Apple tart\n\nPastry: 250 g puff pastry\nApples: 7, Braeburn\nSugar: 120 g\nButter: 60 g" + METHOD
+        )
+        self.assertEqual(told, {"puff_pastry": 250.0, "apple": 980.0, "white_sugar": 120.0, "butter": 60.0})
+
+    def test_nothing_but_the_next_amount_divides_foods(self) -> None:
+        told = weighed(
+            "Lemon tart\n\npastry 250g flour 125g butter 1 egg\nfilling 5 eggs 175g sugar 150ml double cream" + METHOD
+        )
+        self.assertEqual(
+            (told["pastry/butter"], told["filling/egg"], told["filling/white_sugar"]), (125.0, 250.0, 175.0)
+        )
+
     def test_a_british_pint_by_british_words(self) -> None:
         """A pint is 568 ml there (Weights and Measures Act 1985, from memory)."""
         told = listed("½ pint cold tea", "10 oz SR flour", "6 oz sugar", "1 egg")

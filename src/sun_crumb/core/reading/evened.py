@@ -9,7 +9,7 @@ from collections.abc import Sequence
 from sun_crumb.core.reading.counted import in_order, uncounted, without_counts, without_groups, without_letters
 from sun_crumb.core.reading.items import LEAST_MARKED, SIGN, mended
 from sun_crumb.core.reading.part_marks import headed, named_apart, signed_behind, signed_in_line, told_in_words
-from sun_crumb.core.reading.plain_cells import in_cells, in_fields, under_a_unit, without_shares
+from sun_crumb.core.reading.plain_cells import in_cells, in_fields, in_one_form, under_a_unit, without_shares
 from sun_crumb.core.reading.scanned import figures_again
 
 # So many lines quoted are a letter that is quoted (judgement).
@@ -74,6 +74,7 @@ def evened(rows: Sequence[str]) -> list[str]:
         in_cells,
         without_shares,
         in_fields,
+        in_one_form,
         under_a_unit,
         without_groups,
         uncounted,

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 import re
 
+from sun_crumb.core.reading.food_ends import begins_food, foods_apart
+from sun_crumb.core.reading.headings import names_a_part
 from sun_crumb.core.reading.items import LEAST_MARKED
 
 # "Sugar 15% 90 g", "Sugar 90 g (15 %)": the baker's per cent beside the weight
@@ -138,3 +140,30 @@ def under_a_unit(rows: list[str]) -> list[str]:
     unit = rows[head].strip(" :").lower().removeprefix("in ")
     told = [f"{one['name']}   {one['number']} {unit}" if one else row for row, one in zip(rows, found, strict=True)]
     return [*told[:head], "---", *told[head + 1 :]]
+
+
+# "Pastry: 250 g puff", "Apples: 7"
+_LABELLED = re.compile(r"^\s*[-•*]?\s*(?P<label>[^\W\d_][^\W\d_ ]{2,16}(?: [a-z]+)?)\s*:\s+(?P<told>\S.*)$")
+# Labels of foods that a part may be called by too.
+_KINDS = frozenset({"sugar", "sugars", "chocolate", "fruit", "cream"})
+# What is bought as it is: below "Base: 200 g biscuits" its butter may follow.
+_BOUGHT_PART = frozenset({"pastry", "case", "pastry case"})
+# So many foods by their labels below a part's are the rest of one form, and not of that part (judgement).
+LEAST_LABELLED = 2
+
+
+def in_one_form(rows: list[str]) -> list[str]:
+    """Return the lines of a form that tells each food behind its label without the label of a part that holds one food: "Pastry: 250 g puff" over "Apples: 7" and "Sugar: 120 g"."""
+    found = [_LABELLED.match(row) for row in rows]
+    told = list(rows)
+    for n, one in enumerate(found):
+        below = [later for later in found[n + 1 : n + 1 + LEAST_LABELLED] if later]
+        is_part = one is not None and one["label"].lower() in _BOUGHT_PART and len(below) == LEAST_LABELLED
+        # "Filling: 4 eggs": parts all, each with its foods
+        if one is None or not is_part or not begins_food(one["told"]) or len(foods_apart(one["told"])) > 1:
+            continue
+        labels = [later["label"].lower() for later in below if begins_food(later["told"])]
+        are_parts = any(names_a_part(label) and label not in _KINDS for label in labels)
+        if not are_parts:
+            told[n] = one["told"]
+    return told

@@ -156,11 +156,18 @@ def _after_its_part(text: str) -> list[str]:
     """Return a part's name and its foods where nothing divides them ("base 200 g digestives, 100 g butter"), or none."""
     part = _PART_FIRST.match(text)
     is_part = part is not None and part[1].lower() in (word_list("component") - word_list("verb")) | PLACES
-    return (
-        [f"{part[1]}:", *foods_apart(text[part.end() :])]
-        if part and is_part and begins_food(text[part.end() :])
-        else []
-    )
+    if part is None or not is_part or not begins_food(text[part.end() :]):
+        return []
+    foods = foods_apart(text[part.end() :])
+    undivided = _NEXT_AMOUNT.split(foods[0]) if len(foods) == 1 else []
+    is_list = len(undivided) >= LEAST_FOODS and all(map(begins_food, undivided))
+    return [f"{part[1]}:", *(undivided if is_list else foods)]
+
+
+# "pastry 250g flour 125g butter 1 egg": nothing but the next amount divides them
+_NEXT_AMOUNT = re.compile(
+    r"(?<=[a-z)])(?<!\bx)\s+(?=[\d½¼¾][\d.,/]*\s*(?:g|kg|ml|l|oz|lbs?|tsps?|tbsps?|cups?)\b|\d{1,2}\s+[a-z]{3,})"
+)
 
 
 # "Top: whipped cream"
