@@ -189,6 +189,19 @@ class SaidInPassing(unittest.TestCase):
         )
         self.assertLessEqual({"white_bread", "milk", "egg", "light_brown_sugar"}, measured.keys())
 
+    def test_what_a_fruit_is_mashed_or_cooked_with_goes_in(self) -> None:
+        for said in (
+            "mashed with 2 tbsp icing sugar",
+            "mushed up w/ 2 tbs icing sug.",
+            "cooked with 2 tbsp icing sugar and mashed",
+        ):
+            with self.subTest(said):
+                told = listed(f"450 g strawberries, {said}", "300 ml double cream")
+                self.assertAlmostEqual(told.get("icing_sugar", 0.0), 15.0, delta=1.5)
+        behind = listed("strawbs abt 1 lb, mushed up w/ 2 tbs icing sug.", "300 ml double cream")
+        self.assertEqual(set(behind), {"strawberry", "icing_sugar", "double_cream"})
+        self.assertNotIn("water", listed("2 pears, drained with 2 tbsp of their juice kept", "300 ml double cream"))
+
     def test_one_weight_in_two_systems_behind_each_food(self) -> None:
         told = weighed(
             "Scones (makes 8)\nself raising flour 8oz/225g, butter 2oz/55g, milk 5 fl oz/150ml\n220 C for 12 minutes"

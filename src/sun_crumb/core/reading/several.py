@@ -8,6 +8,7 @@ from collections.abc import Sequence
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.citrus_abroad import in_english
 from sun_crumb.core.reading.fruit_parts import AND_MORE, fruit_behind, of_a_fruit_and_more
+from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND
 from sun_crumb.core.reading.line import TRAILING, clean, parse_line
 from sun_crumb.core.reading.plainly import plainly
 from sun_crumb.core.reading.remembered import remembered
@@ -148,13 +149,17 @@ _MEASURED_BEHIND = re.compile(
 
 
 def _tossed_with(text: str) -> list[str] | None:
-    """Read "1 lb strawberries, tossed with ¼ cup sugar": two foods."""
+    """Read "1 lb strawberries, tossed with ¼ cup sugar", "mashed with 2 tbsp icing sugar": two foods."""
     found = _TOSSED.match(text)
-    return [found["one"], found["two"]] if found and read_amount(found["one"]) and read_amount(found["two"]) else None
+    if found is None or not read_amount(found["two"]):
+        return None
+    # "strawberries 1 lb, mashed with 2 tbsp icing sugar"
+    is_first = read_amount(found["one"]) or AMOUNT_BEHIND.match(found["one"])
+    return [found["one"], found["two"]] if is_first else None
 
 
 _TOSSED = re.compile(
-    r"^(?P<one>.+?)[,\s]+(?:and\s+|then\s+)?toss(?:ed)?\s+(?:with|in)\s+(?P<two>(?:the\s+)?[\d½¼¾⅓⅔][^,;]*)(?:[,;].*)?$",
+    r"^(?P<one>.+?)[,\s]+(?:and\s+|then\s+)?(?:toss(?:ed)?\s+(?:with|in)|(?:mashed|mushed|crushed|macerated|sprinkled|sweetened|cooked|stewed|blended)(?:\s+up)?\s+(?:with|w/))\s+(?P<two>(?:the\s+)?[\d½¼¾⅓⅔][^,;]*?)(?:\s+and\s+\w+ed)?(?:[,;].*)?$",
     re.I,
 )
 
