@@ -199,9 +199,8 @@ def _as_much(step: str) -> str:
     """Return a step with the amount that a food has from the one before it: "half a pound of butter, the same of sugar"."""
     told, at = [], 0
     for same in _THE_SAME_OF.finditer(step):
-        before = [
-            found[0] for n in _TOLD_NUMBER.finditer(step[: same.start()]) if (found := read_amount(step[n.start() :]))
-        ]
+        near = step[max(0, same.start() - LONGEST) : same.start()]
+        before = [found[0] for n in _TOLD_NUMBER.finditer(near) if (found := read_amount(near[n.start() :]))]
         weighed = [amount for amount in before if amount.unit and units()[amount.unit].kind in ("mass", "volume")]
         if weighed:
             told += [step[at : same.start()], f"{weighed[-1].text} of "]

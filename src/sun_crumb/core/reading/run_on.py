@@ -64,7 +64,8 @@ def run_on(raw: str) -> list[str]:
 def _behind_a_word(text: str) -> list[str]:
     """Return the foods of a line behind what is said before them ("Sure! oats 2 cups, honey 1 cup", "For 6: 250 g quark", "Mix together: 3 tbsp sugar, 1 tsp cinnamon"), or none."""
     if led := _SAID_BEFORE.match(text):
-        told = run_on(text[led.end() :])
+        rest = text[led.end() :]
+        told = [] if _SAID_BEFORE.match(rest) else run_on(rest)
         return told if len(told) >= LEAST_FOODS else []
     if (so_many := _FOR_SO_MANY.match(text)) and begins_food(text[so_many.end() :]):
         return [f"Serves {so_many[1]}", *run_on(text[so_many.end() :])]

@@ -7,8 +7,8 @@ from collections.abc import Sequence
 
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.citrus_abroad import in_english
-from sun_crumb.core.reading.fruit_parts import AND_MORE, fruit_behind, of_a_fruit_and_more
 from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND
+from sun_crumb.core.reading.fruit_parts import AND_MORE, fruit_behind, of_a_fruit_and_more
 from sun_crumb.core.reading.line import TRAILING, clean, parse_line
 from sun_crumb.core.reading.plainly import plainly
 from sun_crumb.core.reading.remembered import remembered
