@@ -110,6 +110,8 @@ MOST_WORDS = 4
 MOST_MENTIONS = 30
 MOST_TRIED = 60
 LONGEST = 90
+# What belongs to a pinch stands so near before it [characters].
+NEAR = 20
 
 
 def mentions(step: str, *, is_list: bool = False) -> list[str]:
@@ -153,7 +155,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
         behind += [
             (m.start(), f"a {m['said']}")
             for m in _PINCH.finditer(step)
-            if not re.search(r"(?:\b(?:an?|good|big|small|the)|\d)\s+$", step[: m.start()], re.I)
+            if not re.search(r"(?:\b(?:an?|good|big|small|the)|\d)\s+$", step[max(0, m.start() - NEAR) : m.start()], re.I)
         ]
         # "a big handful of oats (40 g)": what it weighs is said in the bracket.
         loose = [(m.start("name") + len(m["name"]), m["name"].split()[-1].lower()) for m in _BEHIND.finditer(step)]
