@@ -155,7 +155,9 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
         behind += [
             (m.start(), f"a {m['said']}")
             for m in _PINCH.finditer(step)
-            if not re.search(r"(?:\b(?:an?|good|big|small|the)|\d)\s+$", step[max(0, m.start() - NEAR) : m.start()], re.I)
+            if not re.search(
+                r"(?:\b(?:an?|good|big|small|the)|\d)\s+$", step[max(0, m.start() - NEAR) : m.start()], re.I
+            )
         ]
         # "a big handful of oats (40 g)": what it weighs is said in the bracket.
         loose = [(m.start("name") + len(m["name"]), m["name"].split()[-1].lower()) for m in _BEHIND.finditer(step)]
