@@ -54,6 +54,23 @@ class Told(WithApplication):
         error = self.post("/api/read", {"text": TEXT, "roles": {"4": "nonsense"}}, 422)["error"]
         self.assertEqual(error["code"], "invalid_request")
 
+    def test_the_kind_of_dessert_is_asked_with_the_oven_in_mind(self) -> None:
+        foods = {"puff_pastry": 250.0, "apple": 980.0, "white_sugar": 120.0, "butter": 60.0}
+        body = {
+            "lines": [
+                {"ingredient": key, "grams": grams, "text": f"{grams:.0f} g {key}"} for key, grams in foods.items()
+            ],
+            "servings": 6,
+            "title": "Tarte Tatin",
+            "method": "Serves 6. 190C 30-35 mins",
+        }
+        cold = self.post("/api/check", body)["components"][0]["candidates"]
+        hot = self.post("/api/check", body | {"oven": {"temperature_c": 190}})["components"][0]["candidates"]
+        self.assertIn("sorbet", [family["key"] for family in cold])
+        self.assertFalse({"sorbet", "frozen"} & {family["key"] for family in hot})
+        error = self.post("/api/check", body | {"oven": {"temperature_c": 4000}}, 422)["error"]
+        self.assertIn("oven", error["field"])
+
     def test_a_food_is_told_by_its_name_and_by_its_key(self) -> None:
         line = self.post("/api/read", {"text": "Loaf\n200 g flour\n2 green bananas"})["lines"][-1]
         self.assertEqual((line["ingredient"], line["food"]), ("banana_green", "green banana"))

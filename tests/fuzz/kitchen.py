@@ -142,7 +142,7 @@ def bodies() -> dict[str, Any]:
     return {
         "read": {"text": RECIPE["source_text"], "cup": "us"},
         "analyse": {key: RECIPE[key] for key in ("lines", "servings", "unit", "own_yields")},
-        "check": {key: RECIPE[key] for key in ("lines", "servings", "unit", "own_yields")} | {"title": "Date loaf", "families": {"": "quick_bread"}},
+        "check": {key: RECIPE[key] for key in ("lines", "servings", "unit", "own_yields")} | {"title": "Date loaf", "families": {"": "quick_bread"}, "oven": {"temperature_c": 170}},
         "check_recipe": {"families": {"": "quick_bread"}, "cup": "metric"},
         "keep_recipe": RECIPE | {"client_key": "a key"},
         "change_recipe": {"revision": 2, "title": "Date loaf", "servings": 8, "unit": "slice", "lines": LINES, "portions": KINDS, "own_yields": {"top": 16}},

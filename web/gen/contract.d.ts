@@ -2167,7 +2167,7 @@ export interface components {
         };
         /**
          * CheckIn
-         * @description Weighed lines to judge by themselves: the title and the method help to tell what they make, ``families`` say it.
+         * @description Weighed lines to judge by themselves: the title, the method and the oven help to tell what they make, ``families`` say it.
          */
         CheckIn: {
             /** Lines */
@@ -2196,6 +2196,8 @@ export interface components {
              * @default
              */
             method?: string;
+            /** @default null */
+            oven?: components["schemas"]["OvenIn"] | null;
             /**
              * Families
              * @default {}

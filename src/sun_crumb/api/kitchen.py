@@ -17,6 +17,7 @@ from sun_crumb.api.schemas.pantry import IngredientDetailOut, IngredientsOut, Pr
 from sun_crumb.api.schemas.reading import AnalysedOut, ReadIn, ReadingOut
 from sun_crumb.core.formula import Analysis
 from sun_crumb.core.quantities.measures import cup_standard
+from sun_crumb.core.reading.records import Oven
 from sun_crumb.schemas.products import LabelIn, PackIn, ProductIn
 from sun_crumb.schemas.recipes import AnalyseIn, CheckIn, LineIn
 from sun_crumb.services import choices as offered
@@ -54,7 +55,8 @@ def check(body: CheckIn) -> dict[str, Any]:
     found = pantry.pantry_of(database())
     formula = kitchen.formula_of(body.title, lines, body.servings, body.unit, found, body.own_yields)
     cup = cup_standard(body.cup or "us")
-    return {"components": kitchen.check(replace(formula, method=body.method), body.families, cup)}
+    oven = None if body.oven is None else Oven(**body.oven.model_dump())
+    return {"components": kitchen.check(replace(formula, method=body.method, oven=oven), body.families, cup)}
 
 
 @endpoint(blueprint, "GET", "/pantry", returns=IngredientsOut, query={"q": "part of a name"})

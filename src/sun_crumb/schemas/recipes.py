@@ -116,10 +116,11 @@ class KindsIn(In):
 
 
 class CheckIn(AnalyseIn):
-    """Weighed lines to judge by themselves: the title and the method help to tell what they make, ``families`` say it."""
+    """Weighed lines to judge by themselves: the title, the method and the oven help to tell what they make, ``families`` say it."""
 
     title: Annotated[str, Field(max_length=200)] = ""
     method: Annotated[str, Field(max_length=20_000)] = ""
+    oven: OvenIn | None = None
     families: Annotated[dict[Component, Key], Field(max_length=20)] = {}
     cup: Key | None = None
 

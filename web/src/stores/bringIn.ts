@@ -184,6 +184,7 @@ export const useBringIn = defineStore('bringIn', () => {
             unit: unit.value,
             title: (reading.value?.title ?? '').slice(0, 200),
             method: (reading.value?.steps ?? []).join('\n').slice(0, 20_000),
+            oven: reading.value?.oven ?? null,
             families,
           },
           signal,

@@ -18,6 +18,10 @@ from sun_crumb.core.reference import constant, table
 Where = Literal["name", "heading", "portion", "method", "texture"]
 
 
+# A family less likely than this is not offered [1] (judgement).
+WORTH_ASKING = 0.05
+
+
 @dataclass(frozen=True, slots=True)
 class Nature:
     """The family of a component, how likely it is (0 to 1), and the families that it may be, the likeliest first."""
@@ -25,6 +29,11 @@ class Nature:
     family: Family
     confidence: float
     ranked: tuple[tuple[str, float], ...]
+
+    @property
+    def candidates(self) -> tuple[Family, ...]:
+        """The families that are worth asking about, the likeliest first."""
+        return tuple(families()[key] for key, share in self.ranked if share >= WORTH_ASKING)
 
     @property
     def is_sure(self) -> bool:

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from sun_crumb.core.balance import Family, as_mixed, families, measure
-from sun_crumb.core.balance.nature import Nature, nature_of
+from sun_crumb.core.balance.nature import nature_of
 from sun_crumb.core.balance.norms import Norm, absolutes, norms
 from sun_crumb.core.balance.patterns import nearest, patterns
 from sun_crumb.core.formula import Formula, FormulaLine
@@ -125,7 +125,7 @@ def _checked(formula: Formula, component: str, said: str | None, cup: CupStandar
         family_name=family.name,
         confidence=1.0 if said else nature.confidence,
         is_sure=bool(said) or nature.is_sure,
-        candidates=_candidates(nature),
+        candidates=nature.candidates,
         base=pattern.base if pattern else "",
         pattern=pattern.name if pattern else "",
         measures=measured,
@@ -133,13 +133,6 @@ def _checked(formula: Formula, component: str, said: str | None, cup: CupStandar
         mends=mends,
         words=_verdict(family, measured, warnings),
     )
-
-
-def _candidates(nature: Nature) -> tuple[Family, ...]:
-    return tuple(families()[key] for key, share in nature.ranked if share >= WORTH_ASKING)
-
-
-WORTH_ASKING = 0.05
 
 
 # What only matters where an oven makes it rise.

@@ -52,6 +52,7 @@ def certain_roles(
         **_lists_first(found, told),
         **_part_first(found, told),
         **_parts_by_place(found, told),
+        **_shouted_portions(found),
         **telegraphic_steps(found, told),
         **wrapped(found),
         **_bare_parts(found, told),
@@ -84,21 +85,25 @@ def _part_first(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[i
 
 
 def _parts_by_place(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
-    """Return the lines that say alone where the foods below them go ("on top", over "120 g blueberries"), and those that shout for how many it is."""
-    roles: dict[int, Role] = {
+    """Return the lines that say alone where the foods below them go: "on top", over "120 g blueberries", but not "Top: 100 g sugar"."""
+    several = Counter(s.line.number for s in found)
+    return {
+        place.line.number: "heading"
+        for place, below in pairwise(found)
+        if several[place.line.number] == 1
+        and PLACE.fullmatch(place.raw.strip(" *#_=:–—-"))
+        and told[below.text].has_food
+        and told[below.text].has_amount
+    }
+
+
+def _shouted_portions(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that tell for how many it is as a heading would: "MAKES: FOUR"."""
+    return {
         s.line.number: "portions" for s in found if _SHOUTED_FOR.fullmatch(s.raw.strip(" *#_=")) and statements(s.text)
     }
-    alone = Counter(s.line.number for s in found)
-    for place, below in pairwise(found):
-        if alone[place.line.number] > 1:
-            continue  # "Top: 100 g sugar"
-        is_food = told[below.text].has_food and told[below.text].has_amount
-        if is_food and PLACE.fullmatch(place.raw.strip(" *#_=:–—-")):
-            roles[place.line.number] = "heading"
-    return roles
 
 
-# "MAKES: FOUR"
 _SHOUTED_FOR = re.compile(
     r"(?:makes|serves|feeds|yields?)\s*[:=]\s*(?:two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen)\W*", re.I
 )

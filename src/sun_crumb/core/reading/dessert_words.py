@@ -9,6 +9,8 @@ from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reading.counts import counting_words, kind_of
 from sun_crumb.core.reference import table
 
+# What a form asks for a dessert's name with.
+ASKS_THE_NAME = r"(?:(?:name|title) of (?:the )?(?:dish|recipe|dessert|cake)|(?:recipe|dish) (?:name|title)|dish)"
 # A name of a dessert has so many words at its end [1].
 LONGEST_NAME = 3
 # No title is read further than so many words [1].

@@ -12,13 +12,13 @@ from sun_crumb.core.pantry.names import words_of
 from sun_crumb.core.quantities.measures import cup_standard, units
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.citrus_abroad import in_english
-from sun_crumb.core.reading.food_ends import SAME_AGAIN
 from sun_crumb.core.reading.fruit_parts import parts_by_the_method
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
 from sun_crumb.core.reading.own_measure import OwnMeasure
 from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.records import Candidate, ParsedLine
+from sun_crumb.core.reading.same_again import SAME_AGAIN, is_measured
 from sun_crumb.core.reading.several import split_line
 from sun_crumb.core.reading.weigh import weigh
 from sun_crumb.core.reading.words import word_list
@@ -96,8 +96,7 @@ def _as_much_as(before: str, text: str) -> str:
     """Return a line with the amount of the food before it where it has the same: "the same of sugar", "ditto sugar"."""
     told = SAME_AGAIN.match(text)
     amount = parse_line(before).sums[:1] if told else ()
-    is_measured = bool(amount) and amount[0].unit is not None and units()[amount[0].unit].kind in ("mass", "volume")
-    return f"{amount[0].text} {text[told.end() :]}" if told and is_measured else text
+    return f"{amount[0].text} {text[told.end() :]}" if told and amount and is_measured(amount[0]) else text
 
 
 _CITRUS = re.compile(r"\b(lemon|lime|orange|grapefruit)s?\b", re.I)

@@ -9,6 +9,7 @@ from sun_crumb.core.quantities.numbers import WORDS
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.citrus_abroad import in_english
 from sun_crumb.core.reading.line import clean
+from sun_crumb.core.reading.same_again import SAME_AGAIN
 from sun_crumb.core.reading.words import word_list
 
 _RUN_ON = re.compile(
@@ -187,11 +188,6 @@ def begins_food(text: str) -> bool:
 
 # "1/4 pt milk, less 1 tbsp"
 _LESS = re.compile(r"(?:less|minus)\b", re.I)
-# "the same of sugar", "ditto caster sugar": as much as of the food before it
-SAME_AGAIN = re.compile(
-    r"(?:the\s+)?(?:same|equal)(?:\s+(?:again|weight|amount|quantity|measure))?\s+of\s+(?=[^\W\d_]{3})|(?:ditto|dto?\.|ditto of)\s+(?=[^\W\d_]{3})|same\s+(?:weight|amount|quantity)\s+(?=[^\W\d_]{3})",
-    re.I,
-)
 # What begins a food without a number before a unit.
 _FOODS_OF_A_WORD = tuple(
     re.compile(pattern, re.I)

@@ -7,6 +7,7 @@ from collections.abc import Iterator
 
 from sun_crumb.core.quantities.measures import units
 from sun_crumb.core.reading.amounts import read_amount, without_unit_stops
+from sun_crumb.core.reading.same_again import SAME_AGAIN, is_measured
 
 _NUMBER = re.compile(
     r"(?<![\w.,/°½⅓⅔¼¾⅛-])(?:\d|[½⅓⅔¼¾⅛]|\b(?:a|an|one|two|three)\s+(?=(?:\w+\s+)?(?:tsp|tbsp|teaspoon|tablespoon|cup|pinch|handful|(?:splash|dash|glug)(?!\s+(?:of\s+)?(?:\w+\s+)?water))))",
@@ -110,7 +111,7 @@ MOST_WORDS = 4
 MOST_MENTIONS = 30
 MOST_TRIED = 60
 LONGEST = 90
-# What belongs to a pinch stands so near before it [characters].
+# What belongs to a pinch stands so near before it [characters] (judgement).
 NEAR = 20
 
 
@@ -202,20 +203,16 @@ def _in_its_unit(step: str) -> str:
 def _as_much(step: str) -> str:
     """Return a step with the amount that a food has from the one before it: "half a pound of butter, the same of sugar"."""
     told, at = [], 0
-    for same in _THE_SAME_OF.finditer(step):
+    for same in SAME_AGAIN.finditer(step):
         near = step[max(0, same.start() - LONGEST) : same.start()]
         before = [found[0] for n in _TOLD_NUMBER.finditer(near) if (found := read_amount(near[n.start() :]))]
-        weighed = [amount for amount in before if amount.unit and units()[amount.unit].kind in ("mass", "volume")]
+        weighed = [amount for amount in before if is_measured(amount)]
         if weighed:
             told += [step[at : same.start()], f"{weighed[-1].text} of "]
             at = same.end()
     return "".join([*told, step[at:]])
 
 
-_THE_SAME_OF = re.compile(
-    r"\b(?:the\s+|as\s+)?(?:same|much|equal)(?:\s+(?:weight|amount|quantity))?\s+(?:of\s+)(?=[^\W\d_]{3})(?!the\b|it\b|that\b|this\b)",
-    re.I,
-)
 _TOLD = r"[\d½¼¾][\d.,/½¼¾]*\s*(?:kg|g|ml|cl|l|oz|lbs?|cups?|tbsps?|tsps?|(?:tea|table|dessert)spoon(?:ful)?s?)\b\.?"
 # "a splash of milk, say 3 tbsp"
 _LOOSELY = re.compile(

@@ -6,6 +6,7 @@ import re
 from collections.abc import Mapping, Sequence
 from itertools import pairwise
 
+from sun_crumb.core.reading.dessert_words import ASKS_THE_NAME
 from sun_crumb.core.reading.food_ends import begins_food
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.physical import Physical, Statement
@@ -58,7 +59,7 @@ def named_fields(found: Sequence[Statement]) -> dict[int, Role]:
         if _NAMED.fullmatch(statement.text) and not any(begins_food(s.raw) for s in found[:n]):
             return {**{s.line.number: "junk" for s in found[:n]}, statement.line.number: "title"}
     for asks, told in pairwise(found[:MOST_OF_A_FORM]):
-        if asks.text.strip(" :").lower() in _ASKS_A_NAME and told.line.number > asks.line.number:
+        if _ASKS_A_NAME.fullmatch(asks.text.strip(" :")) and told.line.number > asks.line.number:
             return {asks.line.number: "junk", told.line.number: "title"}
     return {}
 
@@ -84,11 +85,8 @@ def greetings(found: Sequence[Statement]) -> list[int]:
 # "Home › Cakes › Rhubarb"
 _TRAIL = re.compile(r"[^\d›»]{2,60}(?:\s[›»]\s[^\d›»]{2,40}){2,6}")
 # "Name of dish: Prune clafoutis"
-_NAMED = re.compile(
-    r"(?:(?:name|title) of (?:the )?(?:dish|recipe|dessert|cake)|(?:recipe|dish) (?:name|title)|name of it|dish)\s*[:=]\s*[^\W\d_][^:\d]{3,60}",
-    re.I,
-)
-_ASKS_A_NAME = frozenset({"name", "title", "recipe name", "recipe title", "name of recipe", "name of dish", "dish"})
+_NAMED = re.compile(rf"{ASKS_THE_NAME}\s*[:=]\s*[^\W\d_][^:\d]{{3,60}}", re.I)
+_ASKS_A_NAME = re.compile(rf"(?:name|title|{ASKS_THE_NAME})", re.I)
 # What stands over the words of readers, whatever these weighed.
 _READERS = re.compile(
     r"(?:(?:\d+|readers?[’']?|user|your|top|recent|latest)\s+)?(?:comments?|reviews?|replies|responses|what (?:readers|others|people) (?:say|said))(?:\s*\(\d+\))?\W*",

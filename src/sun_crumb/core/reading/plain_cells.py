@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 
+from sun_crumb.core.reading.dessert_words import ASKS_THE_NAME
 from sun_crumb.core.reading.food_ends import begins_food, foods_apart
 from sun_crumb.core.reading.headings import names_a_part
 from sun_crumb.core.reading.items import LEAST_MARKED
@@ -81,7 +82,9 @@ _FIELD = re.compile(
 _FOR = re.compile(r"^\s*(?:for|pour|für|per|para|för|til|voor)\s*:\s*(?=\d{1,2}\b(?!\s*(?:g|ml|kg)\b))", re.I)
 # "Date: ____  Name of dish: Gooseberry Fool   For: 6"
 _FORM = re.compile(
-    r"^.{0,60}?\b(?:name of (?:the )?(?:dish|recipe|dessert)|recipe name|dish|title)\s*:\s*(?P<name>[^:\t]{3,60}?)\s{2,}(?:[^:]{2,20}:\s*[^:]{0,20}\s{2,})*?(?:for|serves|makes|portions|yield)\s*:?\s*(?P<count>\d{1,3})\b.*$",
+    r"^.{0,60}?\b"
+    + rf"(?:{ASKS_THE_NAME}|title)"
+    + r"\s*:\s*(?P<name>[^:\t]{3,60}?)\s{2,}(?:[^:]{2,20}:\s*[^:]{0,20}\s{2,})*?(?:for|serves|makes|portions|yield)\s*:?\s*(?P<count>\d{1,3})\b.*$",
     re.I,
 )
 

@@ -142,10 +142,10 @@ _SHOUTED = re.compile(r"^([A-Z][A-Z]+(?:[ &/][A-Z]+){0,3})\s+(?=[\d½¼¾⅓⅔]
 
 def _led(text: str) -> list[str]:
     """Return the foods of a line that words lead in ("You want a pound of plums, four ounces of butter, two eggs. Beat well."), or none."""
-    asked = _TALKED.match(text)
-    if asked and LEADS_THE_LIST.match(asked[1]) and len(parts := foods_apart(text[asked.end() :])) >= LEAST_FOODS:
+    talked = _TALKED.match(text)
+    if talked and LEADS_THE_LIST.match(talked[1]) and len(parts := foods_apart(text[talked.end() :])) >= LEAST_FOODS:
         last, *method = METHOD_BEHIND.split(parts[-1], maxsplit=1)
-        return [f"{asked[1]}:", *parts[:-1], last, *method]
+        return [f"{talked[1]}:", *parts[:-1], last, *method]
     if (led := _LED.match(text)) and len(parts := foods_apart(text[led.end() :])) >= LEAST_FOODS:
         last, *method = METHOD_BEHIND.split(parts[-1], maxsplit=1)
         return [*parts[:-1], last, *method]

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import re
 
-from sun_crumb.core.reading.dessert_words import holds_a_dessert
+from sun_crumb.core.reading.dessert_words import ASKS_THE_NAME, holds_a_dessert
 from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portion_asides import of_title
 from sun_crumb.core.reading.portion_cues import Stated
@@ -102,7 +102,9 @@ _LIST_OF = re.compile(
 )
 # "Title: Carrot halwa"
 FIELD = re.compile(
-    r"^title\s+(?=[A-Z])|^(?:(?:to|from|cc|date):\s*\S+\s+)+subject:\s*(?:re:\s*|fwd?:\s*)*|^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: name| title| for)?|name|(?:name|title) of (?:the )?(?:dish|recipe|dessert|cake)|dish(?: name)?|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recept|przepis|oppskrift|opskrift|receita|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[\"“]?[A-Z])",
+    r"^title\s+(?=[A-Z])|^(?:(?:to|from|cc|date):\s*\S+\s+)+subject:\s*(?:re:\s*|fwd?:\s*)*|^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: for)?|name|"
+    + ASKS_THE_NAME
+    + r"|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recept|przepis|oppskrift|opskrift|receita|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[\"“]?[A-Z])",
     re.I,
 )
 

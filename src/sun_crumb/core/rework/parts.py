@@ -314,9 +314,6 @@ def balance_of(part: Part, judged: Sequence[Verdict], residual: str = "") -> Com
         )
     if nature is None:
         return ComponentBalance(part.component, family.key, family.name, tuple(judged), residual)
-    others = tuple(families()[key] for key, share in nature.ranked if share >= WORTH_ASKING)
-    return ComponentBalance(part.component, family.key, family.name, tuple(judged), residual, nature.confidence, others)
-
-
-# A family less likely than this is not offered [1] (judgement).
-WORTH_ASKING = 0.05
+    return ComponentBalance(
+        part.component, family.key, family.name, tuple(judged), residual, nature.confidence, nature.candidates
+    )
