@@ -6,7 +6,8 @@ import doctest
 import unittest
 
 from sun_crumb.core.pantry import shipped_pantry
-from sun_crumb.core.reading import Reading, citrus_abroad, read_recipe
+from sun_crumb.core.reading import Oven, Reading, citrus_abroad, read_recipe
+from sun_crumb.core.reading.oven_heat import read_oven
 
 METHOD = "\n\nWhisk all together and bake at 180 °C for 30 minutes.\n"
 
@@ -250,6 +251,77 @@ class Places(unittest.TestCase):
         """A pint is 568 ml there (Weights and Measures Act 1985, from memory)."""
         told = listed("½ pint cold tea", "10 oz SR flour", "6 oz sugar", "1 egg")
         self.assertAlmostEqual(told["tea"] / 284.1, 1.0, 1)
+
+
+class AtTheEdges(unittest.TestCase):
+    """What stands around a list: facts in a row below it, parts in the list's own heading, a pot that measures all."""
+
+    def test_a_row_of_facts_tells_portions_and_name(self) -> None:
+        foods = "150 g plain flour\n100 g sugar\n2 eggs\n100 g butter\n\n"
+        told = read(f"Carrot cupcakes\n\n{foods}[12 cases · 170 °C fan · 20–22 min]")
+        self.assertEqual((told.portions and told.portions.count, told.oven and told.oven.is_fan), (12, True))
+        named = read(f"{foods}Eierlikörkuchen, Gugelhupfform, 16 Stücke, 175 °C Ober-/Unterhitze 55 min")
+        self.assertEqual((named.title, named.portions and named.portions.count), ("Eierlikörkuchen", 16))
+
+    def test_a_pot_measures_also_in_other_tongues(self) -> None:
+        for first, more in (
+            ("1 pot de yaourt nature (125 g)", "2 pots de sucre"),
+            ("1 vasetto di yogurt bianco (125 g)", "2 vasetti di zucchero"),
+            ("1 yogur natural (125 g)", "2 medidas de azúcar"),
+            ("1 Becher Joghurt (125 g)", "2 Becher Zucker"),
+        ):
+            with self.subTest(more):
+                told = weighed(f"Cake\n\n{first}\n{more}\n3 eggs\n200 g flour{METHOD}")
+                self.assertAlmostEqual(told["white_sugar"], 211.3, delta=2)
+
+    def test_a_list_headed_with_its_part(self) -> None:
+        told = weighed(
+            "Pudding\n\nIngredients (pudding):\n200 g dates\n2 eggs\n\nIngredients (sauce):\n100 g brown sugar\n200 ml double cream"
+            + METHOD
+        )
+        self.assertEqual((told["pudding/medjool_date"], told["sauce/light_brown_sugar"]), (200.0, 100.0))
+
+    def test_a_list_in_sentences_with_its_parts(self) -> None:
+        told = weighed(
+            "Apple pie\nIngredients: For the pastry, 350g plain flour, 175g cold butter, 1 egg. For the filling, 900g apples, 120g caster sugar. "
+            "To glaze, 1 egg beaten and 1 tbsp granulated sugar.\nBake at 200°C for 40 minutes."
+        )
+        self.assertEqual((told["pastry/egg"], told["to glaze/egg"], told["filling/apple"]), (50.0, 50.0, 900.0))
+
+    def test_a_list_per_person_is_for_one(self) -> None:
+        told = read("Muesli\n\nPer person:\n40 g oats\n100 ml milk\n1 tsp honey\n\nI make 4 at a time")
+        self.assertEqual(told.portions and told.portions.count, 1)
+
+    def test_parts_with_how_many_they_make(self) -> None:
+        told = read(
+            "Possets & shortbread\n\nPOSSETS (6)\n600 ml double cream\n150 g caster sugar\n\nSHORTBREAD (makes 18)\n150 g flour\n100 g butter"
+            "\n\nBoil cream and sugar. Bake the shortbread."
+        )
+        self.assertEqual({line.component for line in told.lines if line.grams}, {"possets", "shortbread"})
+        self.assertEqual(told.portions and told.portions.count, 6)
+
+    def test_what_is_not_drained_is_told_beside_it(self) -> None:
+        told = listed("15 oz can black beans, drained and rinsed (240 g)", "2 eggs", "30 g cocoa")
+        self.assertEqual(told["black_beans"], 240.0)
+
+    def test_a_heat_that_falls_and_a_fan_with_hours(self) -> None:
+        foods = "\n\n6 egg whites\n350 g caster sugar\n\n"
+        self.assertEqual(read_oven("150 then down to 120 straight away, 1 1/4 hrs."), Oven(150.0, False))
+        self.assertEqual(read_oven("2lb loaf tin, 160 fan 1½ hours"), Oven(160.0, True))
+        self.assertIsNone(read(f"Pavlova{foods}Whisk.").oven)
+
+    def test_a_bought_case_behind_its_part(self) -> None:
+        told = weighed(
+            "Pumpkin pie\n\nFor crust: one 9-inch pie shell, unbaked (store-bought)\nFor filling:\n400 g pumpkin puree\n3 eggs"
+            + METHOD
+        )
+        self.assertGreater(told["crust/shortcrust_pastry"], 150)
+
+    def test_a_letter_named_by_its_subject(self) -> None:
+        told = read(
+            "Subject: RE: the birthday cake\n\nHiya! It's dead easy:\n\n200 g butter\n200 g caster sugar\n4 eggs"
+        )
+        self.assertEqual(told.title, "the birthday cake")
 
 
 if __name__ == "__main__":

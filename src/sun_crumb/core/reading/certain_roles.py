@@ -7,7 +7,7 @@ from collections import Counter
 from collections.abc import Callable, Mapping, Sequence
 from itertools import pairwise
 
-from sun_crumb.core.reading.dessert_words import holds_a_dessert
+from sun_crumb.core.reading.dessert_words import ends_with_a_dessert, holds_a_dessert
 from sun_crumb.core.reading.food_ends import begins_food
 from sun_crumb.core.reading.headings import PLACE, names_a_part
 from sun_crumb.core.reading.known import Known
@@ -53,6 +53,7 @@ def certain_roles(
         **_part_first(found, told),
         **_parts_by_place(found, told),
         **_shouted_portions(found),
+        **_counted_parts(found, told),
         **telegraphic_steps(found, told),
         **wrapped(found),
         **_bare_parts(found, told),
@@ -104,6 +105,30 @@ def _shouted_portions(found: Sequence[Statement]) -> dict[int, Role]:
     }
 
 
+def _counted_parts(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
+    """Return the lines that name a part and how many it makes, where several of a text do, each over its foods: "POSSETS (6)" and "SHORTBREAD (makes 18)"."""
+    named = {
+        one.line.number: one
+        for one, below in pairwise(found)
+        if _COUNTED_PART.fullmatch(one.raw.strip(" *#_=:"))
+        and told[below.text].has_food
+        and told[below.text].has_amount
+        and not one.line.is_first
+        and _is_no_food(one, told[one.text])
+    }
+    return dict.fromkeys(named, "heading") if len(named) > 1 else {}
+
+
+def _is_no_food(one: Statement, known: Known) -> bool:
+    """Return whether a name with a count is a dessert or its part, and no "Eggs (2)"."""
+    name = one.raw.split("(")[0].strip(" *#_=:")
+    is_told = re.search(r"\b(?:makes|for|serves)\b", one.raw) is not None
+    return (ends_with_a_dessert(name) or names_a_part(name)) and (is_told or name.isupper() or not known.has_food)
+
+
+_COUNTED_PART = re.compile(
+    r"[A-Z][^\W\d_]*(?: (?:&|and|[^\W\d_]+)){0,3} \((?:(?:makes|for|serves|enough for)\s+)?(?:about )?\d{1,2}(?: [a-z]+)?\)"
+)
 _SHOUTED_FOR = re.compile(
     r"(?:makes|serves|feeds|yields?)\s*[:=]\s*(?:two|three|four|five|six|seven|eight|nine|ten|twelve|a dozen)\W*", re.I
 )

@@ -26,9 +26,12 @@ def with_components(pieces: list[Piece]) -> list[Piece]:
     for n, piece in enumerate(pieces):
         if piece.role == "heading":
             kind = "stage" if has_deeds and _is_deed(piece.text, least=1) else heading_kind(piece.text)
-            if kind in ("ingredients", "method", "notes"):
-                if kind == "ingredients":
-                    component = outer = ""
+            if kind == "ingredients":
+                of_part = _LIST_OF_A_PART.search(piece.text)
+                is_part = of_part is not None and of_part[1].split()[-1].lower() in word_list("component")
+                component = outer = of_part[1].lower() if of_part is not None and is_part else ""
+            elif kind in ("method", "notes"):
+                pass
             elif kind == "stage":
                 component = outer
             elif is_followed_by_food(pieces, n):
@@ -59,6 +62,10 @@ def _is_deed(text: str, *, least: int) -> bool:
     }
 
 
+# "Ingredients (pudding):", "Ingredients - for the sauce"
+_LIST_OF_A_PART = re.compile(
+    r"^\W*[^\W\d_]+\s*[(\[–—-]+\s*(?:for\s+)?(?:the\s+)?([^\W\d_]+(?: [^\W\d_]+){0,2})\s*[)\]]?\W*$", re.I
+)
 # So many headings that only tell what is done are stages of one mixture.
 SEVERAL = 2
 # "Shortbread to go with"
@@ -79,6 +86,8 @@ _IN_ORDER = re.compile(
     r"^(?:(?:step|part|layer|stage)\s+(?:\d{1,2}|[a-f]|one|two|three|four|five)\s*[-–—:.,)]+\s*|(?:\d{1,2}|[a-f]|i{1,3}|iv|v)\s*[.):]\s*"
     r"|(?:first|second|third|next|then|now|finally|lastly|last|and)\b\s*[,:;-]?\s+(?:(?:for|comes|make|you make)\s+)?(?=(?:the|an?|our|your)\s))"
 )
+# "6 possets"
+_SO_MANY_OF_IT = re.compile(r"^\d{1,2}\s+(?=[^\W\d_]+s$)")
 _ARTICLE = re.compile(r"^(?:the|our|my|your)\s+(?=\w)")
 
 
@@ -92,7 +101,7 @@ def component_of(text: str) -> str | None:
     found = FOR_THE.match(bare) or FOR_THE_PART.search(bare) or WHAT_GOES_IN.fullmatch(bare)
     words = _ALONGSIDE.sub("", (found[1] if found else bare).strip().lower())
     words = _IN_ORDER.sub("", words, count=1) or words
-    words = _ARTICLE.sub("", words, count=1)
+    words = _SO_MANY_OF_IT.sub("", _ARTICLE.sub("", words, count=1))
     if words.endswith((" ingredients", " ingredient")):
         words = words.rsplit(" ", 1)[0]
         if heading_kind(words) == "stage":

@@ -15,6 +15,8 @@ ASKS_THE_NAME = r"(?:(?:name|title) of (?:the )?(?:dish|recipe|dessert|cake)|(?:
 LONGEST_NAME = 3
 # No title is read further than so many words [1].
 LONGEST_TITLE = 20
+# How one word names a dessert in tongues that join two: "Eierlikörkuchen", "appeltaart", "morotskaka" (common practice).
+_ENDS_ABROAD = ("kuchen", "torte", "taart", "kaka", "kake", "kage", "plätzchen", "strudel", "auflauf", "cake")
 # What is called so by what is done with it, or after what it looks like.
 _BESIDES = frozenset({"bake", "mess", "salami", "bannock", "clafoutis", "posset", "fool", "syllabub", "halva", "halwa"})
 
@@ -41,6 +43,7 @@ def _end_with_one(last: list[str]) -> bool:
     if not words:
         return False
     is_noun = kind_of(words[-1]) in ("piece", "whole") and words[-1] not in counting_words("holder")
+    is_noun = is_noun or words[-1].endswith(_ENDS_ABROAD)
     return is_noun or any(" ".join(words[-n:]) in _names() for n in range(1, LONGEST_NAME + 1))
 
 

@@ -20,7 +20,10 @@ HEAD_YIELD = re.compile(
     r"\s+(?:about\s+|up to\s+)?(?P<count>\d{1,3})\b(?!\s*(?:min|h\b|hour|g\b|ml|cm))[^)\]:]{0,30}[)\]]?(?=\s*:?\s*$)",
     re.I,
 )
-FOR_THE = re.compile(r"^(?:for|to make|to finish)(?:\s+the)?\s+([^\W\d_][\w' -]{1,40}?)\s*:?$", re.I)
+FOR_THE = re.compile(
+    r"^(?:(?:for|to make|to finish)(?:\s+the)?|für (?:den|die|das)|pour (?:la|le|les)|per (?:la|il|lo|le)|para (?:la|el|los|las))\s+([^\W\d_][\w' -]{1,40}?)\s*:?$",
+    re.I,
+)
 # "What you need for the base", "And for the lemon layer".
 FOR_THE_PART = re.compile(r"\bfor\s+(?:the|our)\s+([^\W\d_][\w' -]{1,30})$", re.I)
 # "Frosting (enough for 6)": a part of the dessert, and for how many it is enough.
@@ -85,12 +88,18 @@ def _is_over_a_list(bare: str) -> bool:
     return len(set(bare.split()) & _MEASURES) == len(bare.split()) > 1 or any(form.match(bare) for form in _OVER_A_LIST)
 
 
+# What stands over a list that is for one of them all.
+OF_ONE = r"(?:(?:for|per) (?:each )?(?:person|serving|portion|glass|bowl|jar|pot)|for each(?: (?:person|serving|portion|glass|bowl|jar|pot))|each person)$"
 _OVER_A_LIST = tuple(
     map(
         re.compile,
         (
             # "Ingredients for 1 cake, 12 slices"
             r"(?:the )?(?:ingredients|quantities|amounts|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
+            # "Zutaten für 20 Stück", "Ingrédients pour 6 personnes"
+            r"(?:zutaten|ingr[eé]dients|ingredienti|ingredientes|ingredienser|ingrediënten)\s+(?:für|pour|per|para|por|för|til|voor)\s+(?:ca\.?\s+|env\.?\s+|etwa\s+)?\d",
+            # "Per person"
+            OF_ONE,
             # "Ingredients in grams"
             r"(?:the )?(?:ingredients|quantities|amounts|weights)\s+(?:are\s+)?(?:all\s+)?in\s+(?:g|grams|grammes|metric|ounces|cups)$",
             # "For a 23 cm springform"

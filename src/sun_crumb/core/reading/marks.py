@@ -200,6 +200,13 @@ _MADE_IN_MEASURE = re.compile(
 )
 
 
+# "about 12 slices, serve buttered"
+_COUNT_THEN_HOW = re.compile(
+    r"((?:about |around |approx\.? |makes )?\d{1,3} (?:slices|pieces|squares|portions|servings|bars|wedges)), (?:serve|eat|keep|nice|good|best|freez)[^\d]{2,40}",
+    re.I,
+)
+
+
 def _portion_marks(text: str, words: Sequence[str], *, is_heading: bool, has_food: bool) -> set[str]:
     text = re.sub(r"^\((for\s[^()]+)\)$", r"\1", text.strip(), flags=re.I)
     if re.match(r"for\s+\d", text, re.I) and (said := said_in(text.rstrip(" :"))) and said.count and said.count.kind:
@@ -210,6 +217,8 @@ def _portion_marks(text: str, words: Sequence[str], *, is_heading: bool, has_foo
         return {"portions"}  # "Makes: approx 4 cups"
     if bare_count(text) and not is_heading:
         return {"portions_bare" if has_food else "portions"}
+    if (told := _COUNT_THEN_HOW.fullmatch(text)) and bare_count(told[1]) and not is_heading:
+        return {"portions"}
     if re.match(r"for\b", text, re.I) and not is_heading and (said := said_in(text)) and said.count:
         return {"portions"}  # "For 6 ramekins"
     if not statements(text):

@@ -17,7 +17,8 @@ _BARE_BEFORE = re.compile(r"\b(\d{3})\s*(?:°|º|degrees?)?\s*oven\b", re.I)
 _DEGREES = re.compile(r"\b(\d{3})\s*(?:°|º|degrees)(?!\s*[CF]\b)", re.I)
 _FAN_FIRST = re.compile(r"^\W*fan(?:\s+oven)?\s*:?\s*(1[1-9]\d|2[0-4]\d)\b", re.I)
 _FAN_BEHIND = re.compile(
-    r"(?<![\d.,/(])(?<!\d{3} [/(])(?<![^/]/ )(1[1-9]\d|2[0-4]\d)\s*(?:°|º)?\s*fan\b(?!\s*:?\s*\d)", re.I
+    r"(?<![\d.,/(])(?<!\d{3} [/(])(?<![^/]/ )(1[1-9]\d|2[0-4]\d)\s*(?:°|º)?\s*fan\b(?!\s*:?\s*\d(?![\d½¼¾.–-]*\s*(?:h\b|hr|hour|m\b|min)))",
+    re.I,
 )  # "loaf tin, 170 fan, 45 min"
 # "160 fan / 180"
 _PLAIN_BEHIND = re.compile(r"\s*[/,(]\s*(1[3-9]\d|2[0-5]\d)\b(?!\s*(?:°\s*)?C?\s*fan|\s*min|\s*g\b)", re.I)
@@ -110,6 +111,7 @@ def read_oven(text: str) -> Oven | None:
         or FOR_SO_LONG.search(text)
         or _DEGREES_THEN_TIME.search(text)
         or _HEAT_ALONE.search(text)
+        or _THEN_LOWER.search(text)
         or _ABROAD.search(text)
     )
     found = _setting(f"oven {timed[1]} {' '.join(filter(None, timed.groups()[1:]))}", is_oven=True) if timed else None
@@ -153,6 +155,11 @@ _DEGREES_THEN_TIME = re.compile(
 # "400 degrees.", "175° mitten av ugnen": a heat and nothing more, or the oven in another tongue.
 _HEAT_ALONE = re.compile(
     r"(?:^|[.;!?\n])\W{0,6}(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)\s*([CF]\b)?\s*(fan\s*)?(?=\s*(?:[.;!\n]|$)|[^.;\n]{0,20}\b(?:ugn\w*|ofen|four|forno|horno)\b)",
+    re.I,
+)
+# "150 then down to 120 straight away"
+_THEN_LOWER = re.compile(
+    r"(?:^|[.;,\n])\s*(1[3-9]\d|2[0-4]\d|3[0-9][05]|4[0-5][05])\s*(?:°|º|degrees\b)?\s*([CF]\b)?\s*(fan\s*)?,?\s*(?:then|and|but)\s+(?:turn(?:ed)?\s+|straight\s+)?down\s+(?:to\s+)?\d{2,3}\b",
     re.I,
 )
 # "Sätt ugnen på 175": the oven in another tongue.

@@ -8,24 +8,27 @@ from dataclasses import dataclass
 
 from sun_crumb.core.quantities.numbers import read_quantity
 
-_HOLDER = r"(?P<holder>(?:yogh?urt\s+)?(?:pot|tub|carton|container|beaker))"
+_HOLDER = r"(?P<holder>(?:yogh?urt\s+)?(?:pot|tub|carton|container|beaker|becher|vasett[oi]|vasito|vaso|medida))"
+_WET = r"(?:yogh?urt|cream|milk|quark|kefir|buttermilk|yaourt|joghurt|yogur|sahne|schmand|panna|crème)"
 # What fills the pot weighs about what water does: yoghurt, cream, milk.
 _FILLED = re.compile(
-    rf"^\W*(?:1|an?|one)\s+(?P<d>\d{{2,4}})\s*(?:g|ml)\s+(?P<holder3>pot|tub|carton|container)\s+(?:of\s+)?[^.]*\b(?:yogh?urt|cream|milk|quark|kefir|buttermilk)\b"
-    rf"|^\W*(?:1|an?|one)\s+(?:\w+\s+)?{_HOLDER}\s*(?:\(\s*(?P<a>\d{{2,4}})\s*(?:g|ml)\s*\)|of\s+(?P<b>\d{{2,4}})\s*(?:g|ml)\b)[^.]*\b(?:yogh?urt|cream|milk|quark|kefir|buttermilk)\b"
+    rf"^\W*(?:1|an?|one|une?|uno|eine?)\s+(?P<d>\d{{2,4}})\s*(?:g|ml)\s+(?P<holder3>pot|tub|carton|container|becher)\s+(?:of\s+)?[^.]*\b{_WET}\b"
+    rf"|^\W*(?:1|an?|one|une?|uno|eine?)\s+(?:\w+\s+)?{_HOLDER}\s*(?:\(\s*(?P<a>\d{{2,4}})\s*(?:g|ml)\s*\)|of\s+(?P<b>\d{{2,4}})\s*(?:g|ml)\b)[^.]*\b{_WET}\b"
     # "1 pot plain yoghurt (125 g)"
-    rf"|^\W*(?:1|an?|one)\s+(?P<holder2>pot|tub|carton|container)\b[^.(\d]*\b(?:yogh?urt|cream|milk|quark|kefir|buttermilk)\b[^.(\d]*\(\s*(?P<c>\d{{2,4}})\s*(?:g|ml)\s*\)",
+    rf"|^\W*(?:1|an?|one|une?|uno|eine?)\s+(?P<holder2>pot|tub|carton|container|becher|vasetto|vasito)\b[^.(\d]*\b{_WET}\b[^.(\d]*\(\s*(?P<c>\d{{2,4}})\s*(?:g|ml)\s*\)"
+    # "1 yogur natural (125 g)": its own pot, without a word for it
+    r"|^\W*(?:1|une?|uno|eine?)\s+(?:yogur|yaourt|joghurt|yogh?urt)\b[^.(\d]*\(\s*(?P<e>\d{2,4})\s*(?:g|ml)\s*\)",
     re.I,
 )
 _COUNTED = re.compile(
-    rf"^(?P<count>\d+(?:\s*[½¼¾]|\s+\d/\d|[.,]\d+)?|[½¼¾]|\d/\d|half an?|an?|one|two|three)\s+{_HOLDER}s?\s+(?:of\s+)?(?=[^\W\d])",
+    rf"^(?P<count>\d+(?:\s*[½¼¾]|\s+\d/\d|[.,]\d+)?|[½¼¾]|\d/\d|half an?|an?|one|un|une|uno|ein|eine|two|three)\s+{_HOLDER}s?\s+(?:(?:of|de|di)\s+|d['’]\s?)?(?=[^\W\d])",
     re.I,
 )
 
 
 @dataclass(frozen=True, slots=True)
 class OwnMeasure:
-    """The pot that a recipe measures by: its word and what it holds [ml]."""
+    """The pot that a recipe measures by: its word, empty for any, and what it holds [ml]."""
 
     holder: str
     ml: float
@@ -39,7 +42,7 @@ class OwnMeasure:
         '250 ml sugar'
         """
         found = _COUNTED.match(statement)
-        if not found or found["holder"].lower().split()[-1] != self.holder:
+        if not found or (self.holder and _one(found["holder"]) != self.holder):
             return statement
         count = read_quantity(re.sub(r"^half an?$", "½", found["count"], flags=re.I))
         return f"{(count.low + count.high) / 2 * self.ml:g} ml {statement[found.end() :]}" if count else statement
@@ -49,6 +52,13 @@ def own_measure(texts: Iterable[str]) -> OwnMeasure | None:
     """Return the pot that a recipe measures by, by the line that fills it with something wet; None where it has none."""
     for text in texts:
         if found := _FILLED.match(text):
-            holder = (found["holder"] or found["holder2"] or found["holder3"]).lower().split()[-1]
-            return OwnMeasure(holder, float(found["a"] or found["b"] or found["c"] or found["d"]))
+            holder = found["holder"] or found["holder2"] or found["holder3"] or ""
+            held = next(found[one] for one in "abcde" if found[one])
+            return OwnMeasure(_one(holder), float(held))
     return None
+
+
+def _one(holder: str) -> str:
+    """Return a holder's word in the singular: "yoghurt pot" as "pot", "vasetti" as "vasetto"."""
+    word = holder.lower().split()[-1] if holder else ""
+    return "vasetto" if word == "vasetti" else word

@@ -100,6 +100,6 @@ _LEADS_ON = re.compile(
 _RULED = re.compile(r"\|?(?:\s*:?-{2,}:?\s*\|)+\s*(?::?-{2,}:?)?")
 LONGEST_RULE = 200
 _GREETS = re.compile(
-    r"(?:dear|hi|hello|hey|hallo|love|cheers|best|thanks|xx+|xo(?:xo)?|with love|best wishes|kind regards|yours|see (?:you|ya)|speak soon|[A-Z][a-z]{0,12}(?=\s+x+\W*$))\b[^.!?:;\d]{0,24}[,!.x]*(?:\s+x+)?",
+    r"(?:dear|hi|hello|hey|hallo|love|cheers|best|thanks|x+|xo(?:xo)?|with love|best wishes|kind regards|yours|see (?:you|ya)|speak soon|[A-Z][a-z]{0,12}(?=\s+x+\W*$))\b[^.!?:;\d]{0,24}[,!.x]*(?:\s+x+)?",
     re.I,
 )

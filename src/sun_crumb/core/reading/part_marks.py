@@ -64,12 +64,16 @@ def signed_in_line(rows: list[str]) -> list[str]:
 
 def told_in_words(rows: list[str]) -> list[str]:
     """Return lines with a colon in place of the words that lead in a part's foods: "For the crust you will need 180 g flour, 90 g butter"."""
-    return [_WORDS_BETWEEN.sub(r"\1: ", _COMMA_BETWEEN.sub(r"\1: ", row)) for row in rows]
+    return [_WORDS_BETWEEN.sub(r"\1: ", _COMMA_BETWEEN.sub(r"\1: ", _LIST_THEN_PART.sub("", row))) for row in rows]
 
 
-# "For the cake, 150 g of soft butter", "On top, 400 g of plums"
+# "Ingredients: For the pastry, 350 g plain flour"
+_LIST_THEN_PART = re.compile(r"^\s*ingredients\s*:\s+(?=for the\b)", re.I)
+
+
+# "For the cake, 150 g of soft butter", "On top, 400 g of plums", "To glaze, 1 egg"
 _COMMA_BETWEEN = re.compile(
-    r"(?:^|(?<=[.;] ))((?:For the [^\W\d_]+(?: [^\W\d_]+)?)|On top|Underneath|Inside|In the middle), (?=[\d½¼¾⅓⅔])"
+    r"(?:^|(?<=[.;] ))((?:For the [^\W\d_]+(?: [^\W\d_]+)?)|To (?:glaze|finish|serve|decorate|top|dust)|On top|Underneath|Inside|In the middle), (?=[\d½¼¾⅓⅔])"
 )
 _WORDS_BETWEEN = re.compile(
     r"\b((?:For|To make) (?:the |our |your |a )?(?!this\b|it\b|that\b|these\b|them\b|each\b|one\b|me\b|us\b)[^\W\d_]+(?: [^\W\d_]+)?),? (?:you(?:['’]ll| will| are going to)?|we(?:['’]ll| will)?|I(?:['’]ll| will)?|have|take|use)(?: (?:need|want|take|use|have))?(?: ready)?:? (?=[\d½¼¾⅓⅔⅛]|an? (?:cup|pinch|tin|tea|table|pound|pint)|half an? |one |two |three |four |six )"

@@ -382,8 +382,9 @@ def _of_cells(cells: list[str]) -> list[str]:
     counted = [t for t in texts if (said := bare_count(t)) and said.count and said.count.low >= LEAST_PIECES]
     told = [t for t in texts if _TIN_OR_HEAT.search(t)]
     others = [t for t in texts if t not in counted and t not in told]
-    if counted and told and not any(begins_food(t) or is_food_with_amount(t) for t in others):
-        return cells  # "Tin 20x20 | 16 pcs | 160 fan"
+    is_apart = not any(begins_food(t) or is_food_with_amount(t) for t in others)
+    if counted and is_apart and (told or any(_OF_NO_FOOD.match(t) for t in others)):
+        return cells  # "Tin 20x20 | 16 pcs | 160 fan", "Author: me | 16 small squares"
     texts = [t.removesuffix(":").rstrip() for t in texts]  # "Orange:    1, zest & juice"
     if all(not t or _RULE.fullmatch(t) for t in texts):
         return []
@@ -424,6 +425,7 @@ _AS_NEEDED = re.compile(r"[^\W\d_]{3}.*\b(?:if needed|as needed|to taste|to serv
 # So many pieces are no tin of anything.
 LEAST_PIECES = 4
 _TIN_OR_HEAT = re.compile(r"\b(?:tin|pan|fan|oven|gas|prep|bake|time)\b|\d{3}\s*(?:°|º)|\d\s*min", re.I)
+_OF_NO_FOOD = re.compile(r"(?:author|by|from|source|recipe|course|cuisine|level|difficulty|category)\b", re.I)
 _SHARE = re.compile(r"\d+(?:[.,]\d+)?\s*%")
 
 

@@ -52,6 +52,11 @@ _SO_MANY = re.compile(
     r"\b(?:scoop|shape|roll|form|drop|pipe|cut|stamp(?:\s+out)?|makes?)\s+(?:out\s+)?(?:about\s+|around\s+)?(\d{1,2})\s*(?:[.;,]|$)",
     re.I,
 )
+# "Roll into 16."
+_SHAPED_INTO = re.compile(
+    r"\b(?:roll|shape|form|squash|press)\s+(?:(?:it|them|all)\s+)?(?:in|into)\s+(?:about\s+)?(\d{1,2})\s*(?:[.;,]|$)",
+    re.I,
+)
 # "Slice when cold (12)."
 _SO_MANY_ASIDE = re.compile(
     r"\b(?:cut|slice|portion|mark)s?\b[^.;()\d]{0,40}\((?:about\s+)?(\d{1,2})\)|\b(?:bowls|glasses|pots|ramekins)\s*\((\d{1,2})\)",
@@ -103,7 +108,11 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(read_count(str(int(told[1]) * int(told[2]))), "", 0.85, told[0].strip())
     if (asided := _SO_MANY_ASIDE.search(sentence)) and is_late:
         return Stated(read_count(asided[1] or asided[2]), "", 0.85, asided[0].strip(" ,;"))
-    if (many_of := _SO_MANY.search(sentence)) and (count := read_count(many_of[1])) and count.low >= 4:
+    if (
+        (many_of := _SO_MANY.search(sentence) or _SHAPED_INTO.search(sentence))
+        and (count := read_count(many_of[1]))
+        and count.low >= 4
+    ):
         # "Cool, cut 24": the finished thing, in the end.
         is_cut = is_late and many_of[0].lower().startswith("cut")
         return Stated(count, "", 0.85 if is_cut else 0.7, many_of[0].strip(" ,;"))
@@ -196,6 +205,8 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
     if few := _in_few_words(sentence, is_late=is_late):
         return few
+    if told := _beside_the_heat(sentence):
+        return told
     if is_late and (inside := _IN_BRACKETS.match(sentence)) and (said := bare_count(inside[1])) and said.count:
         return Stated(said.count, said.whole, 0.85, said.text)  # "(14 slices, butter them)"
     # "16 squares, nice w custard"
@@ -219,6 +230,25 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     )
 
 
+def _beside_the_heat(sentence: str) -> Stated | None:
+    """Return how many a line tells beside its heat, its time or its tin: "180 °C, 35 min, 10 raciones", "12 cases · 170 °C fan · 20-22 min"."""
+    parts = [part.strip(" .[]()") for part in _SIGNS.split(sentence)]
+    if not len(parts) >= LEAST_FACTS or len(sentence) > LONGEST_FACTS or not any(map(_HEAT_OR_TIME.search, parts)):
+        return None
+    if any(len(part.split()) > MOST_OF_A_FACT for part in parts):
+        return None
+    said = [told for part in parts if (told := bare_count(_CASES.sub("pieces", part))) and told.count]
+    found = next(
+        (one for one in said if one.count and one.count.low > 1 and one.count.kind in ("piece", "person")), None
+    )
+    return replace(found, trust=0.9) if found else None
+
+
+_SIGNS = re.compile(r"\s*[,;|•·/]\s+|\s+[–—-]{1,2}\s+")
+_HEAT_OR_TIME = re.compile(r"\b\d{2,3}\s*(?:°|º|C\b|F\b|fan\b|deg)|\b\d{1,3}\s*(?:min|hour|hr|h\b)|\bgas\b", re.I)
+_CASES = re.compile(r"\b(?:paper |muffin |cupcake )?(?:cases|liners)$", re.I)
+# A line of facts has at least so many, each of so few words, in so many characters.
+LEAST_FACTS, MOST_OF_A_FACT, LONGEST_FACTS = 2, 7, 110
 _IN_BRACKETS = re.compile(
     r"\W*\(\s*(\d{1,2}\s+(?:slices|pieces|squares|bars|portions|servings|wedges|fingers))\b[^()]*\)?"
 )

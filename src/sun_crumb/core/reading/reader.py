@@ -342,7 +342,7 @@ def _unmeasured(parsed: ParsedLine, ingredient: Ingredient) -> tuple[float | Non
         # A dessert is dusted with a spoonful of cocoa, not with a pinch.
         measure = ingredient.measure("tsp" if ingredient.group == "chocolate" else "pinch")
         return (measure.grams if measure else 0.3), "ok", ""
-    if ingredient.has_role("fat") and re.search(r"greas|tin|pan|brush|fry|line|little|spray", parsed.text, re.I):
+    if ingredient.has_role("fat") and re.search(r"greas|tin|pan|dish|brush|fry|line|little|spray", parsed.text, re.I):
         return 5.0, "ok", ""
     if ingredient.key == "water":
         return None, "ask", "how much?"

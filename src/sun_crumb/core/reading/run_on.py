@@ -184,7 +184,8 @@ def _for_the_end(prefix: str, rest: str) -> list[str]:
         if all(len(one.split()) <= LONGEST_NAME for one in named):
             return named
     if begins_food(rest) or FOOD_THEN_AMOUNT.match(rest) or AMOUNT_BEHIND.match(rest):
-        return foods_apart(rest)  # "To coat: 400 g desiccated coconut"
+        parts = foods_apart(rest)  # "To coat: 400 g desiccated coconut"
+        return parts if len(parts) > 1 else _some_measured(rest) or parts
     if made_of := _MADE_OF.fullmatch(rest):
         parts = re.split(r"\s*(?:\+|&|,|\band\b)\s*", made_of[1])
         if all(map(begins_food, parts)):
@@ -213,7 +214,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
             re.I,
         )
     )
-    if len(foods_apart(rest)) < 2 and not (is_part and begins_food(rest)):
+    if len(foods_apart(rest)) < 2 and not (is_part and (begins_food(rest) or _CASE.match(rest))):
         return []
     if _ITS_KIND.fullmatch(rest):
         return [f"{rest} {prefix}"]  # "Cream: 600 ml double": one food, its name before the colon
@@ -224,6 +225,11 @@ def _headed(prefix: str, rest: str) -> list[str]:
     return [f"{prefix}:", *foods, last, *method]
 
 
+# "one 9-inch pie shell, unbaked"
+_CASE = re.compile(
+    r"(?:one|1|an?)\s+(?:\(?\d{1,2}(?:\.\d)?\s*-?\s*(?:inch|in\.?|cm|\"|″)\)?\s+)?(?:[a-z]+[ -]){0,4}(?:shell|crust|case|base)\b",
+    re.I,
+)
 # "Sugar: 200 g white; 100 g brown"
 _KIND_FIRST = re.compile(r"(sugars?|flours?|chocolate|rice)\s*:\s+(.+)$", re.I | re.S)
 
@@ -253,8 +259,16 @@ _ITS_KIND = re.compile(
 def _some_measured(rest: str) -> list[str]:
     """Return the foods of a short list of which some have no amount: "beaten egg, 1 tbsp demerara sugar"; none where it is no such list."""
     parts = [part for part in re.split(r",\s*|\s+and\s+", rest.rstrip(".")) if part]
-    is_food = [begins_food(part) or (len(part.split()) <= 3 and not re.search(r"[\d.]", part)) for part in parts]
-    return parts if 1 < len(parts) <= 5 and all(is_food) and any(map(begins_food, parts)) else []
+    is_measured = [begins_food(part) or _MEASURED_BEHIND.search(part) is not None for part in parts]
+    is_food = [
+        told or (len(part.split()) <= 3 and not re.search(r"[\d.]", part))
+        for part, told in zip(parts, is_measured, strict=True)
+    ]
+    return parts if 1 < len(parts) <= 5 and all(is_food) and any(is_measured) else []
+
+
+# "caster sugar to dust (1 tbsp)"
+_MEASURED_BEHIND = re.compile(r"^[^\W\d_][^\d()]{2,40}\([\d½¼¾⅓⅔][^()]{0,12}\)$")
 
 
 # "Crust: use your own or 1 bought pie crust"

@@ -10,7 +10,7 @@ from itertools import pairwise
 from sun_crumb.core.quantities.nouns import plural
 from sun_crumb.core.reading.components import component_of
 from sun_crumb.core.reading.counts import MOST, Count
-from sun_crumb.core.reading.headings import HEAD_YIELD, heading_kind
+from sun_crumb.core.reading.headings import HEAD_YIELD, OF_ONE, heading_kind
 from sun_crumb.core.reading.pieces import SENTENCE, Piece
 from sun_crumb.core.reading.portion_asides import bare_count, said_in
 from sun_crumb.core.reading.portion_cues import Stated, statements
@@ -80,6 +80,7 @@ def _is_of_eaters(stated: Stated) -> bool:
     return bool(stated.count and re.match(r"serves|feeds|enough", stated.text, re.I))
 
 
+_OF_ONE = re.compile(OF_ONE, re.I)
 # How far talk beside a recipe is trusted, and a story of when it was made for others (judgement).
 SAID_BESIDE, STORY = 0.84, 0.3
 _IS_A_STORY = re.compile(
@@ -114,15 +115,29 @@ def stated_in(pieces: Iterable[Piece]) -> list[Stated]:
                     at += 1
                     if said := of_step(sentence, is_late=at >= 0.6 * sentences):
                         found.append(said)
-            case "heading" if heading_kind(piece.text) == "ingredients" and is_whole:
-                found += _of_the_list(piece.text)
-            case "heading" if first and component_of(piece.text) == first:
-                # "For the filling (serves 6)", over the first of its parts
-                found += [replace(s, trust=SURE) for s in statements(piece.text) if _is_of_eaters(s)]
+            case "heading":
+                found += _of_heading(piece.text, first, is_whole=is_whole)
     each = _of_each_whole([piece.text for piece in pieces])
     return [each, *(replace(s, trust=0.5 * s.trust) for s in found)] if each else found
 
 
+def _of_heading(text: str, first: str, *, is_whole: bool) -> list[Stated]:
+    """Return what a heading says of portions: that over the list, and that over the part that stands first."""
+    if is_whole and _OF_ONE.match(text.strip(" *#_=:–—-")):
+        return [Stated(Count(1, 1, "serving", "person", 0), "", 1.0, text)]
+    if is_whole and heading_kind(text) == "ingredients":
+        return _of_the_list(text)
+    if not first or component_of(text) != first:
+        return []
+    # "For the filling (serves 6)", "POSSETS (6)", over the first of the parts
+    told = [replace(s, trust=SURE) for s in statements(text) if _is_of_eaters(s)]
+    alone = _COUNT_ALONE.search(text)
+    many = int(alone[1] or alone[2]) if alone else 0
+    return told or ([Stated(Count(many, many, "serving", "person", 0), "", 0.7, text)] if many else [])
+
+
+# "POSSETS (6)", also with its amount put first
+_COUNT_ALONE = re.compile(r"\(([1-9]\d?)\)\W*$|^([1-9]\d?) [A-Z]")
 # "Each loaf cuts into 12."
 _EACH_CUTS = re.compile(
     r"(?:^|[.;]\s+)each\s+(?P<whole>loaf|cake|roll|log|tart|pie|tray|tin)\s+(?:cuts?(?: in)?to|makes|gives|serves|feeds)\s+(?:about\s+)?(?P<count>\d{1,2})\b",

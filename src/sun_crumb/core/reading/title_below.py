@@ -6,6 +6,8 @@ import re
 from dataclasses import replace
 
 from sun_crumb.core.reading.counts import kind_of
+from sun_crumb.core.reading.dessert_words import ends_with_a_dessert
+from sun_crumb.core.reading.food_ends import first_word
 from sun_crumb.core.reading.headings import heading_kind
 from sun_crumb.core.reading.pieces import SENTENCE, Piece, is_followed_by_food
 from sun_crumb.core.reading.portion_asides import of_title
@@ -52,7 +54,7 @@ def title_below(pieces: list[Piece]) -> list[Piece] | None:
             if piece.role == "step" and more:
                 piece = replace(piece, text=more[0], role="portions" if statements(more[0]) else "step")
             return [Piece(name, "title", piece.component, piece.number), *pieces[:n], piece, *pieces[n + 1 :]]
-    return None
+    return _before_its_facts(pieces)
 
 
 def named_in_one(piece: Piece) -> list[Piece]:
@@ -99,6 +101,21 @@ def _told_below(pieces: list[Piece]) -> list[Piece] | None:
         if _NAMED_LAST.match(pieces[n].text):
             return [*pieces[:n], replace(pieces[n], role="title"), *pieces[n + 1 :]]
     return None
+
+
+def _before_its_facts(pieces: list[Piece]) -> list[Piece] | None:
+    """Return pieces with the title that begins one of the last lines, before figures: "Plum cake, 26 cm tin, 12 slices, 180 °C 45 min"."""
+    for piece in pieces[-2:]:
+        named = _BEFORE_ITS_FACTS.match(piece.text)
+        if named and ends_with_a_dessert(named[1]) and first_word(named[1]) not in word_list("verb") | LINKS:
+            return [Piece(named[1], "title", piece.component, piece.number), *pieces]
+    return None
+
+
+# The name, and two figures behind it
+_BEFORE_ITS_FACTS = re.compile(
+    r"([A-Z][^\W\d_]+(?:[ '’&-]+[^\W\d_]+){0,4})\s*[,;|·•–—-]\s+(?=[^.!?\d]{0,40}\d{1,3}\b[^.!?]{1,60}[,;|·•–—-]\s+\d{1,3}\b[^.!?]{0,80}$)"
+)
 
 
 def _named_and_counted(piece: Piece) -> list[Piece]:

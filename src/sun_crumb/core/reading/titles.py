@@ -116,18 +116,25 @@ def _with_title(pieces: list[Piece]) -> list[Piece]:
     # "Ingredients for the base:" names a part, and no dessert.
     pieces = [replace(p, role="heading") if p.role == "title" and _names_a_part(p.text) else p for p in pieces]
     is_named = any(p.role == "title" and not p.text.rstrip().endswith("?") for p in pieces)
+    is_talk = not any(p.role == "title" and holds_a_dessert(p.text) for p in pieces)
     named = next(
         (
             n
             for n, p in enumerate(pieces[:MOST_HEAD_PIECES])
-            if (n or not is_named) and FIELD.match(p.text) and not (is_named and _OF_A_LETTER.match(p.text))
+            if FIELD.match(p.text)
+            and (
+                # "Subject: RE: the birthday cake", over "Hiya! It's easy:"
+                (is_talk and holds_a_dessert(p.text))
+                or ((n or not is_named) and not (is_named and _OF_A_LETTER.match(p.text)))
+            )
         ),
         None,
     )
     if named is not None:
         # "Name: Blackberry clafoutis", under what heads every card
         heads = [replace(p, role="junk") if p.role == "title" else p for p in pieces[:named]]
-        return [*heads, replace(pieces[named], role="title"), *pieces[named + 1 :]]
+        below = [replace(p, role="chatter") if p.role == "title" else p for p in pieces[named + 1 :]]
+        return [*heads, replace(pieces[named], role="title"), *below]
     if any(p.role == "title" for p in pieces):
         pieces = _below_its_site(_below_what_leads_in(pieces))
         return _with_broken_title(_named_below_talk(_below_the_masthead(pieces)))

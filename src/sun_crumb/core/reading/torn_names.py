@@ -25,6 +25,12 @@ def torn_names(found: Sequence[Statement], told: Mapping[str, Known], known: Cal
         is_place = PLACE.fullmatch(statement.raw.strip(" :")) is not None
         if not is_next or several[statement.line.number] > 1 or is_place:
             continue
+        if (
+            before.line.raw.rstrip().endswith(",")
+            and told[before.text].has_food
+            and _AS_PREPARED.fullmatch(statement.raw)
+        ):
+            lines[statement.line.number] = "continuation"
         if not _AMOUNT_LAST.search(statement.raw) and (
             not re.fullmatch(
                 r"(?!(?:for|to|or|and|plus)\b)[a-zà-ÿ][a-zà-ÿ' -]{2,24}(?:,\s*[a-zà-ÿ][a-zà-ÿ ]{2,24})?",
@@ -70,6 +76,10 @@ def _says_more(before: Statement, statement: Statement, first: Known, second: Kn
     )
 
 
+# "mashed (100 g)", below "1 ripe banana,"
+_AS_PREPARED = re.compile(
+    r"\s*(?:(?:finely|roughly|coarsely|thinly|freshly|lightly|well)\s+)?(?:[a-z]{3,}ed|cut|ground|beaten|broken|frozen|torn)\b[a-z ]{0,24}(?:\([^()]*\))?\s*"
+)
 # "2 tbsp yoghurt + extra to serve": nothing follows.
 _ENDS_WITH_USE = re.compile(
     r"\b(?:to|for)\s+(?:serv\w+|finish\w*|decorat\w+|dust\w*|garnish\w*|sprinkl\w+|top\w*)$", re.I

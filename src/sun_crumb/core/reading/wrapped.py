@@ -15,6 +15,7 @@ from sun_crumb.core.reading.items import ends_with_amount
 from sun_crumb.core.reading.line import BULLETS
 from sun_crumb.core.reading.narrow import rejoined
 from sun_crumb.core.reading.physical import SENT_AT, Physical, Statement
+from sun_crumb.core.reading.portion_asides import bare_count
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.run_on import run_on
 from sun_crumb.core.reading.tables import GAP
@@ -64,7 +65,8 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
                 "freezer",
                 "oven",
             }
-            goes_on = (text[:1].islower() and not is_deed) or text[:1] == "(" or before.endswith("-")
+            is_told = bare_count(text.split(",")[0]) is not None  # "about 12 slices, serve buttered"
+            goes_on = (text[:1].islower() and not is_deed and not is_told) or text[:1] == "(" or before.endswith("-")
             # "... and stir in" and "2 eggs", below no food of a list
             counts = text[:1].isdigit() and _AWAITS_AMOUNT.search(before) and read_amount(before) is None
             if is_full and not _ITEM.match(text) and (goes_on or counts):
