@@ -323,6 +323,32 @@ class AtTheEdges(unittest.TestCase):
         )
         self.assertEqual(told.title, "the birthday cake")
 
+    def test_a_row_of_short_words_counts_too(self) -> None:
+        foods = "300 g silken tofu\n150 g dark chocolate\n3 tbsp maple syrup\n\n"
+        pots = read(f"Choc pots\n\n{foods}Melt choc, blend all. Into 4 pots. Chill.")
+        self.assertEqual(pots.portions and pots.portions.count, 4)
+        dozens = read(f"Snickerdoodles\n\n(from an old magazine; 3 dozen)\n\n{foods}Bake at 180 °C.")
+        self.assertEqual(dozens.portions and dozens.portions.count, 36)
+
+    def test_a_fan_in_other_tongues(self) -> None:
+        self.assertEqual(read_oven("180°C Umluft, 40 Min."), Oven(180.0, True))
+        self.assertEqual(read_oven("E-Herd 180 °C, Umluft 160 °C"), Oven(180.0, False))
+
+    def test_the_syrup_of_what_stands_before_it(self) -> None:
+        told = listed(
+            "4 balls stem ginger, chopped, and 2 tbsp of the syrup", "2 teas. baking powder", "egg wash - 1 egg"
+        )
+        self.assertAlmostEqual(told["stem_ginger_syrup"], 40.6, delta=0.5)
+        self.assertAlmostEqual(told["baking_powder"], 9.3, delta=0.3)
+        self.assertEqual((told["egg"], told.get("tea")), (50.0, None))
+
+    def test_prose_in_small_letters_loses_no_food(self) -> None:
+        told = weighed(
+            "bread bake\n\ntake 6 stale croissants and tear into a dish. mix 300ml milk, 200ml double cream, 3 eggs and 60g sugar. "
+            "beat 75g butter with 75g sugar. dollop over, 170 fan for 35 mins. enough for 6"
+        )
+        self.assertEqual((told["croissant"], told["white_sugar"], told["butter"]), (342.0, 135.0, 75.0))
+
 
 if __name__ == "__main__":
     unittest.main()

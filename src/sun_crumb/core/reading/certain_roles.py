@@ -174,7 +174,18 @@ def _portions_first(found: Sequence[Statement]) -> dict[int, Role]:
 
 def _told_beside(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the lines near the top that tell how many and the tin or the time, and no food: "16 Stück, Springform 26 cm"."""
-    return {s.line.number: "portions" for s in found[1:MOST_HEAD_LINES] if _tells_portions_and_tin(s.text)}
+    return {
+        s.line.number: "portions"
+        for s in found[1:MOST_HEAD_LINES]
+        if _tells_portions_and_tin(s.text) or _tells_portions_in_brackets(s.raw.strip())
+    }
+
+
+def _tells_portions_in_brackets(raw: str) -> bool:
+    """Return whether a line in brackets tells how many, behind where it is from: "(from an old magazine; 3 dozen)"."""
+    inside = re.fullmatch(r"\(([^()]+)\)", raw)
+    cells = re.split(r"\s*[,;|/·•]\s+|\s[-–—]\s", inside[1]) if inside else []
+    return len(cells) > 1 and bare_count(cells[-1]) is not None and not any(map(begins_food, cells[:-1]))
 
 
 def _tells_portions_and_tin(text: str) -> bool:

@@ -44,6 +44,11 @@ _FRENCH_SPOON = re.compile(r"(?<=[\d½¼¾])\s*c(?:uil(?:l[eè]res?)?)?\.?\s*à\
 _DOUBLE_COLONS, _GLUED = re.compile(r"::"), re.compile(r"\w::\w.*\w::\w")
 # "½ tsp cinnamon -> + pinch of salt"
 _AND_MORE = re.compile(r"\s*[-=]+>\s*\+\s*")
+# "4 balls stem ginger, chopped, and 2 tbsp of the syrup"
+_OF_ITS_SYRUP = re.compile(
+    r"(\bstem ginger\b[^\n]{0,40}?\b(?:tbsps?|tsps?|tablespoons?|teaspoons?|ml|g)) (?:of )?(?:(?:its|the|their) syrup|syrup from (?:the|its) jar)\b",
+    re.I,
+)
 # "ostie q.b."
 _TO_TASTE = re.compile(r"\bq\.\s?b\.?(?=\W|$)|\bnach Belieben\b|\befter smak\b|\bal gusto\b", re.I)
 # "12 slices ea."
@@ -102,6 +107,7 @@ def _row(row: str) -> str:
             row = drawn.sub(word, row)
     row = _DOUBLE_COLONS.sub("; ", row.replace("::", ": ", 1)) if row.count("::") > 1 and _GLUED.search(row) else row
     row = _AND_MORE.sub(" + ", row.replace("±", "about ") if "±" in row else row)
+    row = _OF_ITS_SYRUP.sub(r"\1 stem ginger syrup", row) if "syrup" in row else row
     row = _TENS_ABROAD.sub(lambda found: f"{_SO_MANY[found[1].lower()]} ", row)
     return figures_again(_EACH.sub("each", row))
 

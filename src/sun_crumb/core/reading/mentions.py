@@ -90,7 +90,7 @@ _DONE_BEHIND = frozenset(
 )
 # "900g/2lb loaf tin", "160C fan"
 _NO_FOOD = re.compile(
-    r"\s*(?:[°º%]|min(?:ute)?s?\b|hours?\b|hrs?\b|sec(?:ond)?s?\b|cm\b|mm\b|inch|degree|of the\b|/?\s*(?:\d+\s*(?:lb|oz|g|kg|ml)\s+)?(?:\w+\s+)?(?:tins?|pans?)\b)"
+    r"\s*(?:[°º%]|fan\b|min(?:ute)?s?\b|hours?\b|hrs?\b|sec(?:ond)?s?\b|cm\b|mm\b|inch|degree|of the\b|/?\s*(?:\d+\s*(?:lb|oz|g|kg|ml)\s+)?(?:\w+\s+)?(?:tins?|pans?)\b)"
 )
 _HEAT = re.compile(r"\d{3}\s*[CF]\b")
 # "a spoon (tbsp) of milk"

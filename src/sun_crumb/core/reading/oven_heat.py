@@ -95,7 +95,7 @@ def read_oven(text: str) -> Oven | None:
     >>> read_oven("Heat the oven to 350 °F.")
     Oven(temperature_c=177.0, is_fan=False)
     """
-    text = _DEGREES_ABROAD.sub(r"\1 degrees", _in_figures(text))
+    text = _FAN_ABROAD.sub("fan", _DEGREES_ABROAD.sub(r"\1 degrees", _in_figures(text)))
     if first := _HEAT_FIRST.match(text):
         return _setting(f"oven {first[1]} {first[2]} {first[3] or ''}", is_oven=True)
     for is_oven in (True, False):
@@ -123,6 +123,10 @@ def read_oven(text: str) -> Oven | None:
 
 # "180 Grad", "180 gradi": degrees in other tongues
 _DEGREES_ABROAD = re.compile(r"\b([12]\d\d)\s*(?:grad|grader|graden|gradi|grados|degrés|stopni|astetta)\b", re.I)
+# A fan's heat in other tongues
+_FAN_ABROAD = re.compile(
+    r"\b(?:umluft|hei(?:ß|ss)luft|chaleur tournante|ventilat[oa]|varmluft|hetelucht|ventilador|termoobieg)\b", re.I
+)
 # "180C. Whisk the eggs": how hot the oven is to be, before all else.
 _HEAT_FIRST = re.compile(r"\W*(\d{3})\s*(?:°|º)?\s*([CF])\b\s*(?:\(?(fan)\)?)?\s*[.;\n]", re.I)
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".

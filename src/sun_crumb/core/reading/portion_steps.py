@@ -47,6 +47,11 @@ _EACH_HAS_ONE = re.compile(
     r"(?:\w+\s+)?(?:glass(?:es)?|bowls|ramekins|pots|jars|cups|(?:popsicle|lolly|ice[- ]pop|ice[- ]lolly|kulfi|dariole|pudding)\s+mou?lds))\b",
     re.I,
 )
+# "Into 4 pots."
+_INTO_SO_MANY = re.compile(
+    r"^\W*(?:pour |spoon |divide )?(?:in|into|between) (?P<rest>(?:\d{1,2}|two|three|four|five|six|eight|ten|twelve) (?:\w+ )?(?:glass(?:es)?|bowls|ramekins|pots|jars|cups|verrines))\b",
+    re.I,
+)
 # "Scoop 24."
 _SO_MANY = re.compile(
     r"\b(?:scoop|shape|roll|form|drop|pipe|cut|stamp(?:\s+out)?|makes?)\s+(?:out\s+)?(?:about\s+|around\s+)?(\d{1,2})\s*(?:[.;,]|$)",
@@ -146,7 +151,9 @@ def _for_each_eater(sentence: str) -> Stated | None:
     """Return how many have one each, or how many pieces one may cut: "split into two glasses", "cut 6 or 8"."""
     if (either := _CUT_EITHER.search(sentence)) and (count := read_count(either[1])):
         return Stated(count, "", 0.8, either[0].strip(" .;,"))
-    if (each := _EACH_HAS_ONE.search(sentence)) and (count := read_count(_CUPS.sub("bowls", each["rest"]))):
+    if (each := _EACH_HAS_ONE.search(sentence) or _INTO_SO_MANY.match(sentence)) and (
+        count := read_count(_CUPS.sub("bowls", each["rest"]))
+    ):
         return Stated(replace(count, noun="serving", kind="person"), "", 0.7, each[0].strip())
     return None
 

@@ -146,7 +146,9 @@ def _led(text: str) -> list[str]:
     if talked and LEADS_THE_LIST.match(talked[1]) and len(parts := foods_apart(text[talked.end() :])) >= LEAST_FOODS:
         last, *method = METHOD_BEHIND.split(parts[-1], maxsplit=1)
         return [f"{talked[1]}:", *parts[:-1], last, *method]
-    if (led := _LED.match(text)) and len(parts := foods_apart(text[led.end() :])) >= LEAST_FOODS:
+    led = _LED.match(text)
+    parts = foods_apart(text[led.end() :]) if led else []
+    if len(parts) >= LEAST_FOODS and not any(_GOES_ON.search(part) for part in parts[:-1]):
         last, *method = METHOD_BEHIND.split(parts[-1], maxsplit=1)
         return [*parts[:-1], last, *method]
     top = _TOPPED.fullmatch(text)
@@ -171,6 +173,8 @@ _NEXT_AMOUNT = re.compile(
 )
 
 
+# "6 croissants and tear into a dish. mix": prose, and no list
+_GOES_ON = re.compile(r"[a-z]{3}\.\s+[a-z]", re.I)
 # "Top: whipped cream"
 _TOPPED = re.compile(r"(top|topping|garnish|decoration)\s*:\s+([a-z]+(?: [a-z]+){0,2})", re.I)
 

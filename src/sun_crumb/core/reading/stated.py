@@ -59,7 +59,7 @@ def told_of(text: str) -> list[Stated]:
     # "1 bowl, no mixer": what it is made in.
     bare = [
         said
-        for part in dict.fromkeys([text, *parts])
+        for part in dict.fromkeys([text, *(part.strip("()[] ") for part in parts)])
         if (said := bare_count(part)) and not (said.count and said.count.low == 1 and said.count.kind == "piece")
     ]
     if not bare and (counted := SO_MANY_OF_IT.fullmatch(text)) and counted[2].lower() in _UNITS_THAT_ARE_PIECES:
