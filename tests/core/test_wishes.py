@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import itertools
+import re
 import unittest
 from collections.abc import Iterator
 from contextlib import contextmanager
@@ -194,8 +195,18 @@ class WhereSugarIsTheStructure(unittest.TestCase):
             made = plan(DESSERTS[name], path=path, cut=0.9)
             with self.subTest(name, path=path):
                 self.assertEqual(made.status, "unmet")
-                self.assertTrue(any("smaller piece" in words for words in made.instead), made.instead)
+                # A tenth of the sugar would be a tenth of a meringue: nobody calls that a piece.
+                self.assertFalse(any("smaller piece" in words for words in made.instead), made.instead)
                 self.assertTrue(any("Another way" in words for words in made.instead), made.instead)
+
+    def test_a_smaller_piece_is_one_of_half_its_size_at_least(self) -> None:
+        offered = 0
+        for cut in (0.5, 0.6, 0.7, 0.9):
+            for words in plan(DESSERTS["shortbread"], path="zero", cut=cut).instead:
+                if found := re.match(r"A smaller piece would: ([\d.]+) g instead of ([\d.]+) g", words):
+                    offered += 1
+                    self.assertGreaterEqual(float(found[1]), 0.45 * float(found[2]), words)
+        self.assertGreater(offered, 0)
 
     def test_candied_fruit_keeps_by_its_sugar(self) -> None:
         candied = "Candied orange slices\nMakes 20 pieces\n400 g oranges, sliced\n400 g sugar\n200 ml water"

@@ -45,6 +45,20 @@ TART = (
 TOFFEE = "Sponge pudding\nServes 8\nPudding\n200 g caster sugar\n2 eggs\n150 g plain flour\n1 tsp baking soda\n30 g butter\n100 ml milk\nSauce\n250 ml double cream\n125 g butter\n150 g sugar\n120 ml water\nBake the pudding at 180C for 40 minutes. Boil the sauce ingredients together and pour over."
 CURD_BARS = "Lemon bars\nMakes 16 bars\nShortbread\n125 g plain flour\n30 g icing sugar\n115 g butter\nLemon layer\n200 g sugar\n15 g plain flour\n1/2 tsp baking powder\n2 eggs\n80 ml lemon juice\nBake the base at 180C for 18 minutes. Whisk the lemon layer, pour on, bake 20 minutes."
 
+QUEEN = (
+    "Queen of puddings\nServes 6\n85 g fresh breadcrumbs\n600 ml milk\n25 g butter\nzest of a lemon\n50 g + 175 g caster sugar\n3 large eggs, separated\n4 tbsp raspberry jam\n"
+    "Warm the milk, butter, zest and the 50 g sugar. Pour over the crumbs and yolks. Bake at 170C for 25 minutes. Spread with jam. Whisk the whites with the 175 g. Pile on. Bake 25 minutes more."
+)
+WET = (
+    "Fruit cake\nServes 14\nCake\n375 g plain flour\n400 g white sugar\n1 tsp baking soda\n3 eggs\n300 ml oil\n225 g crushed pineapple\n450 g mashed banana\n"
+    "Frosting\n225 g cream cheese\n115 g butter\n480 g icing sugar\nBake at 175C for 30 minutes."
+)
+SNICKERS = (
+    "Snickerdoodles\nMakes 36\n1 cup butter\n1 cup sugar\n1/2 cup packed brown sugar\n3/4 cup pumpkin puree\n1 egg\n3 3/4 cups flour\n1 1/2 tsp baking powder\n"
+    "Coating\n1/2 cup sugar\n1 tsp cinnamon\nRoll in the coating. Bake at 175C for 10 minutes."
+)
+COLD = "Set cheesecake\nServes 12\nBase\n250 g digestive biscuits\n100 g butter\nFilling\n600 g cream cheese\n100 g icing sugar\n300 ml double cream\nBeat the filling, spread on the base, chill."
+
 
 def new(made: object, component: str = "") -> set[str]:
     """Return what a plan brings into a component."""
@@ -161,6 +175,48 @@ class Fuss(unittest.TestCase):
             made = plan(text, path="unrefined", cut=1.0)
             with self.subTest(chocolate):
                 self.assertEqual(any(x.ingredient == "coconut_sugar" and x.after_g > 0 for x in made.lines), comes_in)
+
+
+class OneJar(unittest.TestCase):
+    """What a baker would have to fetch, measure and do for nothing."""
+
+    def test_whites_that_are_piled_on_keep_their_sugar_in_a_list_of_whole_eggs(self) -> None:
+        made = plan(QUEEN, path="zero", cut=0.6)
+        self.assertGreaterEqual(grams_of(made, "caster_sugar"), 0.8 * 225 - 3)
+        folded = plan(QUEEN.replace("Pile on", "Fold into the rest"), path="zero", cut=0.6)
+        self.assertLess(grams_of(folded, "caster_sugar"), 0.6 * 225)
+
+    def test_a_batter_wet_with_fruit_takes_no_milk(self) -> None:
+        for path in ("zero", "less", "blend"):
+            with self.subTest(path):
+                self.assertFalse(new(plan(WET, path=path, cut=0.75), "cake") & {"milk", "water", "yoghurt"})
+
+    def test_two_parts_share_a_jar_and_none_takes_two_of_a_kind(self) -> None:
+        kinds = {"erythritol", "stevia_erythritol", "monk_fruit_erythritol"}
+        for text, part in ((SNICKERS, "coating"), (WET, "frosting"), (TART, "frangipane")):
+            for cut in (0.4, 0.6, 0.75):
+                made = plan(text, path="zero", cut=cut)
+                used = {line.ingredient for line in made.lines if line.position is None} & kinds
+                with self.subTest(part, cut=cut):
+                    self.assertLessEqual(len(used), 1)
+
+    def test_a_spoon_that_nobody_fills_beside_another_is_told_nowhere(self) -> None:
+        for text in (SNICKERS, WET, QUEEN, LIME):
+            for cut in (0.5, 0.6, 0.7, 0.9):
+                for line in plan(text, path="zero", cut=cut).lines:
+                    self.assertNotIn("+ 1/32", line.household)
+
+    def test_what_is_ground_is_what_stays_in_grains(self) -> None:
+        coated = plan(SNICKERS, path="zero", cut=0.6)
+        self.assertTrue(new(coated, "coating"))
+        self.assertFalse([told for told in coated.advice if "Coating" in told and "rind" in told])
+        cold = plan(COLD, path="zero", cut=0.8)
+        self.assertTrue(any("as fine as the icing sugar" in told for told in cold.advice), cold.advice)
+
+    def test_a_jar_of_fruit_mince_is_named_where_it_holds_the_sugar(self) -> None:
+        text = "Mince pies\nMakes 18\nPastry\n350 g plain flour\n200 g butter\n40 g icing sugar\nFilling\n411 g mincemeat\nBake at 200C for 15 minutes."
+        told = next(u.words for u in plan(text, path="zero", cut=0.7).unmet if u.goal == "cut")
+        self.assertIn("in the mincemeat, which the plan leaves alone", told)
 
 
 if __name__ == "__main__":

@@ -12,7 +12,7 @@ from sqlalchemy.orm import Session
 
 from sun_crumb.core.errors import OutOfDomainError
 from sun_crumb.core.exploring import Checked
-from sun_crumb.core.formula import Formula, PortionKind, check_portions
+from sun_crumb.core.formula import Formula, PortionKind, check_portions, with_foams
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.reading import Method
@@ -298,7 +298,8 @@ def _original(recipe: Recipe, pantry: Pantry) -> Formula:
     method = sound_method(recipe)
     formula = sound_version(recipe, original_of(recipe), pantry)
     told = "\n".join(step.text for step in method.steps)
-    return replace(formula, oven=method.oven, bake_minutes=method.bake_minutes, method=told)
+    lines = with_foams(formula.lines, told)
+    return replace(formula, lines=lines, oven=method.oven, bake_minutes=method.bake_minutes, method=told)
 
 
 def stored_versions(database: Database, recipe_id: int, numbers: Sequence[int]) -> tuple[list[Formula], str]:

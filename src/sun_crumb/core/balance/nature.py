@@ -260,6 +260,8 @@ _BOILS = re.compile(
 )
 _NEVER_BAKED = re.compile(r"\braw\b|\bno[- ]?bake\b|\bunbaked\b|\bfridge\b|\bicebox\b", re.I)
 _NO_BAKE = re.compile(r"\b(?:no[- ]?bake|unbaked)\b", re.I)
+# A method of few words that tells how it sets: "Beat, spread on the base, chill."
+_SETS_COLD = re.compile(r"\b(?:chill|fridge|refrigerat|freez|leave to set)", re.I)
 # How loudly a title that says so speaks for what is mixed and set [score] (judgement).
 UNBAKED = 2.0
 _FRIES = re.compile(r"\bfr(?:y|ies|ied|ying)\b(?!\s+pan)|\bhot (?:oil|fat)\b|\bdeep[- ]", re.I)
@@ -287,7 +289,11 @@ def _by_heat(score: dict[str, float], formula: Formula) -> None:
             or (
                 not is_hot
                 and family.is_baked
-                and (len(formula.method) > TOLD_AT_LENGTH or _NEVER_BAKED.search(formula.title))
+                and (
+                    len(formula.method) > TOLD_AT_LENGTH
+                    or ("custard" in family.kin and _SETS_COLD.search(formula.method))
+                    or _NEVER_BAKED.search(formula.title)
+                )
             )
             or is_untold
         ):

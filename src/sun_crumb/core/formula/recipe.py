@@ -3,11 +3,12 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from math import isfinite
 
 from sun_crumb.core.errors import OutOfDomainError
+from sun_crumb.core.formula.foams import with_foams
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.reading import Oven, Reading
 from sun_crumb.core.reading.amounts import read_amount
@@ -257,37 +258,6 @@ def is_crushed(text: str, preparation: str = "") -> bool:
     return bool(_CRUSHED.search(f"{text} {preparation}"))
 
 
-# So much sugar to the whites makes a foam of its own [share]; less white is none [g] (judgement).
-FOAM_SUGAR, LEAST_WHITES_G = 1.0, 50.0
-
-
-def with_foams(lines: Sequence[FormulaLine]) -> tuple[FormulaLine, ...]:
-    """Return the lines of a list in their order, the sugars marked that whites are whisked with.
-
-    They are those beside the whites, where their component has other sugar too or stands on what
-    was bought: a meringue told in one list with its pie keeps its sugar as one told apart does.
-    That it needs at least the whites' weight of it is common practice, no published source.
-
-    Parameters
-    ----------
-    lines
-        The weighed lines in the order the list has them, grams each.
-    """
-    sugars = [n for n, x in enumerate(lines) if x.ingredient.has_role("sugar") and x.ingredient.group == "refined"]
-    found = set()
-    for n, line in enumerate(lines):
-        own = [k for k in sugars if lines[k].component == line.component]
-        beside = next((k for k in (n + 1, n - 1) if k in own), None)
-        is_white = line.ingredient.key == "egg_white" and line.grams >= LEAST_WHITES_G
-        # On what was bought, or beside other sugar: a lemon pie's, or a cake's under ice cream.
-        is_on_other = len(own) > 1 or any(
-            x.component == line.component and "made" in x.ingredient.traits for x in lines
-        )
-        if is_white and beside is not None and is_on_other and lines[beside].grams >= FOAM_SUGAR * line.grams:
-            found.add(beside)
-    return tuple(replace(line, is_foam=True) if n in found else line for n, line in enumerate(lines))
-
-
 def of_its_size(ingredient: Ingredient, text: str, grams: float) -> Ingredient:
     """Return eggs as large as a line counts them: of "2 medium eggs" each weighs what these do; any other food as it is."""
     each = ingredient.measure("each")
@@ -359,16 +329,17 @@ def from_reading(reading: Reading, pantry: Pantry) -> tuple[Formula, list[int]]:
     else:
         servings, unit, assumed = min(max(round(mass / PORTION_GUESS_G), 1), MOST_SERVINGS), "serving", True
     held = {line.component for line in lines}
+    method = "\n".join(reading.steps)
     own = tuple((y.component, y.count) for y in reading.component_yields if y.component in held and y.count != servings)
     return Formula(
         title=reading.title,
-        lines=with_foams(lines),
+        lines=with_foams(lines, method),
         servings=servings,
         unit=unit,
         is_servings_assumed=assumed,
         own_yields=own,
         oven=reading.oven,
         bake_minutes=reading.bake_minutes,
-        method="\n".join(reading.steps),
+        method=method,
         asked=tuple(asked),
     ), left_out

@@ -20,6 +20,8 @@ from sun_crumb.core.wish.goals import Goals
 
 ASKED_SHARE = 0.03
 # From this share of the mass on something brown makes the whole brown (judgement).
+# Fruit of more water than this [g in 100 g] that is such a share of the batter wets it (common practice: a loaf wet with banana takes no milk).
+WET_G, WET_SHARE = 60.0, 0.15
 DARK_SHARE = 0.04
 # From this share of the mass on a sauce or filling is of its fruit (judgement).
 OF_FRUIT = 0.25
@@ -264,12 +266,21 @@ def _is_of_use(row: dict[str, str], family: Family, goals: Goals, formula: Formu
         case "acid":
             return "baking_soda" in present and family.is_among(row["families"].split())
         case "moist":
-            return family.is_among(row["families"].split()) and not any(
-                line.ingredient.has_role("liquid") for line in formula.lines
-            )
+            has_liquid = any(line.ingredient.has_role("liquid") for line in formula.lines)
+            return family.is_among(row["families"].split()) and not has_liquid and not _is_wet_with_fruit(formula)
         case "piece" | "adjust":
             return _suits(row, family, goals, formula)
     return False
+
+
+def _is_wet_with_fruit(formula: Formula) -> bool:
+    """Return whether fruit or vegetables wet the batter: mashed banana and pineapple take no milk beside them."""
+    wet = sum(
+        line.grams
+        for line in formula.lines
+        if line.ingredient.has_role("puree", "fruit") and line.ingredient.per_100g.water_g > WET_G
+    )
+    return wet > WET_SHARE * formula.mass_g
 
 
 def _is_dark(formula: Formula) -> bool:

@@ -77,8 +77,8 @@ def spoon_text(grams: float, weights: SpoonWeights, *, is_strong: bool = False) 
 NEAR_ENOUGH, ERROR_COUNTS = 0.022, 60.0
 # Behind a cup nobody fills a half spoon gladly, nor more spoons than three, as four are a quarter cup [fillings] (judgement).
 HALF_BEHIND_CUP, MANY_BEHIND_CUP, MOST_BEHIND_CUP = 0.5, 1.5, 3
-# A thirty-second of a teaspoon is the smallest spoon sold; no spoon holds seven of them.
-_STRONG = {1: "1/32", 2: "1/16", 3: "1/16 + 1/32", 4: "⅛", 5: "⅛ + 1/32", 6: "⅛ + 1/16", 8: "¼"}
+# A thirty-second of a teaspoon is the smallest spoon sold; none holds seven of them, and nobody fills it beside another.
+_STRONG = {1: "1/32", 2: "1/16", 4: "⅛", 6: "⅛ + 1/16", 8: "¼"}
 
 
 def measured(grams: float, weights: SpoonWeights, *, is_strong: bool = False) -> tuple[str, float]:

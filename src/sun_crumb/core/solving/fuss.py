@@ -23,6 +23,8 @@ OFF, MOST_OFF = 2.001, 2.6
 SAME_WORDS_GAIN = 1.8
 # So much of the sugar at most is given back for a line that stays as it is, where a plan is as sweet as asked, and where it is not [share], and so many times what is hardly missed, where the cut is short anyway (judgement).
 GIVEN_BACK_SWEET, GIVEN_BACK, SHORT_ANYWAY = 0.021, 0.045, 2.0
+# Of the whole recipe's sugar so much is hardly missed [share] (judgement).
+HARDLY_MISSED = 0.012
 # A change of less than this share of its line, or of the batter, is fussy unless it gains so much (judgement).
 FUSSY, FUSSY_PART, FUSSY_GAIN = 0.105, 0.015, 0.6
 # Less than this is nobody's reason to weigh a line anew [g]; and flour and butter nobody changes but for so much (judgement).
@@ -39,6 +41,8 @@ SPECK, SPECK_G = 0.16, 0.15
 LEAST_IN_A_PART_G, WHOLE_SHARE = 22.0, 0.99
 # A part may be so much less sweet without it [cost] (judgement).
 PART_LESS_SWEET, PART_DASH = 1.6, 0.3
+# For a speck of what few spoons measure the whole may be less sweet by so much [cost]: a twelfth (judgement).
+SPECK_LESS_SWEET = 2.5
 
 
 @dataclass(frozen=True, slots=True)
@@ -65,11 +69,17 @@ class Fuss:
             without = [*grams[:i], 0.0, *grams[i + 1 :]]
             others = [n for n in new if n != i and without[n] > 0 and n in self.free]
             if self.penalty.is_sweet(sums) and others:
-                trial = self._sweeter(without, max(others, key=lambda n: without[n]))
+                made_up = list(without)
+                sweeter = self._sweeter(made_up, max(others, key=lambda n: without[n]))
+                # A limit that it passes by it, as erythritol's, keeps another from making up for it.
+                if not is_speck or self.penalty.limits(sweeter) <= self.penalty.limits(sums) + NEAR:
+                    without, trial = made_up, sweeter
             is_missed = self.penalty.is_sweet(sums) and not self.penalty.is_sweet(trial)
-            if is_part and self.penalty.sweetness(trial) - self.penalty.sweetness(sums) < PART_LESS_SWEET:
-                is_missed = False  # half a band less sweet, in a part of it
+            less_sweet = self.penalty.sweetness(trial) - self.penalty.sweetness(sums)
+            if (is_part and less_sweet < PART_LESS_SWEET) or (is_speck and less_sweet < SPECK_LESS_SWEET):
+                is_missed = False  # half a band less sweet: in a part of it, or for a speck that few spoons measure
             worse = self.penalty.of(trial, is_felt=True) - self.penalty.of(sums, is_felt=True)
+            worse -= max(less_sweet, 0.0) if is_speck and not is_missed else 0.0
             if not is_missed and self.penalty.told(trial)[0] <= self.penalty.told(sums)[0] and worse < FUSSY_GAIN:
                 grams[:] = without
 
@@ -189,7 +199,11 @@ class Fuss:
             if self.problem.rows[i].is_cut
         )
         short = SHORT_ANYWAY if self.penalty.cut(sums) > 0 else 1.0
-        if not given and by and by <= short * NEAR * self.problem.counted_before / max(self.problem.share, NEAR):
+        if (
+            not given
+            and by
+            and by <= short * HARDLY_MISSED * self.problem.counted_before / max(self.problem.share, NEAR)
+        ):
             breaks -= self.penalty.cut(trial) - self.penalty.cut(sums)
         (worse, far), (level, near) = self.penalty.told(trial), self.penalty.told(sums)
         # What is off by a level stays so: a little less flour mends no snap, and where something is off already no cake.

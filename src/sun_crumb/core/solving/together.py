@@ -20,6 +20,8 @@ MOST_CUT, BARE = 0.7, 600.0
 MOSTLY, LEAST_OWN = 0.5, 0.4
 # Of the sugar that can go no more than this goes for the sake of what can't, where half or so is to go [share] (judgement: a spoon of it left is neither one thing nor the other).
 MOST_TAKEN = 0.72
+# What one more kind of sweetener costs a plan, in however many parts it is used (judgement).
+ONE_MORE_JAR = 0.7
 KEEP_SOME = (
     "frosting",
     "butter_cake",
@@ -96,6 +98,7 @@ def _together(problems: Sequence[Problem], share: Share, hard: bool) -> tuple[Li
     """Return one model of all components and their cut."""
     model = LinearModel()
     builds = [Build(problem, hard, model) for problem in problems]
+    _few_kinds(model, builds)
     whole = sum(p.counted_before for p in problems) + share.left_g
     if whole <= 0 or not any(p.counted_before > 0 for p in problems):
         return model, builds
@@ -118,6 +121,20 @@ def _together(problems: Sequence[Problem], share: Share, hard: bool) -> tuple[Li
     wanted = 1 - share.wanted_cut - held
     model.require(terms, wanted, wanted)
     return model, builds
+
+
+def _few_kinds(model: LinearModel, builds: Sequence[Build]) -> None:
+    """Let each kind of sweetener that has to be fetched cost once, in however many parts it is used: one jar for sponge and icing."""
+    kinds: dict[str, list[int]] = {}
+    for build in builds if len(builds) > 1 else ():
+        for n, used in build.used.items():
+            addition = build.p.rows[n].addition
+            if addition is not None and addition.is_sweetener and not addition.is_required:
+                kinds.setdefault(build.p.rows[n].line.ingredient.key, []).append(used)
+    for uses in kinds.values():
+        fetched = model.add(0.0, 1.0, ONE_MORE_JAR)
+        for used in uses:
+            model.require({used: 1.0, fetched: -1.0}, upper=0.0)
 
 
 def _evenly(model: LinearModel, build: Build, share: Share, weight: float, *, is_mostly_left: bool) -> None:

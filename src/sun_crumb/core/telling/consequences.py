@@ -23,6 +23,8 @@ from sun_crumb.core.wish.goals import Goals
 
 # What a difference must come to before it is told (common practice).
 TOLD_MASS, TOLD_ACTIVITY, TOLD_SUGAR = 0.05, 0.006, 0.7
+# Of so little water a coat of sugar is dry [share of its mass] (judgement).
+DRY = 0.03
 
 
 def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], *, is_main: bool = True) -> list[str]:
@@ -32,10 +34,14 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     added = [r.line.ingredient for r, g in zip(problem.rows, grams, strict=True) if r.addition is not None and g > 0]
     found = list(_in_the_oven(problem, after, verdicts, added)) if family.browns else []
     erythritol = _held(lines, "erythritol_g")
-    if "ground" in family.traits and erythritol > MOST_DISSOLVED * after["water"]:
+    # Cinnamon sugar that is rolled in stays crystals, as the sugar does.
+    is_dry = after["water"] < DRY * after["mass"] and not _is_for_icing_sugar(problem, grams)
+    if "ground" in family.traits and erythritol > MOST_DISSOLVED * after["water"] and not is_dry:
         found.append(
             "Grind the erythritol as fine as icing sugar first: it doesn't dissolve here and would stay gritty."
         )
+    elif erythritol > 0 and not is_dry and "no_oven" in family.traits and _is_for_icing_sugar(problem, grams):
+        found.append("Grind the erythritol as fine as the icing sugar that it stands for: it is beaten in cold.")
     found += _half_eggs(lines, formula)
     rises = any(x.ingredient.has_role("leaven") and x.ingredient.key.endswith("yeast") for x in formula.lines)
     if rises and _held(lines, "total_sugars_g") < TOLD_SUGAR * _held(formula.lines, "total_sugars_g"):
@@ -45,6 +51,19 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     found += _in_the_tin(after["mass"] / before["mass"], formula, is_main=is_main)
     found += _keeping(lines, formula, family)
     return found
+
+
+def _is_for_icing_sugar(problem: Problem, grams: list[float]) -> bool:
+    """Return whether most of the sugar that goes is icing sugar, and an erythritol comes in for it."""
+    gone = [
+        (row.line.ingredient.key, row.untouched_g - g) for row, g in zip(problem.rows, grams, strict=True) if row.is_cut
+    ]
+    fine = sum(g for key, g in gone if key == "icing_sugar")
+    comes = any(
+        row.addition is not None and g > 0 and row.line.ingredient.per_100g.erythritol_g > 0
+        for row, g in zip(problem.rows, grams, strict=True)
+    )
+    return comes and fine > 0.5 * sum(g for _, g in gone)
 
 
 def _in_the_oven(
@@ -153,6 +172,10 @@ def _held(lines: Iterable[FormulaLine], name: str) -> float:
     return sum(float(getattr(line.ingredient.per_100g, name)) * line.grams / 100 for line in lines)
 
 
+# Of a piece that is less than half of what it was nobody says that it would do (judgement).
+MOST_PIECES = 2
+
+
 def instead(
     before: Totals,
     after: Totals,
@@ -173,6 +196,7 @@ def instead(
     wanted = (1 - goals.wanted_cut) * getattr(before, goals.counted) / servings
     if wanted > 0:
         pieces = ceil(getattr(after, goals.counted) / wanted - 0.05)
+    if wanted > 0 and pieces <= MOST_PIECES * servings:
         told.append(
             f"A smaller piece would: {grams_text(after.mass_g / pieces)} instead of "
             f"{grams_text(before.mass_g / servings)}, {pieces} from the batch instead of {servings}."

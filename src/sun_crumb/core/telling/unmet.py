@@ -182,7 +182,11 @@ def _why_short(goals: Goals, original: Formula, formula: Formula, balances: Iter
     """Return what keeps the cut from going further: lines that are never cut or that the baker has set, sweetness, else the balance."""
     there = {(line.component, line.ingredient.key) for line in original.lines}
     held = {(original.lines[i].component, original.lines[i].ingredient.key) for i in goals.locks}
+    was = {(line.component, line.ingredient.key): 0.0 for line in original.lines}
+    for line in original.lines:
+        was[line.component, line.ingredient.key] += line.grams
     rest: dict[str, float] = {}
+    halved = set[str]()
     whole = 0.0
     for line in formula.lines:
         sugar = counted_per_gram(line, goals.counted) * line.grams
@@ -191,20 +195,31 @@ def _why_short(goals: Goals, original: Formula, formula: Formula, balances: Iter
         if key in there and (key in held or not is_cuttable(line, goals.counted)):
             name = line.ingredient.name.lower()
             rest[name] = rest.get(name, 0.0) + sugar
+            if line.grams < AS_IT_WAS * was[key]:
+                halved.add(name)
     cuttable = sum(counted_per_gram(x, goals.counted) * x.grams for x in formula.lines) - sum(rest.values())
-    is_nearly_gone = sum(rest.values()) > SOME_REST * whole and _has_given(goals, original, formula)
+    asked = (1 - goals.wanted_cut) * sum(counted_per_gram(x, goals.counted) * x.grams for x in original.lines)
+    # With no sugar left but what can't go there would be more of it than asked.
+    is_nearly_gone = sum(rest.values()) > min(asked, whole) or (
+        sum(rest.values()) > SOME_REST * whole and _has_given(goals, original, formula)
+    )
     if cuttable > 0.05 * whole and not is_nearly_gone:
         if goals.preset.most_new and any(_is_barely_sweet(b, goals) for b in balances):
             return "with less it would hardly be sweet, and this path has nothing more that suits it"
         return "beyond that the dessert would leave its balance"
     names = sorted(rest, key=lambda name: -rest[name])
     most = [name for name in names if rest[name] > 0.15 * whole][:2] or names[:1]
-    named = f"in the {' and the '.join(most)}, which the plan leaves alone"
+    is_alone = halved.isdisjoint(most)
+    named = (
+        f"in the {' and the '.join(most)}, {'which the plan leaves alone' if is_alone else 'of which no more can go'}"
+    )
     if cuttable > OTHER_REST * whole:
         return f"much of the rest is {named}; beyond that the dessert would leave its balance"
     return f"the rest is {named}"
 
 
+# Less of a line than this is not the line left alone [share] (judgement).
+AS_IT_WAS = 0.97
 # More of it than this elsewhere is told too [share] (judgement).
 OTHER_REST = 0.15
 # So much of the sugar that is left is said to be the reason that no more goes [share].
