@@ -137,7 +137,12 @@ def nature_of(formula: Formula, component: str) -> Nature:
     crumb = makeup(without)
     if not is_most and crumb["grain"] < OF_A_DOUGH:
         crumb = shares
-    apart = distances(crumb) if crumb != shares else {}
+    beside_fruit = _beside_fruit(shares)
+    cream = sum(line.grams for line in lines if line.ingredient.per_100g.fat_g > FAT_OF_CREAM)
+    is_cream = len(formula.components) > 1 and cream > A_CRUMB * (1 - shares["fruit"]) * sum(x.grams for x in lines)
+    is_whipped = is_cream and _is_whipped(beside_fruit, formula)
+    # Cream that is whipped and piled on bananas is judged without them.
+    apart = distances(beside_fruit) if is_whipped else distances(crumb) if crumb != shares else {}
     for key, far in distances(shares).items():
         far = min(far, apart.get(key, far))
         score[key] += PATTERN * max(1 - far / FAR, -1.0)
@@ -150,12 +155,10 @@ def nature_of(formula: Formula, component: str) -> Nature:
         for family in families().values():
             if "frozen" in family.kin and formula.method and not _FREEZES.search(f"{formula.title} {formula.method}"):
                 score[family.key] -= OVEN
-    beside_fruit = _beside_fruit(shares)
-    cream = sum(line.grams for line in lines if line.ingredient.per_100g.fat_g > FAT_OF_CREAM)
-    is_cream = len(formula.components) > 1 and cream > A_CRUMB * sum(line.grams for line in lines)
-    is_whipped = is_cream and _is_whipped(beside_fruit, formula)
     if is_whipped:
         score["whipped_cream"] += WHIPPED
+    bought = sum(line.grams for line in lines if line.ingredient.key.endswith("_pastry"))
+    score["pie_crust"] += A_CASE if bought > ALL_BOUGHT * sum(line.grams for line in lines) else 0.0
     if shares["sugar"] + shares["syrup"] > OF_CANDY and _CANDY_STAGE.search(formula.method):
         # What is boiled to a stage that a thermometer tells sets by its sugar, whatever it is called.
         for key in score:
@@ -190,6 +193,8 @@ OF_CREAM, ALL_OF_CREAM, WHIPPED, LEAST_BESIDE = 0.7, 0.93, 5.0, 0.1
 # What whips has more fat than this [g in 100 g] (common practice).
 FAT_OF_CREAM = 25.0
 MOST_NAMED = 4
+# A part that is bought pastry and hardly more [share of its mass] is a case; how loudly that speaks [score] (judgement).
+ALL_BOUGHT, A_CASE = 0.85, 9.0
 # So much sugar that is boiled so far sets by it [share of its mass]; what speaks against all else then [score] (judgement).
 OF_CANDY, NO_CANDY = 0.3, 7.0
 _SET_BY_SUGAR = ("caramel", "candied", "meringue", "frosting")
@@ -229,7 +234,9 @@ def _name_of(title: str) -> str:
     """Return a title without what it is served with or stands beside: "ginger cake with lemon icing" is a cake."""
     return (
         re.split(
-            r"\bwith\b|\bfor\b(?!\s+(?:one|two|\d))|\bw/|(?<!\w)\(|\s[–—-]\s|:|\bserved\b|\btopped\b", title, maxsplit=1
+            r"\bwith\b|\bfor\b(?!\s+(?:one|two|\d))|\bw/|(?<!\w)\(|\s[–—-]\s|:|\bserved\b|\btopped\b|,\s+(?=(?:the|an?|my|our|nothing|from|not)\b)",
+            title,
+            maxsplit=1,
         )[0]
         or title
     )

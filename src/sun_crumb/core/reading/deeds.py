@@ -75,11 +75,8 @@ def marks_of_deeds(raw: str, text: str, words: Sequence[str], known: Known) -> s
     is_told = len(words) >= 3 or is_pair or _SO_LONG_OR_HOT.fullmatch(rest) is not None
     if first and fold(first[0]) in word_list("verb") and is_told and not begins_amount:
         found.add("imperative")
-    if first and fold(first[0]) in word_list("deed_noun") and len(words) >= 3 and ON_IT.match(rest[first.start() :]):
-        found.add("imperative")  # "Zest the lemons", and no "zest of 1 lemon"
-    last = _DEED_LAST.fullmatch(rest.strip())
-    if last and fold(last[1]) in word_list("verb") - word_list("deed_food") and not known.has_amount:
-        found.add("imperative")  # "fruit in a dish, mix"
+    if _is_done_to_it(rest, first, words, known):
+        found.add("imperative")
     # "1 c. warm milk": a shortened unit ends no sentence.
     amount = read_amount(text) if begins_amount else None
     if SENTENCE_END.search(text[amount[1] :] if amount else text):
@@ -87,6 +84,17 @@ def marks_of_deeds(raw: str, text: str, words: Sequence[str], known: Known) -> s
     if _TEMPERATURE.search(text) or re.search(r"^oven\s*[:=]|\b(?:slow|cool|moderate|medium|hot)\s+oven\b", text, re.I):
         found.add("temperature")
     return found
+
+
+def _is_done_to_it(rest: str, first: re.Match[str] | None, words: Sequence[str], known: Known) -> bool:
+    """Return whether what no verb begins is told to do: "Layer sponge and custard in a bowl", "Zest the lemons" and no "zest of 1 lemon", "fruit in a dish, mix"."""
+    if len(words) > LEAST_LAYERED and _LAYERS.match(rest):
+        return True
+    if first and fold(first[0]) in word_list("deed_noun") and len(words) >= 3 and ON_IT.match(rest[first.start() :]):
+        return True
+    last = _DEED_LAST.fullmatch(rest.strip())
+    is_deed = last is not None and fold(last[1]) in word_list("verb") - word_list("deed_food")
+    return is_deed and not known.has_amount
 
 
 ON_IT = re.compile(
@@ -102,6 +110,8 @@ _WELL_THEN = re.compile(
 _OF_ITS_PART = re.compile(r"[^\W\d_]{3,12}(?: [^\W\d_]+)?:\s+([^\W\d_]+)(?!\s*\d)")
 _DEED_LAST = re.compile(r"[^\W\d_][^.;,\d]{2,40}\b(?:in|into|on)\b[^.;,\d]{3,24},\s*(?:and\s+)?([a-z]+)\W*", re.I)
 LEAST_OF_A_DEED = 2
+_LAYERS = re.compile(r"layer\s+(?:up\s+)?(?!cake|of\b)[^.;\d]{3,80}?\b(?:in|into|with|over|between|on)\b", re.I)
+LEAST_LAYERED = 4
 # "Cream 4 oz. butter with 4 oz. castor sugar"
 _DONE_TO = re.compile(
     r"\w+\s+(?:(?:the|a|an|each|both|your|while|when|over|all|lightly|generously|evenly|liberally)\b|\d[\d./½¼¾]*\s*(?:[a-z]+\.?\s+){2,4}(?:with|and|until|till|together)\b)",

@@ -125,6 +125,8 @@ def _overruled(found: Set[str], text: str, words: Sequence[str], known: Known) -
         and re.search(r"\b(?:the|till|until|then|together)\b", text)
     ):
         over.add("plain_food")  # "Warm the milk and malt"
+    if "imperative" in found and not known.has_amount and all(fold(word) in word_list("verb") for word in words):
+        over.add("plain_food")  # "Poach, blend, cool, churn"
     if "imperative" in found and ON_IT.match(text):
         over |= {"plain_food", "counted"}  # "Dot with butter", "Zest the lemons"
     if known.has_food and (known.has_amount or "tool" not in found):
