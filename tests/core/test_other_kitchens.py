@@ -349,6 +349,55 @@ class AtTheEdges(unittest.TestCase):
         )
         self.assertEqual((told["croissant"], told["white_sugar"], told["butter"]), (342.0, 135.0, 75.0))
 
+    def test_dots_lead_to_an_amount_of_its_own(self) -> None:
+        told = weighed(
+            "Cookies\n\nflour.....................1 3/4 cup\nbaking soda...............1/2 tsp\nsalt......................1/4 tsp\n"
+            "oil.......................1/2 cup\nbrown sugar...............1/2 cup\nwater or plant milk.......1/4 cup\nvanilla...................2 tsp"
+            + METHOD
+        )
+        self.assertLessEqual({"salt", "neutral_oil", "vanilla"}, set(told))
+
+    def test_what_is_fried_in_some_of_the_butter_is_no_more_of_it(self) -> None:
+        told = listed("250 g filo", "100 g butter, melted", "50 g breadcrumbs, fried in 25 g of the butter")
+        self.assertEqual(told["butter"], 100.0)
+
+    def test_all_in_grams_holds_for_what_is_else_counted(self) -> None:
+        told = weighed(
+            "Granola\nOats 500 | seeds 100 | maple syrup 150 | olive oil 80 | cinnamon 5\n(all in grams)\nBake at 160 °C."
+        )
+        self.assertEqual(told["cinnamon"], 5.0)
+
+    def test_a_food_by_its_name_among_others_is_asked_and_not_dropped(self) -> None:
+        told = read(
+            "Flan\n\nSugar - 150g\nEggs - 4\nCondensed milk - 1 tin\nMilk - same tin, 1.5 times\nVanilla - 1 tsp"
+            + METHOD
+        )
+        self.assertIn(("milk", "ask"), {(line.ingredient, line.status) for line in told.lines})
+
+    def test_steps_tell_more_than_the_list_of_one_part(self) -> None:
+        told = weighed(
+            "Cinnamon rolls\n\nEvening before:\nmix 500 g bread flour, 60 g sugar, 7 g instant yeast\nadd 280 ml warm milk, 1 egg, 75 g melted butter\nknead 10 min, fridge\n\n"
+            "Morning:\nroll out, spread 100 g soft butter, sprinkle 150 g brown sugar\nroll up, cut in 12, bake 190C 25 min\n\nIcing: 100 g cream cheese, 50 g butter, 100 g icing sugar"
+        )
+        self.assertEqual((told["bread_flour"], told["butter"], told["icing/butter"]), (500.0, 175.0, 50.0))
+
+    def test_no_shape_of_a_tin_and_no_letter_is_a_food(self) -> None:
+        tin = read("Brownies\n\n200 g chocolate\n200 g butter\n4 eggs\n\nOven: 170°C (fan) | 28–30 mins | 23 cm square")
+        self.assertFalse([line.text for line in tin.lines if line.status == "ask" and "cm" in line.text])
+        told = weighed(
+            "Bundt\n\nA  250 g butter, 250 g sugar, 5 eggs, 300 g flour\nB  30 g cocoa, 4 tbsp milk" + METHOD
+        )
+        self.assertEqual((told["butter"], told["cocoa"]), (250.0, 30.0))
+
+    def test_talk_around_a_name(self) -> None:
+        told = read(
+            "Here you go - lemon bars as requested!!\n\ncrust\n200 g butter\n250 g flour\n\nlemon part\n4 eggs\n400 g sugar"
+            + METHOD
+        )
+        self.assertEqual(
+            (told.title, {line.component for line in told.lines if line.grams}), ("Lemon bars", {"crust", "lemon part"})
+        )
+
 
 if __name__ == "__main__":
     unittest.main()

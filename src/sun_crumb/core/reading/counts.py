@@ -77,6 +77,8 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
     low, high = value_of(found)
     if 1 <= low <= MOST and (each := OF_A_SIZE.match(text, found.end())):
         count = _with_noun(text, each.end(), low, max(high, low), is_bare=is_bare)
+        if not is_bare and low >= LEAST_EATEN_WHOLE and not re.match(r"[\s-]*\w", text[each.end() :]):
+            return Count(low, max(high, low), "piece", "piece", each.end())  # "about 20 x 6cm"
         return count if count.kind in ("whole", "piece") else None
     if not 1 <= low <= MOST or (MEASURE_AFTER.match(text[found.end() :]) and not _ARTICLE.match(found[0])):
         return None
@@ -89,7 +91,9 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
 # "2½ dozen"
 _DOZENS_AND_A_HALF = re.compile(r"(\d{1,2})\s*(?:½|1/2|\.5|and a half)\s*(?:dozen|doz\b\.?|dz\b\.?)", re.I)
 # "2 x 450 g loaves": so many of a size.
-OF_A_SIZE = re.compile(r"\s*[x×]\s*\d+(?:[.,]\d+)?\s*-?\s*(?:cm|inch(?:es)?|in|\"|g|kg|lbs?|oz|ml)(?=[\s-])", re.I)
+OF_A_SIZE = re.compile(
+    r"\s*[x×]\s*\d+(?:[.,]\d+)?\s*-?\s*(?:cm|inch(?:es)?|in|\"|g|kg|lbs?|oz|ml)(?=[\s-]|$|[),.;])", re.I
+)
 _ARTICLE = re.compile(r"(?:an?|one|1)\b", re.I)
 
 

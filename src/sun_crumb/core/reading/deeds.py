@@ -22,7 +22,7 @@ DURATION = re.compile(
 )
 SENTENCE_END = re.compile(r"[.!?]\s+(?=[^\W\d_])")
 _TEMPERATURE = re.compile(
-    r"\b\d{3}\s*(?:°|º|deg(?:rees)?\b\.?)\s*(?:[CF]\b)?|\b\d{3}\s?[CF]\b|\bgas\s*(?:mark\s*)?\d\b|^\W*fan\s+\d{3}\b|\b1[2-9]\d\s*fan\b|\b2[0-4]\d\s*fan\b",
+    r"\b\d{3}\s*(?:°|º|deg(?:rees)?\b\.?|grad\b|gradi\b|grados\b|grader\b|graden\b|degrés\b)\s*(?:[CF]\b)?|\b\d{3}\s?[CF]\b|\bgas\s*(?:mark\s*)?\d\b|^\W*fan\s+\d{3}\b|\b1[2-9]\d\s*fan\b|\b2[0-4]\d\s*fan\b",
     re.I,
 )
 

@@ -61,8 +61,11 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
         is_among = roles[n - 1] == roles[n + 1] == "food" and roles[n] in ("junk", "chatter")
         said = told[found[n].text]
         is_beside = "food" in (roles[n - 1], roles[n + 1]) and roles[n] == "junk" and said.has_food
-        if (is_among or is_beside) and said.has_unit and found[n].line.number not in forced:
-            roles[n] = "food"
+        # "Milk - same tin, 1.5 times": a food by name, whatever is said of how much.
+        name = _NAME_FIRST.match(found[n].text) if is_among and not said.has_unit else None
+        is_named = name is not None and known(name[1]).food != ""
+        if ((is_among or is_beside) and said.has_unit) or is_named:
+            roles[n] = "food" if found[n].line.number not in forced else roles[n]
     if sum(role == "food" and told[s.text].has_food for s, role in zip(found, roles, strict=True)) < LEAST_LISTED:
         roles = [_of_sentences(statement, role, known) for statement, role in zip(found, roles, strict=True)]
     pieces = with_title(_joined(found, roles))
@@ -85,6 +88,7 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     )
 
 
+_NAME_FIRST = re.compile(r"([^\W\d_][^\W\d_ ]{2,20})\s*(?:\s[-–—]|:)\s+(?=\w)")
 # One food alone is no list.
 LEAST_LISTED = 2
 # A letter's paragraph that names so many foods with their amounts is the recipe, where no list stands.

@@ -239,7 +239,9 @@ def with_units(drafts: list[Draft], texts: Iterable[str] = ()) -> list[Draft]:
             is_elliptic = first.text.lower().endswith(" of") and last is not None
             is_grams = is_said or (grams >= LEAST_IN_GRAMS and first.low >= LEAST_BARE_GRAMS)
             is_many = is_grams and first.low >= MOST_COUNTED  # "75 walnuts" among grams
-            if (is_elliptic or is_grams) and (is_many or draft.ingredient.measure("each") is None):
+            is_counted = draft.ingredient.measure("each") is not None and not is_many
+            is_counted = is_counted and not (is_said and draft.ingredient.has_role("flavour"))
+            if (is_elliptic or is_grams) and not is_counted:
                 told = replace(first, unit=last if is_elliptic else "g")
                 draft = replace(draft, parsed=replace(draft.parsed, sums=(told, *draft.parsed.sums[1:])))
         elif first and first.unit:

@@ -80,7 +80,29 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> li
                 on_top = re.match(r"\W*(?:[^.;]*\b)?(?:dust|sprinkle|scatter|decorate)\b", piece.text, re.I)
                 where = (components[-1] if on_top and "" not in components else components[0]) if components else ""
             extra.append(replace(draft, piece=replace(draft.piece, component=where), is_mention=True))
-    return extra
+    return _told_beside_the_list(extra, found, drafts, index, pantry) or extra
+
+
+def _told_beside_the_list(
+    extra: Sequence[Draft], found: Sequence[Piece], drafts: Sequence[Draft], index: NameIndex, pantry: Pantry
+) -> list[Draft]:
+    """Return drafts of all that the steps tell with amounts, where they tell more foods than the list, which is of one part: "mix 500 g flour, 60 g sugar" beside the icing's list."""
+    listed = [d for d in drafts if d.parsed and d.parsed.sums and d.ingredient]
+    weighed = [d for d in extra if d.parsed and d.parsed.sums[0].unit in _WEIGHED]
+    is_of_parts = all(d.piece.component for d in listed)
+    if not is_of_parts or len(weighed) < LEAST_TOLD_BESIDE or len(extra) <= len(listed):
+        return []
+    own = {(d.ingredient.key, a.low, a.unit) for d in listed if d.ingredient and d.parsed for a in d.parsed.sums}
+    told = _told(found, index, pantry)
+    return [
+        replace(d, piece=replace(d.piece, component=""))
+        for d in told
+        if d.parsed and not (d.ingredient and any((d.ingredient.key, a.low, a.unit) in own for a in d.parsed.sums))
+    ]
+
+
+# So many foods that only the steps tell by weight are no aside (judgement).
+LEAST_TOLD_BESIDE = 3
 
 
 def _is_served_on_top(statement: str, piece: Piece) -> bool:

@@ -8,7 +8,14 @@ from collections.abc import Sequence
 
 from sun_crumb.core.reading.counted import in_order, uncounted, without_counts, without_groups, without_letters
 from sun_crumb.core.reading.items import LEAST_MARKED, SIGN, mended
-from sun_crumb.core.reading.part_marks import headed, named_apart, signed_behind, signed_in_line, told_in_words
+from sun_crumb.core.reading.part_marks import (
+    headed,
+    lettered,
+    named_apart,
+    signed_behind,
+    signed_in_line,
+    told_in_words,
+)
 from sun_crumb.core.reading.plain_cells import in_cells, in_fields, in_one_form, under_a_unit, without_shares
 from sun_crumb.core.reading.scanned import figures_again
 
@@ -91,6 +98,7 @@ def evened(rows: Sequence[str]) -> list[str]:
         signed_in_line,
         told_in_words,
         named_apart,
+        lettered,
         headed,
         _signed,
     ):

@@ -162,7 +162,11 @@ def _had_no_room(before: str, text: str, width: int) -> bool:
     if not text or not _GOES_ON.match(text) or _ITEM.match(text) or PLACE.fullmatch(text.strip(" :")):
         return False
     had_room = len(before.rstrip()) + 1 + len(text.split()[0]) <= width
-    return not had_room and not begins_food(text) and not AMOUNT_BEHIND.match(text)
+    return not had_room and not begins_food(text) and not AMOUNT_BEHIND.match(text) and not _DOTTED.search(text)
+
+
+# "salt..........1/4 tsp": an item of its own
+_DOTTED = re.compile(r"\w\s?(?:\.{3,}|…{2,}|_{3,})\s?[\d½¼¾⅓⅔]")
 
 
 def rejoined(before: str, after: str) -> str:

@@ -83,6 +83,18 @@ _SIGN_BETWEEN = re.compile(
 )
 
 
+def lettered(rows: list[str]) -> list[str]:
+    """Return lines without the letters that begin them in turn, each before its foods: "A  250 g butter, 5 eggs" and "B  30 g cocoa"."""
+    found = [_LETTER_FIRST.match(row) for row in rows]
+    letters = [one["letter"] for one in found if one]
+    if letters[:2] != ["A", "B"] or letters != sorted(set(letters)):
+        return rows
+    return [row[one.end() :] if one else row for row, one in zip(rows, found, strict=True)]
+
+
+_LETTER_FIRST = re.compile(r"\s*(?P<letter>[A-D])\s+(?=[\d½¼¾⅓⅔])")
+
+
 def headed(rows: list[str]) -> list[str]:
     """Return lines with a colon behind each name that a sign of its own marks over the items of a list: "▷ case" over "▸ 150 g flour"."""
     found = [SIGN.match(row) for row in rows]

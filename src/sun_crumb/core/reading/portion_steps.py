@@ -297,6 +297,8 @@ def _divided(sentence: str, *, is_late: bool) -> Stated | None:
             found["rest"][count.end :],
             flags=re.I,
         )
+        # "cut in 12, prove 1 hr": another deed follows.
+        rest = "" if re.match(r"\s*,\s*[a-z]+\b", found["rest"][count.end :]) else rest
         is_number = pattern is _CUT_WHOLE and not count.kind and not re.search(r"\w", rest)
         if count.kind == "piece" or is_number or pattern is _DROPPED:
             return Stated(count, "", trust, found[0].strip()[:80])

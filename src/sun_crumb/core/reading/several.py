@@ -27,6 +27,7 @@ _FOR_USE = re.compile(r"\s*(?:(?:extra|more)?\s*(?:for|to)\b|(?:extra|more)\s*$)
 @remembered
 def split_line(text: str) -> tuple[str, ...]:
     """Return the ingredient statements in one line: two where it names two foods ("2 eggs plus 1 yolk")."""
+    text = _OF_THE_LISTED.sub("", text) if "of the" in text else text
     text = in_english(plainly(_LARGE_EGGS.sub(lambda m: f"{m[1]} {_EGG_SIZES[m[2].upper()]} {m[3]}", text)))
     return tuple(
         _from_a_tin(text)
@@ -211,6 +212,13 @@ def _brushed_and_more(text: str) -> list[str] | None:
 
 _BRUSHED = re.compile(
     r"^(?:a little\s+|some\s+)?(?P<what>(?:beaten\s+|melted\s+)?(?:milk|egg|egg wash|egg white|cream|water|butter))\s+(?:and|&|\+|plus)\s+(?P<more>[\d½¼¾⅓⅔].*)$",
+    re.I,
+)
+
+
+# "50 g breadcrumbs, fried in 25 g of the butter": of a food that stands on its own line
+_OF_THE_LISTED = re.compile(
+    r",?\s*\b(?:fried|toasted|browned|tossed|mixed|softened|cooked)\s+in\s+[\d½¼¾⅓⅔][\d./½¼¾⅓⅔ ]*\s*(?:g|ml|oz|tbsps?|tsps?)\s+of\s+the\s+[a-z]+\b",
     re.I,
 )
 

@@ -32,6 +32,8 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         title = asked[1][:1].upper() + asked[1][1:]  # "hi love, you asked about the bread pudding"
     if (inside := _WHAT_IS_IN.search(title)) and holds_a_dessert(inside[1]):
         title = inside[1][:1].upper() + inside[1][1:]
+    if (here := _HERE_IT_IS.match(title)) and title[here.end() :]:
+        title = title[here.end()].upper() + title[here.end() + 1 :]
     title = _HOW_ONE_MAKES.sub(r"\1", _LIST_OF.sub("", _TALK_BEHIND.sub("", title)))
     if of_one := _OF_MY_ONE.match(title):
         title = of_one[1].upper() + title[of_one.end() :]  # "My mum's apple crumble"
@@ -89,9 +91,13 @@ _ASKED_FOR_ONE = re.compile(
     re.I,
 )
 _AFTER_A_QUESTION = re.compile(r"^([A-Z][^?.!]{3,40})\?\s+([A-Z].{3,60})$")
+# "Here you go - lemon bars as requested!!"
+_HERE_IT_IS = re.compile(
+    r"^(?:here (?:you (?:go|are)|it is|we go|goes)|as (?:promised|requested)|as you asked)\s*[-–—:,!.]+\s*", re.I
+)
 # "..., written down at last", "..., as promised"
 _TALK_BEHIND = re.compile(
-    r",\s+(?:written|typed|copied|finally|at last|as (?:promised|requested|asked)|from memory)\b[^,]*$|\s+(?:everybody|everyone|you all|they all|people)\s+(?:asked|asks|keeps?|wanted|loves?)\b.*$",
+    r"\s+as (?:promised|requested|asked)\W*$|,\s+(?:written|typed|copied|finally|at last|as (?:promised|requested|asked)|from memory)\b[^,]*$|\s+(?:everybody|everyone|you all|they all|people)\s+(?:asked|asks|keeps?|wanted|loves?)\b.*$",
     re.I,
 )
 _OF_MY_ONE = re.compile(r"(?:My|Our) ([a-z])(?=[a-z]+['’]s )")

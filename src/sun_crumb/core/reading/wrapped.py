@@ -60,7 +60,9 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
             continue  # a table
         for before, text, statement in zip(texts, texts[1:], block[1:], strict=False):
             is_full = (len(before) >= LEAST_SHARE * width and not _STOPS.search(before)) or _IS_TORN.search(before)
-            is_deed = all(t[:1].islower() for t in texts) and first_word(text) in word_list("verb") | {
+            is_deed = all(t[:1].islower() for t in texts if not t.endswith(":")) and first_word(text) in word_list(
+                "verb"
+            ) | {
                 "fridge",
                 "freezer",
                 "oven",
