@@ -264,7 +264,9 @@ MOST_COUNTED = 50
 LEAST_IN_GRAMS, LEAST_BARE_GRAMS, LEAST_TOLD_BARE_GRAMS = 2, 20, 50
 
 # "150 g sugar for the caramel": boiled apart from the rest, whatever the list does without a heading.
-_FOR_CARAMEL = re.compile(r"\bfor\s+(?:the\s+|a\s+)?caramel\W*$", re.I)
+_FOR_CARAMEL = re.compile(
+    r"\bfor\s+(?:the\s+|a\s+)?caramel\W*$|^sugar for (?:the )?caramel\s*[-–—:,.]*\s*\d[\d./½¼¾ ]*\s*[a-z]+$", re.I
+)
 
 
 def _boiled_apart(pieces: Sequence[Piece], method: str) -> list[Piece]:
