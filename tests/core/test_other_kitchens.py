@@ -398,6 +398,39 @@ class AtTheEdges(unittest.TestCase):
             (told.title, {line.component for line in told.lines if line.grams}), ("Lemon bars", {"crust", "lemon part"})
         )
 
+    def test_two_lists_that_dots_lead_between(self) -> None:
+        told = weighed(
+            "Rice pudding with compote\n\nRICE PUDDING ............. PLUM COMPOTE\n150g pudding rice ........ 500g plums\n1 litre milk ............. 75g sugar\n"
+            "75g caster sugar ......... 50ml water\n150ml double cream\n\nserves 6"
+        )
+        self.assertEqual((told["rice pudding/caster_sugar"], told["plum compote/white_sugar"]), (75.0, 75.0))
+
+    def test_one_batch_of_several_in_columns(self) -> None:
+        told = read(
+            "Flapjacks\n\n             x1 (16)      x3 (48)\noats         250 g        750 g\nbutter       125 g        375 g\nhoney        100 g        300 g"
+            + METHOD
+        )
+        self.assertEqual([line.grams for line in told.lines if line.ingredient], [250.0, 125.0, 100.0])
+        self.assertEqual(told.portions and told.portions.count, 16)
+
+    def test_for_each_apple_is_for_one(self) -> None:
+        told = read(
+            "Baked apples\nfor each apple: 1 tbsp raisins, 1 tsp honey, knob of butter, pinch of cinnamon\nI do 4\n180 for 40 min"
+        )
+        self.assertEqual(told.portions and told.portions.count, 1)
+        self.assertFalse([line.text for line in told.lines if line.status == "ask"])
+
+    def test_letters_in_brackets_and_a_list_told_in_one(self) -> None:
+        told = weighed(
+            "Lemon meringue pie\n\n(A) 225 g shortcrust pastry\n(B) 3 tbsp cornflour; 300 ml water; 3 egg yolks; 100 g caster sugar\n(C) 3 egg whites; 150 g caster sugar"
+            + METHOD
+        )
+        self.assertEqual((told["shortcrust_pastry"], told["egg_white"], told["caster_sugar"]), (225.0, 99.0, 250.0))
+        mug = read(
+            "Key ingredients for Mug Brownie: 2T flour, 2T brown sugar, 1T cocoa, 1T oil, pinch salt. 60 sec in microwave. One."
+        )
+        self.assertEqual((mug.title, {line.status for line in mug.lines if line.ingredient}), ("Mug Brownie", {"ok"}))
+
 
 if __name__ == "__main__":
     unittest.main()

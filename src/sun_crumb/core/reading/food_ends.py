@@ -55,7 +55,7 @@ AMOUNT_BEHIND = re.compile(
     re.I,
 )
 # Behind the last food of the line.
-METHOD_BEHIND = re.compile(r"\.\s+(?=[A-Z][a-z]+[\s,])")
+METHOD_BEHIND = re.compile(r"\.\s+(?=[A-Z][a-z]+[\s,]|\d{1,3}\s*(?:sec|min|hour|hr))")
 # "1 egg yolk, pearl sugar 20 g": another food, its amount behind it.
 FOOD_THEN_AMOUNT = re.compile(
     r"(?!(?:less|minus|about|approx\w*|around|or|and|each|total|net|weight|juice|zest|flesh|plus|for|to|from|the|in|at|cut|if|you|with|per|roughly|makes|serves|gives)\b)(?!\w+(?:ed|ing)\b)[a-z][^\W\d_]{2,}(?:\s(?!(?:about|weight|or|net|total)\b)[^\W\d_]{3,}){0,2}\s+\d[\d.,/½¼¾]*\s*(?:g|kg|ml|tbsps?|tsps?|cups?|oz)\b\.?(?=\s*(?:[,;]|$))",

@@ -89,7 +89,7 @@ def _is_over_a_list(bare: str) -> bool:
 
 
 # What stands over a list that is for one of them all.
-OF_ONE = r"(?:(?:for|per) (?:each )?(?:person|serving|portion|glass|bowl|jar|pot)|for each(?: (?:person|serving|portion|glass|bowl|jar|pot))|each person)$"
+OF_ONE = r"(?:(?:for|per) (?:each )?(?:person|serving|portion|glass|bowl|jar|pot)|for each(?: (?:person|serving|portion|glass|bowl|jar|pot|apple|pear|peach|one))|each person)$"
 _OVER_A_LIST = tuple(
     map(
         re.compile,

@@ -96,8 +96,12 @@ _SO_MUCH = r"\W*(?:yields?|makes|gives)\s*:?\s*(?:about|approx\.?|around|roughly
 _SO_MANY_JARS = r"\W*(?:about\s+|approx\.?\s+)?\d{1,2}\s+(?:small\s+|large\s+)?(?:jars?|bottles?)(?:\s*(?:of|x|à)?\s*\d+\s*(?:ml|g))?(?:\s+each)?\W*"
 # "23 cm square", "20 x 30 tin"
 _SHAPE = r"\W*\d{1,2}\s*(?:(?:x|×|by)\s*\d{1,2}\s*)?-?(?:cm|inch(?:es)?|in\.?|\"|″)?\s*(?:square|round|loaf|bundt|springform|ring|deep|baking|brownie|cake|tart)?\s*(?:tin|pan|dish|ring|mould|tray|square|round|springform)\W*"
+# "I do 4"
+_SO_MANY_AT_ONCE = (
+    r"\W*(?:I|we)\s+(?:usually\s+|always\s+)?(?:do|make)\s+\d{1,2}(?:\s+(?:of (?:them|these)|at a time|at once))?\W*"
+)
 _SAYS_NO_FOOD = re.compile(
-    f"{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}",
+    f"{_SO_MANY_AT_ONCE}|{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}",
     re.I,
 )
 # "(all g except eggs)"

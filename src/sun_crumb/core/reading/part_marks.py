@@ -92,7 +92,7 @@ def lettered(rows: list[str]) -> list[str]:
     return [row[one.end() :] if one else row for row, one in zip(rows, found, strict=True)]
 
 
-_LETTER_FIRST = re.compile(r"\s*(?P<letter>[A-D])\s+(?=[\d½¼¾⅓⅔])")
+_LETTER_FIRST = re.compile(r"\s*(?P<open>\()?(?P<letter>[A-D])(?(open)\))\s+(?=[\d½¼¾⅓⅔])")
 
 
 def headed(rows: list[str]) -> list[str]:

@@ -330,7 +330,9 @@ _FIELD_IN_BRACKETS = re.compile(
 )
 _MARKED_FIELD = re.compile(r"^\s*[*_]{1,2}([^\W\d_][^*_:]{1,24})[*_]{1,2}\s*:\s*(?=\d)")
 # "optional: 100 g chocolate for the top"
-_OPTIONAL_FIRST = re.compile(r"\boptional\s*:\s*(?=[\d½¼¾])([^,;]+)", re.I)
+_OPTIONAL_FIRST = re.compile(
+    r"\(?\boptional\s*:\s*(?=[\d½¼¾]|(?:a |good )?(?:squeeze|pinch|handful|drizzle|splash|dash)\b)([^,;()]+)\)?", re.I
+)
 
 
 def _two_led(raw: str) -> str:

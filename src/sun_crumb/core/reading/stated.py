@@ -80,6 +80,8 @@ def _is_of_eaters(stated: Stated) -> bool:
     return bool(stated.count and re.match(r"serves|feeds|enough", stated.text, re.I))
 
 
+# From so much of a method on the thing itself is cut, and not what goes into it [share] (judgement).
+LATE = 0.5
 _OF_ONE = re.compile(OF_ONE, re.I)
 # How far talk beside a recipe is trusted, and a story of when it was made for others (judgement).
 SAID_BESIDE, STORY = 0.84, 0.3
@@ -113,7 +115,7 @@ def stated_in(pieces: Iterable[Piece]) -> list[Stated]:
             case "step":
                 for sentence in SENTENCE.split(piece.text):
                     at += 1
-                    if said := of_step(sentence, is_late=at >= 0.6 * sentences):
+                    if said := of_step(sentence, is_late=at >= LATE * sentences):
                         found.append(said)
             case "heading":
                 found += _of_heading(piece.text, first, is_whole=is_whole)

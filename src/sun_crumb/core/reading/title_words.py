@@ -103,14 +103,14 @@ _TALK_BEHIND = re.compile(
 _OF_MY_ONE = re.compile(r"(?:My|Our) ([a-z])(?=[a-z]+['’]s )")
 # "Ingredients for Oat & raisin cookies"
 _LIST_OF = re.compile(
-    r"^(?:ingredients|recipe|zutaten|ingr[eé]dients|ingredienti|ingredientes)\s+(?:for|für|pour|per|para)\s+(?!the\b|an?\b|\d)(?=[A-Z])",
+    r"^(?:(?:key |main )?ingredients|recipe|zutaten|ingr[eé]dients|ingredienti|ingredientes)\s+(?:for|für|pour|per|para)\s+(?!the\b|an?\b|\d)(?=[A-Z])",
     re.I,
 )
 # "Title: Carrot halwa"
 FIELD = re.compile(
     r"^title\s+(?=[A-Z])|^(?:(?:to|from|cc|date):\s*\S+\s+)+subject:\s*(?:re:\s*|fwd?:\s*)*|^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: for)?|name|"
     + ASKS_THE_NAME
-    + r"|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recept|przepis|oppskrift|opskrift|receita|recette|receta)\s*:\s*)+(?=\S)|^\d\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[\"“]?[A-Z])",
+    + r"|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recept|przepis|oppskrift|opskrift|receita|recette|receta)\s*:\s*)+(?=\S)|^\(?\d{1,2}\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[\"“]?[A-Z])",
     re.I,
 )
 
