@@ -31,7 +31,7 @@ _AWAITS_AMOUNT = re.compile(
 )
 # "icing sugar — 120 g", also behind other foods of the line: "500 g quark, icing sugar 120 g"
 _AMOUNT_LAST = re.compile(
-    r"\s[-–—:.]*\s*\d+(?:[.,/]\d+)?\s*(?:g|kg|ml|l|oz|lbs?|cups?|tsp|tbsp)(?:\s*\([^()]*\))?\W*$", re.I
+    r"\s[-–—:.]*\s*\d+(?:[.,/]\d+)?\s*(?:g|kg|ml|l|oz|lbs?|cups?|c|t|tsps?|tbsps?)(?:\s*\([^()]*\))?\W*$", re.I
 )
 # "cream cheese - 200 g full fat"
 _AMOUNT_WITHIN = re.compile(
