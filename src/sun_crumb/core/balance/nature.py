@@ -159,6 +159,7 @@ def nature_of(formula: Formula, component: str) -> Nature:
         score["whipped_cream"] += WHIPPED
     bought = sum(line.grams for line in lines if line.ingredient.key.endswith("_pastry"))
     score["pie_crust"] += A_CASE if bought > ALL_BOUGHT * sum(line.grams for line in lines) else 0.0
+    score["ganache"] += A_CASE if shares["chocolate"] > ALL_BOUGHT and len(formula.components) > 1 else 0.0
     if shares["sugar"] + shares["syrup"] > OF_CANDY and _CANDY_STAGE.search(formula.method):
         # What is boiled to a stage that a thermometer tells sets by its sugar, whatever it is called.
         for key in score:
@@ -193,7 +194,7 @@ OF_CREAM, ALL_OF_CREAM, WHIPPED, LEAST_BESIDE = 0.7, 0.93, 5.0, 0.1
 # What whips has more fat than this [g in 100 g] (common practice).
 FAT_OF_CREAM = 25.0
 MOST_NAMED = 4
-# A part that is bought pastry and hardly more [share of its mass] is a case; how loudly that speaks [score] (judgement).
+# A part that is bought pastry, or chocolate, and hardly more [share of its mass] is a case; how loudly that speaks [score] (judgement).
 ALL_BOUGHT, A_CASE = 0.85, 9.0
 # So much sugar that is boiled so far sets by it [share of its mass]; what speaks against all else then [score] (judgement).
 OF_CANDY, NO_CANDY = 0.3, 7.0

@@ -169,7 +169,7 @@ def _amount_marks(known: Known, text: str, words: Sequence[str], *, is_step: boo
 _SOON_BEHIND = re.compile(r"(?:[^\W\d_]+\s+){1,3}\d[\d.,/½¼¾]*\s*(?:g|kg|ml|oz|cups?|tbsps?|tsps?)\b[^.]{0,60}$", re.I)
 # "for a 2 lb tin • about 12 slices"
 _FOR_A_TIN = re.compile(
-    r"\W*(?:for|fits|fills|to fit|to fill)\s+(?:an?|one|two|1|2|your|the)\s+[^.;,•|]{0,30}?\b(?:tins?|pans?|dish(?:es)?|moulds?|molds?|basin|trays?)\b\s*[,•|·–-]*\s*",
+    r"\W*(?:for|fits|fills|to fit|to fill)\s+(?:an?|one|two|1|2|your|the)\s+[^.;,•|]{0,30}?\b(?:tins?|pans?|dish(?:es)?|moulds?|molds?|basin|trays?|pies?|batch(?:es)?)\b\s*[,•|·–-]*\s*",
     re.I,
 )
 # What stands in the middle of a sentence, and before no food of a list.
