@@ -431,6 +431,44 @@ class AtTheEdges(unittest.TestCase):
         )
         self.assertEqual((mug.title, {line.status for line in mug.lines if line.ingredient}), ("Mug Brownie", {"ok"}))
 
+    def test_a_part_of_one_food_and_flour_by_its_number(self) -> None:
+        told = weighed(
+            "Buns\n\nFor the dough: 450g 00 flour, 50g caster sugar, 150ml milk\nFor the glaze: 3 tbsp caster sugar dissolved in 2 tbsp boiling water\n\nMakes 12."
+            + METHOD
+        )
+        self.assertAlmostEqual(told["glaze/caster_sugar"], 39.9, delta=0.5)
+        self.assertEqual(told["dough/plain_flour"], 450.0)
+
+    def test_also_and_what_is_soaked_lose_nothing(self) -> None:
+        told = weighed(
+            "1-2-3-4 CAKE\n1 cup butter; 2 cups sugar; 3 cups flour; 4 eggs; also 1 cup milk, 3 t. baking powder, 1 t. vanilla, 1/2 t. salt"
+            + METHOD
+        )
+        self.assertLessEqual({"milk", "baking_powder", "vanilla", "salt"}, set(told))
+        soaked = listed("200 g prunes (stoned) in 150 ml hot tea", "2 eggs", "200 g oats")
+        self.assertEqual((soaked["prune"], round(soaked["tea"])), (200.0, 150))
+
+    def test_portions_at_the_edges(self) -> None:
+        foods = "\n\n300 g flour\n150 g butter\n100 g sugar\n\n"
+        for text, many in (
+            (f"Cupcakes (x12){foods}Bake at 180 °C.", 12),
+            (f"Biscuits{foods}375°F, 15 min, about 40", 40),
+            (f"Toffee{foods}Boil to 270°F. 18 cm tin. Break up - approx 40 bits", 40),
+            (f"Plätzchen{foods}Menge: ca. 50 Stück. Backen: 180 °C, 10-12 Min.", 50),
+            (f"Torta\nPorções: 10{foods}Gelar 3 horas.", 10),
+            (f"Cups{foods}Press in a 12-hole tin. 165 °C for 18 min.", 12),
+        ):
+            with self.subTest(text.split("\n")[0]):
+                told = read(text)
+                self.assertEqual(told.portions and told.portions.count, many)
+
+    def test_a_name_in_capitals_under_where_it_is_from(self) -> None:
+        told = read(
+            "from the guild leaflet 1962\n\nSUMMER PUDDING\nStale bread, 6-8 slices.\nCastor sugar, 5 oz.\nRaspberries, 1 lb.\nStew fruit & sugar 3 mins.\nFor 6 persons."
+        )
+        self.assertEqual((told.title, told.portions and told.portions.count), ("SUMMER PUDDING", 6))
+        self.assertIn("white_bread", {line.ingredient for line in told.lines})
+
 
 if __name__ == "__main__":
     unittest.main()

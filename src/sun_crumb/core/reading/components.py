@@ -25,7 +25,8 @@ def with_components(pieces: list[Piece]) -> list[Piece]:
     has_deeds = any(_is_deed(text, least=2) for text in heads) or len(plain) >= SEVERAL
     for n, piece in enumerate(pieces):
         if piece.role == "heading":
-            kind = "stage" if has_deeds and _is_deed(piece.text, least=1) else heading_kind(piece.text)
+            is_deed = _is_deed(piece.text, least=1) and (has_deeds or _MIXED_AT_ONCE.match(piece.text) is not None)
+            kind = "stage" if is_deed else heading_kind(piece.text)
             if kind == "ingredients":
                 of_part = _LIST_OF_A_PART.search(piece.text)
                 is_part = of_part is not None and of_part[1].split()[-1].lower() in word_list("component")
@@ -59,6 +60,10 @@ def _is_deed(text: str, *, least: int) -> bool:
         "next",
         "first",
         "last",
+        "dry",
+        "wet",
+        "ingredients",
+        "things",
     }
 
 
@@ -66,6 +71,8 @@ def _is_deed(text: str, *, least: int) -> bool:
 _LIST_OF_A_PART = re.compile(
     r"^\W*[^\W\d_]+\s*[(\[–—-]+\s*(?:for\s+)?(?:the\s+)?([^\W\d_]+(?: [^\W\d_]+){0,2})\s*[)\]]?\W*$", re.I
 )
+# "Mix together dry:", alone over what is mixed
+_MIXED_AT_ONCE = re.compile(r"\W*(?:mix|whisk|sift|stir|beat|combine|blend|boil|mash)\b", re.I)
 # So many headings that only tell what is done are stages of one mixture.
 SEVERAL = 2
 # "Shortbread to go with"
@@ -109,6 +116,7 @@ def component_of(text: str) -> str | None:
     # "Teig / Dough": in two tongues.
     tongues = [part.strip() for part in words.split("/")]
     words = next(
-        (part for part in reversed(tongues) if part.split()[-1:] and part.split()[-1] in word_list("component")), words
+        (part for part in reversed(tongues) if part.split()[-1:] and fold(part.split()[-1]) in word_list("component")),
+        words,
     )
     return words if re.search(r"[^\W\d_]", words) else None

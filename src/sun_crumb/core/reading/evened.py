@@ -52,6 +52,10 @@ _FRENCH_SPOON = re.compile(r"(?<=[\d½¼¾])\s*c(?:uil(?:l[eè]res?)?)?\.?\s*à\
 _DOUBLE_COLONS, _GLUED = re.compile(r"::"), re.compile(r"\w::\w.*\w::\w")
 # "½ tsp cinnamon -> + pinch of salt"
 _AND_MORE = re.compile(r"\s*[-=]+>\s*\+\s*")
+# "300 g 00 flour": how fine it is milled
+_FINE_FLOUR = re.compile(r"\b(?:tipo |type )?00 flour\b|\bflour (?:tipo |type )?00\b", re.I)
+# "4 eggs; also 1 cup milk"
+_ALSO = re.compile(r";\s*(?:also|plus|and|then)\s+(?=[\d½¼¾⅓⅔])", re.I)
 # "4 balls stem ginger, chopped, and 2 tbsp of the syrup"
 _OF_ITS_SYRUP = re.compile(
     r"(\bstem ginger\b[^\n]{0,40}?\b(?:tbsps?|tsps?|tablespoons?|teaspoons?|ml|g)) (?:of )?(?:(?:its|the|their) syrup|syrup from (?:the|its) jar)\b",
@@ -118,6 +122,8 @@ def _row(row: str) -> str:
             row = drawn.sub(word, row)
     row = _DOUBLE_COLONS.sub("; ", row.replace("::", ": ", 1)) if row.count("::") > 1 and _GLUED.search(row) else row
     row = _AND_MORE.sub(" + ", row.replace("±", "about ") if "±" in row else row)
+    row = _FINE_FLOUR.sub("plain flour", row) if "00" in row else row
+    row = _ALSO.sub("; ", row) if ";" in row else row
     row = _OF_ITS_SYRUP.sub(r"\1 stem ginger syrup", row) if "syrup" in row else row
     row = _TENS_ABROAD.sub(lambda found: f"{_SO_MANY[found[1].lower()]} ", row)
     return figures_again(_EACH.sub("each", row))

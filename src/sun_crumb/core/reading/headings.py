@@ -7,6 +7,7 @@ from collections.abc import Sequence
 from functools import cache
 from typing import Literal
 
+from sun_crumb.core.pantry.names import fold
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.run_on import IN_THE_BOWL
@@ -185,7 +186,7 @@ def marks_of_headings(raw: str, text: str, words: Sequence[str], known: Known) -
     )
     if is_heading_form(raw, text) and not (known.has_amount and known.has_unit) and not is_shouted_food:
         found.add("heading_form")
-    if len(words) <= 4 and not known.has_amount and words[-1].lower() in word_list("component"):
+    if len(words) <= 4 and not known.has_amount and fold(words[-1]) in word_list("component"):
         found.add("heading_word")
     if (part := _PART_FOR.match(text)) and part[1].split()[-1].lower() in word_list("component"):
         found |= _SURE_PART

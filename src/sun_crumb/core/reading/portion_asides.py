@@ -74,6 +74,8 @@ _FOR_ABROAD = re.compile(r"(?:pour|für|fuer|para|por|per|voor|för)\s+([2-9]|[1
 def said_in(aside: str) -> Stated | None:
     """Return what words beside a title or a heading say of portions: "makes 12", "14 wedges", "for about 40 biscuits"."""
     aside = _SHORT_PEOPLE.sub(r"\1 portions", aside)
+    if times := _SO_MANY_TIMES.fullmatch(aside):
+        return Stated(read_count(times[1]), "", 0.9, aside.strip())  # "(x12)"
     if either := _BIG_OR_LITTLE.fullmatch(aside):
         return Stated(Count(int(either[1]), int(either[2]), "", "", 0), "", 0.9, aside.strip())
     return next(iter(statements(aside)), None) or bare_count(aside) or _for_so_many(aside) or _so_many_alone(aside)
@@ -106,6 +108,7 @@ _BIG_OR_LITTLE = re.compile(
     r"\W*(\d{1,2})\s+(?:big|large|generous|hearty)\s*(?:or|/)\s*(\d{1,2})\s+(?:little|small|smaller|modest|tiny)(?:\s+ones)?\W*",
     re.I,
 )
+_SO_MANY_TIMES = re.compile(r"\W*[x×]\s?([2-9]|[1-9]\d)\W*", re.I)
 _NUMBER_ALONE = re.compile(
     r"\W*(?:(?:approx(?:imately)?|about|abt|around|circa|ca|roughly)\b\.?)?\W*([4-9]|[1-9]\d)(?:\s+(?:generous|hearty|large|small|big|good|modest|greedy|hungry|dainty)(?:\s+(?:ones|helpings|portions|servings|people))?)?\W*",
     re.I,

@@ -78,6 +78,8 @@ _HOLES = re.compile(
     r"\b(?P<rest>\d{1,2})[- ](?:hole|cup|cavity|case)s?\s+(?:\w+[- ])?(?:muffin|cupcake|bun|fairy|madeleine|mince pie|tartlet|doughnut|donut|friand)"
     # "12 muffin cups"
     r"|\b(?P<cases>\d{1,2})\s+(?:paper\s+|lined\s+|greased\s+)?(?:muffin|cupcake|bun|fairy cake|tartlet)\s+(?:cups|cases|holes|liners|papers|moulds)\b"
+    # "Press in a 12-hole tin"
+    r"|\b(?P<tin>\d{1,2})[- ]hole\s+(?:\w+\s+)?(?:tin|tray|pan)\b"
     # "Line 12 holes with the pastry"
     r"|\b(?:line|fill|grease|butter)\w*\s+(?P<lined>\d{1,2})\s+(?:\w+\s+)?holes\b",
     re.I,
@@ -128,14 +130,14 @@ def _shaped_in_so_many(sentence: str, *, is_late: bool) -> Stated | None:
     if filled := _FILLED.search(sentence):
         return Stated(read_count(filled[1]), "", 0.8, filled[0])
     if holes := _HOLES.search(sentence):
-        many = int(holes["rest"] or holes["cases"] or holes["lined"])
+        many = int(holes["rest"] or holes["cases"] or holes["tin"] or holes["lined"])
         return Stated(Count(many, many, "piece", "piece", 0), "", 0.35, holes[0]) if many >= 4 else None
     return None
 
 
 # "Roll thin, cut rounds - about 20."
 _ABOUT_SO_MANY_LAST = re.compile(
-    r"\b(?:cut|roll|shape|stamp|scoop|drop|pipe|rounds|balls|circles|spoonfuls)\b[^.;]*?[-–—,(]\s*(?:about|roughly|approx\.?|around|makes(?:\s+about)?)\s+(\d{1,2})\)?\W*$",
+    r"\b(?:cut|roll|shape|stamp|scoop|drop|pipe|break|snap|rounds|balls|circles|spoonfuls)\b[^.;]*?[-–—,(]\s*(?:about|roughly|approx\.?|around|makes(?:\s+about)?)\s+(\d{1,2})(?:\s+(?:bits|pieces|shards|squares))?\)?\W*$",
     re.I,
 )
 
@@ -245,12 +247,15 @@ def _beside_the_heat(sentence: str) -> Stated | None:
     if any(len(part.split()) > MOST_OF_A_FACT for part in parts):
         return None
     said = [told for part in parts if (told := bare_count(_CASES.sub("pieces", part))) and told.count]
+    if not said and (alone := _ABOUT_LAST.fullmatch(parts[-1])) and (count := read_count(alone[1])):
+        return Stated(count, "", 0.85, parts[-1])  # "375 °F, 15 min, about 40"
     found = next(
         (one for one in said if one.count and one.count.low > 1 and one.count.kind in ("piece", "person")), None
     )
     return replace(found, trust=0.9) if found else None
 
 
+_ABOUT_LAST = re.compile(r"(?:about|approx\.?|ca\.?|circa|makes|gives)\s+(\d{1,3})", re.I)
 _SIGNS = re.compile(r"\s*[,;|•·/]\s+|\s+[–—-]{1,2}\s+")
 _HEAT_OR_TIME = re.compile(r"\b\d{2,3}\s*(?:°|º|C\b|F\b|fan\b|deg)|\b\d{1,3}\s*(?:min|hour|hr|h\b)|\bgas\b", re.I)
 _CASES = re.compile(r"\b(?:paper |muffin |cupcake )?(?:cases|liners)$", re.I)

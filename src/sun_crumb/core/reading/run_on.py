@@ -210,6 +210,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
             (prefix[:1].isupper() or re.match(r"(?:for|to make)\s+the\b", prefix))
             and prefix.lower().split()[-1] in word_list("component") - word_list("deed_food")
         )
+        or (re.match(r"for\s+the\s", prefix, re.I) and prefix.lower().split()[-1] in word_list("component"))
         or IN_THE_BOWL.fullmatch(prefix)
         or WHAT_GOES_IN.fullmatch(prefix)
         or re.fullmatch(

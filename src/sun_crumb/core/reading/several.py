@@ -180,15 +180,17 @@ _SPREAD_WITH = re.compile(
 def _soaked_in(text: str) -> list[str] | None:
     """Read "40 g raisins (soaked in 2 tbsp rum)": what they drink goes in with them, unless it is poured off."""
     found = _SOAKED_IN.match(text)
-    amount = read_amount(found["two"]) if found else None
-    if found is None or amount is None or amount[0].unit is None:
+    one, two = (found["one"] or found["dry"], found["two"] or found["wet"]) if found else ("", "")
+    amount = read_amount(two)
+    if amount is None or amount[0].unit is None:
         return None
-    is_food = _NAMES_FOOD.match(found["two"][amount[1] :])
-    return [f"{found['one']}, soaked", found["two"]] if is_food else None
+    return [f"{one}, soaked", two] if _NAMES_FOOD.match(two[amount[1] :]) else None
 
 
 _SOAKED_IN = re.compile(
-    r"^(?P<one>[\d½¼¾].*?[a-z]),?\s*\((?:soaked|plumped|macerated|steeped)(?:\s+(?:overnight|first))?\s+in\s+(?P<two>[\d½¼¾][^(),;]*)\)$",
+    r"^(?P<one>[\d½¼¾].*?[a-z]),?\s*\((?:soaked|plumped|macerated|steeped)(?:\s+(?:overnight|first))?\s+in\s+(?P<two>[\d½¼¾][^(),;]*)\)$"
+    # "200 g prunes (stoned) in 150 ml hot tea"
+    r"|^(?P<dry>\d[\d./]*\s*(?:g|oz|cups?)\s[^,;\d]*?)\s+in\s+(?P<wet>\d[\d./]*\s*(?:ml|cups?|tbsps?)\s+(?:hot |cold |boiling |warm |strong )?(?:tea|water|milk|juice|[a-z]+ juice|coffee|rum|brandy))$",
     re.I,
 )
 

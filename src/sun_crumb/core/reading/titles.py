@@ -78,6 +78,10 @@ _BESIDE_A_NAME = frozenset(
         "good",
         "nutrition",
         "per",
+        "stale",
+        "white",
+        "brown",
+        "sliced",
     ]
 )
 
@@ -295,7 +299,9 @@ def _names_all(pieces: list[Piece], n: int) -> bool:
     """Return whether a heading stands over every food of the text, and is no word for a part of a dessert."""
     others = [p for p in pieces if p.role == "heading" and p is not pieces[n] and not heading_kind(p.text)]
     words = {word.lower() for word in re.findall(r"[^\W\d_]+", pieces[n].text)}
-    return pieces[n].role == "heading" and n > 0 and not others and not words & word_list("component")
+    is_dessert = len(words) > 1 and pieces[n].text.isupper() and ends_with_a_dessert(pieces[n].text)
+    is_part = bool(words & word_list("component")) and not is_dessert  # but "SUMMER PUDDING"
+    return pieces[n].role == "heading" and n > 0 and not others and not is_part
 
 
 # A food with its measure: where the list begins.
