@@ -469,6 +469,38 @@ class AtTheEdges(unittest.TestCase):
         self.assertEqual((told.title, told.portions and told.portions.count), ("SUMMER PUDDING", 6))
         self.assertIn("white_bread", {line.ingredient for line in told.lines})
 
+    def test_a_sheet_of_bare_numbers_weighs_its_yolks_too(self) -> None:
+        told = weighed(
+            "Stollen bites\nyield 40\n\nFlour ............... 500\nMilk ................ 200\nSugar ............... 60\nButter .............. 200\n"
+            "Salt ................ 8\nEgg yolk ............ 40\nRaisins ............. 250\n\n180 °C 14 min."
+        )
+        self.assertEqual((told["egg_yolk"], told["salt"], told["plain_flour"]), (40.0, 8.0, 500.0))
+
+    def test_a_chat_with_days_and_no_year(self) -> None:
+        told = read(
+            "[14/02, 09:12] Bea: can u send the orange cake one\n[14/02, 09:16] Mum: 175g butter 175g caster\n[14/02, 09:16] Mum: 3 eggs\n"
+            "[14/02, 09:17] Mum: 150g SR flour 25g cocoa\n[14/02, 09:18] Mum: 180 25 mins two 18cm tins\n[14/02, 09:20] Mum: does 8 xx"
+        )
+        grams = {line.ingredient: line.grams for line in told.lines if line.status == "ok"}
+        self.assertEqual((grams["butter"], grams["caster_sugar"], grams["cocoa"]), (175.0, 175.0, 25.0))
+        self.assertEqual(told.portions and told.portions.count, 8)
+
+    def test_parts_in_the_first_column_of_a_table_with_tabs(self) -> None:
+        told = weighed(
+            "Cups - serves 6\n\nCrumb:\tginger biscuits\t120 g\n\tbutter, melted\t50 g\nFilling:\tcream cheese\t200 g\n\thoney\t60 g\n\nChill 4 h."
+        )
+        self.assertEqual((told["crumb/butter"], told["filling/cream_cheese"]), (50.0, 200.0))
+
+    def test_a_pint_by_the_celsius(self) -> None:
+        told = weighed("Egg custard\n\n4 eggs\n2 Tbsp sugar\n1 pt milk\nnutmeg\n\nSlow oven (150C) 50 mins. For 4.")
+        self.assertAlmostEqual(told["milk"], 586, delta=5)
+
+    def test_a_key_to_short_words_is_no_name(self) -> None:
+        told = read(
+            "Key: c = cup, T = tablespoon, t = teaspoon\n\nBlondies\n2 c flour\n1 c butter\n2 eggs\n\n350. 9x13. 25-30 min. 24 bars"
+        )
+        self.assertEqual((told.title, told.portions and told.portions.count), ("Blondies", 24))
+
 
 if __name__ == "__main__":
     unittest.main()

@@ -231,6 +231,12 @@ def with_units(drafts: list[Draft], texts: Iterable[str] = ()) -> list[Draft]:
     if not grams and all(amount.unit in _BESIDE_BARE_GRAMS for amount in firsts):
         # "butter 175, caster sugar 175, flour 175": nobody counts so many of them.
         grams = sum(amount.unit is None and amount.low >= LEAST_TOLD_BARE_GRAMS for amount in firsts)
+    many = [amount.low for amount in firsts if amount.unit is None]
+    # "Flour 500", "Milk 200", "Egg yolk 40": a sheet of bare numbers weighs all of them.
+    is_sheet = len(many) == len(firsts) >= LEAST_OF_A_SHEET and 2 * sum(n >= LEAST_TOLD_BARE_GRAMS for n in many) > len(
+        many
+    )
+    is_said = is_said or is_sheet
     found: list[Draft] = []
     last: str | None = None
     for draft in drafts:
@@ -238,7 +244,8 @@ def with_units(drafts: list[Draft], texts: Iterable[str] = ()) -> list[Draft]:
         if draft.parsed and draft.ingredient and first and first.unit is None and not first.size:
             is_elliptic = first.text.lower().endswith(" of") and last is not None
             is_grams = is_said or (grams >= LEAST_IN_GRAMS and first.low >= LEAST_BARE_GRAMS)
-            is_many = is_grams and first.low >= MOST_COUNTED  # "75 walnuts" among grams
+            # "75 walnuts" among grams, "40 egg yolk" on a sheet of them
+            is_many = is_grams and first.low >= (MOST_EGGS if is_sheet else MOST_COUNTED)
             is_counted = draft.ingredient.measure("each") is not None and not is_many
             is_counted = is_counted and not (is_said and draft.ingredient.has_role("flavour"))
             if (is_elliptic or is_grams) and not is_counted:
@@ -260,6 +267,8 @@ _ALL_IN_GRAMS = re.compile(
 )
 # Nobody counts so many of a food where all else is weighed [1] (judgement).
 MOST_COUNTED = 50
+# A sheet of bare numbers has so many foods, and nobody breaks more eggs for it [1] (judgement).
+LEAST_OF_A_SHEET, MOST_EGGS = 6, 16
 # In so many lines of grams a bare number of so much and more is grams; where no line has a unit of weight, of so much and more [lines; g; g] (judgement).
 LEAST_IN_GRAMS, LEAST_BARE_GRAMS, LEAST_TOLD_BARE_GRAMS = 2, 20, 50
 

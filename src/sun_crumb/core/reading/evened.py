@@ -18,7 +18,7 @@ from sun_crumb.core.reading.part_marks import (
 )
 from sun_crumb.core.reading.plain_cells import in_cells, in_fields, in_one_form, under_a_unit, without_shares
 from sun_crumb.core.reading.scanned import figures_again
-from sun_crumb.core.reading.side_by_side import led_apart, of_one_batch
+from sun_crumb.core.reading.side_by_side import in_part_cells, led_apart, of_one_batch
 
 # So many lines quoted are a letter that is quoted (judgement).
 LEAST_QUOTED = 3
@@ -90,6 +90,7 @@ def evened(rows: Sequence[str]) -> list[str]:
         _unspoken,
         led_apart,
         of_one_batch,
+        in_part_cells,
         in_cells,
         without_shares,
         in_fields,

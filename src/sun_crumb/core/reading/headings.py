@@ -45,6 +45,9 @@ _ON_ITS_DAY = re.compile(
 _USES = re.compile(r"\b(?:dusting|greasing|serving|rolling|brushing|sprinkling|frying|decorating|garnish)\b", re.I)
 
 
+_COUNTS_INSIDE = re.compile(r"\([^)]*\d\s*(?:g|kg|lbs?|oz|cups?|ml|pints?|tsps?|tbsps?)\b")
+
+
 @cache
 def _phrases(kind: str) -> frozenset[str]:
     return frozenset(next(row["words"] for row in table("heading_words") if row["kind"] == kind).split(";"))
@@ -64,6 +67,8 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     if re.fullmatch(r"step\s+(?:\d{1,2}|one|two|three|four|five|six)", bare):
         return "method"
     for kind in ("ingredients", "method", "notes", "stage"):
+        if kind == "stage" and _COUNTS_INSIDE.search(text):
+            continue  # "sugar (1 lb for each pint)"
         if bare in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
             return kind
     if IN_THE_BOWL.fullmatch(bare) or _WET_OR_DRY.fullmatch(bare):

@@ -27,7 +27,7 @@ def no_food_lines(found: Sequence[Statement]) -> dict[int, Role]:
         **_so_long(found),
         **{s.line.number: "junk" for s in apart if _says_no_food(s)},
         **_labels(found),
-        **{s.line.number: "step" for s in found[1:] if _counts_first(s.text)},
+        **{s.line.number: "step" for s in found[1:] if _counts_first(s.text) or _HEAT_FIRST.match(s.raw)},
         **{
             s.line.number: "note"
             for s in found
@@ -74,6 +74,10 @@ def _counts_first(text: str) -> bool:
     return count is not None and count.count is not None and count.count.kind in ("piece", "person")
 
 
+# "350. 9x13. 25-30 min. 24 bars"
+_HEAT_FIRST = re.compile(
+    r"\s*(?:1[2-9]\d|2[0-4]\d|3[0-9][05]|4[0-5][05])\s*°?\s*[CF]?\.\s.{0,60}\b\d{1,3}\s*(?:min|m\b|h\b|hr|hour)", re.I
+)
 # No longer than this is a label [characters] (judgement).
 SHORT_LABEL = 100
 _ENERGY = re.compile(r"\d\s*(?:kcal|calories|cals?|kj)\b|\bcalories\b", re.I)
@@ -90,6 +94,8 @@ _PRAISE = r"\W*(?:great|good|perfect|lovely|ideal|nice)\s+(?:for|with|as|at)\b[^
 # "A cup = 250 ml"
 _HOW_LARGE = r"\W*(?:(?:an?|1|one|my|the|this|all)\s+)?(?:(?:level|standard)\s+)?(?:cup|mug|glass|tbsp|tablespoon|tsp|teaspoon|spoon)s?\s*(?:=|is|holds|are|means)\s*(?:about\s+)?\d+\s*ml\b.*"
 # "#dessert #nobake"
+# "Key: c = cup, T = tablespoon"
+_KEY = r"\W*(?:key|legend|abbreviations?)\s*:\s*\w+\s*=.*"
 _TAGS = r"\s*(?:#\w+\s+){2,12}#\w+\s*"
 _SIZE_OF_ONE = r"\W*serving size\b.{0,60}"
 _SO_MUCH = r"\W*(?:yields?|makes|gives)\s*:?\s*(?:about|approx\.?|around|roughly)?\s*[\d½¼¾][\d½¼¾.,/ ]*\s*(?:lbs?|pounds?|kg|g|grams|oz|ounces|ml|litres?|liters?|l|pints?|quarts?|cups?)\b\.?\W*"
@@ -101,7 +107,7 @@ _SO_MANY_AT_ONCE = (
     r"\W*(?:I|we)\s+(?:usually\s+|always\s+)?(?:do|make)\s+\d{1,2}(?:\s+(?:of (?:them|these)|at a time|at once))?\W*"
 )
 _SAYS_NO_FOOD = re.compile(
-    f"{_SO_MANY_AT_ONCE}|{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}",
+    f"{_SO_MANY_AT_ONCE}|{_KEY}|{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}",
     re.I,
 )
 # "(all g except eggs)"

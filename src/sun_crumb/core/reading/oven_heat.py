@@ -153,7 +153,7 @@ FOR_SO_LONG = re.compile(
 )
 # "12 muffin cups, 200 degrees 18 min"
 _DEGREES_THEN_TIME = re.compile(
-    r"\b(1[3-9]\d|2[0-4]\d|3[0-9][05]|4[0-5][05])\s*(?:°|º|degrees\b|deg\b\.?)\s*([CF]\b)?\s*(fan\b)?[\s,/–-]*(?:(?:for|i|in|ca\.?|cirka|om)\s+)?\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?\s*(?:m\b|min|h\b|hr|hour)",
+    r"\b(1[3-9]\d|2[0-4]\d|3[0-9][05]|4[0-5][05])\s*(?:°|º|degrees\b|deg\b\.?)\s*([CF]\b)?\s*(fan\b)?[\s,/x×–-]*(?:(?:for|i|in|ca\.?|cirka|om|per)\s+)?\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?\s*(?:m\b|min|h\b|hr|hour|['’′])",
     re.I,
 )
 # "400 degrees.", "175° mitten av ugnen": a heat and nothing more, or the oven in another tongue.

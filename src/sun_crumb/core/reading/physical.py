@@ -273,7 +273,7 @@ _DIVIDES = re.compile("(?<=\\S)\\s+[\u2720-\u274b\u2756-\u2767\u2605\u25cf\u25c6
 _FOR_THE_END = re.compile(r"^\s*(to (?:serve|finish|decorate|garnish))\s+[-–—]\s+(?=[^\W\d_])", re.I)
 # "[10:02] Ines: 30 g sugar", "12/03/2024, 10:02 - Ines: 30 g sugar": who wrote it in a chat, and when.
 SENT_AT = re.compile(
-    r"^\s*\[?(?:\d{1,4}[/.-]\d{1,2}[/.-]\d{1,4},?\s+)?\d{1,2}:\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[^\W\d_][\w .'-]{0,24}:\s+",
+    r"^\s*\[?(?:\d{1,4}[/.-]\d{1,2}(?:[/.-]\d{1,4})?,?\s+)?\d{1,2}:\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[^\W\d_][\w .'-]{0,24}:\s+",
     re.I,
 )
 # "What goes on top => 1 lb strawberries"

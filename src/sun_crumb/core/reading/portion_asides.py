@@ -105,7 +105,7 @@ def _so_many_alone(aside: str) -> Stated | None:
 
 # "2 big or 4 little"
 _BIG_OR_LITTLE = re.compile(
-    r"\W*(\d{1,2})\s+(?:big|large|generous|hearty)\s*(?:or|/)\s*(\d{1,2})\s+(?:little|small|smaller|modest|tiny)(?:\s+ones)?\W*",
+    r"\W*(\d{1,2})\s+(?:big|large|generous|hearty|regular|standard|normal|full[- ]size)\s*(?:or|/)\s*(\d{1,2})\s+(?:little|small|smaller|modest|tiny|minis?)(?:\s+ones)?\W*",
     re.I,
 )
 _SO_MANY_TIMES = re.compile(r"\W*[x×]\s?([2-9]|[1-9]\d)\W*", re.I)

@@ -48,7 +48,7 @@ def run_on(raw: str) -> list[str]:
     is_headed = _HEADED.match(text) or _DASHED.match(text) or _lists_behind_a_deed(text)
     if len(text) < 12 or (first_word(text) in word_list("verb") and not is_headed):
         return [raw]
-    if told := _titled(text) or _dashed(text):
+    if told := _titled(text) or _dashed(text) or _undivided(text):
         return told
     if washed := _WASH.match(text):
         return foods_apart(text[washed.end() :])
@@ -175,6 +175,21 @@ _NEXT_AMOUNT = re.compile(
 
 # "6 croissants and tear into a dish. mix": prose, and no list
 _GOES_ON = re.compile(r"[a-z]{3}\.\s+[a-z]", re.I)
+
+
+def _undivided(text: str) -> list[str]:
+    """Return the foods of a short line that nothing but the next amount divides ("175g butter 175g caster"), or none."""
+    parts = _NEXT_AMOUNT.split(text) if len(text) < LONGEST_UNDIVIDED else []
+    is_list = len(parts) > 1 and all(begins_food(part) and len(part.split()) <= LONGEST_NAME for part in parts)
+    is_whole = not any(re.search(r"[,;:.]|\b(?:in|with|and|plus|or|of|into)$", part) for part in parts)
+    return parts if is_list and is_whole and all(_BY_WEIGHT.match(part) for part in parts) else []
+
+
+# No longer is a line of foods that nothing divides [characters] (judgement).
+LONGEST_UNDIVIDED = 80
+_BY_WEIGHT = re.compile(
+    r"\d[\d.,/]*\s?(?:g|kg|ml|oz|lbs?)\b(?!\s*(?:x|×|/|can|tin|jar|pack|packet|bag|bar|each))", re.I
+)
 # "Top: whipped cream"
 _TOPPED = re.compile(r"(top|topping|garnish|decoration)\s*:\s+([a-z]+(?: [a-z]+){0,2})", re.I)
 

@@ -47,3 +47,20 @@ def _first_amount(row: str) -> str:
     cells = [cell for cell in _CELLS.split(row.strip(" |")) if cell]
     is_row = len(cells) > 2 and all(_AMOUNT.fullmatch(cell) for cell in cells[1:])
     return f"{cells[0]}   {cells[1]}" if is_row else row
+
+
+# "Crumb:\tginger biscuits\t120 g", and "\tbutter\t50 g" below it
+_PART_CELL = re.compile(
+    r"(?P<part>[A-Z][^\W\d_]*(?: [^\W\d_]+){0,2}):\t+(?P<name>[^\t\d][^\t]*)\t+(?P<amount>[\d½¼¾⅓⅔][^\t]{0,16})\s*"
+)
+
+
+def in_part_cells(rows: list[str]) -> list[str]:
+    """Return the rows of a table whose first column names a part once, each with its first food as a line tells both: "Crumb:   ginger biscuits   120 g" as "Crumb: 120 g ginger biscuits"."""
+    found = [_PART_CELL.fullmatch(row) for row in rows]
+    if not any(row.startswith("\t") for row in rows):
+        return rows
+    return [
+        f"{one['part']}: {one['amount'].strip()} {one['name'].strip()}" if one else row
+        for row, one in zip(rows, found, strict=True)
+    ]
