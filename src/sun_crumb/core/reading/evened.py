@@ -23,6 +23,9 @@ from sun_crumb.core.reading.side_by_side import in_part_cells, led_apart, of_one
 # So many lines quoted are a letter that is quoted (judgement).
 LEAST_QUOTED = 3
 _BLANKS = re.compile("[\u00a0\u2000-\u200a\u202f\u205f\u3000]")
+# No page has a wider gap between its columns [characters]: what is wider says no more, and takes long to look through.
+WIDEST_GAP = 120
+_WIDE = re.compile(rf"\s{{{WIDEST_GAP + 1},}}")
 # "•\t200 g flour": a tab behind what marks an item divides no cells.
 _TAB_BEHIND = re.compile(r"^(\s*[-*•·–—+○◦▪])\t+")
 # "Une quinzaine de tranches"
@@ -116,7 +119,10 @@ def evened(rows: Sequence[str]) -> list[str]:
 
 def _row(row: str) -> str:
     """Return a line with its blanks, figures and drawn signs as plain ones."""
-    row = _TAB_BEHIND.sub(r"\1 ", _TO_TASTE.sub("to taste", _WARMTH.sub("", _BLANKS.sub(" ", row))))
+    row = _BLANKS.sub(" ", row)
+    if len(row) > WIDEST_GAP:
+        row = _WIDE.sub(lambda found: found[0][:WIDEST_GAP], row)
+    row = _TAB_BEHIND.sub(r"\1 ", _TO_TASTE.sub("to taste", _WARMTH.sub("", row)))
     if not row.isascii():
         row = _FRENCH_SPOON.sub(lambda found: " tbsp" if found["kind"][0] in "sS" else " tsp", row)
         for drawn, word in _DRAWN:
