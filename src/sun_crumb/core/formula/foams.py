@@ -45,9 +45,11 @@ def with_foams(lines: Sequence[FormulaLine], method: str = "") -> tuple[FormulaL
             found.add(beside)
     has_whites = any(line.ingredient.key == "egg_white" for line in lines)
     if not has_whites and (whisked := _whisked_to_pile_on(method)) is not None:
-        # "Whisk the whites with the 175 g": the line that tells so much, else all the sugar there is.
+        # "Whisk the whites with the 175 g": the line that tells so much, else the most of what is listed with the eggs.
         told = [n for n in sugars if whisked and re.search(rf"(?<!\d){whisked}\s*g", lines[n].text)]
-        found |= set(told or sugars[:1])
+        with_eggs = {line.component for line in lines if line.ingredient.group == "egg"}
+        beside_eggs = sorted((n for n in sugars if lines[n].component in with_eggs), key=lambda n: -lines[n].grams)
+        found |= set(told or beside_eggs[:1])
     return tuple(replace(line, is_foam=True) if n in found else line for n, line in enumerate(lines))
 
 
@@ -67,6 +69,7 @@ def _whisked_to_pile_on(method: str) -> str | None:
 
 _WHISKED = re.compile(r"\b(?:whisk|whip|beat)\w*\b[^.;]{0,30}\bwhites\b", re.I)
 _PILED = re.compile(
-    r"\bmeringue\b|\b(?:pile|heap|swirl|pipe|dollop|spoon|spread)\w*\b[^.;]{0,40}\b(?:on|over|top)\b", re.I
+    r"\bmeringue\b|\b(?:pile|heap|swirl|pipe|dollop|spoon|spread)(?:ed)?\s+(?:(?:it|this|them|the\s+(?:whites|foam|snow))\s+)?(?:on|over)\b",
+    re.I,
 )
 _FOLDED = re.compile(r"\bfold\w*\b", re.I)

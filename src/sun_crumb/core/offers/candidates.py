@@ -21,7 +21,7 @@ from sun_crumb.core.wish.goals import Goals
 ASKED_SHARE = 0.03
 # From this share of the mass on something brown makes the whole brown (judgement).
 # Fruit of more water than this [g in 100 g] that is such a share of the batter wets it (common practice: a loaf wet with banana takes no milk).
-WET_G, WET_SHARE = 60.0, 0.15
+FRUIT_WATER_G, WETTING_SHARE = 60.0, 0.15
 DARK_SHARE = 0.04
 # From this share of the mass on a sauce or filling is of its fruit (judgement).
 OF_FRUIT = 0.25
@@ -278,9 +278,9 @@ def _is_wet_with_fruit(formula: Formula) -> bool:
     wet = sum(
         line.grams
         for line in formula.lines
-        if line.ingredient.has_role("puree", "fruit") and line.ingredient.per_100g.water_g > WET_G
+        if line.ingredient.has_role("puree", "fruit") and line.ingredient.per_100g.water_g > FRUIT_WATER_G
     )
-    return wet > WET_SHARE * formula.mass_g
+    return wet > WETTING_SHARE * formula.mass_g
 
 
 def _is_dark(formula: Formula) -> bool:

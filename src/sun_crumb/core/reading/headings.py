@@ -127,7 +127,7 @@ MOST_PART_WORDS = 4
 _MEASURES = frozenset({"cup", "metric", "imperial", "us", "measures", "measure", "measurements", "version", "weights"})
 # Where the foods below it go: "on top"
 PLACE = re.compile(
-    r"(?:the )?(?!dry|wet|first|second|last|next|next|main|other)[a-z]{4,14} (?:part|bit)|(?:(?:to go |for )?on (?:the )?top|underneath|(?:the )?(?:bottom|middle|top)(?: bit| part| layer)?|in between)",
+    r"(?:the )?(?!dry|wet|first|second|last|next|main|other|little)[a-z]{4,14} (?:part|bit)|(?:(?:to go |for )?on (?:the )?top|underneath|(?:the )?(?:bottom|middle|top)(?: bit| part| layer)?|in between)",
     re.I,
 )
 # "Dry team", "The wet bits"

@@ -200,9 +200,8 @@ def _why_short(goals: Goals, original: Formula, formula: Formula, balances: Iter
     cuttable = sum(counted_per_gram(x, goals.counted) * x.grams for x in formula.lines) - sum(rest.values())
     asked = (1 - goals.wanted_cut) * sum(counted_per_gram(x, goals.counted) * x.grams for x in original.lines)
     # With no sugar left but what can't go there would be more of it than asked.
-    is_nearly_gone = sum(rest.values()) > min(asked, whole) or (
-        sum(rest.values()) > SOME_REST * whole and _has_given(goals, original, formula)
-    )
+    is_too_much = sum(rest.values()) > asked or _has_given(goals, original, formula)
+    is_nearly_gone = sum(rest.values()) > SOME_REST * whole and is_too_much
     if cuttable > 0.05 * whole and not is_nearly_gone:
         if goals.preset.most_new and any(_is_barely_sweet(b, goals) for b in balances):
             return "with less it would hardly be sweet, and this path has nothing more that suits it"
