@@ -506,6 +506,19 @@ class AtTheEdges(unittest.TestCase):
         wide = read("Cake\n\n200 g flour" + " " * 20_000 + "2 eggs\n100 g sugar" + METHOD)
         self.assertEqual({line.ingredient for line in wide.lines if line.grams}, {"plain_flour", "egg", "white_sugar"})
 
+    def test_a_list_in_one_line_whose_amounts_stand_in_brackets(self) -> None:
+        """ "butter" begins it, and is no verb there; eggs and marmalade were lost."""
+        told = "Marmalade cake: butter (6 oz), eggs (3), SR flour (7 oz), orange marmalade (4 tablespoons), milk (a splash). Cream, beat, fold. 180 C, 50 min. Cuts into 10."
+        self.assertEqual(set(weighed(told)), {"butter", "egg", "self_raising_flour", "marmalade"})
+        self.assertEqual(read(told).title, "Marmalade cake")
+
+    def test_a_list_in_one_line_between_its_name_and_its_heat(self) -> None:
+        """Each amount was read with the food behind it: 275 g of almonds, surely."""
+        told = "Meringue roll – egg whites 5 / caster sugar 275g / flaked almonds 50g / double cream 300ml – swiss roll tin, 200C 8 mins. Roll. 8 slices"
+        found = weighed(told)
+        self.assertEqual((found["caster_sugar"], found["almonds"], found["egg_white"]), (275, 50, 165))
+        self.assertEqual(read(told).title, "Meringue roll")
+
 
 if __name__ == "__main__":
     unittest.main()

@@ -126,7 +126,8 @@ def nature_of(formula: Formula, component: str) -> Nature:
     score = dict.fromkeys(families(), 0.0)
     named = _named(component, formula.title)
     # Where nothing has a heading the title is one: "mince pie filling".
-    titled = _said(_name_of(formula.title), *(("name", "heading") if is_alone and not component else ("name",)))
+    kinds = ("name", "heading") if is_alone and not component else ("name",)
+    titled = _said(_name_of(formula.title), *kinds) or _said(_aside_of(formula.title), *kinds)
     title_weight = TITLE_BESIDE_A_HEADING if named and is_main else 1.0 if is_main or not component else TITLE_OF_A_PART
     portion = _said(formula.unit, "portion") if is_main else {}
     texture = _textured(formula.title) if is_main else {}
@@ -241,6 +242,12 @@ def _name_of(title: str) -> str:
         )[0]
         or title
     )
+
+
+def _aside_of(title: str) -> str:
+    """Return what the brackets of a title call the dessert: "Aunt Wyn's brack (tea loaf)"; nothing where they tell what is with it."""
+    aside = re.search(r"\((?!(?:with|for|from|and|no|not|without|w/)\b)([^()\d]+)\)", title, re.I)
+    return aside[1] if aside else ""
 
 
 def _done(formula: Formula, component: str, *, is_alone: bool) -> dict[str, float]:

@@ -15,6 +15,8 @@ def named_then_told(raw: str) -> tuple[str, str] | None:
     if not named or first_word(named[1]) in word_list("verb") | word_list("method") | word_list("component"):
         return None
     rest = raw[named.end() :]
+    if amounts_behind(METHOD_BEHIND.split(rest, maxsplit=1)[0]):
+        return None  # "Nut cake: butter (6 oz), eggs (3), flour (7 oz). Cream, beat, fold."
     return (named[1], rest) if first_word(rest[:20]) in word_list("verb") and re.search(r"\d", rest) else None
 
 

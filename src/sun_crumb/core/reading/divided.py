@@ -45,6 +45,13 @@ _LED = re.compile(
 )
 # "180C / 160C fan / gas 4": the oven three times, and no food.
 _HEAT = re.compile(r"\b\d{3}\s*(?:°|º|C\b|F\b|fan\b)|\bgas\s*(?:mark\s*)?\d", re.I)
+# "egg whites 5 / caster sugar 275g": a food and its amount, and then another.
+_NAMED_FIRST = re.compile(r"[a-z][^/|•·~;:–—\d]{2,30}\s\d[\d.,]*\s*[a-z]{0,4}\s+/\s+[a-z]", re.I)
+# "raspberries 300g – swiss roll tin, 200C 8 mins": how, behind the last food and a dash.
+_DASHED_METHOD = re.compile(
+    r"(?P<food>[^–—]{3,60}?)\s+(?:[–—]|-{1,2})\s+(?P<method>(?=[^–—]{0,60}\b\d{3}\s*(?:°|º|C\b|F\b|fan\b)|[^–—]{0,60}\bgas\s*(?:mark\s*)?\d)(?![\d½¼¾⅓⅔]+\s*(?:g|oz|ml)\b).+)$",
+    re.I | re.S,
+)
 # "Egg wash: 1 egg + 1 tbsp milk": no part of its own.
 _WASH = re.compile(r"\bwash$", re.I)
 # A line this short, or of so many signs, is none that holds a list [characters; 1].
@@ -73,7 +80,10 @@ def divided(text: str, leads: re.Pattern[str]) -> list[str]:
     if led and _WASH.search(led[1]):
         led = None
     is_deed = led is not None and first_word(led[1]) in word_list("verb") and not _names_a_part(led[1])
-    for rest, head in ((text, ""), *(((text[led.end() :], led[1]),) if led else ())):
+    ways = [(text, ""), *([(text[led.end() :], led[1])] if led else [])]
+    if led and " " in led[1] and _NAMED_FIRST.match(text[led.end() :]):
+        ways.reverse()  # "Meringue roll – egg whites 5 / caster sugar 275 g / ..."
+    for rest, head in ways:
         for sign in _SIGNS:
             if foods := _foods(sign, rest, LEAST_UNDER_A_NAME if head else LEAST_FOODS):
                 names_a_part = head and not is_deed and not leads.match(head)
@@ -125,9 +135,12 @@ LEAST_UNDER_A_NAME = 2
 
 def _foods(sign: re.Pattern[str], text: str, least: int) -> list[str]:
     parts = [part.strip() for part in sign.split(text, maxsplit=MOST_PARTS) if part.strip(" .,;")]
-    if len(parts) < least or any(_HEAT.search(part) for part in parts):
+    if len(parts) < least:
         return []
-    last, *method = METHOD_BEHIND.split(parts[-1], maxsplit=1)
+    heated = _DASHED_METHOD.match(parts[-1])
+    if any(_HEAT.search(part) for part in (parts[:-1] if heated else parts)):
+        return []
+    last, *method = heated.groups() if heated else METHOD_BEHIND.split(parts[-1], maxsplit=1)
     parts = [*parts[:-1], last]
     if any("(" in part and part.count("(") != part.count(")") for part in parts):
         return []

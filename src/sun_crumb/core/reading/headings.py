@@ -69,7 +69,7 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
     for kind in ("ingredients", "method", "notes", "stage"):
         if kind == "stage" and _COUNTS_INSIDE.search(text):
             continue  # "sugar (1 lb for each pint)"
-        if bare in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
+        if bare.replace(",", "") in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
             return kind
     if IN_THE_BOWL.fullmatch(bare) or _WET_OR_DRY.fullmatch(bare):
         return "stage"

@@ -204,7 +204,7 @@ _MADE_IN_MEASURE = re.compile(
 
 # "about 12 slices, serve buttered"
 _COUNT_THEN_HOW = re.compile(
-    r"((?:about |around |approx\.? |makes )?\d{1,3} (?:slices|pieces|squares|portions|servings|bars|wedges)), (?:serve|eat|keep|nice|good|best|freez|no |each|about)[^\d]{2,40}",
+    r"((?:about |around |approx\.? |makes )?\d{1,3} (?:slices|pieces|squares|portions|servings|bars|wedges))(?:, (?:serve|eat|keep|nice|good|best|freez|no |each|about)[^\d]{2,40}|,? buttered)\W*",
     re.I,
 )
 

@@ -68,7 +68,10 @@ def bare_count(text: str) -> Stated | None:
 
 
 _IN_ALL = re.compile(r"\s+(?:in all|altogether|all told|in total)\W*$", re.I)
-_FOR_ABROAD = re.compile(r"(?:pour|für|fuer|para|por|per|voor|för)\s+([2-9]|[1-3]\d)\W*", re.I)
+_FOR_ABROAD = re.compile(
+    r"(?:(?:recept|rezept|recette|receta|ricetta|oppskrift|opskrift)\s+)?(?:pour|für|fuer|para|por|per|voor|för)\s+([2-9]|[1-3]\d)\W*",
+    re.I,
+)
 
 
 def said_in(aside: str) -> Stated | None:

@@ -219,7 +219,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     if is_late and (inside := _IN_BRACKETS.match(sentence)) and (said := bare_count(inside[1])) and said.count:
         return Stated(said.count, said.whole, 0.85, said.text)  # "(14 slices, butter them)"
     # "16 squares, nice w custard"
-    first = re.match(r"\d{1,3}\s+[^\W\d_]+(?=\s*[,;(])", sentence)
+    first = re.match(r"\d{1,3}\s+[^\W\d_]+(?=\s*[,;(]|\s+buttered\b)", sentence)
     if (
         (alone := bare_count(sentence) or (bare_count(first[0]) if first else None))
         and alone.count

@@ -46,7 +46,8 @@ def run_on(raw: str) -> list[str]:
     if told := _led(text) or _after_its_part(text):
         return told
     is_headed = _HEADED.match(text) or _DASHED.match(text) or _lists_behind_a_deed(text)
-    if len(text) < 12 or (first_word(text) in word_list("verb") and not is_headed):
+    is_food = first_word(text) in word_list("deed_food") and bool(amounts_behind(text) or _behind_then_how(text))
+    if len(text) < 12 or (first_word(text) in word_list("verb") and not is_headed and not is_food):
         return [raw]
     if told := _titled(text) or _dashed(text) or _undivided(text):
         return told
@@ -217,7 +218,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
     if ends := _for_the_end(prefix, rest):
         return [f"{prefix}:", *ends]
     rest = _OR_BOUGHT.sub("", rest)
-    if bare := _bare_foods(rest) or amounts_behind(rest, LEAST_BEHIND_A_DEED):
+    if bare := _bare_foods(rest) or amounts_behind(rest, LEAST_BEHIND_A_DEED) or _behind_then_how(rest):
         return [f"{prefix}:", *bare]
     is_part = (
         prefix.lower() in word_list("component") | {"fruit"}
