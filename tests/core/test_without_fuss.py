@@ -11,7 +11,9 @@ import unittest
 from bench.desserts import DESSERTS
 
 from sun_crumb.core.balance.verdicts import HARDLY
+from sun_crumb.core.formula import from_reading, with_foams
 from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.reading import read_recipe
 from tests.support.plans import grams_of, plan
 
 PANTRY = shipped_pantry()
@@ -217,6 +219,13 @@ class OneJar(unittest.TestCase):
         text = "Mince pies\nMakes 18\nPastry\n350 g plain flour\n200 g butter\n40 g icing sugar\nFilling\n411 g mincemeat\nBake at 200C for 15 minutes."
         told = next(u.words for u in plan(text, path="zero", cut=0.7).unmet if u.goal == "cut")
         self.assertIn("in the mincemeat, which the plan leaves alone", told)
+
+    def test_whites_that_are_no_longer_piled_on_free_their_sugar(self) -> None:
+        """A method that is mended takes the mark that the earlier one set."""
+        text = "Queen of puddings\n\n300 ml milk\n40 g butter\n75 g white bread\n3 eggs\n175 g caster sugar\n\nWhisk the whites with the sugar and pile the meringue on. Bake at 170 C for 20 minutes."
+        piled = from_reading(read_recipe(text, shipped_pantry()), shipped_pantry())[0]
+        self.assertEqual([x.ingredient.key for x in piled.lines if x.is_foam], ["caster_sugar"])
+        self.assertFalse(any(x.is_foam for x in with_foams(piled.lines, "Whisk all and bake.")))
 
 
 if __name__ == "__main__":

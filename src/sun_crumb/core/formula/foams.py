@@ -50,7 +50,8 @@ def with_foams(lines: Sequence[FormulaLine], method: str = "") -> tuple[FormulaL
         with_eggs = {line.component for line in lines if line.ingredient.group == "egg"}
         beside_eggs = sorted((n for n in sugars if lines[n].component in with_eggs), key=lambda n: -lines[n].grams)
         found |= set(told or beside_eggs[:1])
-    return tuple(replace(line, is_foam=True) if n in found else line for n, line in enumerate(lines))
+    # A mark that an earlier method set goes with it.
+    return tuple(replace(line, is_foam=n in found) for n, line in enumerate(lines))
 
 
 def _whisked_to_pile_on(method: str) -> str | None:
