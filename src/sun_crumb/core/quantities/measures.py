@@ -70,6 +70,18 @@ def unit_words() -> dict[str, str]:
     return words
 
 
+# Units that a line may name without a number: "handful of walnuts", "snufje zout".
+_OFTEN_ALONE = ("pinch", "dash", "handful", "knob", "glug", "drop")
+_LEAST_LETTERS = 4
+
+
+@cache
+def words_alone() -> str:
+    """Return a pattern of the words for units that stand for one of them where no number does: "pinch salt", "prise salz"."""
+    words = [w for w, key in unit_words().items() if key in _OFTEN_ALONE and len(w) >= _LEAST_LETTERS and " " not in w]
+    return "|".join(sorted({*words, "sprig"} - {"drops", "pats"}, key=len, reverse=True))
+
+
 def volume_ml(quantity: float, unit: str, cup: CupStandard) -> float:
     """Return the volume [mL] of *quantity* of a volume *unit*, cups and spoons by the *cup* standard.
 

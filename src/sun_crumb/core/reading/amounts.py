@@ -8,7 +8,7 @@ from functools import cache
 
 from rapidfuzz.distance import DamerauLevenshtein
 
-from sun_crumb.core.quantities.measures import unit_words, units
+from sun_crumb.core.quantities.measures import unit_words, units, words_alone
 from sun_crumb.core.quantities.numbers import read_quantity
 from sun_crumb.core.reading.records import Amount
 from sun_crumb.core.reading.remembered import remembered
@@ -202,7 +202,7 @@ def _takes_unit(spoken: _Spoken, text: str) -> bool:
 def _unit_alone(text: str, at: int) -> tuple[Amount, int] | None:
     """Read "handful of walnuts" or "pinch salt" as one of the unit."""
     match = re.match(
-        r"(?:(?:good|big|small|generous)\s+)?(pinch|dash|splash|handful|bunch|knob|drizzle|squeeze|sprig|drop|glug|slosh|slug)\b"
+        rf"(?:(?:good|big|small|generous)\s+)?({words_alone()})\b"
         r"(?!\s+(?:the|an?|by|over|onto?|in|into|with|from|it|them|out|\w*spoons?(?:ful)?s?|heaped|rounded|dough|batter|mixture)\b)",
         text[at:],
         re.I,

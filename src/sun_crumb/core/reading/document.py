@@ -142,7 +142,7 @@ def _completes(pieces: list[Piece], role: Role, text: str) -> bool:
     if role != "food" or not pieces or pieces[-1].role != "food" or not _AMOUNT_FIRST.match(pieces[-1].text):
         return False
     return not re.search(
-        r"[^\W\d_]{3,}|\bb\.?\s?p\b|\bEi\b",
+        r"[^\W\d_]{3,}|\bb\.?\s?p\b|\b[Ee]i\b",
         re.sub(r"\b(?:cups?|tbsps?|tsps?|grams?|tablespoons?|teaspoons?|large|small|medium)\b", "", pieces[-1].text),
     ) and not re.match(r"\d", text)
 

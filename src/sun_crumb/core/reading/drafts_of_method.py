@@ -48,7 +48,9 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> li
         if piece.role != "step":
             continue
         made = _made(piece.text)
-        for statement in (*mentions(piece.text), *_of_other_fruit(piece.text, drafts)):
+        same = (part for said in _of_the_same(piece.text, drafts) for part in split_line(said))
+        told = (*mentions(piece.text), *_of_other_fruit(piece.text, drafts), *same)
+        for statement in told:
             if _is_among(statement, made) or (draft := _mention(statement, piece, index, pantry)) is None:
                 continue
             parsed, key = draft.parsed, draft.candidates[0].ingredient
@@ -188,7 +190,7 @@ def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draf
 
 # "the juice of the lemons", whose zest is in it already
 _THE_SAME_FRUIT = re.compile(
-    r"\b(?P<part>juice|zest)\s+(?:of|from)\s+(?:the|both|those)\s+(?P<fruit>lemon|lime|orange)s?\b", re.I
+    r"\b(?P<part>juice|zest)\s+(?:of|from)\s+(?:(?:the|those)\s+(?:two|three|2|3|same)|the|both|those)\s+(?P<fruit>lemon|lime|orange)s?\b", re.I
 )
 
 

@@ -64,6 +64,11 @@ _OF_ITS_SYRUP = re.compile(
     r"(\bstem ginger\b[^\n]{0,40}?\b(?:tbsps?|tsps?|tablespoons?|teaspoons?|ml|g)) (?:of )?(?:(?:its|the|their) syrup|syrup from (?:the|its) jar)\b",
     re.I,
 )
+# "1 can (400 ml) chickpeas — you only need the liquid, about 150 ml aquafaba"
+_ITS_LIQUID = re.compile(
+    r"\b(?:1|an?|one)\s+(?:\(?\d+\s?(?:g|ml)\)?\s+)?(?:can|tin|jar)\b[^,;:(\n]{0,20}(?:\([^()\n]{0,20}\))?[^,;:(\n]{0,40}\b(?:only|just)\b[^,\n]{0,30}\b(?:liquid|brine|water)\b[,:;]?\s+\(?(?:about\s+|approx\.?\s+)?(\d+\s?ml|\d+\s?tbsp)\b(?:\s+(?:of\s+)?(?:aquafaba|liquid|it)\b)?\)?",
+    re.I,
+)
 # "ostie q.b."
 _TO_TASTE = re.compile(r"\bq\.\s?b\.?(?=\W|$)|\bnach Belieben\b|\befter smak\b|\bal gusto\b", re.I)
 # "12 slices ea."
@@ -132,6 +137,7 @@ def _row(row: str) -> str:
     row = _FINE_FLOUR.sub("plain flour", row) if "00" in row else row
     row = _ALSO.sub("; ", row) if ";" in row else row
     row = _OF_ITS_SYRUP.sub(r"\1 stem ginger syrup", row) if "syrup" in row else row
+    row = _ITS_LIQUID.sub(r"\1 aquafaba", row) if "liquid" in row or "brine" in row else row
     row = _TENS_ABROAD.sub(lambda found: f"{_SO_MANY[found[1].lower()]} ", row)
     return figures_again(_EACH.sub("each", row))
 

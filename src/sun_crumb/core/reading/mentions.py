@@ -95,6 +95,8 @@ _NO_FOOD = re.compile(
 _HEAT = re.compile(r"\d{3}\s*[CF]\b")
 # "a spoon (tbsp) of milk"
 _WHICH_SPOON = re.compile(r"\bspoon(?:ful)?s?\s*\(\s*(tbsp|tsp|dsp|tablespoons?|teaspoons?)\s*\)", re.I)
+# "dates if you've got them (about 60 g)"
+_IF_THERE = re.compile(r",?\s+if you(?:['’]ve| have|['’]d| like| want| fancy)(?: got| like)?(?: them| it| any| some)?(?=\s*[(,;.]|$)", re.I)
 # "1 bottle (750 ml) red wine"
 _HOLDING = re.compile(
     r"\b(?:1|an?|one)\s+(?:bottle|tin|can|carton|packet|pack|tub|pot|jar|bag|bar|block)\s*\((\d[\d.,]*\s*(?:g|kg|ml|cl|l|oz|lbs?)\.?)\)\s*(?:of\s+)?",
@@ -138,6 +140,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     >>> mentions("Beat the butter (100 g) with an egg and the juice of 2 lemons.", is_list=True)
     ['100 g butter', 'an egg', 'juice of 2 lemons']
     """
+    step = _IF_THERE.sub("", step)
     step = _SPOON_BY_SPOON.sub("", _HOUR_AND_A_HALF.sub(r"\1", _HOLDING.sub(r"\1 ", without_unit_stops(step))))
     step = _SELF_RAISING.sub("self-raising ", step)
     step = _OF_THREE.sub(r"\1 \2, \1 \3, \1 \4", step)

@@ -20,13 +20,14 @@ def named_in_talk(pieces: Sequence[Piece]) -> Piece | None:
             or _CALLED.search(p.text)
             or _ASKED_FOR.search(p.text)
             or _MADE_BY_ME.match(p.text)
+            or _THE_ONE.search(p.text)
             or ASKED_ABOUT.search(p.text)
         ]
         if m
     )
     told_of_one = (m for p in pieces[:2] for m in _TELLS_OF.finditer(p.text[:TOLD_WITHIN]) if ends_with_a_dessert(m[1]))
     told = next(spoken, None) or next(told_of_one, None)
-    return Piece(told[1][:1].upper() + told[1][1:], "title", "", 0) if told else None
+    return Piece(told[1][:1].upper() + told[1][1:].strip(), "title", "", 0) if told else None
 
 
 # "I promised the quick apricot galette."
@@ -46,6 +47,10 @@ _MADE_BY_ME = re.compile(
 _ASKED_FOR = re.compile(
     r"\b(?:asked (?:me )?for|wanted|here(?:'s| is)|this is|sending you)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]+)\s+recipe\b",
     re.I,
+)
+# "here's the flapjack one you asked for"
+_THE_ONE = re.compile(
+    r"\b(?:the|my|that)\s+((?:[a-z-]+\s+){1,3})one\s+(?:that\s+)?you\s+(?:asked|wanted|liked|loved|were after)\b", re.I
 )
 # "so for the brownies I just do ...", "it's called dump cake"
 _CALLED = re.compile(

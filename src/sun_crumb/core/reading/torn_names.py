@@ -7,6 +7,7 @@ from collections import Counter
 from collections.abc import Callable, Mapping, Sequence
 from itertools import pairwise
 
+from sun_crumb.core.quantities.measures import words_alone
 from sun_crumb.core.reading.food_ends import first_word
 from sun_crumb.core.reading.headings import PLACE, names_a_part
 from sun_crumb.core.reading.known import Known
@@ -100,7 +101,7 @@ def _is_torn_name(before: Statement, statement: Statement, first: Known, second:
 # "180 g (1½ cups) self-raising": the amount again
 _SAID_AGAIN = re.compile(r"\(\s*[\d½¼¾⅓⅔⅛][^()]{0,16}\)")
 _SO_LITTLE_OF = re.compile(
-    r"\W*(?:strip|pinch|handful|knob|sprig|squeeze|dash|drizzle|grating|few|little)\s+(?:of\s+)?\w|.*\b(?:for|to)\s+(?:the\s+tin|fry|deep|greas|dust|serv|decor|brush|sprinkl|finish|roll|coat|top)|\W*(?:salt|pepper)\b",
+    rf"\W*(?:{words_alone()}|strip|few|little)\s+(?:of\s+)?\w|.*\b(?:for|to)\s+(?:the\s+tin|fry|deep|greas|dust|serv|decor|brush|sprinkl|finish|roll|coat|top)|\W*(?:salt|pepper)\b",
     re.I,
 )
 MOST_TORN = 3
