@@ -202,7 +202,7 @@ def _takes_unit(spoken: _Spoken, text: str) -> bool:
 def _unit_alone(text: str, at: int) -> tuple[Amount, int] | None:
     """Read "handful of walnuts" or "pinch salt" as one of the unit."""
     match = re.match(
-        rf"(?:(?:good|big|small|generous)\s+)?({words_alone()})\b"
+        rf"(?:(?:good|big|small|large|tiny|wee|heaped|generous|sm\.?|lg\.?)\s+)?({words_alone()})\b"
         r"(?!\s+(?:the|an?|by|over|onto?|in|into|with|from|it|them|out|\w*spoons?(?:ful)?s?|heaped|rounded|dough|batter|mixture)\b)",
         text[at:],
         re.I,

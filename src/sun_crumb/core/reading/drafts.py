@@ -70,6 +70,9 @@ def drafts_of_all(pieces: Iterable[Piece], pantry: Pantry, pot: OwnMeasure | Non
 
 def _as_heavy_as(eggs: str, text: str) -> tuple[str, ...]:
     """Return the statements of a line that weighs several foods by the eggs of the line before ("same weight butter, sugar, flour"); none where it does not."""
+    if together := _EGGS_AND_THEIR_WEIGHT.fullmatch(text):
+        rest = _SO_MUCH_EACH.sub(r" (\1 g each)", together["rest"])
+        return (told_eggs := together["eggs"], *_as_heavy_as(told_eggs, rest)) if _SAME_WEIGHT.fullmatch(rest) else ()
     told = _SAME_WEIGHT.fullmatch(text)
     count = re.match(r"\W*(\d{1,2})\b", eggs) or re.search(r"[:=]\s*(\d{1,2})\b(?!\s*g)", eggs)
     if told is None or count is None:
@@ -83,6 +86,12 @@ def _as_heavy_as(eggs: str, text: str) -> tuple[str, ...]:
     )
 
 
+# "3 eggs (weigh them) and the same weight of sugar and flour (mine came to 180 g, so 180 g each)"
+_EGGS_AND_THEIR_WEIGHT = re.compile(
+    r"(?P<eggs>\d{1,2}\s+(?:large\s+|medium\s+|small\s+)?eggs)(?:\s*\([^()\d]*\))?,?\s+(?:and|plus|\+|&)\s+(?P<rest>(?:the\s+)?(?:same|equal|their)\b.{8,160})",
+    re.I,
+)
+_SO_MUCH_EACH = re.compile(r"\s*\([^()]*?\b(\d{2,3})\s*g\s+(?:of\s+)?each\W*\)", re.I)
 # What an egg weighs with its shell [g] (common practice).
 EGG_IN_SHELL_G = 58
 _EGGS = re.compile(r"\beggs\b", re.I)

@@ -180,6 +180,11 @@ def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
     return None
 
 
+# "Score into diamonds (about 24)"
+_IN_PIECES = re.compile(
+    r"\b(?P<in>in|into)\s+(?P<pieces>(?:(?:small|big|large|even)\s+)?(?:squares|diamonds|fingers|slices|pieces|wedges|bars|triangles|rectangles|cubes))\s*[(,–—-]\s*(?:about|approx\.?|around|roughly|you(?:['’]ll| should)? get(?: about)?)?\s*(?P<many>\d{1,2})\b\)?",
+    re.I,
+)
 # "Does eight squares.", "8 serves"
 _DOES = re.compile(
     r"(?:(?:this |it )?(?:does|should do|will do)\s+(?:about\s+)?(?P<count>[\w-]+\s+(?:\w+\s+)?(?:squares|slices|pieces|bars|people|portions|buns|biscuits|helpings|bowls|glasses))|(?P<serves>\d{1,2})\s+serves)\W*",
@@ -194,6 +199,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
 
     ``is_late`` for the last part of the method, where the thing itself is cut and not what goes into it.
     """
+    sentence = _IN_PIECES.sub(r"\g<in> \g<many> \g<pieces>", sentence)
     said_so = statements(sentence)
     for stated in said_so:
         cue = stated.text.lower()

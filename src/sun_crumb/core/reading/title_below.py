@@ -106,7 +106,7 @@ def _told_below(pieces: list[Piece]) -> list[Piece] | None:
 def _before_its_facts(pieces: list[Piece]) -> list[Piece] | None:
     """Return pieces with the title that begins one of the last lines, before figures: "Plum cake, 26 cm tin, 12 slices, 180 °C 45 min"."""
     for piece in pieces[-2:]:
-        named = _BEFORE_ITS_FACTS.match(piece.text)
+        named = _BEFORE_ITS_FACTS.match(piece.text) or _BEFORE_ITS_TIN.match(piece.text)
         if named and ends_with_a_dessert(named[1]) and first_word(named[1]) not in word_list("verb") | LINKS:
             return [Piece(named[1], "title", piece.component, piece.number), *pieces]
     return None
@@ -115,6 +115,12 @@ def _before_its_facts(pieces: list[Piece]) -> list[Piece] | None:
 # The name, and two figures behind it
 _BEFORE_ITS_FACTS = re.compile(
     r"([A-Z][^\W\d_]+(?:[ '’&-]+[^\W\d_]+){0,4})\s*[,;|·•–—-]\s+(?=[^.!?\d]{0,40}\d{1,3}\b[^.!?]{1,60}[,;|·•–—-]\s+\d{1,3}\b[^.!?]{0,80}$)"
+)
+
+
+# "Basque cheesecake, 10" tin lined with paper. Beat ..."
+_BEFORE_ITS_TIN = re.compile(
+    r"([A-Z][^\W\d_]+(?:[ '’&-]+[^\W\d_]+){0,4}),\s+\d{1,2}\s*(?:\"|″|-?inch|in\b|cm)[^.!?]{0,40}\b(?:tin|pan|dish|ring|mould)\b[^.!?]{0,30}[.!]\s+[A-Z]"
 )
 
 
