@@ -19,6 +19,27 @@ LONGEST_TITLE = 20
 _ENDS_ABROAD = ("kuchen", "torte", "taart", "kaka", "kake", "kage", "plätzchen", "strudel", "auflauf", "cake")
 # What is called so by what is done with it, or after what it looks like.
 _BESIDES = frozenset({"bake", "mess", "salami", "bannock", "clafoutis", "posset", "fool", "syllabub", "halva", "halwa"})
+# Pieces that are called by the dessert's own name (common practice).
+PIECES_BY_NAME = frozenset(
+    [
+        "biscuit",
+        "blondie",
+        "brownie",
+        "bun",
+        "cookie",
+        "cupcake",
+        "doughnut",
+        "donut",
+        "flapjack",
+        "macaroon",
+        "meringue",
+        "muffin",
+        "pancake",
+        "scone",
+        "truffle",
+        "waffle",
+    ]
+)
 
 
 @cache

@@ -190,7 +190,8 @@ def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draf
 
 # "the juice of the lemons", whose zest is in it already
 _THE_SAME_FRUIT = re.compile(
-    r"\b(?P<part>juice|zest)\s+(?:of|from)\s+(?:(?:the|those)\s+(?:two|three|2|3|same)|the|both|those)\s+(?P<fruit>lemon|lime|orange)s?\b", re.I
+    r"\b(?P<part>juice|zest)\s+(?:of|from)\s+(?:(?:the|those)\s+(?:two|three|2|3|same)|the|both|those)\s+(?P<fruit>lemon|lime|orange)s?\b",
+    re.I,
 )
 
 

@@ -104,6 +104,8 @@ _OVER_A_LIST = tuple(
             r"(?:the )?(?:ingredients|quantities|amounts|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
             # "Zutaten für 20 Stück", "Ingrédients pour 6 personnes"
             r"(?:zutaten|ingr[eé]dients|ingredienti|ingredientes|ingredienser|ingrediënten)\s+(?:für|pour|per|para|por|för|til|voor)\s+(?:ca\.?\s+|env\.?\s+|etwa\s+)?\d",
+            # "Ingredienti per una tortiera da 24 cm", "Ingredients for a 26 cm tin"
+            r"(?:the )?(?:ingredients|zutaten|ingr[eé]dients|ingredienti|ingredientes|ingredienser|ingrediënten)\s+(?:for|für|pour|per|para|por|för|til|voor)\s+(?:an?|one|un[ao]?|une|eine?n?|e[nt]t?|een|uma?)\s+[^\W\d_]",
             # "Per person"
             OF_ONE,
             # "Ingredients in grams"

@@ -96,7 +96,9 @@ _HEAT = re.compile(r"\d{3}\s*[CF]\b")
 # "a spoon (tbsp) of milk"
 _WHICH_SPOON = re.compile(r"\bspoon(?:ful)?s?\s*\(\s*(tbsp|tsp|dsp|tablespoons?|teaspoons?)\s*\)", re.I)
 # "dates if you've got them (about 60 g)"
-_IF_THERE = re.compile(r",?\s+if you(?:['’]ve| have|['’]d| like| want| fancy)(?: got| like)?(?: them| it| any| some)?(?=\s*[(,;.]|$)", re.I)
+_IF_THERE = re.compile(
+    r",?\s+if you(?:['’]ve| have|['’]d| like| want| fancy)(?: got| like)?(?: them| it| any| some)?(?=\s*[(,;.]|$)", re.I
+)
 # "1 bottle (750 ml) red wine"
 _HOLDING = re.compile(
     r"\b(?:1|an?|one)\s+(?:bottle|tin|can|carton|packet|pack|tub|pot|jar|bag|bar|block)\s*\((\d[\d.,]*\s*(?:g|kg|ml|cl|l|oz|lbs?)\.?)\)\s*(?:of\s+)?",

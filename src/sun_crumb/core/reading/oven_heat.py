@@ -113,6 +113,8 @@ def read_oven(text: str) -> Oven | None:
         or _HEAT_ALONE.search(text)
         or _THEN_LOWER.search(text)
         or _ABROAD.search(text)
+        or _GAS_BESIDE.search(text)
+        or _MINUTES_FIRST.search(text)
     )
     found = _setting(f"oven {timed[1]} {' '.join(filter(None, timed.groups()[1:]))}", is_oven=True) if timed else None
     if found and found.temperature_c >= 130:
@@ -169,6 +171,16 @@ _THEN_LOWER = re.compile(
 # "Sätt ugnen på 175": the oven in another tongue.
 _ABROAD = re.compile(
     r"\bgrädda\w*\b[^.;\n\d]{0,16}(\d{3})\s*(?:°|º|grad\w*)\s*(C\b)?|\b(?:ugn\w*|(?:back)?ofen\w*|four\s+à|four(?=\s*:?\s*1[5-9]0\b)|forno|horno)\b[^.;\n\d]{0,24}(\d{3})\s*(?:°|º|grad\w*)?\s*(C\b)?",
+    re.I,
+)
+# "180 / 4 for 30 min": the gas mark beside it
+_GAS_BESIDE = re.compile(
+    r"(?:^|[.;,!?\n])\s*(1[2-9]0|2[0-4]0)\s*(?:°|º)?\s*(C\b)?\s*/\s*(?:mark\s*)?[1-9]\s*(?:,|for|\s)\s*(?:about\s+)?\d{1,2}\s*(?:(?:-|–|to)\s*\d{1,2}\s*)?m",
+    re.I,
+)
+# "20-25 Min. bei 180 degrees": how long before how hot, in another tongue
+_MINUTES_FIRST = re.compile(
+    r"\b\d{1,3}\s*(?:(?:-|–|bis|à|a)\s*\d{1,3}\s*)?(?:min\w*|std|stunden?|heures?|h)\.?\s+(?:bei|à|a|på|ved|op|w)\s+(?:ca\.?\s+)?(1[2-9]\d|2[0-4]\d)\s*(?:°|º|degrees\b)\s*(C\b)?",
     re.I,
 )
 # "Into a lined tin, 180 (160 fan) for 50 min"

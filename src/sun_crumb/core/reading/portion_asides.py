@@ -163,6 +163,19 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     return title, None
 
 
+def so_many_of(title: str) -> tuple[str, Stated] | None:
+    """Return the name and the number of a title that only tells how many the list is for: "For 12 muffins:"; None of others."""
+    such = _SUCH_MANY.fullmatch(title)
+    count = read_count(such[1]) if such else None
+    if such is None or count is None or count.kind != "piece":
+        return None
+    return such[2][:1].upper() + such[2][1:], Stated(count, "", 0.95, title.strip(" :.*#"))
+
+
+_SUCH_MANY = re.compile(
+    r"\W*(?:for|für|pour|per|para|voor|för)\s+((?:about |ca\.? )?(?:[4-9]|\d\d)\s+((?:[^\W\d_]+\s+)?[^\W\d_]+))\s*[:.]?\W*",
+    re.I,
+)
 # "Brownies - tray of 24"
 _TRAY_OF = re.compile(r"\s*[-–—,:(]+\s*(?:an?\s+)?(?:tray|tin|batch|box|pan|slab)\s+of\s+(\d{1,3})\)?\s*$", re.I)
 _COUNTED_LAST = re.compile(

@@ -180,9 +180,14 @@ def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
     return None
 
 
+# "20 pieces at 50g"
+_SO_HEAVY = re.compile(
+    r"^\W*(\d{1,3}\s+(?:pieces|balls|buns|portions|rolls|rounds))\s+(?:at|of|@|x|à)\s+(?:about\s+)?\d{2,3}\s*g\b(?:\s+each)?",
+    re.I,
+)
 # "Score into diamonds (about 24)"
 _IN_PIECES = re.compile(
-    r"\b(?P<in>in|into)\s+(?P<pieces>(?:(?:small|big|large|even)\s+)?(?:squares|diamonds|fingers|slices|pieces|wedges|bars|triangles|rectangles|cubes))\s*[(,–—-]\s*(?:about|approx\.?|around|roughly|you(?:['’]ll| should)? get(?: about)?)?\s*(?P<many>\d{1,2})\b\)?",
+    r"\b(?P<in>in|into)\s+(?P<pieces>(?:(?:small|little|big|large|even|neat)\s+)?(?:squares|diamonds|fingers|slices|pieces|wedges|bars|triangles|rectangles|cubes))\s*[(,–—-]\s*(?:about|approx\.?|around|roughly|you(?:['’]ll| should)? get(?: about)?)?\s*(?P<many>\d{1,2})(?:[ -]?ish)?\b\)?",
     re.I,
 )
 # "Does eight squares.", "8 serves"
@@ -199,6 +204,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
 
     ``is_late`` for the last part of the method, where the thing itself is cut and not what goes into it.
     """
+    sentence = _SO_HEAVY.sub(r"divide into \1", sentence)
     sentence = _IN_PIECES.sub(r"\g<in> \g<many> \g<pieces>", sentence)
     said_so = statements(sentence)
     for stated in said_so:

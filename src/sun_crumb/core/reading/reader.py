@@ -9,12 +9,14 @@ from dataclasses import replace
 from sun_crumb.core.errors import EmptyRecipeError, TextTooLongError
 from sun_crumb.core.pantry import Ingredient, Pantry
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard, units
-from sun_crumb.core.quantities.nouns import singular
+from sun_crumb.core.quantities.nouns import plural, singular
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.cups import infer_cup
+from sun_crumb.core.reading.dessert_words import PIECES_BY_NAME
 from sun_crumb.core.reading.document import Document, document
 from sun_crumb.core.reading.drafts import LONGEST_LINE, Draft, drafts_of_all, with_units
 from sun_crumb.core.reading.drafts_of_method import mentioned
+from sun_crumb.core.reading.frying import with_what_is_taken_up
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.match import is_sure, name_index
@@ -98,7 +100,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
     oven = read_oven(fields) or read_oven("\n".join(steps)) or read_oven(method) or read_oven(_junk_text(read))
     too_hot = "" if oven else no_ovens_heat(method)
     return Reading(
-        title=read.title[:200],
+        title=(read.title or _name_of_a_portion(told))[:200],
         yields=_yield_of(told),
         cup=standard.key,
         cup_ml=standard.cup_ml,
@@ -108,7 +110,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         bake_minutes=read_bake_minutes("\n".join(steps))
         or read_bake_minutes(method)
         or read_bake_minutes(_junk_text(read)),
-        lines=tuple(_finish(draft, pantry, standard) for draft in drafts),
+        lines=with_what_is_taken_up([_finish(draft, pantry, standard) for draft in drafts], pantry),
         steps=steps,
         tin=read_tin("\n".join(steps)) or read_tin(f"{method}\n{_heading_text(read)}") or read_tin(_junk_text(read)),
         component_yields=tuple(ComponentYield(component, count) for component, count in own.items()),
@@ -121,6 +123,11 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
 # "Makes: 30 / Oven: 170 °C, then 150 °C": a field of its own
 _OVEN_FIELD = re.compile(r"\boven(?: temp(?:erature)?)?\s*[:=]\s*(?:gas\s*(?:mark\s*)?\d|\d{2,3})[^|/\n]{0,40}", re.I)
 _LINE_END = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
+
+
+def _name_of_a_portion(told: Portions | None) -> str:
+    """Return the dessert that a text without a name counts: "16 brownies"; empty where it counts slices or eaters."""
+    return plural(told.unit).capitalize() if told and told.unit in PIECES_BY_NAME else ""
 
 
 def _heading_text(read: Document) -> str:

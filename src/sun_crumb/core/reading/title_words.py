@@ -6,7 +6,7 @@ import re
 
 from sun_crumb.core.reading.dessert_words import ASKS_THE_NAME, holds_a_dessert
 from sun_crumb.core.reading.pieces import Piece
-from sun_crumb.core.reading.portion_asides import of_title
+from sun_crumb.core.reading.portion_asides import of_title, so_many_of
 from sun_crumb.core.reading.portion_cues import Stated
 from sun_crumb.core.reading.stated import told_of
 
@@ -25,11 +25,12 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         r"\s+(?:[•|·~]|//)\s+|\s{3,}|;\s+|\s*[-–—]+\s+(?=serving size\b)",
         _unquoted(_SHOUTED.sub("", told_apart).strip(" *#_=|·•»«›‹~<>+^≡≈¦†‡")),
     )
-    title, said = of_title(_HASH.sub("", FIELD.sub("", named)))
+    bare = _HASH.sub("", FIELD.sub("", named))
+    title, said = so_many_of(bare) or of_title(bare)
     if re.match(r"\W*#\d", first.text):
         title = re.sub(r"^\d{1,3}\W+", "", title)  # "#3 Banana bread"
-    if asked := ASKED_ABOUT.search(title):
-        title = asked[1][:1].upper() + asked[1][1:]  # "hi love, you asked about the bread pudding"
+    if asked := ASKED_ABOUT.search(title) or THE_ONE.search(title):
+        title = asked[1][:1].upper() + asked[1][1:].strip()  # "hi love, you asked about the bread pudding"
     if (inside := _WHAT_IS_IN.search(title)) and holds_a_dessert(inside[1]):
         title = inside[1][:1].upper() + inside[1][1:]
     if (here := _HERE_IT_IS.match(title)) and title[here.end() :]:
@@ -70,6 +71,10 @@ def _unquoted(title: str) -> str:
 ASKED_ABOUT = re.compile(
     r"\b(?:asked|wanted) (?:me )?(?:about|for)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s*$)",
     re.I,
+)
+# "here's the flapjack one you asked for"
+THE_ONE = re.compile(
+    r"\b(?:the|my|that)\s+((?:[a-z-]+\s+){1,3})one\s+(?:that\s+)?you\s+(?:asked|wanted|liked|loved|were after)\b", re.I
 )
 # "I never measure but here's roughly what's in my bread pudding"
 _WHAT_IS_IN = re.compile(

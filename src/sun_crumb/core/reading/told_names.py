@@ -7,7 +7,7 @@ from collections.abc import Sequence
 
 from sun_crumb.core.reading.dessert_words import ends_with_a_dessert
 from sun_crumb.core.reading.pieces import Piece
-from sun_crumb.core.reading.title_words import ASKED_ABOUT
+from sun_crumb.core.reading.title_words import ASKED_ABOUT, THE_ONE
 
 
 def named_in_talk(pieces: Sequence[Piece]) -> Piece | None:
@@ -20,7 +20,8 @@ def named_in_talk(pieces: Sequence[Piece]) -> Piece | None:
             or _CALLED.search(p.text)
             or _ASKED_FOR.search(p.text)
             or _MADE_BY_ME.match(p.text)
-            or _THE_ONE.search(p.text)
+            or THE_ONE.search(p.text)
+            or _how_it_is_made(p.text)
             or ASKED_ABOUT.search(p.text)
         ]
         if m
@@ -48,9 +49,17 @@ _ASKED_FOR = re.compile(
     r"\b(?:asked (?:me )?for|wanted|here(?:'s| is)|this is|sending you)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]+)\s+recipe\b",
     re.I,
 )
-# "here's the flapjack one you asked for"
-_THE_ONE = re.compile(
-    r"\b(?:the|my|that)\s+((?:[a-z-]+\s+){1,3})one\s+(?:that\s+)?you\s+(?:asked|wanted|liked|loved|were after)\b", re.I
+
+
+def _how_it_is_made(text: str) -> re.Match[str] | None:
+    """Find the dessert that is told how it is made: "This is how we do doughnuts in our bakery"."""
+    found = _HOW_WE_MAKE.search(text)
+    return found if found and ends_with_a_dessert(found[1]) else None
+
+
+_HOW_WE_MAKE = re.compile(
+    r"\bhow\s+(?:we|I|my\s+[a-z]+|she|he)\s+(?:do|does|make|makes|made|bake|bakes|baked)\s+(?:our\s+|my\s+|the\s+|her\s+|his\s+)?((?:[a-z-]+\s+){0,2}[a-z-]+?)(?=\s+(?:in|at|for|with|on|here)\b|\s*[.,:;!?]|$)",
+    re.I,
 )
 # "so for the brownies I just do ...", "it's called dump cake"
 _CALLED = re.compile(

@@ -1,0 +1,182 @@
+"""Desserts as bakers copy them: what a hand leaves out, puts aside or says in its own tongue. Common practice, no published source; recipes are made up."""
+
+from __future__ import annotations
+
+import unittest
+
+from sun_crumb.core.balance.nature import nature_of
+from sun_crumb.core.formula import from_reading
+from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.reading.oven_heat import read_oven
+from sun_crumb.core.reference import constant
+from tests.core.weighing import METHOD, listed, read, weighed
+
+
+class WhatIsFried(unittest.TestCase):
+    """Oil to fry in: two litres of it stood in the totals, 16,000 kcal of what stays in the pan."""
+
+    DOUGH = "500 g bread flour\n60 g sugar\n200 g milk\n2 L oil for frying\n\nKnead. Fry at 180 C, 2 min each side."
+
+    def test_what_the_dough_takes_up_counts(self) -> None:
+        told = read(f"Doughnuts\n\n{self.DOUGH}")
+        oil = next(line for line in told.lines if line.ingredient == "neutral_oil")
+        self.assertAlmostEqual(oil.grams or 0, constant("taken_up_frying") * 760, delta=1)
+        self.assertIn("for frying", oil.changed)
+        self.assertLess(oil.grams_high or 0, 120)
+
+    def test_it_is_near_what_tables_tell_of_doughnuts(self) -> None:
+        """FoodData Central, SR Legacy "Doughnuts, yeast-leavened, glazed, enriched": 22.7 g of fat in 100 g (from memory); a tenth of the dough's water is lost."""
+        told = weighed(
+            "Doughnuts\n\n500 g bread flour\n60 g sugar\n60 g butter\n1 egg\n240 g milk\n2 L oil for frying\n\nKnead. Fry at 180 C."
+        )
+        fat = told["neutral_oil"] + 0.82 * told["butter"] + 6
+        self.assertTrue(16 < 100 * fat / (0.92 * sum(told.values())) < 24)
+
+    def test_a_little_oil_stays_as_it_is(self) -> None:
+        self.assertAlmostEqual(
+            listed("300 g plain flour", "2 eggs", "1 tbsp oil for frying")["neutral_oil"], 13.6, delta=1
+        )
+
+    def test_oil_of_the_batter_is_no_frying_oil(self) -> None:
+        self.assertGreater(listed("100 g plain flour", "250 ml sunflower oil")["neutral_oil"], 200)
+
+
+class NamedWithoutANumber(unittest.TestCase):
+    """ "snufje zout" below "1 ei" went on with the egg; a dotted handful was lost with its chocolate."""
+
+    def test_a_pinch_in_any_tongue_is_a_line_of_its_own(self) -> None:
+        for egg, pinch in (
+            ("1 ei", "snufje zout"),
+            ("1 Ei", "Prise Salz"),
+            ("1 œuf", "pincée sel"),
+            ("1 egg", "pinch salt"),
+        ):
+            with self.subTest(pinch):
+                told = listed("200 g flour", egg, pinch, "100 g butter")
+                self.assertEqual(set(told), {"plain_flour", "egg", "salt", "butter"})
+
+    def test_a_small_handful(self) -> None:
+        told = listed("4 tbsp flour", "2 tbsp sugar", "sm. handful choc. chips")
+        self.assertEqual(told["chocolate_chips"], 40.0)
+
+    def test_little_biscuits_weigh_less_than_big_ones(self) -> None:
+        self.assertAlmostEqual(listed("45 vanilla wafers", "500 ml milk")["small_vanilla_biscuits"], 166, delta=10)
+
+
+class OnlyTheMethod(unittest.TestCase):
+    """What only the method names is asked: the juice of fruit whose zest the list has was lost."""
+
+    def test_juice_beside_listed_zest(self) -> None:
+        told = read(
+            "Cake\n\n200 g butter\n200 g ground almonds\nzest 2 lemons\n\nBake 40 minutes. Boil the juice of the 2 lemons with 100 g icing sugar."
+        )
+        asked = {line.ingredient: line.grams for line in told.lines if line.status == "ask"}
+        self.assertEqual(asked, {"icing_sugar": 100.0, "lemon_juice": 90.0})
+
+    def test_what_is_weighed_behind_if_you_have_them(self) -> None:
+        told = weighed(
+            "Flapjack\n\nmelt 175 g butter with 175 g golden syrup, stir into 350 g oats, handful of chopped dates if you've got them (about 60 g). Bake."
+        )
+        self.assertEqual(told["medjool_date"], 60.0)
+
+    def test_a_tin_only_for_its_liquid(self) -> None:
+        told = listed(
+            "1 can (400 ml) chickpeas — you only need the liquid, about 150 ml aquafaba", "150 g dark chocolate"
+        )
+        self.assertAlmostEqual(told["aquafaba"], 152, delta=3)
+
+
+class OneLineSaysMore(unittest.TestCase):
+    """Eggs and what weighs as much; fruit and its own juice."""
+
+    def test_eggs_and_their_weight(self) -> None:
+        told = listed(
+            "3 eggs (weigh them) and the same weight of caster sugar and self-raising flour (mine came to 180 g in shell, so 180 g each)"
+        )
+        self.assertEqual((told["egg"], told["caster_sugar"], told["self_raising_flour"]), (150.0, 180.0, 180.0))
+
+    def test_zest_and_its_juice(self) -> None:
+        told = listed("200 g flour", "Zest of 1 orange + 2 tbsp of its juice")
+        self.assertAlmostEqual(told["orange_juice"], 31, delta=1)
+
+    def test_dried_in_german_is_dried(self) -> None:
+        self.assertIn("dried_cranberry", listed("80 g Cranberrys, getrocknet", "100 g Mehl"))
+
+    def test_rye_beside_whiskey_is_no_flour(self) -> None:
+        self.assertNotIn("rye_flour", listed("300 g honey", "1/4 cup rye or whiskey"))
+
+
+class NamesAndCounts(unittest.TestCase):
+    """A name below or beside the list, and a count in words of its own."""
+
+    def test_a_title_that_only_counts(self) -> None:
+        for title, name, count in (("Für 12 Muffins:", "Muffins", 12), ("For 24 cookies", "Cookies", 24)):
+            with self.subTest(title):
+                told = read(f"{title}\n250 g Mehl\n2 TL Backpulver\n120 g Zucker\n\nMix and bake.")
+                self.assertEqual((told.title, told.portions and told.portions.count), (name, count))
+
+    def test_a_count_names_what_has_no_name(self) -> None:
+        told = read("Ingredients\n200 g flour\n100 g butter\n1 egg\n\nMix, bake at 180 C. 16 brownies.")
+        self.assertEqual(told.title, "Brownies")
+
+    def test_a_name_in_talk(self) -> None:
+        foods = "\n\n500 g bread flour\n60 g sugar\n4 eggs\n\nKnead. 20 pieces at 50g. Fry."
+        told = read(f"This is how we do doughnuts in our bakery, scaled for home:{foods}")
+        self.assertEqual((told.title, told.portions and told.portions.count), ("Doughnuts", 20))
+        self.assertEqual(read(f"hey, here's the flapjack one you asked for{foods}").title, "Flapjack")
+
+    def test_a_name_before_its_tin(self) -> None:
+        told = read(
+            'Cream cheese 1 kg\nSugar 300 g\nEggs 7\n\nBasque cheesecake, 10" tin lined with paper. Beat all. 210C 45 min.'
+        )
+        self.assertEqual(told.title, "Basque cheesecake")
+
+    def test_pieces_counted_in_a_bracket(self) -> None:
+        for said in (
+            "Score into diamonds (about 24).",
+            "cut into little squares (24ish)",
+            "Divide in fingers, about 24.",
+        ):
+            with self.subTest(said):
+                told = read(f"Slab\n\n200 g flour\n100 g butter\n\nMix and bake. {said}")
+                self.assertEqual(told.portions and told.portions.count, 24)
+
+    def test_a_list_for_a_tin_with_its_slices(self) -> None:
+        told = read(
+            "Torta\n\nIngredienti per una tortiera da 24 cm (10 fette)\n200 g farina\n100 g zucchero\n\nInfornare a 180° per 45 minuti."
+        )
+        self.assertEqual(told.portions and told.portions.count, 10)
+
+    def test_columns_of_dry_and_wet_are_no_part(self) -> None:
+        told = read(
+            "Cake\n\nDRY              WET\n2 c flour        1 c oil\n1 t soda         3 eggs\n2 t cinnamon     1 c honey\n\nMix, bake."
+        )
+        self.assertEqual({line.component for line in told.lines if line.grams}, {""})
+
+    def test_a_gas_mark_beside_the_heat(self) -> None:
+        for said in ("rest on top. 180 / 4 for 30 min.", "20-25 Min. bei 180 Grad."):
+            with self.subTest(said):
+                oven = read_oven(said)
+                self.assertEqual(oven and oven.temperature_c, 180.0)
+
+
+class Families(unittest.TestCase):
+    """What a dessert is by its kind: a treacle filling was a marshmallow, a date slice a pancake."""
+
+    def test_no_marshmallow_without_what_holds_its_foam(self) -> None:
+        told = read(
+            f"Treacle tart\n\nPastry\n225 g plain flour\n110 g butter\n\nFilling\n450 g golden syrup\n110 g fresh breadcrumbs\n1 egg{METHOD}"
+        )
+        formula, _ = from_reading(told, shipped_pantry())
+        self.assertNotEqual(nature_of(formula, "filling").family.key, "marshmallow")
+
+    def test_a_slice_of_dates_is_a_bar(self) -> None:
+        told = read(
+            "Date & walnut slice\n\n225 g dates\n140 ml water\n110 g margarine\n110 g demerara\n170 g SR flour\n110 g oats\n55 g walnuts\n\nPress half in the tin, dates on, rest on top. Bake at 180 C."
+        )
+        formula, _ = from_reading(told, shipped_pantry())
+        self.assertEqual(nature_of(formula, "").family.key, "bar")
+
+
+if __name__ == "__main__":
+    unittest.main()
