@@ -106,6 +106,31 @@ class OneLineSaysMore(unittest.TestCase):
         self.assertNotIn("rye_flour", listed("300 g honey", "1/4 cup rye or whiskey"))
 
 
+class TwoAmounts(unittest.TestCase):
+    """A weight in a bracket between two amounts: the second was lost, surely."""
+
+    def test_a_weight_beside_the_first(self) -> None:
+        for line, grams in (
+            ("1/2 cup (100 g) plus 2 tbsp sugar", 125.4),
+            ("2/3 cup (146 grams) plus 1 1/2 tablespoons sugar, divided", 165),
+            ("1 cup (200 g) sugar plus 2 tbsp", 225),
+            ("1 cup (200 g) plus 1 tbsp (12 g) sugar", 212),
+            ("1/2 cup + 1 tbsp (125 g) sugar", 125),
+        ):
+            with self.subTest(line):
+                self.assertAlmostEqual(listed("200 g flour", line)["white_sugar"], grams, delta=1)
+
+    def test_two_foods_behind_a_long_dash(self) -> None:
+        told = listed("200 g flour", "1 qt strawberries, sliced — ¼ C sugar")
+        self.assertAlmostEqual(told["white_sugar"], 51, delta=3)
+
+    def test_pieces_in_other_tongues(self) -> None:
+        told = weighed(
+            f"Lebkuchen\nMenge | Zutat\n200 g | Mehl\n4 St. | Eier (M)\n150 g | Butter\n100 g | Zucker{METHOD}"
+        )
+        self.assertEqual(told["egg"], 200.0)
+
+
 class NamesAndCounts(unittest.TestCase):
     """A name below or beside the list, and a count in words of its own."""
 
@@ -153,8 +178,26 @@ class NamesAndCounts(unittest.TestCase):
         )
         self.assertEqual({line.component for line in told.lines if line.grams}, {""})
 
+    def test_how_many_in_other_tongues(self) -> None:
+        for said in ("Antal: 12 st", "Anzahl: 12", "Aantal: 12 stuks", "Quantité : 12"):
+            with self.subTest(said):
+                told = read(f"Kaka\n{said}\n\n200 g flour\n100 g sugar\n\nBake at 180 C.")
+                self.assertEqual(told.portions and told.portions.count, 12)
+        self.assertEqual(
+            read("Kaiserschmarrn für 2\n\n4 Eier, 30 g Zucker, 250 ml Milch, 120 g Mehl\n\nBacken.").portions.count, 2
+        )  # type: ignore[union-attr]
+
+    def test_all_in_a_sentence_for_what_it_is(self) -> None:
+        told = read(
+            "You'll need 2 ripe avocados, 60g cocoa, 120ml maple syrup and a pinch of salt for this chocolate avocado mousse. Blend. Chill an hour. Fills four little glasses."
+        )
+        self.assertEqual((told.title, told.portions and told.portions.count), ("Chocolate avocado mousse", 4))
+        self.assertEqual(
+            [line.ingredient for line in told.lines if line.grams], ["avocado", "cocoa", "maple_syrup", "salt"]
+        )
+
     def test_a_gas_mark_beside_the_heat(self) -> None:
-        for said in ("rest on top. 180 / 4 for 30 min.", "20-25 Min. bei 180 Grad."):
+        for said in ("rest on top. 180 / 4 for 30 min.", "20-25 Min. bei 180 Grad.", "loaf tin, 180 50 mins"):
             with self.subTest(said):
                 oven = read_oven(said)
                 self.assertEqual(oven and oven.temperature_c, 180.0)

@@ -69,6 +69,11 @@ _ITS_LIQUID = re.compile(
     r"\b(?:1|an?|one)\s+(?:\(?\d+\s?(?:g|ml)\)?\s+)?(?:can|tin|jar)\b[^,;:(\n]{0,20}(?:\([^()\n]{0,20}\))?[^,;:(\n]{0,40}\b(?:only|just)\b[^,\n]{0,30}\b(?:liquid|brine|water)\b[,:;]?\s+\(?(?:about\s+|approx\.?\s+)?(\d+\s?ml|\d+\s?tbsp)\b(?:\s+(?:of\s+)?(?:aquafaba|liquid|it)\b)?\)?",
     re.I,
 )
+# "You'll need 2 avocados, 60 g cocoa and a pinch of salt for this avocado mousse. Blend"
+_FOR_THIS = re.compile(
+    r"^(?:you(?:['’]ll| will)? need|you(?:['’]ll| will) want|take)\s+(?P<foods>[^\n]*\d[^\n]*,[^\n]*?)\s+for (?:this|my|our)\s+(?P<name>(?:[^\W\d_][\w'’-]*\s+){0,4}[^\W\d_][\w'’-]*)\.\s+(?=[A-Z])",
+    re.I,
+)
 # "ostie q.b."
 _TO_TASTE = re.compile(r"\bq\.\s?b\.?(?=\W|$)|\bnach Belieben\b|\befter smak\b|\bal gusto\b", re.I)
 # "12 slices ea."
@@ -138,6 +143,9 @@ def _row(row: str) -> str:
     row = _ALSO.sub("; ", row) if ";" in row else row
     row = _OF_ITS_SYRUP.sub(r"\1 stem ginger syrup", row) if "syrup" in row else row
     row = _ITS_LIQUID.sub(r"\1 aquafaba", row) if "liquid" in row or "brine" in row else row
+    row = (
+        _FOR_THIS.sub(lambda found: f"{found['name'].capitalize()}: {found['foods']}. ", row) if "for " in row else row
+    )
     row = _TENS_ABROAD.sub(lambda found: f"{_SO_MANY[found[1].lower()]} ", row)
     return figures_again(_EACH.sub("each", row))
 

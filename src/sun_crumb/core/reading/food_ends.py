@@ -13,7 +13,7 @@ from sun_crumb.core.reading.same_again import SAME_AGAIN
 from sun_crumb.core.reading.words import word_list
 
 _RUN_ON = re.compile(
-    r"\s*(?:[;•·●▪¤]|,(?=\s)|\s\.\s|\s[–-]\s|\s//\s|\s/\s(?=[\d½¼¾⅓⅔⅛]|(?:an?\s)?pinch\b|(?:zest|juice)\s+(?:of\s+)?[\d½])|\s\*\s|\s(?:\.{3}|…)\s)\s*(?:and\s+|&\s+|plus\s+)?(?:for\s+the\s+[a-z]+\s+(?=\d))?"
+    r"\s*(?:[;•·●▪¤]|,(?=\s)|\s\.\s|\s[–—-]\s|\s//\s|\s/\s(?=[\d½¼¾⅓⅔⅛]|(?:an?\s)?pinch\b|(?:zest|juice)\s+(?:of\s+)?[\d½])|\s\*\s|\s(?:\.{3}|…)\s)\s*(?:and\s+|&\s+|plus\s+)?(?:for\s+the\s+[a-z]+\s+(?=\d))?"
 )
 # How far an amount and the beginning of a food may reach.
 LOOK_AHEAD = 60

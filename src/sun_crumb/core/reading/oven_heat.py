@@ -133,7 +133,7 @@ _FAN_ABROAD = re.compile(
 _HEAT_FIRST = re.compile(r"\W*(\d{3})\s*(?:°|º)?\s*([CF])\b\s*(?:\(?(fan)\)?)?\s*[.;\n]", re.I)
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 TIMED = re.compile(
-    r"(?:^|[.;!?\n]|\s(?:[-–—•·|/]|//)\s|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*|(?:\d\s*[x×]\s*)?\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pans?|tins?|dish|springform),\s*|(?:(?:\d|one|two|three|four)\s+)?\d{1,2}\s*-?\s*(?:cm|inch|in|\"|″)\s+(?:round\s+)?(?:layers?|tins?|pans?)\s+(?=\d{3}\s+\d{2}))?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
+    r"(?:^|[.;!?\n]|\s(?:[-–—•·|/]|//)\s|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish|loaf))?\s*,\s*|(?:\d\s*[x×]\s*)?\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pans?|tins?|dish|springform),\s*|(?:(?:\d|one|two|three|four)\s+)?\d{1,2}\s*-?\s*(?:cm|inch|in|\"|″)\s+(?:round\s+)?(?:layers?|tins?|pans?)\s+(?=\d{3}\s+\d{2}))?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
     r"(?:/\s*(?:fan\s*\d{3}|\d{3}\s*(?:°|º)?\s*C?\s*fan)\s*)?(?:\(\s*(?:not?\s+fan|fan\s*:?\s*\d{3}\s*(?:°\s*)?C?|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|\.{3}|…|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s)|(?=\s\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s*min))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
     r"(?:about |around |approx\.? )?(?:\d\s*h|an?\s+(?:hr|hour)\b|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m|\d{2}\s*(?:-|–)\s*\d{2}\s*(?:[.,;\n]|$))",
     re.I,
@@ -150,7 +150,7 @@ _MINUTES_AT = re.compile(
 )
 # "brownie tin, 180 for 25ish", "pour over the custard, 160 for 30 mins"
 FOR_SO_LONG = re.compile(
-    r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?(?:,\s*(?=\d{2}\s*[-–]\s*\d{2}\s*min)|for\s+)(?:about\s+)?(?:an?\s+hour|\d[\d½¼¾.]*\s*(?:hours?|hrs?)|\d{2}\s*(?:-?ish\b|(?:(?:-|–|to)\s*\d{2}\s*)?min))",
+    r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?(?:,\s*(?=\d{2}\s*[-–]\s*\d{2}\s*min)|for\s+|(?=\d{2}(?:\s*[-–]\s*\d{2})?\s*min))(?:about\s+)?(?:an?\s+hour|\d[\d½¼¾.]*\s*(?:hours?|hrs?)|\d{2}\s*(?:-?ish\b|(?:(?:-|–|to)\s*\d{2}\s*)?min))",
     re.I,
 )
 # "12 muffin cups, 200 degrees 18 min"

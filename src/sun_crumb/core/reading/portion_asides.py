@@ -17,7 +17,7 @@ _ABOUT_SO_MANY = re.compile(
     re.I,
 )
 # "6-8 port.", "4 pers."
-_SHORT_PEOPLE = re.compile(r"^(\W*\d{1,2}(?:\s*[-–]\s*\d{1,2})?)\s+(?:port|pers|serv|ppl)\.?$", re.I)
+_SHORT_PEOPLE = re.compile(r"^(\W*\d{1,2}(?:\s*[-–]\s*\d{1,2})?)\s+(?:port|ptn|ptns|prtns|pers|serv|ppl)\.?$", re.I)
 # "16 pieces when cold"
 _WHEN_COLD = re.compile(
     r"\s*\((?:when\s+|once\s+)?(?:cold|cool|cooled)\W*\)|\s+(?:when|once)\s+(?:it'?s\s+)?(?:cold|cool|cooled|set)\b",
@@ -218,6 +218,6 @@ _FOR_BEHIND = re.compile(
 )
 _TIMES = re.compile(r"(?:\s+[x×]\s*([1-9]\d?)|,\s+([1-9]\d?) of(?: them)?)$", re.I)
 _FOR_SO_MANY = re.compile(
-    r"\bfor\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\((?:[^()\d]*|or\b[^()]*|[^()]*\b(?:min\w*|hours?|hrs?)\b[^()]*)\)\W*)?$",
+    r"\b(?:for|für|pour|per|voor|för|til)\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\((?:[^()\d]*|or\b[^()]*|[^()]*\b(?:min\w*|hours?|hrs?)\b[^()]*)\)\W*)?$",
     re.I,
 )

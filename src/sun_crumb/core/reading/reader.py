@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
 from sun_crumb.core.errors import EmptyRecipeError, TextTooLongError
@@ -22,12 +22,14 @@ from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.match import is_sure, name_index
 from sun_crumb.core.reading.oven_heat import no_ovens_heat, read_oven
 from sun_crumb.core.reading.own_measure import own_measure
+from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portions import portions
 from sun_crumb.core.reading.records import (
     Amount,
     Candidate,
     ComponentYield,
     LineStatus,
+    Oven,
     ParsedLine,
     Portions,
     Reading,
@@ -97,7 +99,13 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
     own = own_yields(found)
     told = portions(read.stated)
     fields = "\n".join(found_in for p in found if p.role != "step" for found_in in _OVEN_FIELD.findall(p.text))
-    oven = read_oven(fields) or read_oven("\n".join(steps)) or read_oven(method) or read_oven(_junk_text(read))
+    oven = (
+        read_oven(fields)
+        or read_oven("\n".join(steps))
+        or read_oven(method)
+        or read_oven(_junk_text(read))
+        or _baked_beside(found)
+    )
     too_hot = "" if oven else no_ovens_heat(method)
     return Reading(
         title=(read.title or _name_of_a_portion(told))[:200],
@@ -123,6 +131,14 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
 # "Makes: 30 / Oven: 170 °C, then 150 °C": a field of its own
 _OVEN_FIELD = re.compile(r"\boven(?: temp(?:erature)?)?\s*[:=]\s*(?:gas\s*(?:mark\s*)?\d|\d{2,3})[^|/\n]{0,40}", re.I)
 _LINE_END = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
+
+
+def _baked_beside(found: Sequence[Piece]) -> Oven | None:
+    """Return the oven that a line of the list tells behind its food: "1/2 c pecans. bake 20 min 350"."""
+    return read_oven("\n".join(m[0] for p in found if p.role == "food" for m in [_BAKED.search(p.text)] if m))
+
+
+_BAKED = re.compile(r"\bbake[sd]?\b[^\n]{0,40}\d{3}\b.*", re.I)
 
 
 def _name_of_a_portion(told: Portions | None) -> str:

@@ -11,6 +11,7 @@ from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND
 from sun_crumb.core.reading.fruit_parts import AND_MORE, fruit_behind, of_a_fruit_and_more
 from sun_crumb.core.reading.line import TRAILING, clean, parse_line
 from sun_crumb.core.reading.plainly import plainly
+from sun_crumb.core.reading.records import Amount
 from sun_crumb.core.reading.remembered import remembered
 
 _OF_EGGS = re.compile(
@@ -243,21 +244,45 @@ def _summed(text: str) -> list[str] | None:
         return [left.rstrip(" ,"), right] if read_amount(behind["amount"]) else None
     if not first or not second:
         return None
-    is_apart = cut[0].lstrip().startswith(",") and not right[second[1] :].strip()  # "50 g sugar, plus 1 tbsp"
+    if together := _weighed_and_more(left, first, right, second):
+        return [together]  # "2/3 cup (146 grams) plus 1 tablespoon sugar"
+    is_bare = not re.sub(r",?\s*divided\b", "", right[second[1] :]).strip()
+    is_apart = is_bare and (
+        cut[0].lstrip().startswith(",") or _HELD_WEIGHT.search(left) is not None
+    )  # "50 g sugar, plus 1 tbsp"
     if second[0].unit and (_FOR_USE.match(right, second[1]) or is_apart):
         # "plus 1 tablespoon for the tin": more of the same food.
         return [left, f"{right[: second[1]]} {parse_line(left).name}"]
-    if first[1] >= len(left) or not re.search(r"[a-z]{3,}", left[first[1] :], re.I):
-        return None
-    name_right = right[second[1] :]
-    if _NAMES_FOOD.match(name_right):
+    is_named = re.search(r"[a-z]{3,}", left[first[1] :], re.I) is not None
+    return _two_named(left, right, second[1]) if is_named else None
+
+
+def _two_named(left: str, right: str, at: int) -> list[str] | None:
+    """Return two statements where the second, whose amount ends *at*, names a food of its own or what more of the first is for."""
+    name = right[at:]
+    if _NAMES_FOOD.match(name):
         return [left, right]
-    if re.match(r"\s*(?:extra\s+|more\s+)?(?:for|to)\b", name_right, re.I):
-        food = parse_line(left).name
-        return [left, f"{right[: second[1]]} {food}, {name_right.strip()}"]
+    if re.match(r"\s*(?:extra\s+|more\s+)?(?:for|to)\b", name, re.I):
+        return [left, f"{right[:at]} {parse_line(left).name}, {name.strip()}"]
     return None
 
 
+def _weighed_and_more(left: str, first: tuple[Amount, int], right: str, second: tuple[Amount, int]) -> str:
+    """Return one statement of two amounts of one food where a weight stands beside the first: "2/3 cup (146 grams)", "250 g/2 cups"; else nothing."""
+    beside = _BESIDE.fullmatch(left[first[1] :].strip())
+    other = read_amount((beside[1] or beside[2]).strip()) if beside else None
+    if other is None:
+        return ""
+    weights = [amount.text for amount in (first[0], other[0]) if amount.unit in _IN_GRAMS]
+    more = _HELD_WEIGHT.match(right, second[1] + right[second[1] : second[1] + 1].count(" "))
+    right = f"{more[0].strip('() ')}{right[more.end() :]}" if more else right
+    return f"{(weights or [first[0].text])[0]} plus {right}"
+
+
+_IN_GRAMS = frozenset({"g", "kg", "oz", "lb"})
+_BESIDE = re.compile(r"\(\s*([^()]+)\)|/\s*([^()]+)")
+# "1 cup (200 g) sugar"
+_HELD_WEIGHT = re.compile(r"\(\s*(?:about\s+)?\d[\d.,]*\s*(?:g|grams?|kg|oz)\s*\)")
 _NAMES_FOOD = re.compile(r"\s*(?:\([^()]*\)\s*)?(?:of\s+)?(?!for\b|to\b|extra\b|more\b)[a-z]{3,}", re.I)
 _TOO_LITTLE = re.compile(
     r"an?\s+(?:little|bit|touch)\s+(?:extra|more)\b|an?\s+(?:\w+\s+)?(?:knob|little|bit|spot|pat|touch|splash|drop)\s+(?:more\s+)?(?:for|to)\s+"
