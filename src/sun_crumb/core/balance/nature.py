@@ -160,6 +160,9 @@ def nature_of(formula: Formula, component: str) -> Nature:
         score["whipped_cream"] += WHIPPED
     bought = sum(line.grams for line in lines if line.ingredient.key.endswith("_pastry"))
     score["pie_crust"] += A_CASE if bought > ALL_BOUGHT * sum(line.grams for line in lines) else 0.0
+    if shares["ready"] > OF_CRUMBS and not bought:
+        # "30 chocolate cookies, 60 g butter": a crust of crumbs, whatever is filled in.
+        score["crumb_crust"] += CRUMBS
     score["ganache"] += A_CASE if shares["chocolate"] > ALL_BOUGHT and len(formula.components) > 1 else 0.0
     if shares["sugar"] + shares["syrup"] > OF_CANDY and _CANDY_STAGE.search(formula.method):
         # What is boiled to a stage that a thermometer tells sets by its sugar, whatever it is called.
@@ -195,6 +198,8 @@ OF_CREAM, ALL_OF_CREAM, WHIPPED, LEAST_BESIDE = 0.7, 0.93, 5.0, 0.1
 # What whips has more fat than this [g in 100 g] (common practice).
 FAT_OF_CREAM = 25.0
 MOST_NAMED = 4
+# A part that is so much bought biscuits [share of its mass]; how loudly that speaks [score] (judgement).
+OF_CRUMBS, CRUMBS = 0.6, 3.0
 # A part that is bought pastry, or chocolate, and hardly more [share of its mass] is a case; how loudly that speaks [score] (judgement).
 ALL_BOUGHT, A_CASE = 0.85, 9.0
 # So much sugar that is boiled so far sets by it [share of its mass]; what speaks against all else then [score] (judgement).
