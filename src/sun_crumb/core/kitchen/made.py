@@ -41,6 +41,10 @@ def made_from(food: Ingredient, grams: float, pantry: Pantry) -> tuple[tuple[str
     return (source.key, share * grams), ("water", (1 - share) * grams)
 
 
+# Fruit is soaked in so much water at least [g] (judgement).
+LEAST_SOAKED_G = 1.0
+
+
 def preparations_for(
     plan: Iterable[PlannedLine], families: Mapping[str, Family], pantry: Pantry
 ) -> dict[tuple[str, str], Preparation]:
@@ -63,7 +67,9 @@ def _prepared(line: PlannedLine, traits: set[str], pantry: Pantry) -> Iterator[P
     if row["kind"] == "paste":
         (key, fruit), (_, water) = parts
         name = pantry[key].name.split(",")[0]
-        words = f"For the {line.ingredient.name}: soak {grams_text(fruit)} of stoned {name} in {grams_text(water)} of hot water for 15 minutes, then blend smooth with the water. Weigh {grams_text(line.grams)}; make a spoonful more, since some clings to the blender."
+        soaked = f"soak {grams_text(fruit)} of stoned {name} in {grams_text(water)} of hot water for 15 minutes, then blend smooth with the water."
+        dry = f"blitz {grams_text(fruit)} of stoned {name} to a ball that holds; pour boiling water over dry ones first, and drain them well after 5 minutes."
+        words = f"For the {line.ingredient.name}: {soaked if water >= LEAST_SOAKED_G else dry} Weigh {grams_text(line.grams)}; make a spoonful more, since some clings to the blender."
         yield Preparation(line.ingredient.key, words, (6, 9), 15, tuple(k for k, _ in parts))
     elif row["kind"] == "crumb":
         ((key, raw),) = parts
