@@ -27,6 +27,7 @@ class Addition:
 
     A ``piece`` comes whole (eggs, yolks); a ``swap`` takes the place of the line at ``replaces``, gram for gram, of all of it or of
     so many of its ``pieces``; a ``stand_in`` takes the place of what a diet rules out there, ``base_g`` of it, and may ``move`` like a line of the recipe.
+    A swap that is much work has to be ``worth`` it: that share of the recipe's sugar must go by it which nothing else takes out.
     ``is_required`` when the baker said that it must be in, ``set_g`` how much of it where that was said too.
     """
 
@@ -43,6 +44,7 @@ class Addition:
     set_g: float | None = None
     words: str = ""
     pieces: int = 1
+    worth: float = 0.0
 
     @property
     def asked_g(self) -> float:

@@ -352,6 +352,7 @@ def _swaps(
             replaces=n,
             words=row["words"],
             pieces=int(row["pieces"]),
+            worth=float(row["worth"]),
         )
         if saved > best.get(instead.key, (0.0, addition))[0]:
             best[instead.key] = saved, addition

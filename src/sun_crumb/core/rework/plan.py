@@ -17,6 +17,7 @@ from sun_crumb.core.rework.parts import Part, balance_of, parts_of, share_of
 from sun_crumb.core.rework.plan_line import PlanLine
 from sun_crumb.core.rework.preview import as_it_was
 from sun_crumb.core.rework.surely import asked_for_sure, not_so_sure, spreads
+from sun_crumb.core.rework.swaps import without_small_swaps
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.solving.rounding import rounded
 from sun_crumb.core.solving.together import Share, Solved, solve
@@ -144,7 +145,7 @@ def _solved(problems: list[Problem], share: Share) -> list[Solved]:
     """Return the amounts of all components; without what must come in where nothing holds with it."""
     for tried in (problems, [_freed(p) for p in problems]):
         if (found := solve(tried, share)) is not None:
-            return found
+            return without_small_swaps(tried, found, share)
     return [Solved(problem, as_it_was(problem), False) for problem in problems]
 
 

@@ -218,6 +218,8 @@ def _fights(rows: tuple[Row, ...]) -> Iterator[Fight]:
         if row.addition and not row.addition.is_required and row.addition.kind != "stand_in"
     }
     for told in table("fights"):
+        if told["where"] and told["where"] not in new:
+            continue  # only where that is on offer too
         for key in told["comes_in"].split():
             if key not in new:
                 continue
