@@ -164,7 +164,7 @@ def nature_of(formula: Formula, component: str) -> Nature:
         # "30 chocolate cookies, 60 g butter": a crust of crumbs, whatever is filled in.
         score["crumb_crust"] += CRUMBS
     score["ganache"] += A_CASE if shares["chocolate"] > ALL_BOUGHT and len(formula.components) > 1 else 0.0
-    if shares["sugar"] + shares["syrup"] > OF_CANDY and _CANDY_STAGE.search(formula.method):
+    if shares["sugar"] + shares["syrup"] > OF_CANDY and CANDY_STAGE.search(formula.method):
         # What is boiled to a stage that a thermometer tells sets by its sugar, whatever it is called.
         for key in score:
             score[key] -= 0.0 if families()[key].is_among(_SET_BY_SUGAR) else NO_CANDY
@@ -205,7 +205,7 @@ ALL_BOUGHT, A_CASE = 0.85, 9.0
 # So much sugar that is boiled so far sets by it [share of its mass]; what speaks against all else then [score] (judgement).
 OF_CANDY, NO_CANDY = 0.3, 7.0
 _SET_BY_SUGAR = ("caramel", "candied", "meringue", "frosting")
-_CANDY_STAGE = re.compile(
+CANDY_STAGE = re.compile(
     r"\b(?:boil|syrup|cook|heat|melt|thermometer|reach)\w*\b(?![^.;]*\b(?:oven|bake)\b)[^.;]{0,80}?\b(?:(?:10[4-6]|11[2-9]|1[2-5]\d)\s*(?:°|º)?\s*C|(?:23[4-9]|2[4-9]\d|30\d|31\d)\s*(?:°|º)?\s*F)\b|\b(?:soft|firm|hard)[- ](?:ball|crack)\b|\bsetting point\b|\bwrinkle\w*\b",
     re.I,
 )

@@ -172,7 +172,9 @@ def _warnings(formula: Formula, part: Formula, lines: Sequence[FormulaLine], fam
     ):
         yield f"{raw[0].ingredient.name} stays raw here, and raw flour is not to be eaten: toast or cook it first."
     erythritol = sum(x.ingredient.per_100g.erythritol_g * x.grams for x in lines) / 100
-    if "ground" not in family.traits and erythritol > MOST_DISSOLVED * held["water"] + 1:
+    icing = sum(x.grams for x in lines if x.ingredient.key == "icing_sugar")
+    is_ground = "ground" in family.traits or 2 * icing > sum(x.grams for x in lines if x.ingredient.has_role("sugar"))
+    if not is_ground and erythritol > MOST_DISSOLVED * held["water"] + 1:
         yield f"{grams_text(erythritol)} of erythritol is more than the water here dissolves: it turns gritty and cool."
     sitting = sum(sitting_share(x.ingredient.per_100g) * x.grams for x in formula.lines) / formula.helpings
     if sitting > 1 and part.component_is_heaviest_of(formula):

@@ -9,6 +9,7 @@ from functools import cache
 
 from sun_crumb.core.balance import Family
 from sun_crumb.core.balance.makeup import makeup
+from sun_crumb.core.balance.nature import CANDY_STAGE
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.offers.addition import KINDS, Addition, Kind
 from sun_crumb.core.offers.levers import levers_in
@@ -184,7 +185,9 @@ LEAN = 0.03
 
 
 def _goes_soft(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
-    """Return whether a wet food would soften what crackles, puffed or flaked cereal; what is boiled first brings no water."""
+    """Return whether a wet food would soften what crackles, puffed or flaked cereal, or sets by boiled sugar; what is boiled with it brings no water."""
+    if "boiled" not in family.traits and ingredient.per_100g.water_g > WET_G and CANDY_STAGE.search(formula.method):
+        return True  # apple in a panforte, whose sugar is boiled until it sets
     is_crisp = any("crisp" in x.ingredient.traits and x.grams > CRISP_SHARE * formula.mass_g for x in formula.lines)
     return is_crisp and "boiled" not in family.traits and ingredient.per_100g.water_g > WET_G
 

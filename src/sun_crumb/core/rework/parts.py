@@ -12,7 +12,7 @@ from sun_crumb.core.formula import Formula
 from sun_crumb.core.offers.addition import Addition
 from sun_crumb.core.offers.candidates import additions
 from sun_crumb.core.offers.flavour import Flavour, flavours, seasoning_reason
-from sun_crumb.core.offers.levers import lever_of
+from sun_crumb.core.offers.levers import lever_of, levers_in
 from sun_crumb.core.offers.moves import counted_per_gram, is_cuttable
 from sun_crumb.core.offers.stand_ins import must_go
 from sun_crumb.core.pantry import Pantry
@@ -76,6 +76,8 @@ def parts_of(
     heaviest = formula.heaviest(solved)
     held = _held(parts, goals)
     own = sum(held[c] for c in solved)
+    goes = {c: _goes(part, goals, kinds[c]) for c, part in solved.items()}
+    all_goes = sum(goes.values())
     whole = sum(held.values())
     movable = sum(counted_per_gram(x, goals.counted) * x.grams for x in formula.lines if is_cuttable(x, goals.counted))
     expected = min(goals.wanted_cut * whole / movable, 1.0) if movable else goals.wanted_cut
@@ -105,7 +107,6 @@ def parts_of(
         told = tuple(flavours(part, family, goals, pantry)) if component == heaviest else ()
         seasoned = _seasoned(told, locks, extra, len(part.lines), pantry)
         allowed = _allowed(parts, solved, component, goals)
-        # A portion is eaten whole: what stomachs mind is shared between components as the sugar is.
         share = held[component] / own if own else 1 / len(solved)
         yield Part(
             component,
@@ -119,6 +120,8 @@ def parts_of(
                 locks=locks,
                 allowed=allowed,
                 share=share,
+                # A portion is eaten whole: what stomachs mind is shared between components as the sugar that can go is.
+                sitting=goes[component] / all_goes if all_goes else share,
                 seasoned=seasoned,
                 is_sweet_as_it_falls=as_it_falls,
                 expected_cut=expected,
@@ -258,6 +261,16 @@ def _is_solved(part: Formula, goals: Goals, positions: list[int], family: Family
 def _held(parts: list[tuple[str, Formula, list[int]]], goals: Goals) -> dict[str, float]:
     """Return the sugar to cut that each component holds [g]."""
     return {c: sum(counted_per_gram(x, goals.counted) * x.grams for x in part.lines) for c, part, _ in parts}
+
+
+def _goes(part: Formula, goals: Goals, family: Family) -> float:
+    """Return the sugar of a component that may go [g]: what is cut, or makes way for another food."""
+    swapped = {n for n, _, _ in levers_in(part.lines, goals, family, {line.ingredient.key for line in part.lines})}
+    return sum(
+        counted_per_gram(line, goals.counted) * line.grams
+        for n, line in enumerate(part.lines)
+        if n in swapped or is_cuttable(line, goals.counted)
+    )
 
 
 def share_of(parts: Iterable[Part], goals: Goals) -> Share:

@@ -50,7 +50,7 @@ class Problem:
 
     ``allowed`` is what the component may hold at most, by LIMITS' names: energy [kcal], free sugar [g], cost;
     ``locks`` the amounts that are set, by line [g]; ``seasoned`` why one is set for its flavour, by row, the additions after the lines;
-    ``share`` the part of a portion's limits of sittings.csv that is this component's. Where nothing takes the sugar's place and nobody said how
+    ``share`` the part of the recipe's sugar that is this component's, ``sitting`` that of a portion's limits of sittings.csv. Where nothing takes the sugar's place and nobody said how
     sweet it is to be, it ``is_sweet_as_it_falls``. ``expected_cut`` is the part of its sweeteners that will have to go, since other sugar of the recipe stays.
     ``reference`` is what it is to come to where that is not what its lines are: on another base.
 
@@ -64,6 +64,7 @@ class Problem:
     locks: dict[int, float]
     allowed: dict[str, float]
     share: float = 1.0
+    sitting: float = 1.0
     seasoned: dict[int, str] = field(default_factory=dict)
     is_sweet_as_it_falls: bool = False
     expected_cut: float = 1.0

@@ -85,14 +85,18 @@ def _fruit_together(problem: Problem) -> Rule | None:
 def _sitting(problem: Problem) -> Rule:
     """Hold all that the gut minds together: each kind's part of its limit, the recipe's own included, comes to 1 at most."""
     weights = np.array([sitting_share(row.line.ingredient.per_100g) for row in problem.rows])
-    room = problem.formula.helpings * problem.share * problem.goals.sitting_share
+    room = problem.formula.helpings * problem.sitting * problem.goals.sitting_share
     return Rule("sitting", weights, -inf, max(room, _there(problem, weights)), max(room, 1e-6))
 
 
 def _dissolved(problem: Problem) -> Rule | None:
     """Hold erythritol below what the water dissolves, where it is not ground."""
     new = [row.line.ingredient for row in problem.rows if row.addition is not None]
-    if "ground" in problem.family.traits or not any(x.per_100g.erythritol_g > 50 for x in new):
+    if (
+        "ground" in problem.family.traits
+        or _is_of_icing_sugar(problem)
+        or not any(x.per_100g.erythritol_g > 50 for x in new)
+    ):
         return None
     held = [row.line.ingredient.per_100g for row in problem.rows]
     water = np.array([MOST_DISSOLVED * c.water_g / 100 for c in held])
@@ -104,6 +108,13 @@ def _dissolved(problem: Problem) -> Rule | None:
     return Rule(
         "dissolved", weights, -inf, max(float(weights @ untouched) + there, there), max(problem.before["mass"], 1.0)
     )
+
+
+def _is_of_icing_sugar(problem: Problem) -> bool:
+    """Return whether most of the sugar that is cut is icing sugar, which nobody dissolves either."""
+    own = [row for row in problem.rows if row.addition is None and row.is_cut]
+    icing = sum(row.original_g for row in own if row.line.ingredient.key == "icing_sugar")
+    return icing > sum(row.original_g for row in own) / 2
 
 
 def _least_g(row: Row) -> float:

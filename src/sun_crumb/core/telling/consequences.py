@@ -47,7 +47,7 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     if rises and _held(lines, "total_sugars_g") < TOLD_SUGAR * _held(formula.lines, "total_sugars_g"):
         found.append("Less sugar, and yeast works sooner: go by the dough's size, not by the clock.")
     if "boiled" in family.traits:
-        found += _stage(before, after, added)
+        found += _stage(before, after, added, is_bare=_is_bare(formula))
     found += _in_the_tin(after["mass"] / before["mass"], formula, is_main=is_main)
     found += _keeping(lines, formula, family)
     return found
@@ -114,8 +114,18 @@ def _keeping(lines: list[FormulaLine], formula: Formula, family: Family) -> Iter
         )
 
 
-def _stage(before: dict[str, float], after: dict[str, float], added: list[Ingredient]) -> list[str]:
-    """Return where the soft ball now lies on the thermometer, and what catches.
+def _is_bare(formula: Formula) -> bool:
+    """Return whether a caramel is sugar and water alone: it goes by its colour, as in a flan, and never stops at a soft ball."""
+    return all(
+        line.ingredient.has_role("sugar", "syrup", "acid", "salt") or line.ingredient.key == "water"
+        for line in formula.lines
+    )
+
+
+def _stage(
+    before: dict[str, float], after: dict[str, float], added: list[Ingredient], *, is_bare: bool = False
+) -> list[str]:
+    """Return where the soft ball now lies on the thermometer, unless what is boiled is *bare* sugar, and what catches.
 
     The boiling point rises with the moles dissolved in the water that is left (Raoult's law, an estimate at such strength):
     smaller sugars boil higher at the same softness.
@@ -124,7 +134,7 @@ def _stage(before: dict[str, float], after: dict[str, float], added: list[Ingred
     moles = after["freezing"] / after["bulk"] / (before["freezing"] / before["bulk"]) if after["bulk"] else 1.0
     ball = constant("soft_ball_c")
     now = 100 + (ball - 100) * moles
-    if abs(now - ball) >= 1:
+    if abs(now - ball) >= 1 and not is_bare:
         told.append(
             f"A soft ball, {ball:.0f} °C with white sugar, lies at about {now:.0f} °C ({1.8 * now + 32:.0f} °F) with what is "
             "dissolved now, an estimate: try a drop in cold water."
