@@ -49,11 +49,17 @@ class Part:
 
 
 def parts_of(
-    formula: Formula, goals: Goals, pantry: Pantry, references: Mapping[str, Reference] | None = None
+    formula: Formula,
+    goals: Goals,
+    pantry: Pantry,
+    references: Mapping[str, Reference] | None = None,
+    *,
+    is_short: bool = False,
 ) -> Iterator[Part]:
     """Yield every component of *formula* with its problem; what must come in comes into the heaviest one.
 
-    *references* are what components on another base are to come to, by name.
+    *references* are what components on another base are to come to, by name. Where the cut *is short* without them, also those are
+    cut that hold little of the sugar.
 
     Raises
     ------
@@ -67,7 +73,7 @@ def parts_of(
     kinds = {c: found[c].family if c in found else families()[goals.families[c]] for c, _, _ in parts}
     references = references or {}
     _check(formula, goals, kinds, is_recast=bool(references))
-    small = _small(parts, goals)
+    small = frozenset[str]() if is_short else _small(parts, goals)
     solved = {
         c: part
         for c, part, positions in parts

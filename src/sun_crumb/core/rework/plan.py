@@ -17,10 +17,10 @@ from sun_crumb.core.rework.parts import Part, balance_of, parts_of, share_of
 from sun_crumb.core.rework.plan_line import PlanLine
 from sun_crumb.core.rework.preview import as_it_was
 from sun_crumb.core.rework.surely import asked_for_sure, not_so_sure, spreads
-from sun_crumb.core.rework.swaps import without_small_swaps
+from sun_crumb.core.rework.swaps import sugar_left, without_small_swaps
 from sun_crumb.core.solving.problem import Problem
 from sun_crumb.core.solving.rounding import rounded
-from sun_crumb.core.solving.together import Share, Solved, solve
+from sun_crumb.core.solving.together import Solved, solve
 from sun_crumb.core.sugars.claims import Claim, claims
 from sun_crumb.core.sugars.savings import Savings, savings
 from sun_crumb.core.telling.advice import ByTheBook, by_the_book, cautions
@@ -127,22 +127,44 @@ def _planned(formula: Formula, goals: Goals, solved: Goals, pantry: Pantry, cup:
     """Return the plan for the wish *solved*, told against *goals*."""
     other = recast(formula, solved, cup)
     made = _Made(formula, goals, cup, other)
-    if other is None:
-        parts = list(parts_of(formula, solved, pantry))
-    else:
-        parts = list(parts_of(other.formula, other.goals, pantry, other.references))
-    found = iter(_solved([part.problem for part in parts if part.problem], share_of(parts, solved)))
+    asked = (formula, solved, pantry) if other is None else (other.formula, other.goals, pantry, other.references)
+    parts = list(parts_of(*asked))
+    found = _solved(parts, solved)
+    if _short_by(parts, found, solved) > SHORT and any(_has_its_own(part, solved) for part in parts):
+        # The apples' two spoons go too, where the crumble over them can't pay for all.
+        more = list(parts_of(*asked, is_short=True))
+        again = _solved(more, solved)
+        if _short_by(more, again, solved) < _short_by(parts, found, solved) - SHORT:
+            parts, found = more, again
+    amounts = iter(found)
     for part in parts:
         if part.problem is None:
             made.leave(part)
         else:
-            one = next(found)
+            one = next(amounts)
             made.take(part, one.problem, one.grams, is_proven=one.is_proven)
     return made.plan(pantry)
 
 
-def _solved(problems: list[Problem], share: Share) -> list[Solved]:
-    """Return the amounts of all components; without what must come in where nothing holds with it."""
+# A cut is short, and less short, by so much of the sugar at least [share] (judgement).
+SHORT = 0.03
+
+
+def _short_by(parts: list[Part], found: list[Solved], goals: Goals) -> float:
+    """Return what part of the recipe's sugar is left beyond what the cut would leave."""
+    left = share_of(parts, goals).left_g
+    whole = left + sum(part.problem.counted_before for part in parts if part.problem)
+    return (left + sugar_left(found)) / whole - (1 - goals.wanted_cut) if whole else 0.0
+
+
+def _has_its_own(part: Part, goals: Goals) -> bool:
+    """Return whether a component that is left as it is holds sugar that could go."""
+    return part.problem is None and any(is_cuttable(line, goals.counted) for line in part.formula.lines)
+
+
+def _solved(parts: list[Part], goals: Goals) -> list[Solved]:
+    """Return the amounts of all components that have a problem; without what must come in where nothing holds with it."""
+    problems, share = [part.problem for part in parts if part.problem], share_of(parts, goals)
     for tried in (problems, [_freed(p) for p in problems]):
         if (found := solve(tried, share)) is not None:
             return without_small_swaps(tried, found, share)

@@ -25,8 +25,9 @@ def without_small_swaps(problems: Sequence[Problem], found: list[Solved], share:
     if plain is None:
         return found
     before = sum(p.counted_before for p in problems) + share.left_g
-    return plain if _sugar_left(plain) - _sugar_left(found) <= max(used) * before else found
+    return plain if sugar_left(plain) - sugar_left(found) <= max(used) * before else found
 
 
-def _sugar_left(solved: list[Solved]) -> float:
+def sugar_left(solved: Sequence[Solved]) -> float:
+    """Return the sugar to cut that the solved components hold [g]."""
     return sum(float(one.problem.counted @ np.array(one.grams)) for one in solved)

@@ -71,9 +71,10 @@ def _in_the_oven(
 ) -> Iterator[str]:
     """Give what the oven needs to know: colour, water, what drinks slowly."""
     formula, before = problem.formula, problem.before
-    if oven := _oven(verdicts, formula, problem.family):
+    wet = is_wetter(before, after)
+    if oven := _oven(verdicts, formula, problem.family, looks=not wet):
         yield oven
-    if is_wetter(before, after):
+    if wet:
         wetter = after["water"] / after["mass"] - before["water"] / before["mass"]
         yield f"{100 * wetter:.0f} g more water in every 100 g of batter: allow {_longer(formula, problem.family)}, and trust the skewer."
     if any("thirsty" in a.traits for a in added):
@@ -144,8 +145,8 @@ def _stage(
     return told
 
 
-def _oven(verdicts: Iterable[Verdict], formula: Formula, family: Family) -> str | None:
-    """Return what to do with the oven, or None where the browning stays near the original's."""
+def _oven(verdicts: Iterable[Verdict], formula: Formula, family: Family, *, looks: bool = True) -> str | None:
+    """Return what to do with the oven, or None where the browning stays near the original's; when one *looks* where it isn't wetter and takes no longer."""
     browning = next((v for v in verdicts if v.key == "browning"), None)
     if browning is None or browning.level == "balanced":
         return None
@@ -158,8 +159,11 @@ def _oven(verdicts: Iterable[Verdict], formula: Formula, family: Family) -> str 
         now = formula.oven.temperature_c
         fan = " with the fan" if formula.oven.is_fan else ""
         setting = f"at {_degrees(now - drop)} instead of {_degrees(now)}{fan}"
-    look = "5 minutes earlier" if formula.bake_minutes is None else f"from minute {first_look(formula.bake_minutes[0])}"
-    return f"{why}: oven {setting}, look {look}; foil over the top if it is dark before it is done."
+    minute = (
+        "5 minutes earlier" if formula.bake_minutes is None else f"from minute {first_look(formula.bake_minutes[0])}"
+    )
+    look = f", look {minute}" if looks else ""
+    return f"{why}: oven {setting}{look}; foil over the top if it is dark before it is done."
 
 
 def _degrees(celsius: float) -> str:
