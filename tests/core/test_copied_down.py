@@ -131,6 +131,43 @@ class TwoAmounts(unittest.TestCase):
         self.assertEqual(told["egg"], 200.0)
 
 
+class WhatACountIsOf(unittest.TestCase):
+    """Nine rings of pineapple weighed eight kilograms, three and a half cups were three eaters."""
+
+    def test_slices_are_no_whole_fruit(self) -> None:
+        told = listed("9 slices canned pineapple in juice", "2 slices lemon", "100 g flour")
+        self.assertAlmostEqual(told["pineapple"], 423, delta=30)
+
+    def test_cups_are_no_portions(self) -> None:
+        told = read("Spiced nuts\n2 cups pecans\n1/3 cup sugar\n\nToss, bake 30 min at 300F. Makes 3 1/2 cups.")
+        self.assertIsNone(told.portions and told.portions.count)
+
+    def test_small_ones_are_the_other_way(self) -> None:
+        told = read(
+            f"Scones\n(makes 9, or 16 dinky ones)\n\n1 lb self raising flour\n4 oz butter\n2 oz caster sugar{METHOD}"
+        )
+        self.assertEqual(told.portions and told.portions.count, 9)
+
+    def test_an_egg_made_up_with_milk(self) -> None:
+        told = listed("1 lb self raising flour", "1 egg, topped up to 1/2 pint with milk")
+        self.assertEqual(told["egg"], 50.0)
+        self.assertTrue(180 < told["milk"] < 250, told)
+
+    def test_a_white_loaf_is_no_white(self) -> None:
+        self.assertEqual(listed("1 large white loaf, stale (800 g)", "700 ml milk")["white_bread"], 800.0)
+
+    def test_what_has_no_fat_has_none(self) -> None:
+        self.assertIn("greek_yoghurt_fat_free", listed("300g Greek yog (0%)", "2 tbsp honey"))
+
+    def test_more_of_it_for_the_basin(self) -> None:
+        told = listed("3 tbsp thick-cut marmalade + 2 for the bottom of the basin", "100 g flour")
+        self.assertAlmostEqual(told["marmalade"], 101, delta=5)
+
+    def test_ground_erythritol_is_lighter(self) -> None:
+        told = read(f"Cookies\nAlmond flour — 200 g / 2 cups\nErythritol, powdered — 80 g / 2/3 cup\nEgg — 1{METHOD}")
+        self.assertEqual([line.status for line in told.lines if line.grams], ["ok"] * 3)
+
+
 class NamesAndCounts(unittest.TestCase):
     """A name below or beside the list, and a count in words of its own."""
 
@@ -197,7 +234,12 @@ class NamesAndCounts(unittest.TestCase):
         )
 
     def test_a_gas_mark_beside_the_heat(self) -> None:
-        for said in ("rest on top. 180 / 4 for 30 min.", "20-25 Min. bei 180 Grad.", "loaf tin, 180 50 mins"):
+        for said in (
+            "rest on top. 180 / 4 for 30 min.",
+            "20-25 Min. bei 180 Grad.",
+            "loaf tin, 180 50 mins",
+            "Blend, ramekin, 180 for 20-25",
+        ):
             with self.subTest(said):
                 oven = read_oven(said)
                 self.assertEqual(oven and oven.temperature_c, 180.0)

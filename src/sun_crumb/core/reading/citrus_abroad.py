@@ -15,7 +15,7 @@ _PARTS = {
     "zest": "abrieb|schale|piel|pelle|peladura|zestes?(?!\\s+of)|scorza|scorzetta|buccia|ralladura|c[aá]scara|raspas?|skal|rasp|skórka",
 }
 _COUNTS = {
-    "half": "halbe[nr]?|demi[e]?|mezz[oa]|medi[oa]|halv|halve",
+    "half": "(?:eine[rs]?\\s+)?halbe[nr]?|demi[e]?|mezz[oa]|medi[oa]|halv|halve",
     "1": "eine[rs]?|une?|un[ao]?|een|en|ett",
     "2": "zwei|deux|due|dos|dois|duas|två|twee",
 }

@@ -80,6 +80,9 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
         if not is_bare and low >= LEAST_EATEN_WHOLE and not re.match(r"[\s-]*\w", text[each.end() :]):
             return Count(low, max(high, low), "piece", "piece", each.end())  # "about 20 x 6cm"
         return count if count.kind in ("whole", "piece") else None
+    behind = _AND_A_PART.match(text, found.end())
+    if behind and MEASURE_AFTER.match(text[behind.end() :]):
+        return None  # "3 1/2 cups"
     if not 1 <= low <= MOST or (MEASURE_AFTER.match(text[found.end() :]) and not _ARTICLE.match(found[0])):
         return None
     count = _with_noun(text, found.end(), low, max(high, low), is_bare=is_bare)
@@ -88,6 +91,7 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
     return None if is_article and count.kind != "whole" else count
 
 
+_AND_A_PART = re.compile(r"\s*(?:½|¼|¾|⅓|⅔|[1-3]/[2-8])(?!\d)")
 # "2½ dozen"
 _DOZENS_AND_A_HALF = re.compile(r"(\d{1,2})\s*(?:½|1/2|\.5|and a half)\s*(?:dozen|doz\b\.?|dz\b\.?)", re.I)
 # "2 x 450 g loaves": so many of a size.

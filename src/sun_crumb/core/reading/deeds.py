@@ -22,7 +22,7 @@ DURATION = re.compile(
 )
 SENTENCE_END = re.compile(r"[.!?]\s+(?=[^\W\d_])")
 _TEMPERATURE = re.compile(
-    r"\b\d{3}\s*(?:°|º|deg(?:rees)?\b\.?|grad\b|gradi\b|grados\b|grader\b|graden\b|degrés\b)\s*(?:[CF]\b)?|\b\d{3}\s?[CF]\b|\bgas\s*(?:mark\s*)?\d\b|^\W*fan\s+\d{3}\b|\b1[2-9]\d\s*fan\b|\b2[0-4]\d\s*fan\b",
+    r"(?:^\W*|(?<=[a-z]{4}),\s*|;\s*)(?:1[4-9]0|2[0-4]0|3[2-9][05]|4[0-2][05])\s+for\s+(?:about\s+)?\d{2}\b(?!\s*(?:people|g\b))|\b\d{3}\s*(?:°|º|deg(?:rees)?\b\.?|grad\b|gradi\b|grados\b|grader\b|graden\b|degrés\b)\s*(?:[CF]\b)?|\b\d{3}\s?[CF]\b|\bgas\s*(?:mark\s*)?\d\b|^\W*fan\s+\d{3}\b|\b1[2-9]\d\s*fan\b|\b2[0-4]\d\s*fan\b",
     re.I,
 )
 

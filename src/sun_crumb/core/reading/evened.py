@@ -74,6 +74,8 @@ _FOR_THIS = re.compile(
     r"^(?:you(?:['’]ll| will)? need|you(?:['’]ll| will) want|take)\s+(?P<foods>[^\n]*\d[^\n]*,[^\n]*?)\s+for (?:this|my|our)\s+(?P<name>(?:[^\W\d_][\w'’-]*\s+){0,4}[^\W\d_][\w'’-]*)\.\s+(?=[A-Z])",
     re.I,
 )
+# "sultanas, 3oz ish"
+_ISH = re.compile(r"(\d\s?(?:g|kg|oz|ml|lbs?|cups?|tbsp|tsp))[ -]?ish\b", re.I)
 # "ostie q.b."
 _TO_TASTE = re.compile(r"\bq\.\s?b\.?(?=\W|$)|\bnach Belieben\b|\befter smak\b|\bal gusto\b", re.I)
 # "12 slices ea."
@@ -140,6 +142,7 @@ def _row(row: str) -> str:
     row = _DOUBLE_COLONS.sub("; ", row.replace("::", ": ", 1)) if row.count("::") > 1 and _GLUED.search(row) else row
     row = _AND_MORE.sub(" + ", row.replace("±", "about ") if "±" in row else row)
     row = _FINE_FLOUR.sub("plain flour", row) if "00" in row else row
+    row = _ISH.sub(r"\1", row) if "ish" in row else row
     row = _ALSO.sub("; ", row) if ";" in row else row
     row = _OF_ITS_SYRUP.sub(r"\1 stem ginger syrup", row) if "syrup" in row else row
     row = _ITS_LIQUID.sub(r"\1 aquafaba", row) if "liquid" in row or "brine" in row else row

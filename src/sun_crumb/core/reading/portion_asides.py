@@ -108,7 +108,7 @@ def _so_many_alone(aside: str) -> Stated | None:
 
 # "2 big or 4 little"
 _BIG_OR_LITTLE = re.compile(
-    r"\W*(\d{1,2})\s+(?:big|large|generous|hearty|regular|standard|normal|full[- ]size)\s*(?:or|/)\s*(\d{1,2})\s+(?:little|small|smaller|modest|tiny|minis?)(?:\s+ones)?\W*",
+    r"\W*(?:makes\s+)?(\d{1,2})\s*,?\s+(?:big|large|generous|hearty|regular|standard|normal|full[- ]size)\s*(?:or|/)\s*(\d{1,2})\s+(?:little|small|smaller|modest|tiny|minis?)(?:\s+ones)?\W*",
     re.I,
 )
 _SO_MANY_TIMES = re.compile(r"\W*[x×]\s?([2-9]|[1-9]\d)\W*", re.I)
@@ -216,7 +216,7 @@ _FOR_BEHIND = re.compile(
     r"\s+[/|–—-]+\s+(?:serves|for|makes)\s+((?:\d{1,2}|two|four|six|eight)(?:\s+(?:people|persons|pieces|pots))?)\W*$",
     re.I,
 )
-_TIMES = re.compile(r"(?:\s+[x×]\s*([1-9]\d?)|,\s+([1-9]\d?) of(?: them)?)$", re.I)
+_TIMES = re.compile(r"(?:\s+[x×]\s*([1-9]\d?)|,\s+(?:about\s+)?([1-9]\d?) of(?: them)?)$", re.I)
 _FOR_SO_MANY = re.compile(
     r"\b(?:for|für|pour|per|voor|för|til)\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\((?:[^()\d]*|or\b[^()]*|[^()]*\b(?:min\w*|hours?|hrs?)\b[^()]*)\)\W*)?$",
     re.I,

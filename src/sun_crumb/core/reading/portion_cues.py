@@ -59,10 +59,17 @@ class Stated:
     text: str
 
 
+# "makes 9, or 16 dinky ones"
+_OR_LITTLE_ONES = re.compile(
+    r"\b(\d{1,2}(?:\s+[a-z]+)?),?\s+or\s+(?:about\s+)?\d{1,2}\s+(?:dinky|little|small|smaller|mini|tiny|bite-?sized?|baby)(?:\s+ones?)?\b",
+    re.I,
+)
+
+
 def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     """Return what a line or sentence says of portions; *base* is how far its place in the recipe is trusted."""
     found = []
-    text = WHOLES_THEN_EACH.sub(r"\1, \2 each", text)
+    text = _OR_LITTLE_ONES.sub(r"\1", WHOLES_THEN_EACH.sub(r"\1, \2 each", text))
     text = _OR_ABROAD.sub(" or ", _OF_A_TIN.sub(r"\1 ", text))
     text = _OR_MORE.sub(r"\1 \2-\3", _FOR_ANOTHER.sub("", _HYPHENED.sub(": ", text)))
     text = _TWO_APPETITES.sub(r"\1 people or \2 people", _BAKERS_DOZEN.sub("13", text))

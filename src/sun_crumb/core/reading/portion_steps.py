@@ -168,6 +168,8 @@ def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
     """Return how many a sentence of few words tells: "score in 24 diamonds", "About thirty.", "For six, with cream."."""
     if is_late and (alone := _ABOUT_ALONE.fullmatch(sentence.strip())) and (count := read_count(alone[1])):
         return Stated(count, "", 0.85, alone[0].strip(" ."))  # "About thirty."
+    if is_late and (bare := _BARE_LAST.fullmatch(sentence)):
+        return Stated(read_count(bare[1]), "", 0.7, bare[1])  # "Chill. 16."
     if (scored := _SCORED.search(sentence)) and (said := bare_count(scored[1])):
         return replace(said, trust=SURE)  # "score in 24 diamonds", before it bakes
     if (does := _DOES.fullmatch(sentence.strip())) and (
@@ -185,6 +187,7 @@ _SO_HEAVY = re.compile(
     r"^\W*(\d{1,3}\s+(?:pieces|balls|buns|portions|rolls|rounds))\s+(?:at|of|@|x|à)\s+(?:about\s+)?\d{2,3}\s*g\b(?:\s+each)?",
     re.I,
 )
+_BARE_LAST = re.compile(r"\s*([4-9]|[1-4]\d)\s*[.!]?\s*")
 # "Score into diamonds (about 24)"
 _IN_PIECES = re.compile(
     r"\b(?P<in>in|into)\s+(?P<pieces>(?:(?:small|little|big|large|even|neat)\s+)?(?:squares|diamonds|fingers|slices|pieces|wedges|bars|triangles|rectangles|cubes))\s*[(,–—-]\s*(?:about|approx\.?|around|roughly|you(?:['’]ll| should)? get(?: about)?)?\s*(?P<many>\d{1,2})(?:[ -]?ish)?\b\)?",

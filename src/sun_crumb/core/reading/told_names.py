@@ -22,6 +22,7 @@ def named_in_talk(pieces: Sequence[Piece]) -> Piece | None:
             or _MADE_BY_ME.match(p.text)
             or THE_ONE.search(p.text)
             or _how_it_is_made(p.text)
+            or _OF_A_PAPER.match(p.text)
             or ASKED_ABOUT.search(p.text)
         ]
         if m
@@ -48,6 +49,12 @@ _MADE_BY_ME = re.compile(
 _ASKED_FOR = re.compile(
     r"\b(?:asked (?:me )?for|wanted|here(?:'s| is)|this is|sending you)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]+)\s+recipe\b",
     re.I,
+)
+
+
+# "From our allotment newsletter: Beetroot & chocolate cake."
+_OF_A_PAPER = re.compile(
+    r"\W*From\s+(?:our|my|the|an?)\s+(?:[^\W\d_]+['’]?s?\s+){0,4}[^\W\d_]+:\s+([A-Z][^.:!?\d]{3,48})\.?\s*$"
 )
 
 

@@ -82,9 +82,15 @@ def _pieces(amount: Amount, ingredient: Ingredient, form: str) -> float | None:
     measure = next(of_form, None) or ingredient.measure("each", amount.size)
     if measure is None:
         return None
+    if amount.unit == "slice" and ingredient.has_role("fruit") and measure.grams >= LEAST_SLICED_G:
+        return amount.middle * measure.grams / SLICES_OF_A_FRUIT  # "2 slices of lemon"
     # Fruit whose sizes the pantry does not hold one by one.
     usual = 1.0 if measure.form or not ingredient.has_role("fruit") else SIZED.get(amount.size, 1.0)
     return amount.middle * measure.grams * amount.factor * usual
+
+
+# A fruit that weighs so much [g] is cut into so many slices [1] (judgement).
+LEAST_SLICED_G, SLICES_OF_A_FRUIT = 50.0, 10
 
 
 def _volume(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: str) -> float | None:
