@@ -168,6 +168,46 @@ class WhatACountIsOf(unittest.TestCase):
         self.assertEqual([line.status for line in told.lines if line.grams], ["ok"] * 3)
 
 
+class PartsInOneLine(unittest.TestCase):
+    """A part, its foods and how in one line: what is done was no step, and its count was lost."""
+
+    LINES = (
+        "Lemon squares. 350 oven.\nCRUST 1 cup butter, 1/2 cup powdered sugar, 2 cups flour, pinch salt. Mix, press in 9x13, bake 20 min.\n"
+        "TOP 4 eggs, 2 cups sugar, 1/3 cup lemon juice. Beat, pour on hot crust, bake 25 min more. Dust. Cut 24."
+    )
+
+    def test_what_is_done_is_a_step(self) -> None:
+        told = read(self.LINES)
+        self.assertEqual(len(told.steps), 2)
+        self.assertEqual((told.title, told.portions and told.portions.count), ("Lemon squares", 24))
+        self.assertEqual({line.component for line in told.lines if line.grams}, {"crust", "top"})
+
+    def test_a_unit_beside_the_part(self) -> None:
+        told = weighed(
+            f"Pudding\n\nPudding                     g\nDates, pitted             250\nButter                    100\nEggs                      150\n\n"
+            f"Sauce                       g\nDouble cream              400\nTreacle                    30{METHOD}"
+        )
+        self.assertEqual((told["pudding/medjool_date"], told["sauce/molasses"]), (250.0, 30.0))
+
+    def test_what_is_kept_back_is_of_it(self) -> None:
+        told = read(f"Clafoutis\n8 plums (abt 500g), halved\n1/2 cup (100 g) sugar, 2 Tbsp reserved\n3 eggs{METHOD}")
+        self.assertEqual([line.status for line in told.lines if line.grams], ["ok"] * 3)
+
+    def test_zest_alone_among_other_foods(self) -> None:
+        told = weighed(
+            "Mousse\n200 g dark choc (60%), 2 oranges – zest only, 300 ml whipping cream, 2 egg whites, 30 g sugar\n\nWhip, fold, chill."
+        )
+        self.assertEqual(set(told), {"dark_chocolate_60", "orange_zest", "double_cream", "egg_white", "white_sugar"})
+
+    def test_a_slip_for_chocolate_is_no_surer_than_chocolate(self) -> None:
+        told = read(f"Cakes\n4 oz choclate\n4 cups puffed rice{METHOD}")
+        self.assertEqual(told.lines[0].status, "ask")
+
+    def test_meringues_dry_in_a_cool_oven(self) -> None:
+        oven = read_oven("110°C 1 hr 30. Leave in oven overnight.")
+        self.assertEqual(oven and oven.temperature_c, 110.0)
+
+
 class NamesAndCounts(unittest.TestCase):
     """A name below or beside the list, and a count in words of its own."""
 

@@ -74,6 +74,17 @@ _FOR_THIS = re.compile(
     r"^(?:you(?:['’]ll| will)? need|you(?:['’]ll| will) want|take)\s+(?P<foods>[^\n]*\d[^\n]*,[^\n]*?)\s+for (?:this|my|our)\s+(?P<name>(?:[^\W\d_][\w'’-]*\s+){0,4}[^\W\d_][\w'’-]*)\.\s+(?=[A-Z])",
     re.I,
 )
+# "1/2 cup (100 g) sugar, 2 Tbsp reserved"
+_HELD = re.compile(r"reserved|held back|set aside|kept back")
+_HELD_BACK = re.compile(
+    r",\s*(?:with\s+)?[\d½¼¾][\d/½¼¾ ]*\s*(?:tbsps?|tsps?|cups?|tablespoons?|teaspoons?|g|ml)\.?\s+(?:of (?:it|which)\s+)?(?:reserved|held back|set aside|kept back)\b",
+    re.I,
+)
+# "2 oranges – zest only, 300 ml cream"
+_ONLY_A_PART = re.compile(
+    r"\b(\d|½)\s+((?:large\s+)?(?:oranges?|lemons?|limes?))\s*[–—-]\s*(zest|juice|rind)(?:\s+only)?\b(?!\s*(?:and|&|\+|/|,\s*(?:juice|zest)|of\b))",
+    re.I,
+)
 # "sultanas, 3oz ish"
 _ISH = re.compile(r"(\d\s?(?:g|kg|oz|ml|lbs?|cups?|tbsp|tsp))[ -]?ish\b", re.I)
 # "ostie q.b."
@@ -142,6 +153,8 @@ def _row(row: str) -> str:
     row = _DOUBLE_COLONS.sub("; ", row.replace("::", ": ", 1)) if row.count("::") > 1 and _GLUED.search(row) else row
     row = _AND_MORE.sub(" + ", row.replace("±", "about ") if "±" in row else row)
     row = _FINE_FLOUR.sub("plain flour", row) if "00" in row else row
+    row = _HELD_BACK.sub(", divided", row) if _HELD.search(row) else row
+    row = _ONLY_A_PART.sub(r"\3 of \1 \2", row)
     row = _ISH.sub(r"\1", row) if "ish" in row else row
     row = _ALSO.sub("; ", row) if ";" in row else row
     row = _OF_ITS_SYRUP.sub(r"\1 stem ginger syrup", row) if "syrup" in row else row

@@ -106,6 +106,8 @@ _OVER_A_LIST = tuple(
             r"(?:zutaten|ingr[eé]dients|ingredienti|ingredientes|ingredienser|ingrediënten)\s+(?:für|pour|per|para|por|för|til|voor)\s+(?:ca\.?\s+|env\.?\s+|etwa\s+)?\d",
             # "Ingredienti per una tortiera da 24 cm", "Ingredients for a 26 cm tin"
             r"(?:the )?(?:ingredients|zutaten|ingr[eé]dients|ingredienti|ingredientes|ingredienser|ingrediënten)\s+(?:for|für|pour|per|para|por|för|til|voor)\s+(?:an?|one|un[ao]?|une|eine?n?|e[nt]t?|een|uma?)\s+[^\W\d_]",
+            # "Für 4 Portionen brauchst du", "For 12 muffins you need"
+            r"(?:for|für|pour|per|para)\s+(?:about |ca\.? )?\d{1,2}\s+[^\W\d_]+\s+(?:you(?:'ll)? (?:will )?need|you'll want|brauchst du|braucht man|benötigt man|benötigst du|il (?:vous )?faut|servono|ci vogliono|necesitas|se necesita)$",
             # "Per person"
             OF_ONE,
             # "Ingredients in grams"

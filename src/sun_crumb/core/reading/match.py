@@ -222,7 +222,10 @@ class NameIndex:
         elif known_phrase is None and frozenset(raw) not in self.exact:
             known_phrase = self.ambiguous.get(tuple(w for w in raw if w not in word_list("neutral")))
         scores: dict[str, float] = {}
-        for words, penalty in self._spellings(raw):
+        spellings = self._spellings(raw)
+        if known_phrase is None and len(spellings) == 1:
+            known_phrase = self.ambiguous.get(tuple(spellings[0][0]))  # "choclate" may be any chocolate
+        for words, penalty in spellings:
             for key, score in self._score(words, telling, penalty).items():
                 scores[key] = max(score, scores.get(key, 0.0))
         if known_phrase:

@@ -117,12 +117,13 @@ def read_oven(text: str) -> Oven | None:
         or _MINUTES_FIRST.search(text)
     )
     found = _setting(f"oven {timed[1]} {' '.join(filter(None, timed.groups()[1:]))}", is_oven=True) if timed else None
-    if found and found.temperature_c >= 130:
-        return found
+    if found and (found.temperature_c >= 130 or (found.temperature_c >= 90 and _HOURS.search(timed[0]))):  # type: ignore[index]
+        return found  # "110°C 1 hr 30": meringues dry
     worded = _WORDED.search(text)
     return Oven(float(dict(_IN_WORDS)[worded[1].lower()]), False) if worded else None
 
 
+_HOURS = re.compile(r"\d\s*(?:½\s*)?h", re.I)
 # "180 Grad", "180 gradi": degrees in other tongues
 _DEGREES_ABROAD = re.compile(r"\b([12]\d\d)\s*(?:grad|grader|graden|gradi|grados|degrés|stopni|astetta)\b", re.I)
 # A fan's heat in other tongues
@@ -134,7 +135,7 @@ _HEAT_FIRST = re.compile(r"\W*(\d{3})\s*(?:°|º)?\s*([CF])\b\s*(?:\(?(fan)\)?)?
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 TIMED = re.compile(
     r"(?:^|[.;!?\n]|\s(?:[-–—•·|/]|//)\s|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish|loaf))?\s*,\s*|(?:\d\s*[x×]\s*)?\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pans?|tins?|dish|springform),\s*|(?:(?:\d|one|two|three|four)\s+)?\d{1,2}\s*-?\s*(?:cm|inch|in|\"|″)\s+(?:round\s+)?(?:layers?|tins?|pans?)\s+(?=\d{3}\s+\d{2}))?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
-    r"(?:/\s*(?:fan\s*\d{3}|\d{3}\s*(?:°|º)?\s*C?\s*fan)\s*)?(?:\(\s*(?:not?\s+fan|fan\s*:?\s*\d{3}\s*(?:°\s*)?C?|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|\.{3}|…|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s)|(?=\s\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s*min))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
+    r"(?:/\s*(?:fan\s*\d{3}|\d{3}\s*(?:°|º)?\s*C?\s*fan)\s*)?(?:\(\s*(?:not?\s+fan|fan\s*:?\s*\d{3}\s*(?:°\s*)?C?|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|\.{3}|…|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s)|(?=\s\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s*min)|(?=\s\d\s*(?:h\b|hr|hour)))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
     r"(?:about |around |approx\.? )?(?:\d\s*h|an?\s+(?:hr|hour)\b|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m|\d{2}\s*(?:-|–)\s*\d{2}\s*(?:[.,;\n]|$))",
     re.I,
 )
@@ -150,7 +151,7 @@ _MINUTES_AT = re.compile(
 )
 # "brownie tin, 180 for 25ish", "pour over the custard, 160 for 30 mins"
 FOR_SO_LONG = re.compile(
-    r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?(?:,\s*(?=\d{2}\s*[-–]\s*\d{2}\s*min)|for\s+|(?=\d{2}(?:\s*[-–]\s*\d{2})?\s*min))(?:about\s+)?(?:an?\s+hour|\d[\d½¼¾.]*\s*(?:hours?|hrs?)|\d{2}\s*(?:-?ish\b|(?:(?:-|–|to)\s*\d{2}\s*)?min)|\d{2}\s*(?:-|–)\s*\d{2}\W*(?=$|\n))",
+    r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2}|4[0-7][05])\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?(?:,\s*(?=\d{2}\s*[-–]\s*\d{2}\s*min)|for\s+|(?=\d{2}(?:\s*[-–]\s*\d{2})?\s*min))(?:about\s+)?(?:an?\s+hour|\d[\d½¼¾.]*\s*(?:hours?|hrs?)|\d{2}\s*(?:-?ish\b|(?:(?:-|–|to)\s*\d{2}\s*)?min)|\d{2}\s*(?:-|–)\s*\d{2}\W*(?=$|\n)|\d{2}\s*,?\s*then\b)",
     re.I,
 )
 # "12 muffin cups, 200 degrees 18 min"

@@ -136,7 +136,7 @@ def under_a_unit(rows: list[str]) -> list[str]:
     """Return the rows of a table whose numbers stand bare under a unit by itself with that unit behind each: "plain flour      225", under "g"."""
     head = next((n for n, row in enumerate(rows) if _UNIT_OVER.fullmatch(row)), None)
     if head is None:
-        return rows
+        return _under_named_units(rows)
     found = [_BARE_BEHIND.match(row) if n > head else None for n, row in enumerate(rows)]
     if sum(one is not None for one in found) < LEAST_MARKED:
         return rows
@@ -145,6 +145,20 @@ def under_a_unit(rows: list[str]) -> list[str]:
     return [*told[:head], "---", *told[head + 1 :]]
 
 
+def _under_named_units(rows: list[str]) -> list[str]:
+    """Return rows whose numbers stand bare under a part's name and a unit beside it ("Sauce              g") with that unit behind each."""
+    unit, told, count = "", list(rows), 0
+    for n, row in enumerate(rows):
+        if named := _UNIT_BESIDE.fullmatch(row):
+            unit, told[n] = named["unit"].lower(), named["name"].rstrip(" :") + ":"
+        elif not row.strip():
+            unit = unit if n + 1 < len(rows) and _BARE_BEHIND.match(rows[n + 1]) else ""
+        elif unit and (one := _BARE_BEHIND.match(row)):
+            told[n], count = f"{one['name']}   {one['number']} {unit}", count + 1
+    return told if count >= LEAST_MARKED else rows
+
+
+_UNIT_BESIDE = re.compile(r"\s*(?P<name>[^\W\d_][^\d|:]{2,30}?):?\s{3,}(?P<unit>g|gr|gms?|grams?|ml|oz)\s*", re.I)
 # "Pastry: 250 g puff", "Apples: 7"
 _LABELLED = re.compile(r"^\s*[-•*]?\s*(?P<label>[^\W\d_][^\W\d_ ]{2,16}(?: [a-z]+)?)\s*:\s+(?P<told>\S.*)$")
 # Labels of foods that a part may be called by too.

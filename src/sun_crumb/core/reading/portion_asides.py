@@ -179,7 +179,8 @@ _SUCH_MANY = re.compile(
 # "Brownies - tray of 24"
 _TRAY_OF = re.compile(r"\s*[-–—,:(]+\s*(?:an?\s+)?(?:tray|tin|batch|box|pan|slab)\s+of\s+(\d{1,3})\)?\s*$", re.I)
 _COUNTED_LAST = re.compile(
-    r"([^\d:]{4,60}?)\s+(\d{1,3}\s+(?:pcs?|sq|pieces|slices|portions|servings|squares|people|bars|port|st)\.?)", re.I
+    r"([^\d:]{4,60}?)\s+(\d{1,3}\s+(?:pcs?|sq|pieces|slices|portions|servings|squares|people|bars|port|st|rounds|biscuits|cookies|buns|scones|muffins|cupcakes|balls)\.?)",
+    re.I,
 )
 
 

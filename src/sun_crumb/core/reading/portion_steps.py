@@ -187,7 +187,7 @@ _SO_HEAVY = re.compile(
     r"^\W*(\d{1,3}\s+(?:pieces|balls|buns|portions|rolls|rounds))\s+(?:at|of|@|x|à)\s+(?:about\s+)?\d{2,3}\s*g\b(?:\s+each)?",
     re.I,
 )
-_BARE_LAST = re.compile(r"\s*([4-9]|[1-4]\d)\s*[.!]?\s*")
+_BARE_LAST = re.compile(r"\s*\(?\s*([4-9]|[1-4]\d)\s*[.!]?\s*\)?\s*")
 # "Score into diamonds (about 24)"
 _IN_PIECES = re.compile(
     r"\b(?P<in>in|into)\s+(?P<pieces>(?:(?:small|little|big|large|even|neat)\s+)?(?:squares|diamonds|fingers|slices|pieces|wedges|bars|triangles|rectangles|cubes))\s*[(,–—-]\s*(?:about|approx\.?|around|roughly|you(?:['’]ll| should)? get(?: about)?)?\s*(?P<many>\d{1,2})(?:[ -]?ish)?\b\)?",

@@ -117,11 +117,18 @@ def _dashed(text: str) -> list[str]:
     if part is None:
         return []
     if len(parts := foods_apart(text[part.end() :])) > 1:
-        return [f"{part[1]}:", *parts]
+        return [f"{part[1]}:", *_with_method_apart(parts)]
     named = part[1].lower()
     is_part = named in word_list("component") - word_list("verb") | PLACES or named.split()[-1] == "layer"
     # "base - half a pack (125 g) of ginger nuts & 50 g butter"
     return [f"{part[1]}:", text[part.end() :]] if is_part and begins_food(text[part.end() :]) else []
+
+
+def _with_method_apart(foods: list[str]) -> list[str]:
+    """Return the foods of a part, and how behind the last of them where that is told: "pinch salt. Mix, press in"."""
+    last, *method = METHOD_BEHIND.split(foods[-1], maxsplit=1)
+    is_told = bool(method) and first_word(method[0]) in word_list("verb")
+    return [*foods[:-1], last, *method] if is_told else foods
 
 
 def _split_before_the_method(text: str) -> list[str]:
@@ -165,7 +172,7 @@ def _after_its_part(text: str) -> list[str]:
     foods = foods_apart(text[part.end() :])
     undivided = _NEXT_AMOUNT.split(foods[0]) if len(foods) == 1 else []
     is_list = len(undivided) >= LEAST_FOODS and all(map(begins_food, undivided))
-    return [f"{part[1]}:", *(undivided if is_list else foods)]
+    return [f"{part[1]}:", *_with_method_apart(undivided if is_list else foods)]
 
 
 # "pastry 250g flour 125g butter 1 egg": nothing but the next amount divides them

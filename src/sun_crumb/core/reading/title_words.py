@@ -38,6 +38,7 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     title = _HOW_ONE_MAKES.sub(r"\1", _LIST_OF.sub("", _TALK_BEHIND.sub("", title)))
     if of_one := _OF_MY_ONE.match(title):
         title = of_one[1].upper() + title[of_one.end() :]  # "My mum's apple crumble"
+    title = _HEAT_BEHIND.sub("", title)
     title = _ASKED_FOR_ONE.sub(r"\1", _ASKED_WITHOUT.sub(r"\1", title))
     if (answer := _AFTER_A_QUESTION.match(title)) and (
         answer[2].isupper() or (holds_a_dessert(answer[2]) and not holds_a_dessert(answer[1]))
@@ -67,6 +68,8 @@ def _unquoted(title: str) -> str:
     return title
 
 
+# "Lemon squares. 350 oven."
+_HEAT_BEHIND = re.compile(r"[.,]\s+\d{3}\s*(?:°|degrees)?\s*[CF]?\s*oven\W*$", re.I)
 # "you asked for the flapjack recipe"
 ASKED_ABOUT = re.compile(
     r"\b(?:asked|wanted) (?:me )?(?:about|for)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s*$)",
