@@ -116,13 +116,20 @@ def _for_a_tin(text: str) -> str:
     return "portions" if statements(f"makes {text}") or bare_count(_FOR_A_TIN.sub("", text)) else "junk_word"
 
 
+_NEXT_DEED = re.compile(r",\s*([^\W\d_]+)\s+[^\W\d_]")
+
+
 def _overruled(found: Set[str], text: str, words: Sequence[str], known: Known) -> set[str]:
     """Return the marks that a line's other ones, or its food, say are none."""
     over: set[str] = set()
     if (
         "imperative" in found
         and len(words) > LEAST_OF_A_DEED + 1
-        and re.search(r"\b(?:the|till|until|then|together)\b", text)
+        and (
+            re.search(r"\b(?:the|till|until|then|together)\b", text)
+            # "Mix, press in 9x13": one deed and another
+            or (not known.has_amount and any(fold(w) in word_list("verb") for w in _NEXT_DEED.findall(text)))
+        )
     ):
         over.add("plain_food")  # "Warm the milk and malt"
     if "imperative" in found and not known.has_amount and all(fold(word) in word_list("verb") for word in words):
