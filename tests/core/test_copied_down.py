@@ -203,6 +203,35 @@ class PartsInOneLine(unittest.TestCase):
         told = read(f"Cakes\n4 oz choclate\n4 cups puffed rice{METHOD}")
         self.assertEqual(told.lines[0].status, "ask")
 
+    def test_each_part_by_a_word_of_its_own(self) -> None:
+        told = weighed(
+            f"Buns\n\nFor the buns: 300ml milk; 50g butter; 500g flour\nFor the cross: 75g plain flour, plus extra for dusting\nFor the glaze: 3 tbsp apricot jam{METHOD}"
+        )
+        self.assertEqual(told["cross/plain_flour"], 75.0)
+        pie = weighed(
+            f"Banoffee pie\n\nFor 8-10:\n\nbase 250g digestives / 120g butter\ntoffee 100g butter / 100g dark brown sugar / 397g can condensed milk{METHOD}"
+        )
+        self.assertEqual((pie["toffee/butter"], pie["toffee/condensed_milk"]), (100.0, 397.0))
+
+    def test_what_it_all_comes_to(self) -> None:
+        told = read(
+            "From the back of an envelope:\n\nflour 6oz (SR)\nsugar 4 oz\nmarg 4 oz\neggs 2\n180 / 20 mins\n= Choc sponge for 8"
+        )
+        self.assertEqual((told.title, told.portions and told.portions.count), ("Choc sponge for 8", 8))
+        self.assertNotIn("sponge_cake", {line.ingredient for line in told.lines})
+
+    def test_jars_are_no_portions(self) -> None:
+        told = read(
+            "Lemon curd\n\n4 lemons, zest and juice\n200 g sugar\n100 g butter\n3 eggs\n\nStir till thick. Fills 2 x 250ml jars."
+        )
+        self.assertIsNone(told.portions and told.portions.count)
+
+    def test_egg_and_yolk_in_other_tongues(self) -> None:
+        for line in ("1 uovo e 1 tuorlo", "1 Ei und 1 Eigelb", "1 œuf et 1 jaune", "1 huevo y 1 yema"):
+            with self.subTest(line):
+                told = listed("300 g flour", line)
+                self.assertEqual((told["egg"], told["egg_yolk"]), (50.0, 17.0))
+
     def test_meringues_dry_in_a_cool_oven(self) -> None:
         oven = read_oven("110°C 1 hr 30. Leave in oven overnight.")
         self.assertEqual(oven and oven.temperature_c, 110.0)

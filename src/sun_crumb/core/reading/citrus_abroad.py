@@ -12,7 +12,7 @@ _FRUITS = {
 }
 _PARTS = {
     "juice": "saft|jus|succo|zumo|jugo|suco|sumo|sap|sok",
-    "zest": "abrieb|schale|piel|pelle|peladura|zestes?(?!\\s+of)|scorza|scorzetta|buccia|ralladura|c[aá]scara|raspas?|skal|rasp|skórka",
+    "zest": "abrieb|schale|piel|pelle|peladura|zestes?(?!\\s+of)|scorza|scorzetta|buccia|ralladura|c[aá]scara|casca|raspas?|skal|rasp|skórka",
 }
 _COUNTS = {
     "half": "(?:eine[rs]?\\s+)?halbe[nr]?|demi[e]?|mezz[oa]|medi[oa]|halv|halve",

@@ -85,6 +85,8 @@ _ONLY_A_PART = re.compile(
     r"\b(\d|½)\s+((?:large\s+)?(?:oranges?|lemons?|limes?))\s*[–—-]\s*(zest|juice|rind)(?:\s+only)?\b(?!\s*(?:and|&|\+|/|,\s*(?:juice|zest)|of\b))",
     re.I,
 )
+# "= Choc sponge for 8", below a list
+_COMES_TO = re.compile(r"^=\s*(?=[A-Z][^\d=:]{3,40}\s(?:for|makes|serves)\s+\d{1,2}\s*$)")
 # "sultanas, 3oz ish"
 _ISH = re.compile(r"(\d\s?(?:g|kg|oz|ml|lbs?|cups?|tbsp|tsp))[ -]?ish\b", re.I)
 # "ostie q.b."
@@ -155,6 +157,7 @@ def _row(row: str) -> str:
     row = _FINE_FLOUR.sub("plain flour", row) if "00" in row else row
     row = _HELD_BACK.sub(", divided", row) if _HELD.search(row) else row
     row = _ONLY_A_PART.sub(r"\3 of \1 \2", row)
+    row = _COMES_TO.sub("Result: ", row) if row.startswith("=") else row
     row = _ISH.sub(r"\1", row) if "ish" in row else row
     row = _ALSO.sub("; ", row) if ";" in row else row
     row = _OF_ITS_SYRUP.sub(r"\1 stem ginger syrup", row) if "syrup" in row else row

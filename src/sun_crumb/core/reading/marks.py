@@ -101,7 +101,11 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
 
 def _is_of_portions(text: str) -> bool:
     """Return whether a line tells its portions and nothing of a food: "Cake for 10", "SERVES SIX"."""
-    if re.fullmatch(r"\W*for\s+(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve)\W*", text, re.I):
+    if re.fullmatch(
+        r"\W*for\s+(?:(?:about\s+)?\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?|one|two|three|four|five|six|seven|eight|nine|ten|twelve)\W*",
+        text,
+        re.I,
+    ):
         return True
     if re.fullmatch(r"(?:makes|serves|yields?|feeds|servings?|portions?)\W*0+", text, re.I):
         return True  # it makes none: no number of portions, and no food

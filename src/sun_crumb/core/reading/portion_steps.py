@@ -69,7 +69,7 @@ _SO_MANY_ASIDE = re.compile(
 )
 # "Fill 12 cases 3/4 full."
 _FILLED = re.compile(
-    r"(?:\bfills?\s+(?:about\s+)?|,\s+(?=\d{1,2}\s+(?:glasses|pots|ramekins|jars)\s*(?:[,.;]|$)))(\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+(?:\w+\s+){0,3}"
+    r"(?:\bfills?\s+(?!(?:\d{1,2}|two|three|four)\s+(?:[x×]\s*\d+\s*\w+\s+)?(?:\w+\s+)?jars)(?:about\s+)?|,\s+(?=\d{1,2}\s+(?:glasses|pots|ramekins|jars)\s*(?:[,.;]|$)))(\d{1,2}|two|three|four|five|six|eight|ten|twelve)\s+(?:\w+\s+){0,3}"
     r"(?:cases|dishes|glasses|bowls|pots|ramekins|moulds|cups|jars)\b",
     re.I,
 )

@@ -134,7 +134,7 @@ def _with_method_apart(foods: list[str]) -> list[str]:
 def _split_before_the_method(text: str) -> list[str]:
     """Return the foods of a line, and how, where that is told behind the last of them: "50 g semolina, 1 egg. Bring the milk to the boil"."""
     *foods, told = foods_apart(text)
-    last, *method = METHOD_BEHIND.split(told, maxsplit=1) if len(foods) >= LEAST_FOODS else [told]
+    last, *method = METHOD_BEHIND.split(told, maxsplit=1) if len(foods) + 1 >= LEAST_FOODS else [told]
     is_told = bool(method) and first_word(method[0]) in word_list("verb")
     return [*foods, last, *method] if is_told else [*foods, told]
 
@@ -233,7 +233,10 @@ def _headed(prefix: str, rest: str) -> list[str]:
             (prefix[:1].isupper() or re.match(r"(?:for|to make)\s+the\b", prefix))
             and prefix.lower().split()[-1] in word_list("component") - word_list("deed_food")
         )
-        or (re.match(r"for\s+the\s", prefix, re.I) and prefix.lower().split()[-1] in word_list("component"))
+        or (
+            re.match(r"for\s+the\s", prefix, re.I)
+            and (begins_food(rest) or prefix.split()[-1] in word_list("component"))
+        )
         or IN_THE_BOWL.fullmatch(prefix)
         or WHAT_GOES_IN.fullmatch(prefix)
         or re.fullmatch(

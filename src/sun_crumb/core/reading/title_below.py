@@ -137,7 +137,7 @@ def _named_and_counted(piece: Piece) -> list[Piece]:
 
 
 # "3. Result: Lemon drizzle cake, 12 slices"
-_NAMED_LAST = re.compile(r"(?:\d\s*[.)]\s+)?(?:title|recipe|name|dish|result)\s*:\s*(?=[A-Z])", re.I)
+_NAMED_LAST = re.compile(r"(?:\d\s*[.)]\s+)?(?:(?:title|recipe|name|dish|result)\s*:|=(?!=))\s*(?=[A-Z])", re.I)
 
 
 def _name_in(piece: Piece) -> str:
