@@ -142,6 +142,22 @@ class WhatACountIsOf(unittest.TestCase):
         told = read("Spiced nuts\n2 cups pecans\n1/3 cup sugar\n\nToss, bake 30 min at 300F. Makes 3 1/2 cups.")
         self.assertIsNone(told.portions and told.portions.count)
 
+    def test_so_many_in_glasses_slices_or_cases(self) -> None:
+        for said, count in (
+            ("Serves 6 in glasses.", 6),
+            ("Slice: about 24.", 24),
+            ("12 cases.", 12),
+            ("8-10 slices, custard compulsory", 8),
+        ):
+            with self.subTest(said):
+                told = read(f"Slab\n\n200 g flour\n100 g butter\n2 eggs\n\nMix all. Chill well. {said}")
+                self.assertEqual(told.portions and told.portions.count, count)
+        self.assertIsNone(read("Cake\n\n200 g flour\n100 g butter\n\nServes 9 in tins.\n\nMix all.").oven)
+
+    def test_a_part_of_a_tin_is_a_part_of_what_it_holds(self) -> None:
+        self.assertAlmostEqual(listed("3/4 tin condensed milk (395 g)", "100 g rice")["condensed_milk"], 296, delta=3)
+        self.assertAlmostEqual(listed("1/2 tin condensed milk (200 g)", "100 g rice")["condensed_milk"], 200, delta=3)
+
     def test_small_ones_are_the_other_way(self) -> None:
         told = read(
             f"Scones\n(makes 9, or 16 dinky ones)\n\n1 lb self raising flour\n4 oz butter\n2 oz caster sugar{METHOD}"

@@ -26,7 +26,7 @@ NUMBER = re.compile(
 )
 MEASURE_AFTER = re.compile(
     r"^\s*[-–]?\s*(?:(?:x|×|by)\s*\d+(?:\s*(?:cm|inch(?:es)?|in\b|\"))?|°|º|%|(?:g|gr|gms?|grams?|kg|kilos?|mg|lbs?|pounds?|oz|ounces?|ml|cl|dl|l|litres?|liters?|pints?|quarts?|"
-    r"cups?|tbsps?|tsps?|tablespoons?|teaspoons?|cm|mm|inch(?:es)?|in\b|\"|″|”|min(?:ute)?s?|hours?|hrs?|h|secs?|seconds?|days?|weeks?|months?|years?|"
+    r"cups?|tbsps?|tsps?|tablespoons?|teaspoons?|cm|mm|inch(?:es)?|in\b(?!\s+(?:small |little |large |tall |pretty )?(?:glasses|bowls|pots|ramekins|cups|dishes|all|total)\b)|\"|″|”|min(?:ute)?s?|hours?|hrs?|h|secs?|seconds?|days?|weeks?|months?|years?|"
     r"degrees?|deg|c|f|kcal|cal(?:orie)?s?|times?)\b(?!\w))",
     re.I,
 )

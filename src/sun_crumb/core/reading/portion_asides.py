@@ -219,6 +219,6 @@ _FOR_BEHIND = re.compile(
 )
 _TIMES = re.compile(r"(?:\s+[x×]\s*([1-9]\d?)|,\s+(?:about\s+)?([1-9]\d?) of(?: them)?)$", re.I)
 _FOR_SO_MANY = re.compile(
-    r"\b(?:for|für|pour|per|voor|för|til)\s+(?:a\s+(?:crowd|party|group|table)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\((?:[^()\d]*|or\b[^()]*|[^()]*\b(?:min\w*|hours?|hrs?)\b[^()]*)\)\W*)?$",
+    r"\b(?:for|für|pour|per|voor|för|til)\s+(?:a\s+(?:crowd|party|group|table|buffet|gathering|supper|lunch|dinner)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\((?:[^()\d]*|or\b[^()]*|[^()]*\b(?:min\w*|hours?|hrs?)\b[^()]*)\)\W*)?$",
     re.I,
 )

@@ -170,6 +170,8 @@ def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(count, "", 0.85, alone[0].strip(" ."))  # "About thirty."
     if is_late and (bare := _BARE_LAST.fullmatch(sentence)):
         return Stated(read_count(bare[1]), "", 0.7, bare[1])  # "Chill. 16."
+    if is_late and (last := _COUNT_THEN_TALK.fullmatch(sentence) or _SLICED.fullmatch(sentence)):
+        return Stated(read_count(last[1]), "", 0.85, last[1])
     if (scored := _SCORED.search(sentence)) and (said := bare_count(scored[1])):
         return replace(said, trust=SURE)  # "score in 24 diamonds", before it bakes
     if (does := _DOES.fullmatch(sentence.strip())) and (
@@ -187,7 +189,13 @@ _SO_HEAVY = re.compile(
     r"^\W*(\d{1,3}\s+(?:pieces|balls|buns|portions|rolls|rounds))\s+(?:at|of|@|x|à)\s+(?:about\s+)?\d{2,3}\s*g\b(?:\s+each)?",
     re.I,
 )
-_BARE_LAST = re.compile(r"\s*\(?\s*([4-9]|[1-4]\d)\s*[.!]?\s*\)?\s*")
+_BARE_LAST = re.compile(r"\s*\(?\s*([4-9]|[1-4]\d)(?:\s+(?:cases|papers|paper cases|holes))?\s*[.!]?\s*\)?\s*", re.I)
+# "8-10 slices, custard compulsory"
+_COUNT_THEN_TALK = re.compile(
+    r"\s*(\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s+(?:slices|portions|pieces|squares|servings|helpings|wedges|bars))\s*,\s*[^\d]{3,40}"
+)
+# "Slice: about 24."
+_SLICED = re.compile(r"\s*(?:slices?|cuts?|portions?)\s*:\s*(?:about\s+)?(\d{1,2})\s*[.!]?\s*", re.I)
 # "Score into diamonds (about 24)"
 _IN_PIECES = re.compile(
     r"\b(?P<in>in|into)\s+(?P<pieces>(?:(?:small|little|big|large|even|neat)\s+)?(?:squares|diamonds|fingers|slices|pieces|wedges|bars|triangles|rectangles|cubes))\s*[(,–—-]\s*(?:about|approx\.?|around|roughly|you(?:['’]ll| should)? get(?: about)?)?\s*(?P<many>\d{1,2})(?:[ -]?ish)?\b\)?",

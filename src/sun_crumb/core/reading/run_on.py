@@ -210,6 +210,9 @@ def _for_the_end(prefix: str, rest: str) -> list[str]:
         named = re.split(r",?\s+(?:and|&)\s+|,\s*", rest)
         if all(len(one.split()) <= LONGEST_NAME for one in named):
             return named
+    joined = re.split(r"\s*(?:\+|&|\band\b)\s*", rest)
+    if len(joined) > 1 and all(begins_food(one) or AMOUNT_BEHIND.match(one) for one in joined):
+        return joined  # "To serve: raspberries 200 g + 1 tbsp icing sugar"
     if begins_food(rest) or FOOD_THEN_AMOUNT.match(rest) or AMOUNT_BEHIND.match(rest):
         parts = foods_apart(rest)  # "To coat: 400 g desiccated coconut"
         return parts if len(parts) > 1 else _some_measured(rest) or parts

@@ -235,6 +235,7 @@ def _weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight
     """
     if line.sums and line.sums[0].unit in VESSELS and line.also:
         line = replace(line, sums=line.also[:1], also=line.also[1:])
+    line = _part_of_a_tin(line, ingredient)
     share = ingredient.edible_share("" if line.gross == "any" else line.gross) if line.gross else 1.0
     if share < 1.0:
         line = replace(line, sums=_edible(line.sums, share), also=_edible(line.also, share))
@@ -272,6 +273,25 @@ def _weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight
     high = grams * (sum(a.high for a in line.sums) / middle if line.sums else 1.0) * (1 + spread)
     conflict = _conflict(line, ingredient, cup, first, stated) if fluid is None else None
     return Weight(grams, low, high, None if stated is None else stated / share, conflict)
+
+
+def _part_of_a_tin(line: ParsedLine, ingredient: Ingredient) -> ParsedLine:
+    """Return a line that takes a part of a tin with that part of what the tin is said to hold: "3/4 tin condensed milk (395 g)", where whole tins weigh so much."""
+    main = line.sums[0] if line.sums else None
+    tin = ingredient.measure("tin")
+    if main is None or main.unit != "can" or main.middle >= 1 or tin is None:
+        return line
+    also = tuple(
+        replace(a, low=a.low * main.middle, high=a.high * main.middle)
+        if (grams := _mass(a)) is not None and abs(grams / tin.grams - 1) < NEAR_A_TIN
+        else a
+        for a in line.also
+    )
+    return replace(line, also=also)
+
+
+# What is so near the usual tin is the whole tin [share] (judgement).
+NEAR_A_TIN = 0.1
 
 
 def _of_so_many(line: ParsedLine, grams: float, first: float | None) -> float:
