@@ -160,6 +160,8 @@ def nature_of(formula: Formula, component: str) -> Nature:
         score["whipped_cream"] += WHIPPED
     bought = sum(line.grams for line in lines if line.ingredient.key.endswith("_pastry"))
     score["pie_crust"] += A_CASE if bought > ALL_BOUGHT * sum(line.grams for line in lines) else 0.0
+    if not any(line.ingredient.key.endswith("yeast") for line in formula.lines):
+        score["bun_filling"] -= NO_DOUGH  # butter and sugar is rolled into a dough, or is none such
     if shares["ready"] > OF_CRUMBS and not bought:
         # "30 chocolate cookies, 60 g butter": a crust of crumbs, whatever is filled in.
         score["crumb_crust"] += CRUMBS
@@ -198,6 +200,8 @@ OF_CREAM, ALL_OF_CREAM, WHIPPED, LEAST_BESIDE = 0.7, 0.93, 5.0, 0.1
 # What whips has more fat than this [g in 100 g] (common practice).
 FAT_OF_CREAM = 25.0
 MOST_NAMED = 4
+# What speaks against a filling of buns where nothing rises with yeast [score] (judgement).
+NO_DOUGH = 1.5
 # A part that is so much bought biscuits [share of its mass]; how loudly that speaks [score] (judgement).
 OF_CRUMBS, CRUMBS = 0.6, 3.0
 # A part that is bought pastry, or chocolate, and hardly more [share of its mass] is a case; how loudly that speaks [score] (judgement).
