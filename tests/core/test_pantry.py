@@ -37,7 +37,12 @@ ENERGY_EXCEPTIONS = {
     },
     "organic acids stand in the carbohydrate": {"lemon_juice", "lime_juice", "cider_vinegar", "citric_acid", "ketchup"},
     "intense sweeteners: not metabolised": {"stevia_extract", "monk_fruit_extract"},
-    "erythritol: 0 in the EU, 0.2 kcal/g in the US": {"erythritol", "stevia_erythritol", "monk_fruit_erythritol"},
+    "erythritol: 0 in the EU, 0.2 kcal/g in the US": {
+        "erythritol",
+        "powdered_erythritol",
+        "stevia_erythritol",
+        "monk_fruit_erythritol",
+    },
     "inulin at 1.5 kcal/g as packs say": {"inulin"},
     "Atwater factors of the row's own food group": {
         "coconut_flour",

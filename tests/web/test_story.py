@@ -34,7 +34,7 @@ class Story(Screens):
         page.get_by_label("refined sugar").check()
         page.keyboard.press("Escape")
         page.get_by_role("button", name=re.compile("What sweetens it")).click()
-        page.get_by_role("checkbox", name="date paste").check()
+        page.get_by_role("checkbox", name="date paste", exact=True).check()
         page.get_by_label("honey", exact=True).check()
         page.keyboard.press("Escape")
         row = page.get_by_role("row", name=re.compile("^Honey|^honey"))

@@ -33,7 +33,7 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     after, before, lines = problem.quantities_at(grams), problem.before, problem.lines_at(grams)
     added = [r.line.ingredient for r, g in zip(problem.rows, grams, strict=True) if r.addition is not None and g > 0]
     found = list(_in_the_oven(problem, after, verdicts, added)) if family.browns else []
-    erythritol = _held(lines, "erythritol_g")
+    erythritol = _held([x for x in lines if x.ingredient.key != "powdered_erythritol"], "erythritol_g")
     # Cinnamon sugar that is rolled in stays crystals, as the sugar does.
     is_dry = after["water"] < DRY * after["mass"] and not _is_for_icing_sugar(problem, grams)
     if "ground" in family.traits and erythritol > MOST_DISSOLVED * after["water"] and not is_dry:
