@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from functools import cache, lru_cache
 from math import exp
@@ -12,7 +12,7 @@ from typing import Literal
 from sun_crumb.core.balance.families import Family, families
 from sun_crumb.core.balance.makeup import makeup
 from sun_crumb.core.balance.patterns import distances
-from sun_crumb.core.formula.recipe import Formula
+from sun_crumb.core.formula.recipe import Formula, FormulaLine
 from sun_crumb.core.reference import constant, table
 
 Where = Literal["name", "heading", "portion", "method", "texture"]
@@ -158,14 +158,7 @@ def nature_of(formula: Formula, component: str) -> Nature:
                 score[family.key] -= OVEN
     if is_whipped:
         score["whipped_cream"] += WHIPPED
-    bought = sum(line.grams for line in lines if line.ingredient.key.endswith("_pastry"))
-    score["pie_crust"] += A_CASE if bought > ALL_BOUGHT * sum(line.grams for line in lines) else 0.0
-    if not any(line.ingredient.key.endswith("yeast") for line in formula.lines):
-        score["bun_filling"] -= NO_DOUGH  # butter and sugar is rolled into a dough, or is none such
-    if shares["ready"] > OF_CRUMBS and not bought:
-        # "30 chocolate cookies, 60 g butter": a crust of crumbs, whatever is filled in.
-        score["crumb_crust"] += CRUMBS
-    score["ganache"] += A_CASE if shares["chocolate"] > ALL_BOUGHT and len(formula.components) > 1 else 0.0
+    _by_what_is_bought(score, lines, shares, formula)
     if shares["sugar"] + shares["syrup"] > OF_CANDY and CANDY_STAGE.search(formula.method):
         # What is boiled to a stage that a thermometer tells sets by its sugar, whatever it is called.
         for key in score:
@@ -181,6 +174,20 @@ def nature_of(formula: Formula, component: str) -> Nature:
     whole = sum(weights.values())
     ranked = tuple(sorted(((key, weight / whole) for key, weight in weights.items()), key=lambda pair: -pair[1]))
     return Nature(families()[ranked[0][0]], ranked[0][1], ranked[:MOST_NAMED])
+
+
+def _by_what_is_bought(
+    score: dict[str, float], lines: Sequence[FormulaLine], shares: Mapping[str, float], formula: Formula
+) -> None:
+    """Raise what a part of bought pastry, biscuits or chocolate is, and lower what it takes a dough for."""
+    bought = sum(line.grams for line in lines if line.ingredient.key.endswith("_pastry"))
+    score["pie_crust"] += A_CASE if bought > ALL_BOUGHT * sum(line.grams for line in lines) else 0.0
+    if not any(line.ingredient.key.endswith("yeast") for line in formula.lines):
+        score["bun_filling"] -= NO_DOUGH  # butter and sugar is rolled into a dough, or is none such
+    if shares["ready"] > OF_CRUMBS and not bought:
+        # "30 chocolate cookies, 60 g butter": a crust of crumbs, whatever is filled in.
+        score["crumb_crust"] += CRUMBS
+    score["ganache"] += A_CASE if shares["chocolate"] > ALL_BOUGHT and len(formula.components) > 1 else 0.0
 
 
 def _beside_fruit(shares: Mapping[str, float]) -> dict[str, float]:
