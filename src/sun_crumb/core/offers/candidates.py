@@ -211,7 +211,16 @@ def _is_of_fruit(formula: Formula) -> bool:
 def _hides(formula: Formula, family: Family) -> bool:
     """Return whether a food with a taste of its own is no stranger: it is there already, or chocolate or spice covers it in a crumb."""
     is_there = any("own_taste" in line.ingredient.traits for line in formula.lines)
+    if not is_there and _OF_ANOTHER_TASTE.search(formula.title):
+        return False  # with banana a marmalade pudding is none
     return is_there or (_is_dark(formula) and not family.is_among(["frozen", "custard", "no_bake", "ganache"]))
+
+
+# What a dessert is named for, and banana would drown (common practice).
+_OF_ANOTHER_TASTE = re.compile(
+    r"\b(?:lemon|lime|orange|marmalade|grapefruit|cherry|cherries|apple|pear|plum|damson|rhubarb|gooseberry|\w*berr(?:y|ies)|peach|apricot|mango|pineapple|fig|almond|pistachio|coffee|mocha|tea|rose|mint|saffron|treacle)s?\b",
+    re.I,
+)
 
 
 def _asked(ingredient: Ingredient, formula: Formula) -> Addition:
