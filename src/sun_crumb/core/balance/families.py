@@ -54,8 +54,8 @@ class Family:
 
     @property
     def browns(self) -> bool:
-        """Whether heat browns it, in the oven or in a pan."""
-        return self.is_baked or self.is_in_a_pan
+        """Whether heat browns it, in the oven or in a pan, and no dough lies around it."""
+        return (self.is_baked or self.is_in_a_pan) and "inside" not in self.traits
 
     def is_among(self, keys: Collection[str]) -> bool:
         """Return whether a table's *keys* name this family, or one that it is a kind of; ``!key`` leaves one out again."""
@@ -108,6 +108,7 @@ TRAITS = {
     "unheated_starch": "raw starch would stay raw in it",
     "melts": "chocolate is melted into it, not left in pieces",
     "dark_ok": "brown already: nothing shows in it",
+    "inside": "rolled into a dough, which browns around it",
 }
 
 
