@@ -147,6 +147,7 @@ class WhatACountIsOf(unittest.TestCase):
             ("Serves 6 in glasses.", 6),
             ("Slice: about 24.", 24),
             ("12 cases.", 12),
+            ("8–10.", 8),
             ("8-10 slices, custard compulsory", 8),
         ):
             with self.subTest(said):
@@ -218,6 +219,18 @@ class PartsInOneLine(unittest.TestCase):
     def test_a_slip_for_chocolate_is_no_surer_than_chocolate(self) -> None:
         told = read(f"Cakes\n4 oz choclate\n4 cups puffed rice{METHOD}")
         self.assertEqual(told.lines[0].status, "ask")
+
+    def test_no_food_behind_a_zest_is_lost(self) -> None:
+        told = weighed(f"Loaf\nCake: 125 g butter, 2 eggs, zest of 2 lemons, 150 g s-r flour, 4 tbsp milk{METHOD}")
+        self.assertEqual(told["cake/self_raising_flour"], 150.0)
+
+    def test_for_so_many_you_will_need(self) -> None:
+        told = read(f"Traybake\n\nFor 15 squares you'll need:\n\n175g butter\n175g sugar\n3 eggs{METHOD}")
+        self.assertEqual(told.portions and told.portions.count, 15)
+
+    def test_a_flan_case_is_no_slice_of_cake(self) -> None:
+        self.assertEqual(listed("1 bought sponge flan case (25 cm)", "200 g strawberries")["sponge_flan_case"], 200.0)
+        self.assertEqual(listed("20cm sponge base (about 200g)", "4 egg whites")["sponge_cake"], 200.0)
 
     def test_each_part_by_a_word_of_its_own(self) -> None:
         told = weighed(

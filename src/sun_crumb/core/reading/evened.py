@@ -87,6 +87,8 @@ _ONLY_A_PART = re.compile(
 )
 # "= Choc sponge for 8", below a list
 _COMES_TO = re.compile(r"^=\s*(?=[A-Z][^\d=:]{3,40}\s(?:for|makes|serves)\s+\d{1,2}\s*$)")
+# "150 g s-r flour"
+_SELF_RAISING = re.compile(r"\bs-r\.?\s+(?=flour)", re.I)
 # "sultanas, 3oz ish"
 _ISH = re.compile(r"(\d\s?(?:g|kg|oz|ml|lbs?|cups?|tbsp|tsp))[ -]?ish\b", re.I)
 # "ostie q.b."
@@ -158,6 +160,7 @@ def _row(row: str) -> str:
     row = _HELD_BACK.sub(", divided", row) if _HELD.search(row) else row
     row = _ONLY_A_PART.sub(r"\3 of \1 \2", row)
     row = _COMES_TO.sub("Result: ", row) if row.startswith("=") else row
+    row = _SELF_RAISING.sub("self-raising ", row)
     row = _ISH.sub(r"\1", row) if "ish" in row else row
     row = _ALSO.sub("; ", row) if ";" in row else row
     row = _OF_ITS_SYRUP.sub(r"\1 stem ginger syrup", row) if "syrup" in row else row

@@ -170,6 +170,8 @@ def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(count, "", 0.85, alone[0].strip(" ."))  # "About thirty."
     if is_late and (bare := _BARE_LAST.fullmatch(sentence)):
         return Stated(read_count(bare[1]), "", 0.7, bare[1])  # "Chill. 16."
+    if is_late and (into := _INTO_VESSELS.search(sentence)):
+        return Stated(read_count(f"{into[1]} servings"), "", 0.7, into[0])
     if is_late and (last := _COUNT_THEN_TALK.fullmatch(sentence) or _SLICED.fullmatch(sentence)):
         return Stated(read_count(last[1]), "", 0.85, last[1])
     if (scored := _SCORED.search(sentence)) and (said := bare_count(scored[1])):
@@ -189,7 +191,14 @@ _SO_HEAVY = re.compile(
     r"^\W*(\d{1,3}\s+(?:pieces|balls|buns|portions|rolls|rounds))\s+(?:at|of|@|x|à)\s+(?:about\s+)?\d{2,3}\s*g\b(?:\s+each)?",
     re.I,
 )
-_BARE_LAST = re.compile(r"\s*\(?\s*([4-9]|[1-4]\d)(?:\s+(?:cases|papers|paper cases|holes))?\s*[.!]?\s*\)?\s*", re.I)
+_BARE_LAST = re.compile(
+    r"\s*\(?\s*([4-9](?:\s*[-–]\s*\d{1,2})?|[1-4]\d)(?:\s+(?:cases|papers|paper cases|holes))?\s*[.!]?\s*\)?\s*", re.I
+)
+# "set in 4 moulds"
+_INTO_VESSELS = re.compile(
+    r"\b(?:set|chill|pour(?:ed)?|spoon(?:ed)?|put)\s+(?:up\s+)?in(?:to)?\s+(\d{1,2}|two|four|six|eight)\s+(?:\w+\s+)?(?:moulds|glasses|bowls|ramekins|pots|dishes)\b",
+    re.I,
+)
 # "8-10 slices, custard compulsory"
 _COUNT_THEN_TALK = re.compile(
     r"\s*(\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s+(?:slices|portions|pieces|squares|servings|helpings|wedges|bars))\s*,\s*[^\d]{3,40}"

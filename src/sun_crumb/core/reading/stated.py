@@ -168,8 +168,16 @@ def _of_each_whole(texts: list[str]) -> Stated | None:
     )
 
 
+# "For 15 squares you'll need"
+_NEEDED_FOR = re.compile(
+    r"(?<=\w)\s+(?:you|we|brauchst|braucht|benötigt|il (?:vous )?faut|servono|ci vogliono|necesitas|se necesita)\b.*$",
+    re.I,
+)
+
+
 def _of_the_list(heading: str) -> list[Stated]:
     """Return what the heading over the list says of portions: "Ingredients for 12 slices", "Ingredients (makes 12)"."""
+    heading = _NEEDED_FOR.sub("", heading)
     inside = re.search(r"\(([^)]*)\)", heading)
     said = said_in(inside[1]) if inside else None
     return [*told_of(re.sub(r"\([^)]*\)", "", heading)), *([said] if said else [])]
