@@ -64,8 +64,29 @@ def signed_in_line(rows: list[str]) -> list[str]:
 
 def told_in_words(rows: list[str]) -> list[str]:
     """Return lines with a colon in place of the words that lead in a part's foods: "For the crust you will need 180 g flour, 90 g butter"."""
-    return [_WORDS_BETWEEN.sub(r"\1: ", _COMMA_BETWEEN.sub(r"\1: ", _LIST_THEN_PART.sub("", row))) for row in rows]
+    told = [_WORDS_BETWEEN.sub(r"\1: ", _COMMA_BETWEEN.sub(r"\1: ", _LIST_THEN_PART.sub("", row))) for row in rows]
+    told = [_DEED_BETWEEN.sub(lambda found: f"{_PART_OF_DEED[found[1].lower()]}: ", row) for row in told]
+    return [
+        f"{named['name']}:" if (named := _FOR_WHAT.match(row)) and tells_a_food(_MARK.sub("", below)) else row
+        for row, below in zip(told, [*told[1:], ""], strict=True)
+    ]
 
+
+# "Fill - 12 tsp raspberry jam", in a list that dashes lead through
+_PART_OF_DEED = {
+    "fill": "Filling",
+    "dust": "To dust",
+    "coat": "To coat",
+    "finish": "To finish",
+}
+_DEED_BETWEEN = re.compile(
+    rf"^\s*({'|'.join(_PART_OF_DEED)})(?::| +[-–—]+) +(?=[\d½¼¾⅓⅔][\d½¼¾⅓⅔./-]*\s*(?:g|ml|oz|tsp|tbsp|cups?)\b)", re.I
+)
+# "Dough............for one 30 cm galette", over its foods
+_FOR_WHAT = re.compile(
+    r"^\s*(?P<name>[^\W\d_][^\d.:;,()–—-]{2,24}?)\s*(?:\.{2,}|…|:|\s[-–—]+)\s*(?:enough |sufficient )?(?:for|to make|makes) (?:one|an?|1|two|2) [^.;,/&+]{3,40}$",
+    re.I,
+)
 
 # "Ingredients: For the pastry, 350 g plain flour"
 _LIST_THEN_PART = re.compile(r"^\s*ingredients\s*:\s+(?=for the\b)", re.I)

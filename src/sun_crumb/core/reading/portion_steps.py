@@ -30,7 +30,8 @@ _ROLLED = re.compile(
 )
 # "fill, roll up and cut 12 rolls": the pieces themselves are named.
 _CUT_OUT = re.compile(
-    r"\b(?:cut|slice|mark|score|stamp out|cut out)\s+(?:about\s+|around\s+)?(?P<rest>(?:\d{1,2}|ten|twelve|sixteen|twenty)\s+(?!cm|inch|mm|in\b)\w+.{0,20})",
+    r"\b(?:(?:cut|slice|mark|score|stamp out|cut out)\s+(?:about\s+|around\s+)?|(?:shape|form|roll)\s+(?:about\s+)?(?=\w+\s+(?:small\s+|little\s+|even\s+)?(?:buns|rolls|biscuits|cookies|scones|bars|cakes|truffles|doughnuts)\b))"
+    r"(?P<rest>(?:\d{1,2}|ten|twelve|sixteen|twenty)\s+(?!cm|inch|mm|in\b)\w+.{0,20})",
     re.I,
 )
 _DROPPED = re.compile(
@@ -170,7 +171,7 @@ def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(count, "", 0.85, alone[0].strip(" ."))  # "About thirty."
     if is_late and (bare := _BARE_LAST.fullmatch(sentence)):
         return Stated(read_count(bare[1]), "", 0.7, bare[1])  # "Chill. 16."
-    if is_late and (into := _INTO_VESSELS.search(sentence)):
+    if (into := _INTO_VESSELS.search(sentence)) and (is_late or into[0].lower().startswith(("set", "chill"))):
         return Stated(read_count(f"{into[1]} servings"), "", 0.7, into[0])
     if is_late and (last := _COUNT_THEN_TALK.fullmatch(sentence) or _SLICED.fullmatch(sentence)):
         return Stated(read_count(last[1]), "", 0.85, last[1])
