@@ -342,6 +342,28 @@ class NamesAndCounts(unittest.TestCase):
                 oven = read_oven(said)
                 self.assertEqual(oven and oven.temperature_c, 180.0)
 
+    def test_a_deed_before_a_measured_food_is_its_part(self) -> None:
+        """ "Fill - 12 tsp jam" over the method was a step, and the jam lost."""
+        told = read(
+            "Jam buns\n\nFlour - 225 g\nMarg - 75 g\nSugar - 75 g\nFill - 12 tsp raspberry jam\nRub in, mix, shape 12 buns, dent, jam in. 200 C 15 min."
+        )
+        self.assertEqual(
+            [(line.component, line.ingredient) for line in told.lines if line.grams][-1], ("filling", "jam")
+        )
+        self.assertEqual(told.portions and told.portions.count, 12)
+
+    def test_a_part_tells_what_it_is_enough_for(self) -> None:
+        told = read(
+            f"Galette\n\nDough......for one 30 cm galette\n200 g plain flour\n120 g butter\n\nFilling\n500 g plums\n60 g sugar{METHOD}"
+        )
+        self.assertEqual([line.component for line in told.lines if line.grams], ["dough"] * 2 + ["filling"] * 2)
+        self.assertFalse(any(line.status == "unreadable" for line in told.lines))
+
+    def test_vinegar_is_vinegar_whatever_it_is_of(self) -> None:
+        for kind in ("raspberry vinegar", "red wine vinegar", "malt vinegar"):
+            with self.subTest(kind):
+                self.assertEqual(listed(f"1 tsp {kind}").keys(), {"cider_vinegar"})
+
 
 class Families(unittest.TestCase):
     """What a dessert is by its kind: a treacle filling was a marshmallow, a date slice a pancake."""
