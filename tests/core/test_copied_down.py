@@ -8,7 +8,7 @@ from sun_crumb.core.balance.nature import nature_of
 from sun_crumb.core.formula import from_reading
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading.oven_heat import read_oven
-from sun_crumb.core.reference import constant
+from sun_crumb.core.reference import constant, table
 from tests.core.weighing import METHOD, listed, read, weighed
 
 
@@ -364,6 +364,32 @@ class NamesAndCounts(unittest.TestCase):
             with self.subTest(kind):
                 self.assertEqual(listed(f"1 tsp {kind}").keys(), {"cider_vinegar"})
 
+    def test_what_is_left_to_fry_scatter_and_drain(self) -> None:
+        self.assertAlmostEqual(listed("sugar 60 g + extra 50 g to roll")["white_sugar"], 110)
+        self.assertAlmostEqual(listed("8 oz can crushed pineapple, not drained")["pineapple"], 226.8, delta=1)
+        self.assertEqual(listed("demerara to scatter, 2 tbsp").keys(), {"demerara_sugar"})
+        fried = listed("300 g flour", "200 g milk", "sunflower oil to fry, 1 litre")
+        self.assertAlmostEqual(fried["neutral_oil"], constant("taken_up_frying") * 500, delta=1)
+
+    def test_how_the_pot_measures_is_no_part(self) -> None:
+        told = read(
+            f"Pot cake\n\n1 pot plain yoghurt (125 g)\nuse the pot to measure:\n2 pots caster sugar\n3 pots plain flour\n3 eggs{METHOD}"
+        )
+        self.assertEqual({line.component for line in told.lines}, {""})
+
+    def test_counts_in_few_words(self) -> None:
+        for last, many in (
+            ("Pour in tin, break when cold. About 40 bits.", 40),
+            ("Bake 1 hr. Slice thick - 10.", 10),
+            ("Freeze 1 hr. 4 scoops each for 2 greedy people", 2),
+            ("Boil, set in 4 moulds. Melt the rest. Serve with cream.", 4),
+        ):
+            with self.subTest(last):
+                told = read(f"Dessert\n\n200 g flour\n100 g sugar\n100 g butter\n\n{last}").portions
+                self.assertEqual(told and told.count, many)
+        told = read(f"Clafoutis\nFor 6 · 15 min prep · 40 min oven\n\n500 g cherries\n100 g sugar\n4 eggs{METHOD}")
+        self.assertEqual(told.portions and told.portions.count, 6)
+
 
 class Families(unittest.TestCase):
     """What a dessert is by its kind: a treacle filling was a marshmallow, a date slice a pancake."""
@@ -381,6 +407,30 @@ class Families(unittest.TestCase):
         )
         formula, _ = from_reading(told, shipped_pantry())
         self.assertEqual(nature_of(formula, "").family.key, "bar")
+
+    def test_no_name_speaks_for_two_signs(self) -> None:
+        """Rock buns were listed as soft cookies and, before that, as any: the first row won."""
+        seen: dict[tuple[str, str], str] = {}
+        for row in table("family_signs"):
+            for words in row["words"].split(";"):
+                with self.subTest(words, where=row["where"]):
+                    self.assertNotIn((row["where"], words), seen)
+                seen[row["where"], words] = row["sign"]
+
+    def test_rock_buns_are_soft_and_what_goes_into_oil_is_fried(self) -> None:
+        for text, kind in (
+            (
+                "Rock buns\n\n8 oz flour\n3 oz marg\n3 oz sugar\n3 oz currants\n1 tsp b.p.\n1 egg\n2 tbsp milk\n\nRub fat in, add all, rough heaps on tray. Gas 6, 15 mins. Doz.",
+                "cookie",
+            ),
+            (
+                "Ricotta doughnut balls\n\n250 g ricotta\n2 eggs\n60 g sugar + extra 50 g to roll\n150 g flour\n8 g baking powder\nsunflower oil to fry, 1 litre\n\nMix. Teaspoonfuls into 170 °C oil 3-4 min. Roll in sugar.",
+                "fried_dough",
+            ),
+        ):
+            with self.subTest(kind):
+                formula, _ = from_reading(read(text), shipped_pantry())
+                self.assertEqual(nature_of(formula, "").family.key, kind)
 
 
 if __name__ == "__main__":

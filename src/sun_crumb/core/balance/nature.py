@@ -295,7 +295,7 @@ _NO_BAKE = re.compile(r"\b(?:no[- ]?bake|unbaked)\b", re.I)
 _SETS_COLD = re.compile(r"\b(?:chill|fridge|refrigerat|freez|leave to set)", re.I)
 # How loudly a title that says so speaks for what is mixed and set [score] (judgement).
 UNBAKED = 2.0
-_FRIES = re.compile(r"\bfr(?:y|ies|ied|ying)\b(?!\s+pan)|\bhot (?:oil|fat)\b|\bdeep[- ]", re.I)
+_FRIES = re.compile(r"\bfr(?:y|ies|ied|ying)\b(?!\s+pan)|\bhot (?:oil|fat)\b|\bdeep[- ]|\d\s*°?\s*[CF]\s+oil\b", re.I)
 _FREEZES = re.compile(
     r"\bfr(?:eez|oze)|\bchurn|\bice[- ]cream\b|\bsorbet|\bgranita|\bkulfi|\bgelato|\bloll(?:y|ies)\b|\bpopsicle|\bsemifreddo|\bmachine\b",
     re.I,

@@ -95,6 +95,8 @@ _IN_ORDER = re.compile(
 )
 # "6 possets"
 _SO_MANY_OF_IT = re.compile(r"^\d{1,2}\s+(?=[^\W\d_]+s$)")
+# "use the pot to measure"
+_HOW_TO_MEASURE = re.compile(r"\bto measure\b|\bmeasure (?:with|by|in|it|the rest|everything)\b", re.I)
 _ARTICLE = re.compile(r"^(?:the|our|my|your)\s+(?=\w)")
 
 
@@ -102,6 +104,8 @@ def component_of(text: str) -> str | None:
     """Return the component that a heading names, in small letters; empty for the base, None where it names none."""
     if re.match(r"\W*(?:serves|makes|yields?|feeds)\b", text, re.I) and statements(text):
         return None  # "SERVES SIX"
+    if _HOW_TO_MEASURE.search(text):
+        return None
     bare = HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
     bare = _MARKS_AROUND.sub("", re.sub(r"\([^)]*\)|\s[x×]\s*\d$", "", bare))
     bare = _I_USE.sub("", bare)

@@ -138,7 +138,9 @@ _OR_MORE = re.compile(
 _BAKERS_DOZEN = re.compile(r"\b(?:a\s+)?baker[’']?s['’]?\s+dozen\b", re.I)
 # "Six of us finish it.", "Twelve people, fifteen with ice cream."
 _EATERS = r"(\d{1,2}|two|three|four|five|six|seven|eight|ten|twelve)"
-_SO_MANY_OF_US = re.compile(rf"\b{_EATERS} of us\b|(?:^|(?<=[.;]\s)){_EATERS} people\b", re.I)
+_SO_MANY_OF_US = re.compile(
+    rf"\b{_EATERS} (?:of us|(?:greedy|hungry|polite) people)\b|(?:^|(?<=[.;]\s)){_EATERS} people\b", re.I
+)
 _CUT_BY = re.compile(
     r"\b(?:cuts?\s+(?:(?:it|them|mine|this|in|into)\s+){1,2}|(?:score|mark)\s+(?:(?:it|in|into)\s+){0,2})(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b",
     re.I,

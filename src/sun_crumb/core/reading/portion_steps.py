@@ -205,7 +205,10 @@ _COUNT_THEN_TALK = re.compile(
     r"\s*(\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s+(?:slices|portions|pieces|squares|servings|helpings|wedges|bars))\s*,\s*[^\d]{3,40}"
 )
 # "Slice: about 24."
-_SLICED = re.compile(r"\s*(?:slices?|cuts?|portions?)\s*:\s*(?:about\s+)?(\d{1,2})\s*[.!]?\s*", re.I)
+_SLICED = re.compile(
+    r"\s*(?:slices?|cuts?|portions?)(?:\s+(?:thick|thin|thickly|thinly|when cold))?(?:\s*:|\s+[–—-])\s*(?:about\s+)?(\d{1,2})\s*[.!]?\s*",
+    re.I,
+)
 # "Score into diamonds (about 24)"
 _IN_PIECES = re.compile(
     r"\b(?P<in>in|into)\s+(?P<pieces>(?:(?:small|little|big|large|even|neat)\s+)?(?:squares|diamonds|fingers|slices|pieces|wedges|bars|triangles|rectangles|cubes))\s*[(,–—-]\s*(?:about|approx\.?|around|roughly|you(?:['’]ll| should)? get(?: about)?)?\s*(?P<many>\d{1,2})(?:[ -]?ish)?\b\)?",
@@ -217,7 +220,9 @@ _DOES = re.compile(
     re.I,
 )
 _SCORED = re.compile(r"\b(?:score|mark)\w*\b[^.;\d]{0,24}\b(?:in|into)\s+(\d{1,3}\s+[^\W\d_]+)", re.I)
-_ABOUT_ALONE = re.compile(r"(?:about|around|roughly|approx\.?|abt\.?)\s+(\d{1,3}|[a-z]+(?:-[a-z]+)?)\W*", re.I)
+_ABOUT_ALONE = re.compile(
+    r"(?:about|around|roughly|approx\.?|abt\.?)\s+(\d{1,3}|[a-z]+(?:-[a-z]+)?)(?:\s+(?:bits|shards|ones))?\W*", re.I
+)
 
 
 def of_step(sentence: str, *, is_late: bool) -> Stated | None:
@@ -233,7 +238,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         if (
             _THEY_MAKE.search(sentence)
             or re.match(
-                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|pour\b|für\b|per\b|para\b|serv|dos[ei]|salen|genug|good for|amount|feed|fed\b|enough|makes|cuts\b|yield|ergibt|ergeben|rinde|rende|sufficient|gives|does|will do|portion|\w+ of us|\w+ people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
+                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|pour\b|für\b|per\b|para\b|serv|dos[ei]|salen|genug|good for|amount|feed|fed\b|enough|makes|cuts\b|yield|ergibt|ergeben|rinde|rende|sufficient|gives|does|will do|portion|\w+ of us|\w+ (?:(?:greedy|hungry|polite) )?people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
                 cue,
             )
         ) and (stated.count and stated.count.kind != "whole"):
@@ -279,7 +284,12 @@ def _beside_the_heat(sentence: str) -> Stated | None:
         return None
     if any(len(part.split()) > MOST_OF_A_FACT for part in parts):
         return None
-    said = [told for part in parts if (told := bare_count(_CASES.sub("pieces", part))) and told.count]
+    said = [
+        told
+        for part in parts
+        if (told := bare_count(_CASES.sub("pieces", part)) or (said_in(part) if _FOR_ALONE.fullmatch(part) else None))
+        and told.count
+    ]
     if not said and (alone := _ABOUT_LAST.fullmatch(parts[-1])) and (count := read_count(alone[1])):
         return Stated(count, "", 0.85, parts[-1])  # "375 °F, 15 min, about 40"
     found = next(

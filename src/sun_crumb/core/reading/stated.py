@@ -64,7 +64,7 @@ def told_of(text: str) -> list[Stated]:
     ]
     if not bare and (counted := SO_MANY_OF_IT.fullmatch(text)) and counted[2].lower() in _UNITS_THAT_ARE_PIECES:
         bare = [Stated(Count(int(counted[1]), int(counted[1]), "piece", "piece", 0), "", 0.9, text)]
-    if not bare and re.match(r"for\b", text, re.I) and (said := said_in(text)):
+    if not bare and re.match(r"for\b", text, re.I) and (said := said_in(text) or said_in(parts[0].strip())):
         bare = [said]
     return [*statements(text), *bare]
 
