@@ -94,6 +94,29 @@ class AsABaker(unittest.TestCase):
         advice = " ".join(plan(brownies, path="fruit", cut=0.5).advice)
         self.assertFalse("look " in advice and "allow " in advice, advice)
 
+    def test_a_pale_cake_stays_pale(self) -> None:
+        """A tenth of a seed cake was dates: brown through. With brown sugar in it nothing shows."""
+        for sugar, least, most in (("sugar", 0.02, 0.07), ("dark brown sugar", 0.08, 0.15)):
+            with self.subTest(sugar):
+                text = f"Seed cake\n12 slices\n\n175 g butter\n175 g {sugar}\n3 eggs\n225 g self-raising flour\n50 g ground almonds\n1 tsp caraway seeds\n30 ml milk\n\nCream, fold, bake at 170 C for 60 min."
+                made = plan(text, path="fruit", cut=0.5)
+                dates = sum(x.after_g for x in made.lines if x.ingredient == "date_paste") / sum(
+                    x.after_g for x in made.lines
+                )
+                self.assertLess(dates, most)
+                self.assertGreater(dates, least)
+
+    def test_what_stays_undissolved_is_ground_and_told(self) -> None:
+        """Financiers of icing sugar took 130 g of erythritol into 150 g of water, and nothing was said."""
+        made = plan(
+            "Financiers\nMakes 12\n\n120 g butter\n200 g icing sugar\n80 g ground almonds\n60 g plain flour\n4 egg whites\n\nMelt, mix, bake at 190 C for 15 min.",
+            path="zero",
+            cut=0.85,
+        )
+        new = sum(x.after_g for x in made.lines if not x.before_g and "erythritol" in x.ingredient)
+        self.assertGreater(new, 60)
+        self.assertIn("Grind the erythritol", " ".join(made.advice))
+
 
 if __name__ == "__main__":
     unittest.main()

@@ -213,7 +213,7 @@ def _floors(original: Formula, goals: Goals, plan: Plan) -> Iterator[str]:
     for balance in plan.balance:
         before, after = _lines(original, balance.component), _lines(plan.after, balance.component)
         yield from _crystal_kept(balance.family, before, after, goals, plan)
-        yield from _dissolved(balance.family, before, after)
+        yield from _dissolved(balance.family, before, after, " ".join(plan.advice))
         if plan.status != "balanced":
             continue
         for verdict in balance.verdicts:
@@ -237,14 +237,24 @@ def _crystal_kept(
         yield f"{100 * new / old:.0f} % of the crystal sugar in a {key}, {100 * family.crystal_floor:.0f} at least"
 
 
-def _dissolved(key: str, before: list[FormulaLine], after: list[FormulaLine]) -> Iterator[str]:
+def _dissolved(key: str, before: list[FormulaLine], after: list[FormulaLine], advice: str) -> Iterator[str]:
+    """Erythritol dissolves, or is ground where sugar is too and the baker is told so; a dry coat stays crystals."""
+
     def held(lines: list[FormulaLine], name: str) -> float:
         return sum(getattr(line.ingredient.per_100g, name) * line.grams for line in lines) / 100
 
     erythritol, water = held(after, "erythritol_g"), held(after, "water_g")
     most = max(1.02 * 0.55 * water + 1, 5 + held(before, "erythritol_g"))
-    if "ground" not in families()[key].traits and erythritol > most:
+    if erythritol <= most:
+        return
+    sugars = [x for x in before if x.ingredient.has_role("sugar")]
+    is_icing = 2 * sum(x.grams for x in sugars if "icing" in x.ingredient.name) > sum(x.grams for x in sugars)
+    if not is_icing and "ground" not in families()[key].traits:
         yield f"{erythritol:.0f} g of erythritol in {water:.0f} g of water"
+    fine = sum(x.grams for x in after if x.ingredient.key == "powdered_erythritol")
+    is_coat = water < 0.03 * sum(x.grams for x in after) and not is_icing
+    if erythritol - fine > most and not is_coat and "rind the erythritol" not in advice:
+        yield f"{erythritol:.0f} g of erythritol in {water:.0f} g of water, and nobody is told to grind it"
 
 
 def _crystal(lines: list[FormulaLine], kind: str, stand_ins: tuple[str, ...]) -> float:

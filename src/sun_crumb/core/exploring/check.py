@@ -15,7 +15,7 @@ from sun_crumb.core.formula.told import told_amount
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard
-from sun_crumb.core.solving.rules import MOST_DISSOLVED
+from sun_crumb.core.solving.rules import MOST_DISSOLVED, is_ground
 from sun_crumb.core.sugars.sittings import sitting_share
 from sun_crumb.core.wish.goals import CAPS
 
@@ -172,9 +172,7 @@ def _warnings(formula: Formula, part: Formula, lines: Sequence[FormulaLine], fam
     ):
         yield f"{raw[0].ingredient.name} stays raw here, and raw flour is not to be eaten: toast or cook it first."
     erythritol = sum(x.ingredient.per_100g.erythritol_g * x.grams for x in lines) / 100
-    icing = sum(x.grams for x in lines if x.ingredient.key == "icing_sugar")
-    is_ground = "ground" in family.traits or 2 * icing > sum(x.grams for x in lines if x.ingredient.has_role("sugar"))
-    if not is_ground and erythritol > MOST_DISSOLVED * held["water"] + 1:
+    if not is_ground(family, lines) and erythritol > MOST_DISSOLVED * held["water"] + 1:
         yield f"{grams_text(erythritol)} of erythritol is more than the water here dissolves: it turns gritty and cool."
     sitting = sum(sitting_share(x.ingredient.per_100g) * x.grams for x in formula.lines) / formula.helpings
     if sitting > 1 and part.component_is_heaviest_of(formula):

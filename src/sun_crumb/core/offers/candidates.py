@@ -115,7 +115,28 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
             continue
         if goals.cupboard is None and "shares" in path.traits and _is_out_of_place(ingredient, family, formula):
             continue
-        yield _addition(ingredient, row, is_wished=is_wished)
+        addition = _addition(ingredient, row, is_wished=is_wished)
+        shows = ingredient.has_role("paste") and not is_wished and _is_pale_crumb(formula, family)
+        yield replace(addition, most_share=PASTE_IN_A_PALE_CRUMB) if shows else addition
+
+
+# So much date paste colours a pale crumb golden and no more [share of its mass] (judgement).
+PASTE_IN_A_PALE_CRUMB = 0.06
+# A flour of whole grain, which is brown itself, holds so much starch and fibre [g in 100 g].
+STARCH_OF_GRAIN_G, FIBRE_OF_WHOLE_GRAIN_G = 40.0, 6.0
+_CRUMB = ("butter_cake", "!steamed_pudding", "oil_cake", "foam_cake", "cookie", "yeast_dough")
+
+
+def _is_pale_crumb(formula: Formula, family: Family) -> bool:
+    """Return whether a crumb is pale by what is in it: nothing brown, no fruit to speak of, no whole grain."""
+    if not family.is_among(_CRUMB) or _is_dark(formula):
+        return False
+    whole = sum(
+        x.grams
+        for x in formula.lines
+        if x.ingredient.per_100g.starch_g > STARCH_OF_GRAIN_G and x.ingredient.per_100g.fibre_g > FIBRE_OF_WHOLE_GRAIN_G
+    )
+    return makeup(formula.lines)["fruit"] < SOME_FRUIT and whole < DARK_SHARE * formula.mass_g
 
 
 def _is_out_of_place(ingredient: Ingredient, family: Family, formula: Formula) -> bool:

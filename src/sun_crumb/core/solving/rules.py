@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from math import inf
 from typing import TYPE_CHECKING
@@ -15,6 +15,8 @@ from sun_crumb.core.reference import constant
 from sun_crumb.core.sugars.sittings import sitting_share
 
 if TYPE_CHECKING:
+    from sun_crumb.core.balance.families import Family
+    from sun_crumb.core.formula import FormulaLine
     from sun_crumb.core.solving.problem import Problem
     from sun_crumb.core.solving.row import Row
 
@@ -92,11 +94,7 @@ def _sitting(problem: Problem) -> Rule:
 def _dissolved(problem: Problem) -> Rule | None:
     """Hold erythritol below what the water dissolves, where it is not ground."""
     new = [row.line.ingredient for row in problem.rows if row.addition is not None]
-    if (
-        "ground" in problem.family.traits
-        or _is_of_icing_sugar(problem)
-        or not any(x.per_100g.erythritol_g > 50 for x in new)
-    ):
+    if is_ground(problem.family, problem.formula.lines) or not any(x.per_100g.erythritol_g > 50 for x in new):
         return None
     held = [row.line.ingredient.per_100g for row in problem.rows]
     water = np.array([MOST_DISSOLVED * c.water_g / 100 for c in held])
@@ -110,11 +108,11 @@ def _dissolved(problem: Problem) -> Rule | None:
     )
 
 
-def _is_of_icing_sugar(problem: Problem) -> bool:
-    """Return whether most of the sugar that is cut is icing sugar, which nobody dissolves either."""
-    own = [row for row in problem.rows if row.addition is None and row.is_cut]
-    icing = sum(row.original_g for row in own if row.line.ingredient.key == "icing_sugar")
-    return icing > sum(row.original_g for row in own) / 2
+def is_ground(family: Family, lines: Sequence[FormulaLine]) -> bool:
+    """Return whether a sweetener goes in ground and need not dissolve: in this kind of dessert, or where most of the sugar of *lines* is icing sugar."""
+    sugars = [line for line in lines if line.ingredient.has_role("sugar") and not line.ingredient.has_role("syrup")]
+    icing = sum(line.grams for line in sugars if line.ingredient.key == "icing_sugar")
+    return "ground" in family.traits or 2 * icing > sum(line.grams for line in sugars)
 
 
 def _least_g(row: Row) -> float:

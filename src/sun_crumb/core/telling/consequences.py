@@ -16,7 +16,7 @@ from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.quantities.nouns import plural
 from sun_crumb.core.reference import constant
 from sun_crumb.core.solving.problem import Problem
-from sun_crumb.core.solving.rules import MOST_DISSOLVED
+from sun_crumb.core.solving.rules import MOST_DISSOLVED, is_ground
 from sun_crumb.core.telling.baking import is_wetter, longer
 from sun_crumb.core.telling.unmet import Unmet
 from sun_crumb.core.wish.goals import Goals
@@ -36,7 +36,7 @@ def consequences(problem: Problem, grams: list[float], verdicts: list[Verdict], 
     erythritol = _held([x for x in lines if x.ingredient.key != "powdered_erythritol"], "erythritol_g")
     # Cinnamon sugar that is rolled in stays crystals, as the sugar does.
     is_dry = after["water"] < DRY * after["mass"] and not _is_for_icing_sugar(problem, grams)
-    if "ground" in family.traits and erythritol > MOST_DISSOLVED * after["water"] and not is_dry:
+    if is_ground(family, formula.lines) and erythritol > MOST_DISSOLVED * after["water"] and not is_dry:
         found.append(
             "Grind the erythritol as fine as icing sugar first: it doesn't dissolve here and would stay gritty."
         )
