@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import itertools
 import unittest
+from dataclasses import replace
 from functools import cache
 
 from bench.conventional import DESSERTS
@@ -139,9 +140,22 @@ class TheFront(unittest.TestCase):
 
     def test_a_point_of_it_is_a_plan_that_can_be_had(self) -> None:
         for point in front(_formula("vanilla cake"), Goals(), shipped_pantry())[::4]:
-            wish = Goals(cut=point.cut, keep_sweet=min(max(point.sweetness, 0.4), 1.2))
+            wish = Goals(cut=point.cut, keep_sweet=point.keep_sweet)
             plan = rework(_formula("vanilla cake"), wish, shipped_pantry())
             self.assertLessEqual(RANK[plan.status], RANK[point.status])
+
+    def test_what_can_be_had_less_sweet_has_no_cross(self) -> None:
+        """A third of the sugar of a pale cake goes, at seven eighths of its sweetness; the picture said that it can't be had."""
+        wish = Goals(path="fruit", cut=0.3)
+        points = front(_formula("vanilla cake"), wish, shipped_pantry())
+        for point in points:
+            plan = rework(
+                _formula("vanilla cake"), replace(wish, cut=point.cut, keep_sweet=point.keep_sweet), shipped_pantry()
+            )
+            with self.subTest(point.cut):
+                self.assertEqual(plan.status, point.status)
+        self.assertIn("unmet", {point.status for point in points})
+        self.assertNotEqual(points[1].status, "unmet")
 
 
 if __name__ == "__main__":

@@ -2797,6 +2797,8 @@ export interface components {
             off_in: string;
             /** Is Front */
             is_front: boolean;
+            /** Keep Sweet */
+            keep_sweet: number;
         };
         /**
          * GivenIn

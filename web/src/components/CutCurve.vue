@@ -25,8 +25,7 @@ const last = ref(-1)
 
 /** A point of the front is a wish: its cut, and as sweet as it then can stay. */
 function choose(point: FrontierPoint): void {
-  const keep = Math.round(Math.min(Math.max(point.sweetness, 0.4), 1.2) * 100) / 100
-  emit('choose', { cut: point.cut, keep_sweet: keep })
+  emit('choose', { cut: point.cut, keep_sweet: point.keep_sweet })
 }
 
 /** Takes the point under the finger while it is drawn along the front. */

@@ -117,6 +117,7 @@ class FrontierPointOut(Out):
     off_by: To4
     off_in: str
     is_front: bool
+    keep_sweet: To4
 
 
 class FrontierOut(Out):

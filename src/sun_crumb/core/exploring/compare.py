@@ -124,7 +124,8 @@ class FrontierPoint:
     """What one cut costs: the cut asked for and reached, sweetness kept, free sugar and energy of a portion, balance.
 
     ``off_by`` is the largest deviation in bands (1 is the edge of balanced), ``off_in`` its metric's name. One that another is as good as in
-    all three of cut, sweetness and balance, and better in one, is not on the front.
+    all three of cut, sweetness and balance, and better in one, is not on the front. ``keep_sweet`` is the sweetness that
+    a wish for it asks to be kept, and ``status`` what that wish comes to.
     """
 
     cut: float
@@ -136,6 +137,7 @@ class FrontierPoint:
     off_by: float
     off_in: str
     is_front: bool = True
+    keep_sweet: float = 1.0
 
 
 def point_of(plan: Plan, goals: Goals) -> FrontierPoint:
@@ -192,7 +194,7 @@ def frontier(
 
 # The cuts of a front, and how sweet each is asked to stay: all that can be had.
 FRONT_CUTS = (0.1, 0.2, 0.3, 0.4, 0.5, 0.55, 0.6, 0.7, 0.75, 0.8, 0.9, 1.0)
-AS_SWEET = 1.0
+AS_SWEET, LEAST_SWEET = 1.0, 0.4
 
 
 def front(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | None = None) -> list[FrontierPoint]:
@@ -208,7 +210,19 @@ def front(formula: Formula, goals: Goals, pantry: Pantry, cup: CupStandard | Non
     NothingToReworkError, OutOfDomainError
         As rework does.
     """
+
+    def taken(point: FrontierPoint) -> FrontierPoint:
+        """Return a point as the wish that it stands for comes out: as sweet as it can stay, not as sweet as before."""
+        keep = round(min(max(point.sweetness, LEAST_SWEET), AS_SWEET), 2)
+        if point.status == "balanced":
+            return replace(point, keep_sweet=keep)
+        wish = replace(goals, cut=point.cut, keep_sweet=keep)
+        again = point_of(rework(formula, wish, pantry, cup), wish)
+        return replace(again if RANK[again.status] < RANK[point.status] else point, keep_sweet=keep)
+
     points = frontier(formula, replace(goals, keep_sweet=AS_SWEET), pantry, cup, FRONT_CUTS)
+    with ThreadPoolExecutor(2) as pool:
+        points = list(pool.map(taken, points))
     return [replace(point, is_front=not any(_is_better(other, point) for other in points)) for point in points]
 
 
