@@ -390,6 +390,21 @@ class NamesAndCounts(unittest.TestCase):
         told = read(f"Clafoutis\nFor 6 · 15 min prep · 40 min oven\n\n500 g cherries\n100 g sugar\n4 eggs{METHOD}")
         self.assertEqual(told.portions and told.portions.count, 6)
 
+    def test_two_of_one_unit_and_two_that_are_boiled(self) -> None:
+        self.assertAlmostEqual(listed("6 tbsp golden syrup + 2 extra to serve")["golden_syrup"], 172.8, delta=1)
+        self.assertEqual(listed("50g sugar boiled w/ 50ml water").keys(), {"white_sugar", "water"})
+        self.assertEqual(listed("275g l.b. sugar").keys(), {"light_brown_sugar"})
+        self.assertAlmostEqual(listed("1 lb sugar")["white_sugar"], 453.6, delta=0.1)
+        self.assertAlmostEqual(listed("75g icing sugar, zest orange")["orange_zest"], 6)
+
+    def test_a_heat_for_so_many_minutes_and_a_cut_in_german(self) -> None:
+        told = read(
+            "Slice\n\n150 g flour\n75 g sugar\n100 g butter\n\nPress into 20x30 tin, 180 for 20. Pour over, 160 for 40. Cool."
+        )
+        self.assertEqual(told.oven and told.oven.temperature_c, 180.0)
+        cut = read("Lebkuchen\n\n500 g Honig\n750 g Mehl\n\nAuf ein Blech. 180 °C 25 Min. In 40 Stücke schneiden.")
+        self.assertEqual(cut.portions and cut.portions.count, 40)
+
 
 class Families(unittest.TestCase):
     """What a dessert is by its kind: a treacle filling was a marshmallow, a date slice a pancake."""

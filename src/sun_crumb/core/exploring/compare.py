@@ -158,7 +158,15 @@ def point_of(plan: Plan, goals: Goals) -> FrontierPoint:
     sweet = before.sucrose_equivalent_g / before.mass_g
     kept = after.sucrose_equivalent_g / after.mass_g / sweet if sweet else 0.0
     return FrontierPoint(
-        goals.wanted_cut, reached, kept, one.free_sugars_who_g, one.energy_kcal, plan.status, worst[0], worst[1]
+        goals.wanted_cut,
+        reached,
+        kept,
+        one.free_sugars_who_g,
+        one.energy_kcal,
+        plan.status,
+        worst[0],
+        worst[1],
+        keep_sweet=goals.wanted_sweetness,
     )
 
 

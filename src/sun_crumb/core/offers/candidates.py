@@ -182,7 +182,7 @@ def suits(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
         return False
     if family.own_floor and family.stand_ins and ingredient.key not in family.stand_ins and not ingredient.is_strong:
         return False  # what does not whip and dry like sugar weakens the foam
-    if any(spoils(ingredient, family, formula) for spoils in (_goes_soft, _parts, _seizes)):
+    if any(spoils(ingredient, family, formula) for spoils in (_goes_soft, _parts, _seizes, _makes_no_caramel)):
         return False
     if ingredient.has_role("syrup") and family.is_among(["frosting", "glaze"]) and makeup(formula.lines)["fat"] < LEAN:
         return False  # royal icing with honey never sets
@@ -211,6 +211,20 @@ def _goes_soft(ingredient: Ingredient, family: Family, formula: Formula) -> bool
         return True  # apple in a panforte, whose sugar is boiled until it sets
     is_crisp = any("crisp" in x.ingredient.traits and x.grams > CRISP_SHARE * formula.mass_g for x in formula.lines)
     return is_crisp and "boiled" not in family.traits and ingredient.per_100g.water_g > WET_G
+
+
+def _makes_no_caramel(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
+    """Return whether the sugar of fruit is boiled to a caramel that this makes none of: erythritol, or dates, under the pears of a tatin."""
+    is_caramel = family.is_among(["fruit"]) and _CARAMEL.search(formula.method) is not None
+    return is_caramel and (ingredient.per_100g.erythritol_g > MOSTLY or ingredient.has_role("paste", "puree"))
+
+
+# "caramel in ovenproof pan", "make a dark caramel", "caramelise the apples"; a sauce poured over is none.
+_CARAMEL = re.compile(
+    r"(?:^|[.;]\s*)caramel (?:in|from)\b|\b(?:make|cook|boil|to|into) (?:an? )?(?:\w+ )?caramel\b(?! sauce)|\bcarameli[sz]e\b",
+    re.I,
+)
+MOSTLY = 40.0
 
 
 def _parts(ingredient: Ingredient, family: Family, formula: Formula) -> bool:

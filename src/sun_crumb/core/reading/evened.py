@@ -163,6 +163,7 @@ def _row(row: str) -> str:
     row = _SELF_RAISING.sub("self-raising ", row)
     row = _ISH.sub(r"\1", row) if "ish" in row else row
     row = _ALSO.sub("; ", row) if ";" in row else row
+    row = row.replace(" . ", "; ") if row.count(" . ") >= LEAST_DOTTED else row
     row = _OF_ITS_SYRUP.sub(r"\1 stem ginger syrup", row) if "syrup" in row else row
     row = _ITS_LIQUID.sub(r"\1 aquafaba", row) if "liquid" in row or "brine" in row else row
     row = (
@@ -197,6 +198,8 @@ def _unspoken(rows: list[str]) -> list[str]:
     return [row[one.end() :] if one and is_said else row for row, one, is_said in zip(rows, found, said, strict=True)]
 
 
+# So many dots with a blank on both sides divide a list.
+LEAST_DOTTED = 3
 # Where such a share of the lines begins with a name, it is who says them (judgement).
 MOST_SPOKEN = 0.7
 

@@ -10,7 +10,7 @@ from sun_crumb.core.reading.line import PAREN
 
 # Where one line goes on to a second food.
 AND_MORE = re.compile(
-    r"\s*,?\s+(?:plus|and|\+|&|(?:(?:then |well )?(?:mixed|blended|beaten|whisked|whipped|sweetened|slaked|stirred|combined|dissolved|made up|soured|bloomed|softened|soaked|sprinkled|toasted|fried)) (?:with|in|into|over|on)|in(?=\s+[\d½¼][^,]*\b(?:water|milk|juice|coffee)\b))\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s|(?:pinch|dash|handful)\b))",
+    r"\s*,?\s+(?:plus|and|\+|&|(?:(?:then |well )?(?:mixed|blended|beaten|whisked|whipped|sweetened|slaked|stirred|combined|dissolved|made up|soured|bloomed|softened|soaked|sprinkled|toasted|fried|boiled|simmered|heated|melted)) (?:with|in|into|over|on)|in(?=\s+[\d½¼][^,]*\b(?:water|milk|juice|coffee)\b))\s+(?=(?:\d|[½⅓⅔¼¾⅛]|an?\s|one\s|two\s|(?:pinch|dash|handful)\b))",
     re.I,
 )
 _PART_OF = re.compile(

@@ -151,7 +151,7 @@ _MINUTES_AT = re.compile(
 )
 # "brownie tin, 180 for 25ish", "pour over the custard, 160 for 30 mins"
 FOR_SO_LONG = re.compile(
-    r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2}|4[0-7][05])\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?(?:,\s*(?=\d{2}\s*[-–]\s*\d{2}\s*min)|for\s+|(?=\d{2}(?:\s*[-–]\s*\d{2})?\s*min))(?:about\s+)?(?:an?\s+hour|\d[\d½¼¾.]*\s*(?:hours?|hrs?)|\d{2}\s*(?:-?ish\b|(?:(?:-|–|to)\s*\d{2}\s*)?min)|\d{2}\s*(?:-|–)\s*\d{2}\W*(?=$|\n)|\d{2}\s*,?\s*then\b)",
+    r",\s*(1[2-9]\d|2[0-4]\d|3[0-9]{2}|4[0-7][05])\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?(?:,\s*(?=\d{2}\s*[-–]\s*\d{2}\s*min)|for\s+|(?=\d{2}(?:\s*[-–]\s*\d{2})?\s*min))(?:about\s+)?(?:an?\s+hour|\d[\d½¼¾.]*\s*(?:hours?|hrs?)|\d{2}\s*(?:-?ish\b|(?:(?:-|–|to)\s*\d{2}\s*)?min)|\d{2}(?:\s*(?:-|–)\s*\d{2})?(?=\W*(?:$|\n)|[.;]\s+[A-Z])|\d{2}\s*,?\s*then\b)",
     re.I,
 )
 # "12 muffin cups, 200 degrees 18 min"

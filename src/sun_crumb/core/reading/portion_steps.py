@@ -175,6 +175,8 @@ def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(read_count(f"{into[1]} servings"), "", 0.7, into[0])
     if is_late and (last := _COUNT_THEN_TALK.fullmatch(sentence) or _SLICED.fullmatch(sentence)):
         return Stated(read_count(last[1]), "", 0.85, last[1])
+    if is_late and (abroad := _CUT_ABROAD.search(sentence)):
+        return Stated(read_count(f"{abroad['a'] or abroad['b']} pieces"), "", 0.85, abroad[0])
     if (scored := _SCORED.search(sentence)) and (said := bare_count(scored[1])):
         return replace(said, trust=SURE)  # "score in 24 diamonds", before it bakes
     if (does := _DOES.fullmatch(sentence.strip())) and (
@@ -217,6 +219,12 @@ _IN_PIECES = re.compile(
 # "Does eight squares.", "8 serves"
 _DOES = re.compile(
     r"(?:(?:this |it )?(?:does|should do|will do)\s+(?:about\s+)?(?P<count>[\w-]+\s+(?:\w+\s+)?(?:squares|slices|pieces|bars|people|portions|buns|biscuits|helpings|bowls|glasses))|(?P<serves>\d{1,2})\s+serves)\W*",
+    re.I,
+)
+# "In 40 Stücke schneiden", "Cortar en 12 porciones"
+_CUT_ABROAD = re.compile(
+    r"\bin\s+(?:ca\.?\s*)?(?P<a>\d{1,3})\s+(?:Stücke?|Quadrate|Würfel|Rauten|Streifen|Scheiben|Rechtecke|Schnitten)\s+(?:schneiden|teilen)"
+    r"|\b(?:cortar|corta|couper|coupez|découper|découpez|tagliare|tagliate|taglia|skär|snijd|snijden|skjær|skær|pokroić)\b[^.;\d]{0,20}\b(?:en|in|i|na)\s+(?:ca\.?\s*)?(?P<b>\d{1,3})\b(?!\s*(?:cm|mm))",
     re.I,
 )
 _SCORED = re.compile(r"\b(?:score|mark)\w*\b[^.;\d]{0,24}\b(?:in|into)\s+(\d{1,3}\s+[^\W\d_]+)", re.I)

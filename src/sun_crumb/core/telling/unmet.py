@@ -84,7 +84,7 @@ def unmet_goals(
     old = getattr(before, goals.counted)
     reached = 1 - getattr(after, goals.counted) / old if old else 0.0
     if reached < goals.wanted_cut - CUT_TOLERANCE:
-        told = f"{DEFINITIONS[goals.counted]} falls by {100 * reached:.0f} % instead of {100 * goals.wanted_cut:.0f} %"
+        told = f"{DEFINITIONS[goals.counted]} falls by {max(100 * reached, 0.0):.0f} % instead of {100 * goals.wanted_cut:.0f} %"
         found.append(
             Unmet(
                 "cut", goals.wanted_cut, round(reached, 4), f"{told}: {_why_short(goals, original, formula, balances)}"
