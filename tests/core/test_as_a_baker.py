@@ -105,6 +105,9 @@ class AsABaker(unittest.TestCase):
                 )
                 self.assertLess(dates, most)
                 self.assertGreater(dates, least)
+                # How much fruit a batter takes is the baker's to say.
+                own = plan(text, path="fruit", cut=0.5, caps={"paste": 0.12})
+                self.assertGreater(sum(x.after_g for x in own.lines if x.ingredient == "date_paste"), 80)
 
     def test_what_stays_undissolved_is_ground_and_told(self) -> None:
         """Financiers of icing sugar took 130 g of erythritol into 150 g of water, and nothing was said."""

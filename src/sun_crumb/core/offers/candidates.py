@@ -116,7 +116,8 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
         if goals.cupboard is None and "shares" in path.traits and _is_out_of_place(ingredient, family, formula):
             continue
         addition = _addition(ingredient, row, is_wished=is_wished)
-        shows = ingredient.has_role("paste") and not is_wished and _is_pale_crumb(formula, family)
+        is_limited = not is_wished and "paste" not in goals.caps
+        shows = is_limited and ingredient.has_role("paste") and _is_pale_crumb(formula, family)
         yield replace(addition, most_share=PASTE_IN_A_PALE_CRUMB) if shows else addition
 
 
