@@ -10,9 +10,9 @@ from sun_crumb.core.quantities.measures import cup_standard
 from sun_crumb.core.quantities.numbers import FRACTIONS
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.line import parse_line
+from sun_crumb.core.reading.one_amount import one_amount
 from sun_crumb.core.reading.records import Amount
 from sun_crumb.core.reading.several import statement_of
-from sun_crumb.core.reading.weigh import one_amount
 
 FRACTION_BEFORE = re.compile(
     rf"(?:\b(?P<word>half|(?:an?|one|1)\s+(?:third|quarter)|(?:third|quarter)(?=\s+of\b)|two[\s-]thirds|three[\s-]quarters|(?P<num>\d)\s*/\s*(?P<den>\d))|(?P<glyph>[{''.join(FRACTIONS)}]))\s+(?:of\s+)?(?:the\s+|your\s+)?(?:[\w-]+\s+){{0,2}}?$",

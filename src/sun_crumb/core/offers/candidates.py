@@ -217,7 +217,9 @@ def _goes_soft(ingredient: Ingredient, family: Family, formula: Formula) -> bool
 def _makes_no_caramel(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
     """Return whether the sugar of fruit is boiled to a caramel that this makes none of: erythritol, or dates, under the pears of a tatin."""
     is_caramel = family.is_among(["fruit"]) and _CARAMEL.search(formula.method) is not None
-    return is_caramel and (ingredient.per_100g.erythritol_g > MOSTLY or ingredient.has_role("paste", "puree"))
+    return is_caramel and (
+        ingredient.per_100g.erythritol_g > TOO_MUCH_ERYTHRITOL_G or ingredient.has_role("paste", "puree")
+    )
 
 
 # "caramel in ovenproof pan", "make a dark caramel", "caramelise the apples"; a sauce poured over is none.
@@ -225,7 +227,8 @@ _CARAMEL = re.compile(
     r"(?:^|[.;]\s*)caramel (?:in|from)\b|\b(?:make|cook|boil|to|into) (?:an? )?(?:\w+ )?caramel\b(?! sauce)|\bcarameli[sz]e\b",
     re.I,
 )
-MOSTLY = 40.0
+# What holds so much erythritol crystallises where sugar would melt to a caramel [g in 100 g] (judgement).
+TOO_MUCH_ERYTHRITOL_G = 40.0
 
 
 def _parts(ingredient: Ingredient, family: Family, formula: Formula) -> bool:

@@ -6,8 +6,8 @@ import re
 
 from sun_crumb.core.pantry import Ingredient
 from sun_crumb.core.quantities.measures import CupStandard, cup_standard, cup_standards, units
+from sun_crumb.core.reading.one_amount import one_amount
 from sun_crumb.core.reading.records import ParsedLine
-from sun_crumb.core.reading.weigh import one_amount
 
 _METRIC_WORDS = re.compile(
     r"\b(caster|castor|icing sugar|bicarb\w*|plain flour|self[- ]raising|maida|atta|jaggery|sooji|rava|dahi|"

@@ -20,6 +20,7 @@ from sun_crumb.core.reading.frying import with_what_is_taken_up
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.match import is_sure, name_index
+from sun_crumb.core.reading.one_amount import is_absurd, is_too_strong
 from sun_crumb.core.reading.oven_heat import no_ovens_heat, read_oven
 from sun_crumb.core.reading.own_measure import own_measure
 from sun_crumb.core.reading.pieces import Piece
@@ -42,7 +43,7 @@ from sun_crumb.core.reading.several import split_line
 from sun_crumb.core.reading.stated import own_yields
 from sun_crumb.core.reading.steps import read_bake_minutes, read_times
 from sun_crumb.core.reading.tin_sizes import read_tin
-from sun_crumb.core.reading.weigh import is_absurd, is_too_strong, weigh
+from sun_crumb.core.reading.weigh import weigh
 
 MOST_CHARACTERS = 200_000
 MOST_LINES = 2_500

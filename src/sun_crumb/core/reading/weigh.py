@@ -1,4 +1,4 @@
-"""Stated amounts -> grams of one ingredient, and whether two statements of the same amount agree."""
+"""Stated amounts of a line -> grams of one ingredient, their range, and what its words take off."""
 
 from __future__ import annotations
 
@@ -8,22 +8,17 @@ from functools import cache
 from math import isfinite
 
 from sun_crumb.core.pantry import Ingredient
-from sun_crumb.core.quantities.household import grams_text, spoon_text
-from sun_crumb.core.quantities.measures import CupStandard, cup_standard, cup_standards, units, volume_ml
-from sun_crumb.core.reading.records import Amount, Conflict, ParsedLine, Statement
+from sun_crumb.core.quantities.household import grams_text
+from sun_crumb.core.quantities.measures import CupStandard, cup_standard, units, volume_ml
+from sun_crumb.core.reading.agreement import HOLDERS, conflict_of
+from sun_crumb.core.reading.one_amount import mass_of, one_amount
+from sun_crumb.core.reading.records import Amount, Conflict, ParsedLine
 from sun_crumb.core.reference import table
 
-AGREE = 0.20
-MOST_GRAMS = 50_000.0
 # How far a careful baker's own cup, spoon or piece may stray from the table (judgement).
-# British pints and ounces beside the US ones [times] (Weights and Measures Act 1985, from memory).
-IMPERIAL = {"pint": 568.261 / 473.176, "quart": 568.261 / 473.176, "fl oz": 28.4131 / 29.5735}
-METRIC_CUP_ML = 250.0
-# Another food, not another way to fill the cup: only where the line says so.
-NO_PACKING = frozenset({"mashed", "puréed", "crushed", "ground", "grated"})
-# A small and a large fruit beside a medium one [1]: the medians of those fruits whose sizes the pantry holds.
-SIZED = {"small": 0.77, "large": 1.26, "extra large": 1.5}
 SPREAD = {"mass": 0.0, "liquid": 0.04, "volume": 0.12, "piece": 0.18, "pinch": 0.4}
+# What holds as much as it does in the kitchen it stands in, so that what a line says beside it is its measure.
+VESSELS = frozenset({"katori", "teacup", "wineglass"})
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,80 +33,6 @@ class Weight:
     changed: str = ""
 
 
-def one_amount(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: str = "") -> float | None:
-    """Return the grams of *amount* of *ingredient*, or None where the pantry knows no such measure of it."""
-    if amount.unit is None:
-        return _pieces(amount, ingredient, form)
-    unit = units()[amount.unit]
-    if unit.kind == "mass":
-        assert unit.value is not None
-        return amount.middle * unit.value
-    if unit.kind == "volume":
-        return _volume(amount, ingredient, cup, amount.form or form)
-    measure = _by_word(amount, ingredient)
-    if measure is not None:
-        return amount.middle * measure * amount.factor
-    if unit.kind == "pinch":
-        assert unit.value is not None
-        is_poured = ingredient.has_role("liquid") or ingredient.key.endswith("_oil")
-        if is_poured or (ingredient.has_role("syrup", "acid") and ingredient.group != "leaven"):
-            return amount.middle * (5.0 if amount.unit == "dash" else 1.0)
-        per_ml = ingredient.density_g_per_ml()
-        # A pinch of salt weighs 0.36 g; of anything else, the same volume of it.
-        return amount.middle * unit.value * (per_ml / 1.23 if per_ml else 1.0)
-    if amount.unit in ("piece", "slice", "clove"):
-        return _pieces(amount, ingredient, form)
-    return None
-
-
-def _by_word(amount: Amount, ingredient: Ingredient) -> float | None:
-    """Return the weight of one of the unit as its own word says: "tin", "sheet", "cube", or the unit's key."""
-    spoken = amount.text.lower().split()
-    for word in reversed(spoken):
-        for name in (word.rstrip("s."), word):
-            for measure in ingredient.measures:
-                if measure.unit == name:
-                    return measure.grams
-    assert amount.unit is not None
-    found = ingredient.measure(amount.unit) or (ingredient.measure("tin") if amount.unit == "can" else None)
-    return found.grams if found else None
-
-
-def _pieces(amount: Amount, ingredient: Ingredient, form: str) -> float | None:
-    of_form = (m for m in ingredient.forms("each") if form and m.form == form and not amount.size)
-    measure = next(of_form, None) or ingredient.measure("each", amount.size)
-    if measure is None:
-        return None
-    if amount.unit == "slice" and ingredient.has_role("fruit") and measure.grams >= LEAST_SLICED_G:
-        return amount.middle * measure.grams / SLICES_OF_A_FRUIT  # "2 slices of lemon"
-    # Fruit whose sizes the pantry does not hold one by one.
-    usual = 1.0 if measure.form or not ingredient.has_role("fruit") else SIZED.get(amount.size, 1.0)
-    return amount.middle * measure.grams * amount.factor * usual
-
-
-# A fruit that weighs so much [g] is cut into so many slices [1] (judgement).
-LEAST_SLICED_G, SLICES_OF_A_FRUIT = 50.0, 10
-
-
-def _volume(amount: Amount, ingredient: Ingredient, cup: CupStandard, form: str) -> float | None:
-    assert amount.unit is not None
-    # Where cups are metric a pint is the British one.
-    imperial = IMPERIAL.get(amount.unit, 1.0) if cup.cup_ml == METRIC_CUP_ML else 1.0
-    ml = volume_ml(amount.middle, amount.unit, cup) * amount.factor * imperial
-    us = cup_standard("us")
-    small = {"tbsp": us.tablespoon_ml, "tsp": us.teaspoon_ml, "spoon": us.tablespoon_ml}
-    if amount.unit in small and not form:
-        measure = ingredient.measure("tbsp" if amount.unit == "spoon" else amount.unit)
-        if measure:
-            return ml / small[amount.unit] * measure.grams
-    density = ingredient.density_g_per_ml(form)
-    if density is None:
-        per_piece = ingredient.measure("each")
-        # A cup of something known only by the piece (fresh fruit): about half air.
-        return ml * 0.6 if per_piece else None
-    return ml * density
-
-
 def _kind(amount: Amount, ingredient: Ingredient) -> str:
     if amount.unit is None:
         return "piece"
@@ -123,47 +44,6 @@ def _total(amounts: tuple[Amount, ...], ingredient: Ingredient, cup: CupStandard
     parts = [one_amount(a, ingredient, cup, form) for a in amounts]
     known = [p for p in parts if p is not None]
     return sum(known) if len(known) == len(parts) and known else None
-
-
-def possible_grams(amount: Amount, ingredient: Ingredient, form: str) -> tuple[float, float]:
-    """Return the least and most grams that *amount* can mean: any cup standard, packing or size."""
-    found: list[float] = []
-    for cup in cup_standards().values():
-        for low_high in (amount.low, amount.high):
-            one = Amount(low_high, low_high, amount.unit, amount.text, amount.size, amount.form, amount.factor)
-            packings = {form, "", *(m.form for m in ingredient.forms("cup") if m.form not in NO_PACKING)}
-            for packing in packings if not amount.form else {amount.form}:
-                grams = one_amount(one, ingredient, cup, packing)
-                if grams is not None:
-                    found.append(grams)
-    if amount.unit is None and not amount.size:
-        found += [m.grams * q for m in ingredient.forms("each") for q in (amount.low, amount.high)]
-    return (min(found), max(found)) if found else (0.0, 0.0)
-
-
-def is_absurd(amount: Amount) -> bool:
-    """Return whether an amount is no number for a kitchen: zero, infinite, or beyond a bakery's sack."""
-    if not isfinite(amount.low) or not isfinite(amount.high) or amount.low < 0 or amount.high <= 0:
-        return True
-    unit = units()[amount.unit] if amount.unit else None
-    grams = amount.high * (unit.value or 1.0) if unit else amount.high * 5
-    return grams > MOST_GRAMS
-
-
-def is_too_strong(ingredient: Ingredient, grams: float) -> bool:
-    """Return whether so much of an extract, of salt or of soda is in no dessert: the words meant another food ("vanilla ice cream")."""
-    return any(key == ingredient.key and grams > most for key, most in MOST_OF_IT.items())
-
-
-# More than this is in no batch of a home kitchen [g] (common practice).
-MOST_OF_IT = {
-    "vanilla": 90.0,
-    "almond_extract": 60.0,
-    "salt": 400.0,
-    "baking_soda": 120.0,
-    "saffron": 10.0,
-    "food_colouring": 120.0,
-}
 
 
 @dataclass(frozen=True, slots=True)
@@ -241,11 +121,11 @@ def _weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight
         line = replace(line, sums=_edible(line.sums, share), also=_edible(line.also, share))
     first = _total(line.sums, ingredient, cup, line.form)
     stated = (
-        next((_mass(a) for a in (*line.sums, *line.also) if _mass(a) is not None), None)
+        next((mass_of(a) for a in (*line.sums, *line.also) if mass_of(a) is not None), None)
         if len(line.sums) <= 1
         else (
-            next((_mass(a) for a in line.also if _mass(a) is not None), None)
-            or (first if all(_mass(a) is not None for a in line.sums) else None)
+            next((mass_of(a) for a in line.also if mass_of(a) is not None), None)
+            or (first if all(mass_of(a) is not None for a in line.sums) else None)
         )
     )
     others = [(a, one_amount(a, ingredient, cup, a.form or line.form)) for a in line.also]
@@ -271,7 +151,7 @@ def _weigh(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Weight
     middle = sum(a.middle for a in line.sums) or 1.0
     low = grams * (sum(a.low for a in line.sums) / middle if line.sums else 1.0) * (1 - spread)
     high = grams * (sum(a.high for a in line.sums) / middle if line.sums else 1.0) * (1 + spread)
-    conflict = _conflict(line, ingredient, cup, first, stated) if fluid is None else None
+    conflict = conflict_of(line, ingredient, cup, first, stated) if fluid is None else None
     return Weight(grams, low, high, None if stated is None else stated / share, conflict)
 
 
@@ -283,7 +163,7 @@ def _part_of_a_tin(line: ParsedLine, ingredient: Ingredient) -> ParsedLine:
         return line
     also = tuple(
         replace(a, low=a.low * main.middle, high=a.high * main.middle)
-        if (grams := _mass(a)) is not None and abs(grams / tin.grams - 1) < NEAR_A_TIN
+        if (grams := mass_of(a)) is not None and abs(grams / tin.grams - 1) < NEAR_A_TIN
         else a
         for a in line.also
     )
@@ -303,15 +183,7 @@ def _of_so_many(line: ParsedLine, grams: float, first: float | None) -> float:
 
 
 def _edible(amounts: tuple[Amount, ...], share: float) -> tuple[Amount, ...]:
-    return tuple(replace(a, low=a.low * share, high=a.high * share) if _mass(a) is not None else a for a in amounts)
-
-
-def _mass(amount: Amount) -> float | None:
-    if amount.unit is None or units()[amount.unit].kind != "mass":
-        return None
-    value = units()[amount.unit].value
-    assert value is not None
-    return amount.middle * value
+    return tuple(replace(a, low=a.low * share, high=a.high * share) if mass_of(a) is not None else a for a in amounts)
 
 
 def _fluid_ounces(line: ParsedLine, ingredient: Ingredient, first: float | None) -> float | None:
@@ -327,128 +199,3 @@ def _fluid_ounces(line: ParsedLine, ingredient: Ingredient, first: float | None)
             if abs(ml / cups - 1) < 0.06:
                 return ml
     return None
-
-
-def _agrees(low: float, high: float, grams: float) -> bool:
-    # A few grams are stated to the whole gram.
-    slack = 0.5 if grams < 10 else 0.0
-    return low * (1 - AGREE) - slack <= grams <= high * (1 + AGREE) + slack
-
-
-# Units of as much as is written on them.
-# How many times heavier or lighter than the table's a piece may be before its weight is doubted: grown, and sorted by size (judgement).
-GROWN, SORTED = 1.6, 1.3
-HOLDERS = frozenset({"can", "packet", "bottle", "dessertglass", "bicchiere", "cube"})
-_BY_THE_PACK = re.compile(
-    r"(?:(?:shop[- ]?)?bought\s|ready[- ]?made\s|(?:\w+\s+)?swiss rolls?|trifle sponges?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b",
-    re.I,
-)
-
-
-# What holds as much as it does in the kitchen it stands in, so that what a line says beside it is its measure.
-VESSELS = frozenset({"katori", "teacup", "wineglass"})
-
-
-def _conflict(
-    line: ParsedLine, ingredient: Ingredient, cup: CupStandard, first: float | None, stated: float | None
-) -> Conflict | None:
-    """Return the conflict between a stated weight and the cups or pieces beside it, if nothing reconciles them."""
-    if stated is None:
-        return _volumes_conflict(line, ingredient, cup)
-    if len(line.sums) > 1 and line.also and all(_mass(a) is None for a in line.sums):
-        ranges = [possible_grams(a, ingredient, line.form) for a in line.sums]
-        low, high = sum(r[0] for r in ranges), sum(r[1] for r in ranges)
-        if high > 0 and not _agrees(low, high, stated) and first is not None:
-            return _told(" + ".join(a.text for a in line.sums), first, stated, ingredient, cup)
-        return None
-    if len(line.sums) <= 1 and (found := _masses_conflict(line)):
-        return found
-    if _BY_THE_PACK.match(line.name):
-        return None  # a roll or a block of it, or a cake as it was bought, weighs what it says
-    for amount in (*line.sums, *line.also):
-        if _mass(amount) is not None or (
-            amount.unit is not None and units()[amount.unit].kind not in ("volume", "piece")
-        ):
-            continue
-        low, high = _possible(line, amount, ingredient)
-        if high <= 0 or (
-            amount.unit is not None
-            and amount.unit in ("packet", "can", "bottle", "handful", "slice", "sprig", "knob", "scoop", "sheet")
-        ):
-            continue
-        if not _agrees(low, high, stated):
-            usual = one_amount(amount, ingredient, cup, line.form)
-            return _told(amount.text, usual if usual is not None else low, stated, ingredient, cup)
-    return None
-
-
-def _possible(line: ParsedLine, amount: Amount, ingredient: Ingredient) -> tuple[float, float]:
-    """Return between what weights an amount beside a stated weight may lie [g]: pieces as growers know them, with their peel or without."""
-    low, high = possible_grams(amount, ingredient, line.form)
-    # What is medium to one grower is large to another, of roots most of all; eggs are sorted.
-    is_piece = amount.unit in (None, "piece") and not ingredient.has_role("egg")
-    wider = (
-        GROWN
-        if is_piece and ingredient.has_role("fruit")
-        else SORTED
-        if is_piece and (amount.size or amount.unit)
-        else 1.0
-    )
-    share = ingredient.edible_share("") if amount.unit is None and not line.gross else 1.0
-    return low / wider, high * wider / share
-
-
-def _masses_conflict(line: ParsedLine) -> Conflict | None:
-    """Return the conflict between two weights of a line ("200 g (9 oz)"), or None."""
-    masses = [(a.text, m) for a in (*line.sums, *line.also) if (m := _mass(a)) is not None]
-    for _, other in masses[1:]:
-        first = masses[0][1]
-        if abs(other / first - 1) > AGREE:
-            statements = (Statement(masses[0][0], first), Statement(masses[1][0], other))
-            return Conflict(statements, f"{grams_text(first)} or {grams_text(other)}")
-    return None
-
-
-def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard) -> Conflict | None:
-    """Return the conflict between two volumes ("1 cup (400 ml)") or a count and a volume that nothing reconciles."""
-    if len(line.sums) != 1 or not line.also:
-        return None
-    main = line.sums[0]
-    if main.unit in ("dash", "glug") or main.unit in HOLDERS:
-        return None  # a splash is as much as it says it is, and a tin holds what stands on it
-    for other in line.also:
-        one, two = (
-            possible_grams(main, ingredient, line.form),
-            possible_grams(other, ingredient, other.form or line.form),
-        )
-        if one[1] <= 0 or two[1] <= 0:
-            continue
-        # A count beside a cup says little.
-        slack = 1 + (AGREE if _is_measured(main) and _is_measured(other) else 3 * AGREE)
-        if one[0] > two[1] * slack or two[0] > one[1] * slack:
-            first, second = one_amount(main, ingredient, cup, line.form), one_amount(other, ingredient, cup, line.form)
-            return Conflict(
-                (Statement(main.text, first or one[0]), Statement(other.text, second or two[0])),
-                f"{main.text} and {other.text} are different amounts",
-            )
-    return None
-
-
-def _is_measured(amount: Amount) -> bool:
-    return amount.unit is not None and units()[amount.unit].kind in ("mass", "volume")
-
-
-def _whole(grams: float) -> float:
-    return round(grams, 0 if grams >= 10 else 1)
-
-
-def _told(text: str, usual: float, stated: float, ingredient: Ingredient, cup: CupStandard) -> Conflict:
-    spoons = ingredient.spoons(cup)
-    each = ingredient.measure("each")
-    if spoons is not None and ingredient.measure("cup"):
-        fits = f"{grams_text(stated)} is about {spoon_text(stated, spoons)}; {text} is about {grams_text(usual)}"
-    elif each is not None:
-        fits = f"{grams_text(stated)} is about {stated / each.grams:.0f} pieces; {text} is about {grams_text(usual)}"
-    else:
-        fits = f"{grams_text(stated)} against {grams_text(usual)}"
-    return Conflict((Statement(text, _whole(usual)), Statement(grams_text(stated), _whole(stated))), fits)

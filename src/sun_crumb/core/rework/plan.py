@@ -130,11 +130,12 @@ def _planned(formula: Formula, goals: Goals, solved: Goals, pantry: Pantry, cup:
     asked = (formula, solved, pantry) if other is None else (other.formula, other.goals, pantry, other.references)
     parts = list(parts_of(*asked))
     found = _solved(parts, solved)
-    if _short_by(parts, found, solved) > SHORT and any(_has_its_own(part, solved) for part in parts):
+    short = _short_by(parts, found, solved)
+    if short > SHORT and any(_has_its_own(part, solved) for part in parts):
         # The apples' two spoons go too, where the crumble over them can't pay for all.
         more = list(parts_of(*asked, is_short=True))
         again = _solved(more, solved)
-        if _short_by(more, again, solved) < _short_by(parts, found, solved) - SHORT:
+        if _short_by(more, again, solved) < short - SHORT:
             parts, found = more, again
     amounts = iter(found)
     for part in parts:
