@@ -127,7 +127,8 @@ def nature_of(formula: Formula, component: str) -> Nature:
     named = _named(component, formula.title)
     # Where nothing has a heading the title is one: "mince pie filling".
     kinds = ("name", "heading") if is_alone and not component else ("name",)
-    titled = _said(_name_of(formula.title), *kinds) or _said(_aside_of(formula.title), *kinds)
+    asides = (_name_of(formula.title), _aside_of(formula.title), formula.title)
+    titled = next((said for name in asides if (said := _said(name, *kinds))), {})
     title_weight = TITLE_BESIDE_A_HEADING if named and is_main else 1.0 if is_main or not component else TITLE_OF_A_PART
     portion = _said(formula.unit, "portion") if is_main else {}
     texture = _textured(formula.title) if is_main else {}

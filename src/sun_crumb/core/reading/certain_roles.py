@@ -7,6 +7,7 @@ from collections import Counter
 from collections.abc import Callable, Mapping, Sequence
 from itertools import pairwise
 
+from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.dessert_words import ends_with_a_dessert, holds_a_dessert
 from sun_crumb.core.reading.food_ends import begins_food
 from sun_crumb.core.reading.headings import PLACE, names_a_part
@@ -62,6 +63,7 @@ def certain_roles(
         **below_its_trail(found),
         **_portions_first(found),
         **_told_beside(found),
+        **_told_step_by_step(found, told),
         **torn_names(found, told, known),
     }
 
@@ -179,6 +181,22 @@ def _told_beside(found: Sequence[Statement]) -> dict[int, Role]:
         for s in found[1:MOST_HEAD_LINES]
         if _tells_portions_and_tin(s.text) or _tells_portions_in_brackets(s.raw.strip())
     }
+
+
+def _told_step_by_step(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
+    """Return the lines that number a recipe's steps, where these alone tell its foods: "Step 1 - Make the dough: 300 g flour, 200 g butter"."""
+    steps = {s.line.number for s in found if _STEP.match(s.line.raw)}
+    listed = [s for s in found if s.line.number not in steps and told[s.text].has_food and told[s.text].has_unit]
+    is_told = (
+        len(steps) > 1
+        and not listed
+        and any(read_amount(m[0]) for n in found for m in [_WITHIN.search(n.line.raw)] if m)
+    )
+    return dict.fromkeys(steps, "step") if is_told else {}
+
+
+_STEP = re.compile(r"\W*step\s+(?:\d{1,2}|one|two|three|four|five|six)\b\W*\s", re.I)
+_WITHIN = re.compile(r"(?<=[:,;] )\d[\d.,/½¼¾]*\s*(?:g|kg|ml|oz|cups?|tbsp|tsp)\b", re.I)
 
 
 def _tells_portions_in_brackets(raw: str) -> bool:

@@ -18,6 +18,8 @@ _METRIC_WORDS = re.compile(
 _CELSIUS = re.compile(r"\b\d{3}\s?°?\s?C\b(?![^\n]{0,12}\d{3}\s?°?\s?F\b)")
 # A British word outweighs so many American ones, for its ounces and its Fahrenheit count as those [1] (judgement).
 BRITISH_VOTES = 3
+# The Celsius outweighs the ounces that both kitchens have [1] (judgement).
+CELSIUS_VOTES = 2
 # No American kitchen calls them so.
 _BRITISH_WORDS = re.compile(
     r"\b(?:cast[eo]r sugar|treacle|self[- ]raising|s\.?\s?r\.?\s? flour|sultanas|golden syrup|demerara|bramleys?|double cream|dbl cream|marg|gas (?:mark )?\d|reg(?:ulo)? \d)\b",
@@ -47,7 +49,9 @@ def infer_cup(text: str, lines: list[tuple[ParsedLine, Ingredient | None]]) -> t
         return votes
     metric, american = len(_said(_METRIC_WORDS, text)), len(_said(_US_WORDS, text))
     if not any(amount.unit == "cup" for line, _ in lines for amount in (*line.sums, *line.also)):
-        metric += bool(_CELSIUS.search(text))  # pints and pounds of who bakes by the Celsius are British
+        metric += CELSIUS_VOTES * bool(
+            _CELSIUS.search(text)
+        )  # pints and pounds of who bakes by the Celsius are British
     metric += BRITISH_VOTES * bool(_BRITISH_WORDS.search(text))
     if metric > american:
         word = _METRIC_WORDS.search(text) or _CELSIUS.search(text)

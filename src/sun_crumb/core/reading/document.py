@@ -18,6 +18,7 @@ from sun_crumb.core.reading.page_lines import greetings
 from sun_crumb.core.reading.physical import Physical, Statement, once_for_each_part, physical_lines, statements_of
 from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portion_cues import Stated
+from sun_crumb.core.reading.portion_net import caught
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.roles import roles_of
 from sun_crumb.core.reading.stated import stated_in
@@ -80,11 +81,14 @@ def document(text: str, known: Callable[[str], Known], forced: Mapping[int, Role
     by_line |= {piece.number: piece.role for piece in pieces if "title" in (piece.role, by_line.get(piece.number))}
     title, stated = title_of(pieces)
     pieces = with_components(pieces)
+    told_of = [*stated, *stated_in(pieces)]
+    if not any(s.count and s.trust > 0 for s in told_of) and (guess := caught(pieces, title)):
+        told_of.append(guess)
     return Document(
         title,
         tuple(pieces),
         tuple((line, by_line.get(line.number, "junk" if line.raw.strip() else None)) for line in lines),
-        (*stated, *stated_in(pieces)),
+        tuple(told_of),
     )
 
 

@@ -10,6 +10,7 @@ from itertools import chain
 from sun_crumb.core.pantry import Pantry
 from sun_crumb.core.pantry.names import singular, words_of
 from sun_crumb.core.reading.drafts import Draft
+from sun_crumb.core.reading.headings import names_a_part
 from sun_crumb.core.reading.line import parse_line
 from sun_crumb.core.reading.match import NameIndex, is_sure, name_index
 from sun_crumb.core.reading.mentions import fruit_parts_in, mentions
@@ -35,8 +36,8 @@ def _is_told(found: Sequence[Piece], index: NameIndex) -> bool:
 MOST_TOLD = 8
 
 
-def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> list[Draft]:
-    """Return drafts of the foods that only the method names with an amount; what the list holds is not repeated."""
+def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry, portions: Sequence[str] = ()) -> list[Draft]:
+    """Return drafts of the foods that only the method names with an amount; what the list holds is not repeated, nor are the *portions* that it tells."""
     index = name_index(pantry)
     if sum(bool(d.parsed and d.parsed.sums and d.ingredient) for d in drafts) < LEAST_LISTED and _is_told(found, index):
         return _told(found, index, pantry)
@@ -47,7 +48,7 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry) -> li
     for piece in found:
         if piece.role != "step":
             continue
-        made = _made(piece.text)
+        made = [*_made(piece.text), *portions]
         same = (part for said in _of_the_same(piece.text, drafts) for part in split_line(said))
         told = (*mentions(piece.text), *_of_other_fruit(piece.text, drafts), *same)
         for statement in told:
@@ -170,9 +171,11 @@ def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draf
     What is weighed or spooned and no food of the pantry is asked about; what is only counted ("a bowl") is no food then.
     """
     drafts: list[Draft] = []
+    parts = _labelled_parts(found)
     for piece in found:
         if piece.role != "step":
             continue
+        piece = replace(piece, component=parts.get(piece.number, piece.component))
         made = _made(piece.text)
         for told in chain(mentions(piece.text, is_list=True), _of_the_same(piece.text, drafts)):
             if _is_among(told, made):
@@ -188,6 +191,20 @@ def _told(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> list[Draf
     return drafts
 
 
+def _labelled_parts(found: Sequence[Piece]) -> dict[int, str]:
+    """Return the parts that steps name before what goes into them, by the numbers of their lines, where they name more than one: "Frangipane: beat 125 g butter"."""
+    named = {
+        p.number: label[1].lower()
+        for p in found
+        if p.role == "step" and (label := _LABEL.match(p.text)) and names_a_part(label[1])
+    }
+    return named if len(set(named.values())) > 1 else {}
+
+
+_LABEL = re.compile(
+    r"\W*(?:step\s+\w+\W+)?(?:(?:to )?(?:make|prepare|mix|for)\s+(?:the\s+|an?\s+)?)?([^\W\d_]+(?: [^\W\d_]+)?)\s*:(?=\s|$)",
+    re.I,
+)
 # "the juice of the lemons", whose zest is in it already
 _THE_SAME_FRUIT = re.compile(
     r"\b(?P<part>juice|zest)\s+(?:of|from)\s+(?:(?:the|those)\s+(?:two|three|2|3|same)|the|both|those)\s+(?P<fruit>lemon|lime|orange)s?\b",

@@ -71,6 +71,8 @@ def heading_kind(text: str) -> Section | Literal["stage"]:
             continue  # "sugar (1 lb for each pint)"
         if bare.replace(",", "") in _phrases(kind) or (kind != "stage" and bare.removeprefix("the ") in _phrases(kind)):
             return kind
+    if _SO_MANY_INGREDIENTS.fullmatch(bare):
+        return "ingredients"
     if IN_THE_BOWL.fullmatch(bare) or _WET_OR_DRY.fullmatch(bare):
         return "stage"
     if _is_over_a_list(bare):
@@ -129,6 +131,10 @@ def names_a_part(text: str) -> bool:
 
 MOST_PART_WORDS = 4
 _MEASURES = frozenset({"cup", "metric", "imperial", "us", "measures", "measure", "measurements", "version", "weights"})
+# "Only 4 ingredients!!"
+_SO_MANY_INGREDIENTS = re.compile(
+    r"(?:only|just)?\s*(?:\d{1,2}|two|three|four|five|six)\s+(?:[a-z]+\s+)?ingredients?(?:\s+only)?"
+)
 # Where the foods below it go: "on top"
 PLACE = re.compile(
     r"(?:the )?(?!dry|wet|first|second|last|next|main|other|little)[a-z]{4,14} (?:part|bit)|(?:(?:to go |for )?on (?:the )?top|underneath|(?:the )?(?:bottom|middle|top)(?: bit| part| layer)?|in between)",

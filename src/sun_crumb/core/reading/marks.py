@@ -109,6 +109,8 @@ def _is_of_portions(text: str) -> bool:
         return True
     if re.fullmatch(r"(?:makes|serves|yields?|feeds|servings?|portions?)\W*0+", text, re.I):
         return True  # it makes none: no number of portions, and no food
+    if (tagged := _TAGGED.fullmatch(text)) and statements(tagged[1]):
+        return True
     is_shouted = _SHOUTED_YIELD.fullmatch(text) is not None and bool(statements(text))
     return SUCH_FOR.fullmatch(text) is not None or is_shouted or _so_many_and_so_long(text)
 
@@ -120,6 +122,11 @@ def _for_a_tin(text: str) -> str:
     return "portions" if statements(f"makes {text}") or bare_count(_FOR_A_TIN.sub("", text)) else "junk_word"
 
 
+# "Flourless. Serves 12-14", "No bake! Makes 9 bars"
+_TAGGED = re.compile(
+    r"\W*(?-i:[A-Z])(?:[^\W\d_]|-)+(?: [^\W\d_]+)?[.!]\s+((?:serves|makes|feeds|yields|cuts into|enough for)\b[^.;]{1,40})\W*",
+    re.I,
+)
 _NEXT_DEED = re.compile(r",\s*([^\W\d_]+)\s+[^\W\d_]")
 
 
@@ -221,7 +228,7 @@ _COUNT_THEN_HOW = re.compile(
 
 
 def _portion_marks(text: str, words: Sequence[str], *, is_heading: bool, has_food: bool) -> set[str]:
-    text = re.sub(r"^\((for\s[^()]+)\)$", r"\1", text.strip(), flags=re.I)
+    text = re.sub(r"^[(\[{](for\s[^()]+)[)\]}]$", r"\1", text.strip(), flags=re.I)
     if re.match(r"for\s+\d", text, re.I) and (said := said_in(text.rstrip(" :"))) and said.count and said.count.kind:
         return {"portions"}  # "For 12 buns:"
     if re.fullmatch(r"for\s+(?:about\s+)?(?:[2-9]|1\d|2[0-4])(?:\s*(?:-|–|to)\s*\d{1,2})?", text, re.I):

@@ -14,7 +14,7 @@ _NUMBER = re.compile(
     re.I,
 )
 _END = re.compile(
-    r"[,.;:()\[\]–—+&]|\b(?:and|with|to|into|in|until|till|over|on|onto|for|then|or|from|at|by|plus|per|each|while|when|once|if|as|"
+    r"[,.;:()\[\]–—+&]|\bw/|\b(?:and|with|to|into|in|until|till|over|on|onto|for|then|or|from|at|by|plus|per|each|while|when|once|if|as|"
     r"is|are|before|after|apart|around|between|beaten|through|together)\b",
     re.I,
 )

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 import re
 from collections.abc import Mapping, Sequence
 from itertools import pairwise
@@ -22,6 +23,9 @@ MOST_HEAD_LINES, LEAST_LEADS, LAST_LINES = 3, 3, 2
 
 def of_a_page(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the lines that a page begins with, where one of the first leads to its other pages: the site's name and that."""
+    head = list(itertools.takewhile(lambda s: _OF_A_MAIL.fullmatch(s.line.raw.strip()), found[:MOST_HEAD_LINES]))
+    if len(head) > 1:
+        return {s.line.number: "junk" for s in head}
     for n, statement in enumerate(found[:MOST_HEAD_LINES]):
         if _TRAIL.fullmatch(statement.line.raw):
             return {s.line.number: "junk" for s in found if s.line.number <= statement.line.number}
@@ -82,6 +86,8 @@ def greetings(found: Sequence[Statement]) -> list[int]:
     return [n for n in sorted(ends) if _GREETS.fullmatch(found[n].raw.strip())]
 
 
+# "From: gran", "To: me", over a letter
+_OF_A_MAIL = re.compile(r"(?:from|to|cc|sent|date)\s*:\s*[^:]{1,60}", re.I)
 # "Home › Cakes › Rhubarb"
 _TRAIL = re.compile(r"[^\d›»]{2,60}(?:\s[›»]\s[^\d›»]{2,40}){2,6}")
 # "Name of dish: Prune clafoutis"

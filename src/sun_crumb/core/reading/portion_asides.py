@@ -67,7 +67,9 @@ def bare_count(text: str) -> Stated | None:
     return of_counts("bare", counts, told, 1.0)
 
 
-_IN_ALL = re.compile(r"\s+(?:in all|altogether|all told|in total)\W*$", re.I)
+_IN_ALL = re.compile(
+    r"\s+(?:in all|altogether|all told|in total|or (?:so|thereabouts|more)|give or take(?: a few)?)\W*$", re.I
+)
 _FOR_ABROAD = re.compile(
     r"(?:(?:recept|rezept|recette|receta|ricetta|oppskrift|opskrift)\s+)?(?:pour|für|fuer|para|por|per|voor|för)\s+([2-9]|[1-3]\d)\W*",
     re.I,

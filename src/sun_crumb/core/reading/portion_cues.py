@@ -23,7 +23,7 @@ from sun_crumb.core.reading.counts import (
 _CUES = (
     (
         "sure",
-        r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|who\s+for\s*:|for\s+(?:how\s+many|whom?)\s*[:?]|batch(?:\s+size)?\s*:|dos[ei]s?(?:\s+(?:per|for)|(?=\s*:))|does\s+(?=(?:about\s+)?[\w–-]+\s+(?:of us|people)\b)|(?<![a-z] )does\s+(?=(?:about\s+)?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\s*(?:[.!,]|w/|with\b|or\s+\d|x{1,4}\b|$))|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|genug\s+für|good\s+for(?=\s+\d{1,2}\s*(?:$|[,.;]|people\b|persons\b|servings\b))|(?:dough|batter|mixture|recipe|quantity|amounts?)\s+for(?=\s+(?:about\s+|approx\.?\s+|around\s+)?\d)(?!\s+\d\s+(?:crusts?|cases?|shells?))|sufficient\s+for|"
+        r"\b(?:serv(?:es|e|ings?)(?:\s+per\s+(?:batch|recipe|tin|pan|tray|loaf|cake))?(?!\s+(?:size|per)\b)(?!\s+(?:with|at|warm|cold|in\b|immediately|hot|chilled|straight))|feeds?|who\s+for\s*:|how\s+many(?:\s+does\s+it\s+(?:make|serve))?\s*[:?]|for\s+(?:how\s+many|whom?)\s*[:?]|batch(?:\s+size)?\s*:|dos[ei]s?(?:\s+(?:per|for)|(?=\s*:))|does\s+(?=(?:about\s+)?[\w–-]+\s+(?:of us|people)\b)|(?<![a-z] )does\s+(?=(?:about\s+)?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\s*(?:[.!,]|w/|with\b|or\s+\d|x{1,4}\b|$))|portions?|helpings?|enough\s+(?:for|to\s+(?:serve|feed))|genug\s+für|good\s+for(?=\s+\d{1,2}\s*(?:$|[,.;]|people\b|persons\b|servings\b))|(?:dough|batter|mixture|recipe|quantity|amounts?)\s+for(?=\s+(?:about\s+|approx\.?\s+|around\s+)?\d)(?!\s+\d\s+(?:crusts?|cases?|shells?))|sufficient\s+for|"
         r"for\s+a\s+(?:crowd|party|group|table|buffet|gathering)\s+of|(?:dinner|supper|lunch|party)\s+for(?=\s+\d)|(?:number|no\.?)\s+of\s+(?:servings|portions|people)|serve\s+(?:it\s+)?(?:straight away|at once|immediately|warm|cold|hot|chilled)?\s*to(?=\s+(?:about\s+)?\d)|servings?(?!\s+size)|for\s+(?=(?:about\s+)?[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons?|guests?|servings?|portions?|eaters|hungry|greedy)\b)|(?:pour|für|fuer|per|para|por|för|til|voor|ergibt|rinde|ergeben|donne|dla)\s*:?\s+(?=\d+\s*(?:(?:[-–]|à|a|bis|till|til|tot|o|ou|oder)\s*\d+\s*)?(?:person\w*|pers|porci\w+|portion\w*|porzion\w+|porties|st[uü]ck\w*|stykker|bitar|parts|pezzi|piezas|unidades|uds|unit[àé]s?|sztuk|kekse|plätzchen|galletas|biscuits|biscotti|crêpes|muffins|osoby|os[oó]b|flaneras?|vasitos?|copas|tarritos|verrines|ramequins|gläser|förmchen|coppette|bicchieri)\b))",
     ),
     (
@@ -142,7 +142,7 @@ _SO_MANY_OF_US = re.compile(
     rf"\b{_EATERS} (?:of us|(?:greedy|hungry|polite) people)\b|(?:^|(?<=[.;]\s)){_EATERS} people\b", re.I
 )
 _CUT_BY = re.compile(
-    r"\b(?:cuts?\s+(?:(?:it|them|mine|this|in|into)\s+){1,2}|(?:score|mark)\s+(?:(?:it|in|into)\s+){0,2})(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b",
+    r"\b(?:cuts?\s+(?:(?:it|them|mine|this|in|into)\s+){0,2}|(?:score|mark)\s+(?:(?:it|in|into)\s+){0,2})(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b",
     re.I,
 )
 

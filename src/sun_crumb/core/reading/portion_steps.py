@@ -96,7 +96,8 @@ _PRODUCT = re.compile(
 )
 # "I cut them 6 x 4."
 _CUT_SO_BY = re.compile(
-    r"\bcut\s+(?:them|it|mine|this)\s+(?:up\s+)?(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})\b(?!\s*(?:cm|inch|in\b|mm|\"))", re.I
+    r"\bcut\s+(?:(?:them|it|mine|this)\s+)?(?:up\s+)?(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})\b(?!\s*(?:cm|inch|in\b|mm|\"))",
+    re.I,
 )
 _SHAPED = re.compile(r"\b(?:roll|shape|form|make)\w*\b[^.;]{0,30}?\b(?:into|in)\s+(?P<rest>.{1,50})", re.I)
 

@@ -89,7 +89,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
     pot = own_measure(piece.text for piece in found if piece.role == "food")
     drafts = drafts_of_all((piece for piece in found if piece.role != "title"), pantry, pot)
     drafts = with_units(drafts, (piece.text for piece in found))
-    drafts += mentioned(found, drafts, pantry)
+    drafts += mentioned(found, drafts, pantry, [said.text.lower() for said in read.stated])
     pairs = [(d.parsed, d.ingredient) for d in drafts if d.parsed is not None]
     if cup is None:
         standard, reason = infer_cup(text, pairs)

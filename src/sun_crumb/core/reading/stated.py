@@ -51,7 +51,7 @@ _ITS_OWN_PIECES = re.compile(
 def told_of(text: str) -> list[Stated]:
     """Return what a short line says of portions, in words that speak of them or as a bare count: "For a 24 cm tin, 12 pieces"."""
     # "(for 4)"
-    text = re.sub(r"^\((for\s[^()]+)\)$", r"\1", text.strip(), flags=re.I)
+    text = re.sub(r"^[(\[{](for\s[^()]+)[)\]}]$", r"\1", text.strip(), flags=re.I)
     # "For a 24 cm springform, 12 pieces": a count may stand behind a comma.
     parts = re.split(r"[,;|•·]\s+|\s[–—/-]{1,2}\s", text) if len(text) < SHORT_LINE else [text]
     # "Key facts: 8 people – 20 minutes"
@@ -142,7 +142,7 @@ def _of_heading(text: str, first: str, *, is_whole: bool) -> list[Stated]:
 _COUNT_ALONE = re.compile(r"\(([1-9]\d?)\)\W*$|^([1-9]\d?) [A-Z]")
 # "Each loaf cuts into 12."
 _EACH_CUTS = re.compile(
-    r"(?:^|[.;]\s+)each\s+(?P<whole>loaf|cake|roll|log|tart|pie|tray|tin)\s+(?:cuts?(?: in)?to|makes|gives|serves|feeds)\s+(?:about\s+)?(?P<count>\d{1,2})\b",
+    r"(?:^|[.;]\s+)each\s+(?P<whole>loaf|cake|roll|log|tart|pie|tray|tin)\s*(?:\s(?:cuts?(?: in)?to|makes|gives|serves|feeds)\s+|[:=]\s*|\s(?=(?:about\s+)?\d{1,2}\s+(?:slices|pieces|portions|squares)\b))(?:about\s+)?(?P<count>\d{1,2})\b",
     re.I,
 )
 _SO_MANY_WHOLES = re.compile(

@@ -6,7 +6,7 @@ import re
 
 from sun_crumb.core.reading.dessert_words import ASKS_THE_NAME, holds_a_dessert
 from sun_crumb.core.reading.pieces import Piece
-from sun_crumb.core.reading.portion_asides import of_title, so_many_of
+from sun_crumb.core.reading.portion_asides import of_title, said_in, so_many_of
 from sun_crumb.core.reading.portion_cues import Stated
 from sun_crumb.core.reading.stated import told_of
 
@@ -47,9 +47,10 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     title = _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title))
     if led := _LEADS_IN.match(title):
         title = re.sub(r"\s+recipe$", "", title[led.end() :], flags=re.I)
+    title = _unquoted(title.strip())
     return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:/–—-")).removesuffix(" .").rstrip(".")), [
         *([said] if said else []),
-        *(told for part in more for told in told_of(part)),
+        *(told for part in more for told in told_of(part) or [aside for aside in [said_in(part)] if aside]),
     ]
 
 
@@ -72,7 +73,7 @@ def _unquoted(title: str) -> str:
 _HEAT_BEHIND = re.compile(r"[.,]\s+\d{3}\s*(?:°|degrees)?\s*[CF]?\s*oven\W*$", re.I)
 # "you asked for the flapjack recipe"
 ASKED_ABOUT = re.compile(
-    r"\b(?:asked|wanted) (?:me )?(?:about|for)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s*$)",
+    r"\b(?:(?:asked|wanted) (?:me )?(?:about|for)|you (?:want|wanted|are after|were after))\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s*$)",
     re.I,
 )
 # "here's the flapjack one you asked for"

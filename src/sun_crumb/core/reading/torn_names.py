@@ -52,6 +52,8 @@ def _goes_on(before: Statement, statement: Statement, told: Mapping[str, Known],
     both = known(f"{before.text} {statement.text}")
     if _is_torn_name(before, statement, first, second) and both.food not in ("", second.food):
         return True
+    if first.has_amount and _EGG_LAST.search(before.text) and _OF_AN_EGG.match(statement.raw.strip()):
+        return True  # "3 egg" and "whites"
     is_whole = re.search(r"[,()]", _SAID_AGAIN.sub("", before.text)) or _AMOUNT_LAST.search(before.raw)
     if not first.has_amount or second.has_amount or first.is_behind or is_whole:
         return False
@@ -98,6 +100,7 @@ def _is_torn_name(before: Statement, statement: Statement, first: Known, second:
     )
 
 
+_EGG_LAST, _OF_AN_EGG = re.compile(r"\begg$", re.I), re.compile(r"(?:whites?|yolks?)\b")
 # "180 g (1½ cups) self-raising": the amount again
 _SAID_AGAIN = re.compile(r"\(\s*[\d½¼¾⅓⅔⅛][^()]{0,16}\)")
 _SO_LITTLE_OF = re.compile(

@@ -1,0 +1,94 @@
+"""A last look for portions, where no word speaks of them: a number of what is eaten as one, anywhere but in a food."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterable, Sequence
+
+from sun_crumb.core.quantities.nouns import singular
+from sun_crumb.core.reading.counts import NUMBER, Count, read_count
+from sun_crumb.core.reading.pieces import SENTENCE, Piece
+from sun_crumb.core.reading.portion_cues import Stated
+from sun_crumb.core.reading.records import Role
+
+# How far a number is trusted that nothing introduces: it is said to be a guess (judgement).
+CAUGHT = 0.3
+# Fewer pieces, or eaters, are something of the work: "2 rounds", "cut in 3 pieces" (judgement).
+LEAST_PIECES, LEAST_SHAPES, LEAST_EATERS = 4, 6, 2
+# What else than a portion goes by the name of a piece.
+_SHAPES = frozenset(
+    [
+        "ball",
+        "round",
+        "log",
+        "stick",
+        "bowl",
+        "dish",
+        "cup",
+        "pot",
+        "strip",
+        "square",
+        "finger",
+        "cone",
+        "knot",
+        "roll",
+        "chunk",
+        "glass",
+    ]
+)
+# What a food may be in, and is not called.
+_CUT = frozenset(["slice", "piece", "square", "wedge", "bar", "portion", "serving", "chunk", "finger"])
+# "another 6 slices", "per 2 cookies", "gas 4", "3 of 12 pieces": a number of something else.
+_OF_ELSE = re.compile(
+    r"(?:\b(?:another|extra|more|other|first|last|every|each|per|of|top with|with|gas|mark|step|no|page|than|by|using|use|crush|crumble)|[x×/°])\W*$",
+    re.I,
+)
+_GOES_ON = re.compile(
+    r"\s*(?:each\b|per\b|apart\b|thick\b|of\s+(?!it\b|them\b|this\b|these\b|about\b|\d)|from\s+the\s+(?:top|edge))",
+    re.I,
+)
+_WORD = re.compile(r"[^\W\d_]+")
+
+
+def caught(pieces: Sequence[Piece], title: str) -> Stated | None:
+    """Return the number of pieces or eaters that stands anywhere outside the foods, as a guess; the last of what the title names, else the last.
+
+    Examples
+    --------
+    >>> caught([Piece("Mash, mix, scoop 12 cookies, bake.", "step", "", 3)], "Oat cookies").count.low
+    12
+    """
+    foods = {singular(word.lower()) for p in pieces if p.role == "food" for word in _WORD.findall(p.text)}
+    named = {singular(word.lower()) for word in _WORD.findall(title)}
+    found = [
+        (count.noun in named, n, stated)
+        for n, (role, sentence) in enumerate(_sentences(pieces))
+        for stated in _counted(sentence, named if role != "title" else set())
+        if (count := stated.count) and (count.noun not in foods - _CUT or count.noun in named)
+    ]
+    return max(found, key=lambda each: each[:2])[2] if found else None
+
+
+def _sentences(pieces: Iterable[Piece]) -> Iterable[tuple[Role, str]]:
+    return ((p.role, sentence) for p in pieces if p.role != "food" for sentence in SENTENCE.split(p.text))
+
+
+def _counted(sentence: str, named: set[str]) -> Iterable[Stated]:
+    """Yield what the numbers of a sentence count, where that is eaten as one or is what the title names."""
+    for number in NUMBER.finditer(sentence):
+        count = read_count(sentence, number.start())
+        if count is None or _OF_ELSE.search(sentence[: number.start()]) or _GOES_ON.match(sentence, count.end):
+            continue
+        is_named = count.noun in named and count.kind in ("piece", "other")
+        least = (
+            LEAST_EATERS
+            if count.kind == "person"
+            else LEAST_PIECES
+            if is_named
+            else LEAST_SHAPES
+            if count.noun in _SHAPES
+            else LEAST_PIECES
+        )
+        if (count.kind in ("piece", "person") or is_named) and count.low >= least:
+            kept = count if count.kind != "other" else Count(count.low, count.high, count.noun, "piece", count.end)
+            yield Stated(kept, "", CAUGHT, sentence[number.start() : count.end].strip())

@@ -1,0 +1,92 @@
+"""Portions that no word introduces, recipes whose steps alone tell their foods, and lines that a strange hand breaks (common practice, no published source)."""
+
+from __future__ import annotations
+
+import unittest
+
+from sun_crumb.core.pantry import shipped_pantry
+from sun_crumb.core.reading import read_recipe
+from tests.core.weighing import weighed
+
+_FOODS = "200 g flour\n100 g butter\n100 g sugar\n2 eggs\n"
+
+
+def _portions(text: str) -> tuple[int | None, bool] | None:
+    told = read_recipe(text, shipped_pantry()).portions
+    return (told.count, told.is_assumed) if told else None
+
+
+class PortionNet(unittest.TestCase):
+    def test_a_count_of_pieces_anywhere_is_a_guess(self) -> None:
+        for method, count in (
+            ("Mash, mix, scoop 12 cookies on a tray, bake.", 12),
+            ("160 C, 1 hr. Cool in oven. 24cm springform, 10 slices", 10),
+        ):
+            with self.subTest(method):
+                self.assertEqual(_portions(f"Oat cookies\n\n{_FOODS}\n{method}"), (count, True))
+
+    def test_what_is_no_portion_is_not_caught(self) -> None:
+        for method in (
+            "Top with 12 cookies, crushed.",
+            "Roll between 2 rounds of paper.",
+            "Add another 6 slices of apple.",
+            "Bake at gas 4 for 40 minutes, keeps 5 days.",
+            "Half a slice, 120 kcal per 2 squares.",
+        ):
+            with self.subTest(method):
+                self.assertIsNone(_portions(f"Apple thing\n\n{_FOODS}\n{method}"))
+
+    def test_words_around_a_count(self) -> None:
+        for line, count in (
+            ("14 slices or so", 14),
+            ("How many: 15 squares", 15),
+            ("Flourless. Serves 12-14", 12),
+            ("[for 8]", 8),
+        ):
+            with self.subTest(line):
+                told = _portions(f"Apple loaf\n{line}\n\n{_FOODS}\nMix and bake at 180 C.")
+                self.assertEqual(told and told[0], count)
+        self.assertEqual((_portions(f"Carrot cupcakes   x12\n\n{_FOODS}") or (0,))[0], 12)
+        self.assertEqual((_portions(f"Blondies\n\n{_FOODS}\nTin: 20x20. 175 °C 25 min. Cut 4×4.") or (0,))[0], 16)
+
+
+class ToldStepByStep(unittest.TestCase):
+    def test_the_parts_that_steps_name(self) -> None:
+        found = read_recipe(
+            "Raspberry tart\n\nStep 1 – Make the dough: 300 g flour, 200 g cold butter, 1 yolk. Chill.\n"
+            "Step 2 – Frangipane: beat 125 g butter with 125 g sugar, 2 eggs.\nStep 3 – Spread 150 g jam, bake.",
+            shipped_pantry(),
+        )
+        told = {(x.component, x.ingredient): x.grams for x in found.lines if x.status == "ok" and x.ingredient}
+        self.assertEqual(told[("dough", "butter")], 200)
+        self.assertEqual(told[("frangipane", "butter")], 125)
+        self.assertEqual(told[("", "jam")], 150)
+
+
+class BrokenLines(unittest.TestCase):
+    def test_egg_and_its_part(self) -> None:
+        found = weighed("Macaroons\n\n3 egg\nwhites\n200g caster\nsugar\n225g desiccated\ncoconut")
+        self.assertNotIn("egg", found)
+        self.assertAlmostEqual(found["egg_white"], 99, delta=3)
+
+    def test_a_deed_leads_in_a_food(self) -> None:
+        found = weighed("Granola\n\n500g oats\n50g honey\nAfter baking add 150g raisins and 50g coconut flakes")
+        self.assertEqual(found["raisin"], 150)
+        self.assertNotIn("baking_powder", found)
+
+    def test_pints_of_a_kitchen_with_celsius(self) -> None:
+        found = weighed("Rice pudding\n\nrice 4 oz\nmilk 2 pints\nsugar 2 oz\n\nSlow oven (150 C) for 2 hrs.")
+        # Weights and Measures Act 1985: the pint is 568 ml (from memory).
+        self.assertAlmostEqual(found["milk"], 2 * 568.26 * 1.031, delta=12)
+
+    def test_a_letters_head_names_nothing(self) -> None:
+        found = read_recipe(
+            "From: gran\nTo: me\nSo you want the flapjacks. Melt 6oz butter with 6oz sugar and 2 tbsp golden syrup, "
+            "then stir in 8oz oats. Mark into 12.",
+            shipped_pantry(),
+        )
+        self.assertEqual(found.title, "Flapjacks")
+
+
+if __name__ == "__main__":
+    unittest.main()
