@@ -335,7 +335,7 @@ class Rewritten(CloseTo):
         self.assertLess(cake, next(n for n, s in enumerate(steps) if "25 minutes" in s.text))
 
     def test_every_dial_of_an_oven_is_told_lower(self) -> None:
-        text = "Loaf\nServes 10\n200 g plain flour\n150 g sugar\n100 g butter\n2 eggs\n2 tsp baking powder\n{}\nCream the butter and sugar, beat in eggs, flour and baking powder. Bake for 50 minutes."
+        text = "Loaf\nServes 10\n200 g plain flour\n150 g brown sugar\n100 g butter\n2 eggs\n2 tsp baking powder\n{}\nCream the butter and sugar, beat in eggs, flour and baking powder. Bake for 50 minutes."
         for words, lower in (
             ("Oven 180 / fan 160.", "Oven 165 / fan 145."),
             ("Heat the oven to 180C/160C fan.", "Heat the oven to 165C/145C fan."),

@@ -67,6 +67,8 @@ def additions(
         found = _with_amount(found, pantry[key], grams)
     taken = {a.ingredient.key for a in found} | set(set_to)
     own = frozenset(around).union(*(line.ingredient.tags for line in formula.lines))
+    if _is_of_plants_alone(formula, own):
+        found = [a for a in found if "animal" not in a.ingredient.tags or a.is_wished or a.is_required]
     adjusters = _adjusters(formula, family, goals, pantry, kept, taken)
     return found + [
         a
@@ -76,6 +78,14 @@ def additions(
         and not _parts(a.ingredient, family, formula)
         and not _seizes(a.ingredient, family, formula)
     ]
+
+
+def _is_of_plants_alone(formula: Formula, own: Set[str]) -> bool:
+    """Return whether a recipe is meant to hold nothing from animals: it says so, or stands plants in for milk and eggs; no honey is brought into it."""
+    return "animal" not in own and ("plant" in own or _OF_PLANTS.search(formula.title) is not None)
+
+
+_OF_PLANTS = re.compile(r"\b(?:vegan|plant[- ]?based|ve)\b", re.I)
 
 
 def _belongs(addition: Addition, family: Family, own: Set[str]) -> bool:
@@ -117,20 +127,38 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
             continue
         addition = _addition(ingredient, row, is_wished=is_wished)
         is_limited = not is_wished and "paste" not in goals.caps
-        shows = is_limited and ingredient.has_role("paste") and _is_pale_crumb(formula, family)
-        yield replace(addition, most_share=PASTE_IN_A_PALE_CRUMB) if shows else addition
+        most = _most_in_a_plain_crumb(ingredient, formula, family) if is_limited else None
+        yield replace(addition, most_share=most) if most is not None else addition
 
 
-# So much date paste colours a pale crumb golden and no more [share of its mass] (judgement).
-PASTE_IN_A_PALE_CRUMB = 0.06
+# So much date paste colours a pale crumb golden and no more, and so much purée leaves a plain sponge one [share of its mass] (judgement).
+PASTE_IN_A_PALE_CRUMB, PUREE_IN_A_SPONGE = 0.06, 0.12
 # A flour of whole grain, which is brown itself, holds so much starch and fibre [g in 100 g].
-STARCH_OF_GRAIN_G, FIBRE_OF_WHOLE_GRAIN_G = 40.0, 6.0
-_CRUMB = ("butter_cake", "!steamed_pudding", "oil_cake", "foam_cake", "cookie", "yeast_dough")
+STARCH_OF_GRAIN_G, FIBRE_OF_WHOLE_GRAIN_G = 40.0, 8.0
+_SPONGE = ("butter_cake", "oil_cake", "foam_cake")
+_CRUMB = (
+    "butter_cake",
+    "!steamed_pudding",
+    "oil_cake",
+    "foam_cake",
+    "cookie",
+    "yeast_dough",
+    "quick_bread",
+    "!pancake",
+)
 
 
-def _is_pale_crumb(formula: Formula, family: Family) -> bool:
+def _most_in_a_plain_crumb(ingredient: Ingredient, formula: Formula, family: Family) -> float | None:
+    """Return how much of a fruit's paste or purée a crumb takes that is plain and pale [share of its mass], unasked; None where nothing limits it."""
+    if ingredient.has_role("paste"):
+        return PASTE_IN_A_PALE_CRUMB if family.is_among(_CRUMB) and _is_pale(formula) else None
+    is_sponge = ingredient.has_role("puree") and family.is_among(_SPONGE)
+    return PUREE_IN_A_SPONGE if is_sponge and _is_pale(formula) else None
+
+
+def _is_pale(formula: Formula) -> bool:
     """Return whether a crumb is pale by what is in it: nothing brown, no fruit to speak of, no whole grain."""
-    if not family.is_among(_CRUMB) or _is_dark(formula):
+    if _is_dark(formula):
         return False
     whole = sum(
         x.grams
@@ -215,13 +243,15 @@ def _goes_soft(ingredient: Ingredient, family: Family, formula: Formula) -> bool
 
 
 def _makes_no_caramel(ingredient: Ingredient, family: Family, formula: Formula) -> bool:
-    """Return whether the sugar of fruit is boiled to a caramel that this makes none of: erythritol, or dates, under the pears of a tatin."""
-    is_caramel = family.is_among(["fruit"]) and _CARAMEL.search(formula.method) is not None
+    """Return whether the sugar of fruit melts to a caramel that this makes none of: erythritol, or dates, under the pears of a tatin, or what is turned out upside down."""
+    is_under_it = _UPSIDE_DOWN.search(formula.title) is not None
+    is_caramel = family.is_among(["fruit"]) and (is_under_it or _CARAMEL.search(formula.method) is not None)
     return is_caramel and (
         ingredient.per_100g.erythritol_g > TOO_MUCH_ERYTHRITOL_G or ingredient.has_role("paste", "puree")
     )
 
 
+_UPSIDE_DOWN = re.compile(r"\bupside[- ]?down\b|\btatin\b", re.I)
 # "caramel in ovenproof pan", "make a dark caramel", "caramelise the apples"; a sauce poured over is none.
 _CARAMEL = re.compile(
     r"(?:^|[.;]\s*)caramel (?:in|from)\b|\b(?:make|cook|boil|to|into) (?:an? )?(?:\w+ )?caramel\b(?! sauce)|\bcarameli[sz]e\b",

@@ -150,7 +150,7 @@ def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False
             # "one 9-inch square cake": its shape, and no piece.
             word, kind, match = shaped[1].lower(), "whole", shaped
         if kind in ("piece", "person", "whole"):
-            one = "piece" if word in counting_words("abroad") else singular(word)
+            one = "piece" if word in counting_words("abroad") else _IN_FULL.get(word, singular(word))
             kind = "piece" if kind == "whole" and _is_eaten_whole(one, low, is_small=is_small) else kind
             return Count(low, high, one, kind, match.end(), is_small)
         if word in counting_words("stop") or (is_bare and word not in counting_words("small")):
@@ -171,6 +171,7 @@ def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False
     return Count(low, high, "", "", start)
 
 
+_IN_FULL = {"sl": "slice", "sls": "slice", "sq": "square", "sqs": "square"}
 _SHAPED_WHOLE = re.compile(
     r"[\s-]+(?:layer[\s-]+)?(cakes?|tarts?|pies?|loaf|loaves|tortes?|cheesecakes?|flans?|galettes?)\b", re.I
 )

@@ -142,7 +142,7 @@ _SO_MANY_OF_US = re.compile(
     rf"\b{_EATERS} (?:of us|(?:greedy|hungry|polite) people)\b|(?:^|(?<=[.;]\s)){_EATERS} people\b", re.I
 )
 _CUT_BY = re.compile(
-    r"\b(?:cuts?\s+(?:(?:it|them|mine|this|in|into)\s+){0,2}|(?:score|mark)\s+(?:(?:it|in|into)\s+){0,2})(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b",
+    r"\b(?:cuts?\s+(?:(?:it|them|mine|this|in|into)\s+){1,2}|(?:score|mark)\s+(?:(?:it|in|into)\s+){0,2})(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b",
     re.I,
 )
 

@@ -43,6 +43,11 @@ _OF_ELSE = re.compile(
     r"(?:\b(?:another|extra|more|other|first|last|every|each|per|of|top with|with|gas|mark|step|no|page|than|by|using|use|crush|crumble)|[x×/°])\W*$",
     re.I,
 )
+# "Cut the butter into 8 pieces": what goes in; where the thing itself is cut, words that speak of portions say so.
+_CUT_UP = re.compile(
+    r"\b(?:cut|chop|slice|dice|break|snap|divide|split)\w*\s+(?!(?:the\s+|your\s+)?(?:\w+\s+)?(?:pastry|dough|filo|sheet|roll|log|block|slab|mixture|it|them|this)\b)[^.;]*\bin(?:to)?\W*$",
+    re.I,
+)
 _GOES_ON = re.compile(
     r"\s*(?:each\b|per\b|apart\b|thick\b|of\s+(?!it\b|them\b|this\b|these\b|about\b|\d)|from\s+the\s+(?:top|edge))",
     re.I,
@@ -77,7 +82,8 @@ def _counted(sentence: str, named: set[str]) -> Iterable[Stated]:
     """Yield what the numbers of a sentence count, where that is eaten as one or is what the title names."""
     for number in NUMBER.finditer(sentence):
         count = read_count(sentence, number.start())
-        if count is None or _OF_ELSE.search(sentence[: number.start()]) or _GOES_ON.match(sentence, count.end):
+        before = sentence[: number.start()]
+        if count is None or _OF_ELSE.search(before) or _CUT_UP.search(before) or _GOES_ON.match(sentence, count.end):
             continue
         is_named = count.noun in named and count.kind in ("piece", "other")
         least = (

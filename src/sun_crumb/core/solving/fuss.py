@@ -15,6 +15,8 @@ LEAST_G, UNTOUCHED = 0.02, 0.004
 # What a change must gain in texture, as a share of what touching its line costs: of any line, and of what goes by pieces;
 # and at least so much of any: most of a band's width (judgement).
 LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
+# What a change is for it must bring nearer by so much of how far that is off [share] (judgement).
+LEAST_MENDED = 0.2
 # What comes in for the texture and mends nothing that is told must gain so much (judgement).
 FETCHED_GAIN = 0.6
 # From so many bands a plan fails, and so far at most a failing one may lie without a change [bands] (judgement).
@@ -126,9 +128,18 @@ class Fuss:
             ):
                 # It is told in the same words: what is off counts no more far out than near.
                 rest = self.penalty.limits(trial) - self.penalty.limits(sums) - given
-            if dearer - cost < worth or (texture < least and rest < max(worth, TOLD_GAIN)):
+            breaks = self.penalty.limits(trial) - self.penalty.limits(sums) - given
+            is_little = not is_asked and breaks <= NEAR and self._mends_little(sums, trial)
+            if dearer - cost < worth or (texture < least and rest < max(worth, TOLD_GAIN)) or is_little:
                 grams[:], sums, cost = amounts, trial, dearer
         return grams
+
+    def _mends_little(self, sums: list[float], without: list[float]) -> bool:
+        """Return whether a change leaves what it is for nearly as far off as it is *without*: a spoon of milk powder for an ice that freezes hard all the same."""
+        if self.penalty.is_sweet(sums) and not self.penalty.is_sweet(without):
+            return False
+        pairs = list(zip(self.penalty.reaches(without), self.penalty.reaches(sums), strict=True))
+        return all(after > (1 - LEAST_MENDED) * before for before, after in pairs if before > 1)
 
     def _is_fussy(self, position: int, by: float, mass: float) -> bool:
         """Return whether a change *by* so much [g] is so small that a baker would ask what for; leaven and salt are small by nature."""

@@ -95,7 +95,7 @@ class TruePenalty:
     def of(self, sums: list[float], *, is_felt: bool = False) -> float:
         """Return the cost of amounts that come to these *sums*; as it *is_felt*, of texture only and no steeper far out."""
         cost = self.limits(sums) + (0.0 if is_felt else self.sweetness(sums))
-        reaches = self._reaches(sums)
+        reaches = self.reaches(sums)
         for term, reach in zip(self.terms, reaches, strict=True):
             cost += term.weight * charged(reach, term.felt if is_felt else term.along)
         # A plan that is strained anyway is hardly less so for one metric of several.
@@ -103,19 +103,19 @@ class TruePenalty:
 
     def told(self, sums: list[float]) -> tuple[int, float]:
         """Return how many levels texture is off, and what it costs within the bands: as it is told."""
-        reaches = self._reaches(sums)
+        reaches = self.reaches(sums)
         near = sum(term.weight * INSIDE * min(r, 1.0) for term, r in zip(self.terms, reaches, strict=True))
         return sum((r > HARDLY + 0.001) + (r > 2.001) for r in reaches), near
 
     def off(self, sums: list[float]) -> int:
         """Return how many metrics but sweetness lie outside their band as it is told."""
-        return sum(r > HARDLY + 0.001 for r in self._reaches(sums))
+        return sum(r > HARDLY + 0.001 for r in self.reaches(sums))
 
     def farthest(self, sums: list[float]) -> float:
         """Return how far off the worst metric but sweetness is, in bands."""
-        return max(self._reaches(sums), default=0.0)
+        return max(self.reaches(sums), default=0.0)
 
-    def _reaches(self, sums: list[float]) -> list[float]:
+    def reaches(self, sums: list[float]) -> list[float]:
         """Return how far off each metric but sweetness is, in bands."""
         found = []
         for above, below, wanted, scale, low, high, *_ in self.terms:
