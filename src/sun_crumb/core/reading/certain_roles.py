@@ -26,6 +26,7 @@ from sun_crumb.core.reading.portion_asides import bare_count, of_title
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.telegraphic_steps import telegraphic_steps
+from sun_crumb.core.reading.title_words import GREETED
 from sun_crumb.core.reading.torn_names import torn_names
 from sun_crumb.core.reading.wrapped import wrapped
 
@@ -63,6 +64,7 @@ def certain_roles(
         **below_its_trail(found),
         **_portions_first(found),
         **_told_beside(found),
+        **_greeted(found),
         **_told_step_by_step(found, told),
         **torn_names(found, told, known),
     }
@@ -181,6 +183,14 @@ def _told_beside(found: Sequence[Statement]) -> dict[int, Role]:
         for s in found[1:MOST_HEAD_LINES]
         if _tells_portions_and_tin(s.text) or _tells_portions_in_brackets(s.raw.strip())
     }
+
+
+def _greeted(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the line near the top that greets and names the dessert: "Hey Lou, the apple strudel:"."""
+    for s in found[:MOST_HEAD_LINES]:
+        if (named := GREETED.match(s.line.raw.strip())) and ends_with_a_dessert(named[1]):
+            return {s.line.number: "title"}
+    return {}
 
 
 def _told_step_by_step(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:

@@ -31,9 +31,16 @@ def amounts_behind(rest: str, least: int = LEAST_FOODS) -> list[str]:
     is_list = not others or (
         len(parts) >= LEAST_TOLD_BEHIND and len(others) <= SOME_BARE * len(parts) and all(map(_is_bare, others))
     )
+    # "whipping cream 300 ml, icing sugar 1 tbsp, vanilla"
+    is_list = is_list or (others == parts[-1:] and _TRACE.fullmatch(others[0]) is not None)
     return parts if len(parts) >= least and is_list and 2 * len(behind) > len(parts) else []
 
 
+# What a list names last, and nobody measures.
+_TRACE = re.compile(
+    r"(?:a\s+(?:little|pinch of|drop of)\s+)?(?:vanilla|salt|cinnamon|nutmeg|cardamom|(?:lemon|orange|lime)\s+zest|ground\s+[a-z]+|mixed spice)",
+    re.I,
+)
 # In a list of so many foods such a share may have no amount, or one that is told in another way (judgement).
 LEAST_TOLD_BEHIND, SOME_BARE = 5, 0.3
 
@@ -55,7 +62,7 @@ AMOUNT_BEHIND = re.compile(
     re.I,
 )
 # Behind the last food of the line.
-METHOD_BEHIND = re.compile(r"\.\s+(?=[A-Z][a-z]+[\s,]|\d{1,3}\s*(?:sec|min|hour|hr))")
+METHOD_BEHIND = re.compile(r"\.\s+(?=[A-Z][a-z]+[\s,:]|\d{1,3}\s*(?:sec|min|hour|hr))")
 # "1 egg yolk, pearl sugar 20 g": another food, its amount behind it.
 FOOD_THEN_AMOUNT = re.compile(
     r"(?!(?:less|minus|about|approx\w*|around|or|and|each|total|net|weight|juice|zest|flesh|plus|for|to|from|the|in|at|cut|if|you|with|per|roughly|makes|serves|gives)\b)(?!\w+(?:ed|ing)\b)[a-z][^\W\d_]{2,}(?:\s(?!(?:about|weight|or|net|total)\b)[^\W\d_]{3,}){0,2}\s+\d[\d.,/½¼¾]*\s*(?:g|kg|ml|tbsps?|tsps?|cups?|oz)\b\.?(?=\s*(?:[,;]|$))",

@@ -270,7 +270,7 @@ def _kinds_of_words(raw: str, text: str, words: Sequence[str]) -> set[str]:
 
 # "— 47 —", "Date: 3 Feb"
 _OF_NO_RECIPE = re.compile(
-    r"date\s*:\s*\d.{0,24}|\W*[-–—]\s*\d{1,3}\s*[-–—]\W*|(?:page|p\.?|pg\.?)\s*\d{1,3}(?:\s*(?:of|/)\s*\d{1,3})?(?:\s*[-–—:|]\s*[A-Z][A-Z ]{2,24})?",
+    r"date\s*:\s*\w.{0,24}|\W*[-–—]\s*\d{1,3}\s*[-–—]\W*|(?:page|p\.?|pg\.?)\s*\d{1,3}(?:\s*(?:of|/)\s*\d{1,3})?(?:\s*[-–—:|]\s*[A-Z][A-Z ]{2,24})?",
     re.I,
 )
 

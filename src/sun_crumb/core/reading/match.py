@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 import weakref
 from dataclasses import dataclass
-from functools import lru_cache
+from functools import cache, lru_cache
 
 from rapidfuzz import process
 from rapidfuzz.distance import OSA
@@ -76,6 +76,12 @@ class _Name:
     words: tuple[str, ...]
     wordset: frozenset[str]
     is_shown: bool
+
+
+@cache
+def in_a_metric_kitchen() -> dict[str, str]:
+    """Return what some ambiguous names mean first where cups are metric, by the name."""
+    return {row["name"]: row["metric"] for row in table("ambiguous_names") if row["metric"]}
 
 
 class NameIndex:

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 import re
 
+from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reading.counts import (
     Count,
     counting_words,
+    kind_of,
     read_count,
 )
 from sun_crumb.core.reading.portion_cues import EACH_ONE, WHOLES_THEN_EACH, Stated, counts_after, of_counts, statements
@@ -143,8 +145,8 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         if said is not None and (said.count or said.whole):
             rest = f"{title[: aside.start()]} {title[aside.end() :]}"
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
-    if (counted := _COUNTED_LAST.fullmatch(title.strip())) and (said := bare_count(counted[2])):
-        return counted[1].strip(" ,:–—-"), said  # "Sour cherry brownies 16 sq."
+    if counted := _counted_last(title.strip()):
+        return counted
     if told := next((s for s in statements(title) if s.count and s.count.kind == "person"), None):
         return title, told  # "Profiteroles for 8 people, 4 each"
     if re.search(
@@ -165,6 +167,16 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     return title, None
 
 
+def _counted_last(title: str) -> tuple[str, Stated] | None:
+    """Return a title and the count that ends it: "Sour cherry brownies 16 sq.", "BLACK BEAN BROWNIES 16"."""
+    if (counted := _COUNTED_LAST.fullmatch(title)) and (said := bare_count(counted[2])):
+        return counted[1].strip(" ,:–—-"), said
+    if (numbered := _NUMBER_LAST.fullmatch(title)) and kind_of(numbered[2].lower()) == "piece":
+        many = int(numbered[3])
+        return numbered[1], Stated(Count(many, many, singular(numbered[2].lower()), "piece", 0), "", 0.9, title)
+    return None
+
+
 def so_many_of(title: str) -> tuple[str, Stated] | None:
     """Return the name and the number of a title that only tells how many the list is for: "For 12 muffins:"; None of others."""
     such = _SUCH_MANY.fullmatch(title)
@@ -180,6 +192,8 @@ _SUCH_MANY = re.compile(
 )
 # "Brownies - tray of 24"
 _TRAY_OF = re.compile(r"\s*[-–—,:(]+\s*(?:an?\s+)?(?:tray|tin|batch|box|pan|slab)\s+of\s+(\d{1,3})\)?\s*$", re.I)
+# "BLACK BEAN BROWNIES 16"
+_NUMBER_LAST = re.compile(r"([^\d:]*?\b([^\W\d_]+s))\s+([4-9]|[1-6]\d)", re.I)
 _COUNTED_LAST = re.compile(
     r"([^\d:]{4,60}?)\s+(\d{1,3}\s+(?:pcs?|sq|pieces|slices|portions|servings|squares|people|bars|port|st|rounds|biscuits|cookies|buns|scones|muffins|cupcakes|balls)\.?)",
     re.I,
@@ -221,6 +235,6 @@ _FOR_BEHIND = re.compile(
 )
 _TIMES = re.compile(r"(?:\s+[x×]\s*([1-9]\d?)|,\s+(?:about\s+)?([1-9]\d?) of(?: them)?)$", re.I)
 _FOR_SO_MANY = re.compile(
-    r"\b(?:for|für|pour|per|voor|för|til)\s+(?:a\s+(?:crowd|party|group|table|buffet|gathering|supper|lunch|dinner)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s+people)?)\W*(?:\((?:[^()\d]*|or\b[^()]*|[^()]*\b(?:min\w*|hours?|hrs?)\b[^()]*)\)\W*)?$",
+    r"\b(?:for|für|pour|per|voor|för|til)\s+(?:a\s+(?:crowd|party|group|table|buffet|gathering|supper|lunch|dinner)\s+of\s+)?((?:[2-9]|[1-9]\d|two|three|four|five|six|eight|ten|twelve)(?:\s*(?:-|–|to|or|bis|à)\s*\d{1,2})?(?:\s+people)?)\W*(?:\((?:[^()\d]*|or\b[^()]*|[^()]*\b(?:min\w*|hours?|hrs?)\b[^()]*)\)\W*)?$",
     re.I,
 )

@@ -19,9 +19,10 @@ from sun_crumb.core.reading.drafts_of_method import mentioned
 from sun_crumb.core.reading.frying import with_what_is_taken_up
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.line import parse_line
-from sun_crumb.core.reading.match import is_sure, name_index
+from sun_crumb.core.reading.match import in_a_metric_kitchen, is_sure, name_index
 from sun_crumb.core.reading.one_amount import is_absurd, is_too_strong
 from sun_crumb.core.reading.oven_heat import no_ovens_heat, read_oven
+from sun_crumb.core.reading.oven_net import caught_oven
 from sun_crumb.core.reading.own_measure import own_measure
 from sun_crumb.core.reading.pieces import Piece
 from sun_crumb.core.reading.portions import portions
@@ -95,6 +96,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         standard, reason = infer_cup(text, pairs)
     else:
         standard, reason = cup_standard(cup), "chosen"
+    drafts = [_as_its_kitchen_says(draft, standard, pantry) for draft in drafts]
     steps = tuple(p.text for p in found if p.role == "step")
     method = "\n".join(p.text for p in found if p.role not in ("food", "heading", "junk"))
     own = own_yields(found)
@@ -106,6 +108,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         or read_oven(method)
         or read_oven(_junk_text(read))
         or _baked_beside(found)
+        or caught_oven("\n".join(steps))
     )
     too_hot = "" if oven else no_ovens_heat(method)
     return Reading(
@@ -127,6 +130,15 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         portions=told,
         text_lines=tuple(TextLine(line.shown, role) for line, role in read.lines),
     )
+
+
+def _as_its_kitchen_says(draft: Draft, cup: CupStandard, pantry: Pantry) -> Draft:
+    """Return a draft of an ambiguous name with what a kitchen of metric cups means by it first: "syrup" is golden there. It is asked about all the same."""
+    first = in_a_metric_kitchen().get(draft.parsed.name.lower()) if draft.parsed and cup.key == "metric" else None
+    if first is None or first not in [c.ingredient for c in draft.candidates]:
+        return draft
+    ranked = sorted(draft.candidates, key=lambda c: c.ingredient != first)
+    return replace(draft, candidates=ranked, ingredient=pantry[first])
 
 
 # "Makes: 30 / Oven: 170 °C, then 150 °C": a field of its own

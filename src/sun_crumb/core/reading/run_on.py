@@ -41,7 +41,10 @@ def run_on(raw: str) -> list[str]:
         return told
     if foods := divided(text, LEADS_THE_LIST):
         return [
-            one for food in foods for said in part_within(food) for one in (run_on(said) if said[-1] != ":" else [said])
+            one
+            for food in foods
+            for said in part_within(food)
+            for one in (_with_method_apart(run_on(said)) if said[-1] != ":" else [said])
         ]
     if told := _led(text) or _after_its_part(text):
         return told
@@ -127,7 +130,8 @@ def _dashed(text: str) -> list[str]:
 def _with_method_apart(foods: list[str]) -> list[str]:
     """Return the foods of a part, and how behind the last of them where that is told: "pinch salt. Mix, press in"."""
     last, *method = METHOD_BEHIND.split(foods[-1], maxsplit=1)
-    is_told = bool(method) and first_word(method[0]) in word_list("verb")
+    is_told = bool(method) and begins_food(last)
+    is_told = is_told and (first_word(method[0]) in word_list("verb") or bool(statements(method[0])))
     return [*foods[:-1], last, *method] if is_told else foods
 
 
@@ -256,7 +260,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
     last, *method = METHOD_BEHIND.split(told, maxsplit=1)
     if LEADS_THE_LIST.match(prefix):
         return [*foods, last, *method]  # "I always use the same pot: 1 litre of milk, ..."
-    return [f"{prefix}:", *foods, last, *method]
+    return [f"{prefix}:", *(part for food in foods for part in _with_method_apart([food])), last, *method]
 
 
 # "one 9-inch pie shell, unbaked"

@@ -45,6 +45,8 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
     ):
         title = answer[2]  # "What's for pudding? STEAMED GINGER SPONGE"
     title = _IN_A_QUESTION.sub(r"\1", _THEN_TALK.sub(r"\1", title))
+    if greeted := GREETED.match(title):
+        title = greeted[1][:1].upper() + greeted[1][1:].strip()
     if led := _LEADS_IN.match(title):
         title = re.sub(r"\s+recipe$", "", title[led.end() :], flags=re.I)
     title = _unquoted(title.strip())
@@ -127,6 +129,11 @@ FIELD = re.compile(
 # "Dundee cake. This fills a deep": a sentence behind the name.
 _THEN_TALK = re.compile(
     r"^([A-Z][^.!?:\d]{3,50})\.\s+(?:this|it|these|they|a|an|the|my|our|we|i|from|makes)\b.*$", re.I
+)
+# "Hey Lou, the apple strudel:"
+GREETED = re.compile(
+    r"^(?:hey|hi|hello|hiya|dear|morning)\b[^,:!.]{0,24}[,!:–—-]+\s*(?:here(?:['’]s| is| are)\s+)?(?:the|my|our|that|your)\s+([^:.,!?\d]{3,40}?)\s*[:.!–—-]*$",
+    re.I,
 )
 # "Do you have a recipe for a low-sugar banana cake?"
 _ASKED_WITHOUT = re.compile(

@@ -7,7 +7,8 @@ from dataclasses import replace
 
 from sun_crumb.core.reading.counts import kind_of
 from sun_crumb.core.reading.dessert_words import ends_with_a_dessert, holds_a_dessert
-from sun_crumb.core.reading.headings import FOR_THE, heading_kind
+from sun_crumb.core.reading.food_ends import first_word
+from sun_crumb.core.reading.headings import FOR_THE, heading_kind, names_a_part
 from sun_crumb.core.reading.pieces import Piece, is_followed_by_food
 from sun_crumb.core.reading.portion_asides import of_title
 from sun_crumb.core.reading.title_below import LINKS, named_in_one, title_below
@@ -20,7 +21,24 @@ MOST_HEAD_PIECES = 4
 
 def with_title(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with their title; where what stands as one names no dessert, and a line by itself does, that line."""
-    return _named_apart(_by_its_dessert(_with_title(pieces)))
+    return _named_first(_named_apart(_by_its_dessert(_with_title(pieces))))
+
+
+def _named_first(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with the dessert that the first words below a list name as a title, where nothing else does: "TOFU MOUSSE. Melt, blend"."""
+    if any(piece.role == "title" for piece in pieces):
+        return pieces
+    for n, piece in enumerate(pieces):
+        named = _NAME_THEN_TALK.match(piece.text) if piece.role in _TALK else None
+        is_part = named is not None and names_a_part(named[1]) and " " not in named[1].strip()
+        if named and not is_part and first_word(named[1]) not in word_list("verb") and ends_with_a_dessert(named[1]):
+            rest = replace(piece, text=piece.text[named.end() :])
+            return [*pieces[:n], replace(piece, text=named[1], role="title"), rest, *pieces[n + 1 :]]
+    return pieces
+
+
+_TALK = frozenset({"step", "time", "chatter", "note", "portions", "junk"})
+_NAME_THEN_TALK = re.compile(r"\W*([A-Z][^.!?:;,\d]{3,50})[.!:]\s+(?=\S)")
 
 
 def _named_apart(pieces: list[Piece]) -> list[Piece]:

@@ -2,10 +2,11 @@
 
 from __future__ import annotations
 
+import functools
 import re
 from collections import Counter
 from collections.abc import Callable, Mapping, Sequence
-from itertools import pairwise
+from dataclasses import replace
 
 from sun_crumb.core.quantities.measures import words_alone
 from sun_crumb.core.reading.food_ends import first_word
@@ -21,47 +22,61 @@ def torn_names(found: Sequence[Statement], told: Mapping[str, Known], known: Cal
     """Return the lines that go on with the name of the food above: "600 ml double" and "cream"."""
     lines: dict[int, Role] = {}
     several = Counter(s.line.number for s in found)
-    for before, statement in pairwise(found):
-        is_next = statement.line.number == before.line.number + 1
+    look = functools.cache(lambda text: told[text] if text in told else known(text))
+    before = found[0] if found else None
+    for statement in found[1:]:
+        assert before is not None
+        is_next = statement.line.number > before.line.number and not statement.line.gap
         is_place = PLACE.fullmatch(statement.raw.strip(" :")) is not None
-        if not is_next or several[statement.line.number] > 1 or is_place:
-            continue
-        if (
-            before.line.raw.rstrip().endswith(",")
-            and told[before.text].has_food
-            and _AS_PREPARED.fullmatch(statement.raw)
-        ):
+        is_torn = is_next and several[statement.line.number] == 1 and not is_place
+        if is_torn and _is_rest_of(before, statement, look):
             lines[statement.line.number] = "continuation"
-        if not _AMOUNT_LAST.search(statement.raw) and (
-            not re.fullmatch(
-                r"(?!(?:for|to|or|and|plus)\b)[a-zà-ÿ][a-zà-ÿ' -]{2,24}(?:,\s*[a-zà-ÿ][a-zà-ÿ ]{2,24})?",
-                statement.raw.strip(),
-            )
-        ):
-            continue
-        if _goes_on(before, statement, told, known):
-            lines[statement.line.number] = "continuation"
+            before = _joined(before, statement)
+        else:
+            before = statement
     return lines
 
 
-def _goes_on(before: Statement, statement: Statement, told: Mapping[str, Known], known: Callable[[str], Known]) -> bool:
+def _joined(before: Statement, statement: Statement) -> Statement:
+    """Return a statement with what goes on with it, as if both stood on the second line: a third may go on with them."""
+    raw = f"{before.raw.rstrip()} {statement.raw.strip()}"
+    line = replace(statement.line, raw=f"{before.line.raw.rstrip()} {statement.line.raw.strip()}")
+    return Statement(line, raw, f"{before.text} {statement.text}")
+
+
+def _is_rest_of(before: Statement, statement: Statement, look: Callable[[str], Known]) -> bool:
+    if before.line.raw.rstrip().endswith(",") and look(before.text).has_food and _AS_PREPARED.fullmatch(statement.raw):
+        return True
+    is_said = _AMOUNT_LAST.search(statement.raw) or _FEW_WORDS.fullmatch(statement.raw.strip())
+    return is_said is not None and _goes_on(before, statement, look)
+
+
+_FEW_WORDS = re.compile(
+    r"(?!(?:for|to|or|and|plus)\b)[a-zà-ÿ][a-zà-ÿ' -]{2,24}(?:,\s*[a-zà-ÿ][a-zà-ÿ ]{2,24}|\s*\([^()]{2,24}\))?"
+)
+
+
+def _goes_on(before: Statement, statement: Statement, look: Callable[[str], Known]) -> bool:
     """Return whether a line of a few words in small letters goes on with the food above it."""
-    first, second = told[before.text], told[statement.text]
+    first, second = look(before.text), look(statement.text)
     if _says_more(before, statement, first, second):
         return True
-    both = known(f"{before.text} {statement.text}")
+    both = look(f"{before.text} {statement.text}")
     if _is_torn_name(before, statement, first, second) and both.food not in ("", second.food):
         return True
     if first.has_amount and _EGG_LAST.search(before.text) and _OF_AN_EGG.match(statement.raw.strip()):
         return True  # "3 egg" and "whites"
     is_whole = re.search(r"[,()]", _SAID_AGAIN.sub("", before.text)) or _AMOUNT_LAST.search(before.raw)
-    if not first.has_amount or second.has_amount or first.is_behind or is_whole:
+    has_own = second.has_amount and not re.fullmatch(
+        r"[^\d(]+\([^()]*\)", statement.raw.strip()
+    )  # "bananas (300 g peeled)", below "3 very ripe"
+    if not first.has_amount or has_own or first.is_behind or is_whole:
         return False
     if (second.food and _ENDS_WITH_USE.search(before.text)) or _SO_LITTLE_OF.match(statement.raw):
         return False  # "strip of orange peel", "oil for frying": a food of its own
     if second.food and len(parts := split_line(before.text)) > 1:
         # "1 lemon and 60 g icing" and "sugar"; "1 egg + 1 yolk" and "lemon zest": nothing is broken off.
-        return known(parts[-1]).food != known(f"{parts[-1]} {statement.text}").food not in ("", second.food)
+        return look(parts[-1]).food != look(f"{parts[-1]} {statement.text}").food not in ("", second.food)
     return bool(both.food) and first.food in ("", both.food)
 
 

@@ -15,8 +15,8 @@ LEAST_G, UNTOUCHED = 0.02, 0.004
 # What a change must gain in texture, as a share of what touching its line costs: of any line, and of what goes by pieces;
 # and at least so much of any: most of a band's width (judgement).
 LEAST_GAIN, PIECE_GAIN, TOLD_GAIN = 0.25, 1.0, 0.3
-# What a change is for it must bring nearer by so much of how far that is off [share] (judgement).
-LEAST_MENDED = 0.2
+# What a change is for it must bring nearer by so much of how far that is off, and by so much where it is told in milder words for it [share] (judgement).
+LEAST_MENDED, LEAST_MENDED_IN_WORDS = 0.2, 0.15
 # What comes in for the texture and mends nothing that is told must gain so much (judgement).
 FETCHED_GAIN = 0.6
 # From so many bands a plan fails, and so far at most a failing one may lie without a change [bands] (judgement).
@@ -136,10 +136,12 @@ class Fuss:
 
     def _mends_little(self, sums: list[float], without: list[float]) -> bool:
         """Return whether a change leaves what it is for nearly as far off as it is *without*: a spoon of milk powder for an ice that freezes hard all the same."""
-        if self.penalty.is_sweet(sums) and not self.penalty.is_sweet(without):
+        if self.penalty.sweetness(without) > self.penalty.sweetness(sums) + NEAR:
             return False
-        pairs = list(zip(self.penalty.reaches(without), self.penalty.reaches(sums), strict=True))
-        return all(after > (1 - LEAST_MENDED) * before for before, after in pairs if before > 1)
+        is_told_worse = self.penalty.told(without)[0] > self.penalty.told(sums)[0]
+        least = LEAST_MENDED_IN_WORDS if is_told_worse else LEAST_MENDED
+        pairs = zip(self.penalty.reaches(without), self.penalty.reaches(sums), strict=True)
+        return all(after > (1 - least) * before for before, after in pairs if before > 1)
 
     def _is_fussy(self, position: int, by: float, mass: float) -> bool:
         """Return whether a change *by* so much [g] is so small that a baker would ask what for; leaven and salt are small by nature."""
