@@ -34,7 +34,7 @@ class Families(unittest.TestCase):
         for row in table("family_signs"):
             for words in row["words"].split(";"):
                 with self.subTest(words, where=row["where"]):
-                    self.assertNotIn((row["where"], words), seen)
+                    self.assertFalse((row["where"], words) in seen, seen.get((row["where"], words)))
                 seen[row["where"], words] = row["sign"]
 
     def test_rock_buns_are_soft_and_what_goes_into_oil_is_fried(self) -> None:

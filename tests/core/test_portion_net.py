@@ -50,6 +50,55 @@ class PortionNet(unittest.TestCase):
         self.assertEqual((_portions(f"Blondies\n\n{_FOODS}\nTin: 20x20. 175 °C 25 min. Cut 4×4.") or (0,))[0], 16)
 
 
+class OvenNet(unittest.TestCase):
+    def test_a_heat_in_a_clause_of_its_own(self) -> None:
+        for method, heat in (
+            ("Press in the tin. 190C 20-25. Heat the topping, pour over hot.", 190),
+            ("Tube pan. 350. 45-50 min.", 177),
+            ("Teig gehen lassen, ausrollen. 25 Min 180°. Füllen.", 180),
+            ("Balls on a tray, 170 fan 10-12", 170),
+            ("Rest overnight. 220 for 4 min then 180 for 6.", 220),
+        ):
+            with self.subTest(method):
+                oven = read_recipe(f"Oat squares\n\n{_FOODS}\n{method}", shipped_pantry()).oven
+                self.assertEqual(oven and oven.temperature_c, heat)
+
+    def test_what_is_boiled_or_fried_is_no_oven(self) -> None:
+        for method in (
+            "Boil the syrup. 118C. Pour on.",
+            "Fry in oil, 180C, 3 min.",
+            "Makes 250 in all. 300 g of it freeze well.",
+        ):
+            with self.subTest(method):
+                self.assertIsNone(read_recipe(f"Toffee\n\n{_FOODS}\n{method}", shipped_pantry()).oven)
+
+
+class ToldAhead(unittest.TestCase):
+    def test_a_part_that_steps_tell_above_the_others_list(self) -> None:
+        found = read_recipe(
+            "Rhubarb crisp\n\nMix 5 cups rhubarb, 3/4 cup sugar, 2 T flour. Put in a pan.\n"
+            "Topping: 1 cup brown sugar, 1 cup oats, 1/2 cup flour, 1/2 cup butter. Crumble over.\nBake 375 35 min.",
+            shipped_pantry(),
+        )
+        told = {(x.component, x.ingredient) for x in found.lines if x.status == "ok"}
+        self.assertLessEqual({("", "rhubarb"), ("", "white_sugar"), ("topping", "light_brown_sugar")}, told)
+
+
+class Titles(unittest.TestCase):
+    def test_names_that_stand_elsewhere(self) -> None:
+        for text, title in (
+            ("Hey Lou, the apple strudel:\n250 g flour\n1 egg\n80 g sugar\nRoll, bake at 190 C.", "Apple strudel"),
+            (f"{_FOODS}TITLE : Lemon Fridge Pie - 12 portions\nHOW : mix, chill.", "Lemon Fridge Pie"),
+            (
+                "Shortcrust: 8 oz plain flour, 4 oz butter, 2 tbsp cold water\nFilling: 3 tbsp jam; 4 oz butter; 1 egg\n"
+                "= Cherry Bakewell tart. Blind bake 15 min 190, fill. Cuts into 8.",
+                "Cherry Bakewell tart",
+            ),
+        ):
+            with self.subTest(title):
+                self.assertEqual(read_recipe(text, shipped_pantry()).title, title)
+
+
 class ToldStepByStep(unittest.TestCase):
     def test_the_parts_that_steps_name(self) -> None:
         found = read_recipe(
@@ -68,6 +117,24 @@ class BrokenLines(unittest.TestCase):
         found = weighed("Macaroons\n\n3 egg\nwhites\n200g caster\nsugar\n225g desiccated\ncoconut")
         self.assertNotIn("egg", found)
         self.assertAlmostEqual(found["egg_white"], 99, delta=3)
+
+    def test_a_name_torn_over_three_lines(self) -> None:
+        found = weighed(
+            "Loaf\n\n3 very ripe\nbananas (300g\npeeled)\n200g wholemeal\nself-raising\nflour\n2 eggs\n75g soft butter"
+        )
+        self.assertEqual((found["banana"], found["wholemeal_self_raising"]), (300, 200))
+        self.assertNotIn("plain_flour", found)
+
+    def test_no_food_is_joined_to_a_fraction_below(self) -> None:
+        found = weighed("Honey cake\n\n3 cups flour\n½ cup OJ\n¼ cup whiskey\n1 cup honey\n2 eggs")
+        self.assertLessEqual({"orange_juice", "rum"}, set(found))
+
+    def test_foods_in_brackets(self) -> None:
+        found = weighed(
+            "Lassi pops\n[2 large mangoes (500g flesh)] [1 1/2 cups Greek yogurt] [1/4 cup honey]\nblend, freeze"
+        )
+        self.assertEqual(found["mango"], 500)
+        self.assertIn("honey", found)
 
     def test_a_deed_leads_in_a_food(self) -> None:
         found = weighed("Granola\n\n500g oats\n50g honey\nAfter baking add 150g raisins and 50g coconut flakes")

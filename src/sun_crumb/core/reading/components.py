@@ -106,6 +106,8 @@ def component_of(text: str) -> str | None:
         return None  # "SERVES SIX"
     if _HOW_TO_MEASURE.search(text):
         return None
+    # "生地 (batter)": in letters of another kitchen
+    text = re.sub(r"^\W*[^\x00-\u024f]+\s*\(([^()]+)\)", r"\1", text)
     bare = HEAD_YIELD.sub("", text).strip(" *#_=:–—-.!")
     bare = _MARKS_AROUND.sub("", re.sub(r"\([^)]*\)|\s[x×]\s*\d$", "", bare))
     bare = _I_USE.sub("", bare)

@@ -148,7 +148,7 @@ def _completes(pieces: list[Piece], role: Role, text: str) -> bool:
     return not re.search(
         r"[^\W\d_]{3,}|\bb\.?\s?p\b|\b[Ee]i\b",
         re.sub(r"\b(?:cups?|tbsps?|tsps?|grams?|tablespoons?|teaspoons?|large|small|medium)\b", "", pieces[-1].text),
-    ) and not re.match(r"\d", text)
+    ) and not re.match(r"[\d½¼¾⅓⅔⅛]", text)
 
 
 _AMOUNT_FIRST = re.compile(r"\W*(?:\d|[½⅓⅔¼¾⅛]|(?:an?|one|two|three|four|half)\b)", re.I)

@@ -44,9 +44,9 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry, porti
     listed = {d.ingredient.key for d in drafts if d.ingredient}
     named = [(frozenset(words_of(d.parsed.name)), d.parsed.sums[:1]) for d in drafts if d.parsed and d.parsed.name]
     components = list(dict.fromkeys(d.piece.component for d in drafts if d.parsed))
-    extra: list[Draft] = []
+    ahead, extra = _told_ahead(found, index, pantry)
     for piece in found:
-        if piece.role != "step":
+        if piece.role != "step" or piece in ahead:
             continue
         made = [*_made(piece.text), *portions]
         same = (part for said in _of_the_same(piece.text, drafts) for part in split_line(said))
@@ -84,6 +84,16 @@ def mentioned(found: Sequence[Piece], drafts: list[Draft], pantry: Pantry, porti
                 where = (components[-1] if on_top and "" not in components else components[0]) if components else ""
             extra.append(replace(draft, piece=replace(draft.piece, component=where), is_mention=True))
     return _told_beside_the_list(extra, found, drafts, index, pantry) or extra
+
+
+def _told_ahead(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> tuple[list[Piece], list[Draft]]:
+    """Return the steps above a list that tell a part of their own, and drafts of its foods: "Mix 5 cups rhubarb, 3/4 cup sugar, 2 T flour", over "Topping: 1 cup oats, ..."."""
+    begin = next((n for n, piece in enumerate(found) if piece.role == "food"), len(found))
+    parts = [piece for piece in found[begin:] if piece.role == "food"]
+    ahead = [piece for piece in found[:begin] if piece.role == "step"]
+    told = _told(ahead, index, pantry) if ahead and all(piece.component for piece in parts) else []
+    measured = [draft for draft in told if draft.parsed and draft.parsed.sums[0].unit]
+    return (ahead, told) if len(measured) >= LEAST_TOLD else ([], [])
 
 
 def _told_beside_the_list(

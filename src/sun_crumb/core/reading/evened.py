@@ -118,6 +118,7 @@ def evened(rows: Sequence[str]) -> list[str]:
     told = _unquoted(list(map(_row, rows)))
     for mend in (
         _unspoken,
+        _unboxed,
         led_apart,
         of_one_batch,
         in_part_cells,
@@ -142,6 +143,15 @@ def evened(rows: Sequence[str]) -> list[str]:
     ):
         told = mend(told)
     return told
+
+
+def _unboxed(rows: list[str]) -> list[str]:
+    """Return lines with the foods that brackets stand around divided by dots: "[2 mangoes] [1 cup yoghurt] [1 tbsp honey]"."""
+    return [" • ".join(_BOX.findall(row)) if _BOXED.fullmatch(row.strip()) else row for row in rows]
+
+
+_BOX = re.compile(r"\[\s*([^\[\]]{3,80}?)\s*\]")
+_BOXED = re.compile(r"(?:\[[^\[\]]{3,80}\][\s,;|+&]*){3,40}")
 
 
 def _row(row: str) -> str:

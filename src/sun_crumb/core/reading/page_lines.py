@@ -62,6 +62,9 @@ def named_fields(found: Sequence[Statement]) -> dict[int, Role]:
     for n, statement in enumerate(found[:MOST_OF_A_FORM]):
         if _NAMED.fullmatch(statement.text) and not any(begins_food(s.raw) for s in found[:n]):
             return {**{s.line.number: "junk" for s in found[:n]}, statement.line.number: "title"}
+    for statement in found[MOST_OF_A_FORM // 2 :]:
+        if _TITLED.fullmatch(statement.line.raw.strip()):
+            return {statement.line.number: "title"}  # "TITLE : Lemon pie", below the list
     for asks, told in pairwise(found[:MOST_OF_A_FORM]):
         if _ASKS_A_NAME.fullmatch(asks.text.strip(" :")) and told.line.number > asks.line.number:
             return {asks.line.number: "junk", told.line.number: "title"}
@@ -92,6 +95,7 @@ _OF_A_MAIL = re.compile(r"(?:from|to|cc|sent|date)\s*:\s*[^:]{1,60}", re.I)
 _TRAIL = re.compile(r"[^\d›»]{2,60}(?:\s[›»]\s[^\d›»]{2,40}){2,6}")
 # "Name of dish: Prune clafoutis"
 _NAMED = re.compile(rf"{ASKS_THE_NAME}\s*[:=]\s*[^\W\d_][^:\d]{{3,60}}", re.I)
+_TITLED = re.compile(r"title\s*[:=]\s*[A-Z][^:]{3,70}", re.I)
 _ASKS_A_NAME = re.compile(rf"(?:name|title|{ASKS_THE_NAME})", re.I)
 # What stands over the words of readers, whatever these weighed.
 _READERS = re.compile(

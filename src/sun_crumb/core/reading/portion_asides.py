@@ -19,7 +19,9 @@ _ABOUT_SO_MANY = re.compile(
     re.I,
 )
 # "6-8 port.", "4 pers."
-_SHORT_PEOPLE = re.compile(r"^(\W*\d{1,2}(?:\s*[-–]\s*\d{1,2})?)\s+(?:port|ptn|ptns|prtns|pers|serv|ppl)\.?$", re.I)
+_SHORT_PEOPLE = re.compile(
+    r"^(\W*\d{1,2}(?:\s*[-–]\s*\d{1,2})?)\s+(?:port|ptn|ptns|prtns|pers|serv|ppl|porz|porc|pess|rac)\.?$", re.I
+)
 # "16 pieces when cold"
 _WHEN_COLD = re.compile(
     r"\s*\((?:when\s+|once\s+)?(?:cold|cool|cooled)\W*\)|\s+(?:when|once)\s+(?:it'?s\s+)?(?:cold|cool|cooled|set)\b",

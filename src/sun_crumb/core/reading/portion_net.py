@@ -78,8 +78,14 @@ def _sentences(pieces: Iterable[Piece]) -> Iterable[tuple[Role, str]]:
     return ((p.role, sentence) for p in pieces if p.role != "food" for sentence in SENTENCE.split(p.text))
 
 
+_OF_THEM = re.compile(r"(?:^|[.;,!]\s*)(?:about\s+|makes\s+)?([4-9]|[1-9]\d)\s+of\s+(?:them|these)\b", re.I)
+
+
 def _counted(sentence: str, named: set[str]) -> Iterable[Stated]:
     """Yield what the numbers of a sentence count, where that is eaten as one or is what the title names."""
+    if so_many := _OF_THEM.search(sentence):
+        many = int(so_many[1])
+        yield Stated(Count(many, many, "piece", "piece", so_many.end()), "", CAUGHT, so_many[0].strip(" .;,!"))
     for number in NUMBER.finditer(sentence):
         count = read_count(sentence, number.start())
         before = sentence[: number.start()]

@@ -109,6 +109,8 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         or read_oven(_junk_text(read))
         or _baked_beside(found)
         or caught_oven("\n".join(steps))
+        or caught_oven(method)
+        or caught_oven(_junk_text(read))
     )
     too_hot = "" if oven else no_ovens_heat(method)
     return Reading(

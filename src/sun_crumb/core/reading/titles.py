@@ -26,14 +26,20 @@ def with_title(pieces: list[Piece]) -> list[Piece]:
 
 def _named_first(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with the dessert that the first words below a list name as a title, where nothing else does: "TOFU MOUSSE. Melt, blend"."""
-    if any(piece.role == "title" for piece in pieces):
+    at = next((n for n, piece in enumerate(pieces) if piece.role == "title"), None)
+    if at is not None and (holds_a_dessert(pieces[at].text) or not names_a_part(pieces[at].text)):
         return pieces
     for n, piece in enumerate(pieces):
         named = _NAME_THEN_TALK.match(piece.text) if piece.role in _TALK else None
         is_part = named is not None and names_a_part(named[1]) and " " not in named[1].strip()
         if named and not is_part and first_word(named[1]) not in word_list("verb") and ends_with_a_dessert(named[1]):
             rest = replace(piece, text=piece.text[named.end() :])
-            return [*pieces[:n], replace(piece, text=named[1], role="title"), rest, *pieces[n + 1 :]]
+            # "Shortcrust: 200 g flour, ...": what stood as a title is a part's name.
+            found = [
+                replace(p, role="heading", text=f"{p.text.rstrip(' :')}:") if m == at else p
+                for m, p in enumerate(pieces)
+            ]
+            return [*found[:n], replace(piece, text=named[1], role="title"), rest, *found[n + 1 :]]
     return pieces
 
 
