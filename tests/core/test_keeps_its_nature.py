@@ -77,6 +77,28 @@ class PaleCrumbs(unittest.TestCase):
                 self.assertFalse(new & {"date_paste", "erythritol", "stevia_erythritol", "applesauce"})
 
 
+SLICE = (
+    "Date slice\nMakes 24 pieces\n250 g dates\n180 ml boiling water\n1 tsp baking soda\n100 g butter\n175 g brown sugar\n2 eggs\n200 g self-raising flour\n"
+    "Soak the dates. Cream, fold. Bake at 180C for 30 minutes."
+)
+PUFFS = "Puffs\nMakes 30\n250 g plain flour\n1 tbsp sugar\n3 eggs\n400 ml buttermilk\n50 g butter\nFry in a pan."
+
+
+class DatesThatSoak(unittest.TestCase):
+    def test_no_more_water_beside_dates_that_keep_it_moist(self) -> None:
+        for path in ("fruit", "less"):
+            with self.subTest(path):
+                self.assertEqual(held(SLICE, path=path, cut=0.5)["water"], 180)
+
+
+class Words(unittest.TestCase):
+    def test_no_refined_sugar_is_said_where_none_is_left(self) -> None:
+        made = plan(PUFFS, path="blend", cut=0.5)
+        self.assertGreater(made.totals_after.refined_sugar_g, 3)
+        self.assertNotIn("No refined sugar", made.words)
+        self.assertIn("Hardly any refined sugar", made.words)
+
+
 class MendsLittle(unittest.TestCase):
     def test_nothing_is_fetched_for_what_it_hardly_mends(self) -> None:
         made = held(ICE, path="less", cut=0.5)

@@ -12,6 +12,7 @@ import numpy as np
 import numpy.typing as npt
 
 from sun_crumb.core.balance import QUANTITIES, Family, Gauge, contribution_row, gauges, sweetened
+from sun_crumb.core.balance.makeup import makeup
 from sun_crumb.core.balance.verdicts import SWEETER
 from sun_crumb.core.formula import Formula, FormulaLine
 from sun_crumb.core.offers.addition import Addition
@@ -36,6 +37,8 @@ TOO_LITTLE_G = 60.0
 LEAST_SWEET = 0.7
 # Fruit that sweetens a loaf alone may come to so many times what was there.
 MOST_GROWN = 2.6
+# Dried fruit of such a share soaks up what it is given [share of the mass] (judgement).
+SOAKING = 0.15
 # What a portion may be held below: each line's part per gram.
 LIMITS: dict[str, Callable[[FormulaLine, Goals], float]] = {
     "energy": lambda line, _: line.ingredient.per_100g.energy_kcal / 100,
@@ -76,7 +79,9 @@ class Problem:
         there = [
             Row(
                 line,
-                self._held_up(line, self._grown(line, move_of(line, self.goals.counted, self.family))),
+                self._soaked(
+                    line, self._held_up(line, self._grown(line, move_of(line, self.goals.counted, self.family)))
+                ),
                 lock_g=self.locks.get(n),
                 seasoning=self.seasoned.get(n, ""),
             )
@@ -92,6 +97,17 @@ class Problem:
         """Return how far a sugar may go that whites stand on."""
         is_held = move is not None and holds_a_foam(line, self.family)
         return replace(move, low=max(move.low, FOAM_LEAST)) if is_held and move is not None else move
+
+    def _soaked(self, line: FormulaLine, move: Move | None) -> Move | None:
+        """Return how far a liquid may go that dates or prunes soak up: no further up, for they keep a batter moist by themselves."""
+        is_soaked = (
+            move is not None
+            and not move.is_cut
+            and line.ingredient.has_role("liquid")
+            and self.family.is_among(("butter_cake", "oil_cake", "quick_bread", "bar"))
+            and makeup(self.formula.lines)["dried"] > SOAKING
+        )
+        return replace(move, high=min(move.high, 1.0)) if is_soaked and move is not None else move
 
     def _grown(self, line: FormulaLine, move: Move | None) -> Move | None:
         """Return how far fruit that is there may grow: where fruit alone sweetens a loaf, up to the room that it has for fruit."""

@@ -6,6 +6,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from sun_crumb.core.formula import Formula, FormulaLine, Totals
+from sun_crumb.core.offers.moves import is_cuttable
 from sun_crumb.core.quantities.household import grams_text
 from sun_crumb.core.sugars.savings import Savings
 from sun_crumb.core.wish.goals import Goals
@@ -70,7 +71,9 @@ def _refined(told: Told) -> Iterator[str]:
     if old < NONE_G:
         return
     if new < NONE_G:
-        yield "No refined sugar."
+        # What vanilla or baking powder holds is none that sweetens.
+        left = sum(_refined_in(line) for line in told.after.lines if is_cuttable(line, "refined_sugar_g"))
+        yield f"Hardly any refined sugar: {grams_text(left)} in all." if left > 0 else "No refined sugar."
     elif told.goals.counted == "refined_sugar_g":
         yield f"Refined sugar left: {grams_text(new)} in each {told.original.unit}, {_where_it_is(told.after)}."
 
