@@ -38,6 +38,8 @@ class PortionNet(unittest.TestCase):
 
     def test_words_around_a_count(self) -> None:
         for line, count in (
+            ("about 24", 24),
+            ("4 porcje", 4),
             ("14 slices or so", 14),
             ("How many: 15 squares", 15),
             ("Flourless. Serves 12-14", 12),
@@ -46,6 +48,8 @@ class PortionNet(unittest.TestCase):
             with self.subTest(line):
                 told = _portions(f"Apple loaf\n{line}\n\n{_FOODS}\nMix and bake at 180 C.")
                 self.assertEqual(told and told[0], count)
+        self.assertEqual((_portions(f"Quick strudel for 6 / Apfelstrudel\n\n{_FOODS}") or (0,))[0], 6)
+        self.assertEqual((_portions(f"Pie\n\n{_FOODS}\nOven 350. Bake 55 mins. Cut 8 ways.") or (0,))[0], 8)
         self.assertEqual((_portions(f"Carrot cupcakes   x12\n\n{_FOODS}") or (0,))[0], 12)
         self.assertEqual((_portions(f"Blondies\n\n{_FOODS}\nTin: 20x20. 175 °C 25 min. Cut 4×4.") or (0,))[0], 16)
 
@@ -88,6 +92,12 @@ class Titles(unittest.TestCase):
     def test_names_that_stand_elsewhere(self) -> None:
         for text, title in (
             ("Hey Lou, the apple strudel:\n250 g flour\n1 egg\n80 g sugar\nRoll, bake at 190 C.", "Apple strudel"),
+            (f"re: yesterday — carrot halwa cake?\n\n{_FOODS}Bake at 175.", "Carrot halwa cake"),
+            (f"⟡ Peach melba roll ⟡\n\n{_FOODS}", "Peach melba roll"),
+            (
+                f"What you want\n{_FOODS}What you do\nBake 350F 45 min.\nWhat you get\nEve's pudding for 4 to 6",
+                "Eve's pudding",
+            ),
             (f"{_FOODS}TITLE : Lemon Fridge Pie - 12 portions\nHOW : mix, chill.", "Lemon Fridge Pie"),
             (
                 "Shortcrust: 8 oz plain flour, 4 oz butter, 2 tbsp cold water\nFilling: 3 tbsp jam; 4 oz butter; 1 egg\n"
@@ -128,6 +138,19 @@ class BrokenLines(unittest.TestCase):
     def test_no_food_is_joined_to_a_fraction_below(self) -> None:
         found = weighed("Honey cake\n\n3 cups flour\n½ cup OJ\n¼ cup whiskey\n1 cup honey\n2 eggs")
         self.assertLessEqual({"orange_juice", "rum"}, set(found))
+
+    def test_rows_of_a_table_whose_cells_are_quoted(self) -> None:
+        found = weighed(
+            'product, amount, unit\n"Rye flour",150,g\n"Dark chocolate 70%",200,g\n"Eggs",4,pcs\nRye brownies. Melt, fold.'
+        )
+        self.assertEqual((found["dark_chocolate_70"], found["egg"]), (200, 200))
+
+    def test_parts_behind_the_word_for_the_list(self) -> None:
+        told = read_recipe(
+            "Ingredients — sponge: eggs ×3, sugar 90 g, flour 90 g\nIngredients — syrup: coffee 100 ml, sugar 30 g",
+            shipped_pantry(),
+        )
+        self.assertEqual({x.component for x in told.lines if x.status == "ok"}, {"sponge", "syrup"})
 
     def test_foods_in_brackets(self) -> None:
         found = weighed(

@@ -58,7 +58,7 @@ _NUMBER = r"[\d½¼¾⅓⅔][\d.,/½¼¾⅓⅔]*"
 # The same weight again: "8oz/225g"
 _AGAIN = rf"(?:\s*[/=]\s*{_NUMBER}\s*(?:g|kg|ml|l|cl|dl|(?:fl\.?\s?)?oz|lbs?|cups?)\.?)?"
 AMOUNT_BEHIND = re.compile(
-    rf"^[^\W\d_][^\d;]{{1,40}}?[\s,]+(?:\(?{_NUMBER}\s*(?:g|kg|ml|l|cl|dl|(?:fl\.?\s?)?oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|strips?|pods?|cloves?|sprigs?|punnets?|handfuls?|tins?|cans?|jars?|packe?t?s?|large|medium|small|[tTc])?(?!\w)\.?{_AGAIN}\)?|\(?(?:an?\s+)?(?:pinch|dash|handful|splash|knob)\)?|\(\d\s[a-z]+\))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:\s*\([^()]*\))?(?:,\s*[^\d;]+|\s+[a-z]+(?:ed|en))?$",
+    rf"^[^\W\d_][^\d;]{{1,40}}?[\s,]+[x×]?(?:\(?{_NUMBER}\s*(?:g|kg|ml|l|cl|dl|(?:fl\.?\s?)?oz|lbs?|cups?|tsps?|tbsps?|\w*spoons?|pcs?|pieces?|leaves|sheets?|sticks?|strips?|pods?|cloves?|sprigs?|punnets?|handfuls?|tins?|cans?|jars?|packe?t?s?|large|medium|small|[tTc])?(?!\w)\.?{_AGAIN}\)?|\(?(?:an?\s+)?(?:pinch|dash|handful|splash|knob)\)?|\(\d\s[a-z]+\))(?:\s+(?:block|pack|packet|bag|tin|can|tub|pot|jar))?(?:\s*\([^()]*\))?(?:,\s*[^\d;]+|\s+[a-z]+(?:ed|en))?$",
     re.I,
 )
 # Behind the last food of the line.

@@ -109,6 +109,8 @@ def _is_of_portions(text: str) -> bool:
         return True
     if re.fullmatch(r"(?:makes|serves|yields?|feeds|servings?|portions?)\W*0+", text, re.I):
         return True  # it makes none: no number of portions, and no food
+    if re.fullmatch(r"\W*(?:about|approx\.?|around|roughly|ca\.?|circa)\s+(?:[4-9]|[1-9]\d)\W*", text, re.I):
+        return True  # "about 24", below the name
     if (tagged := _TAGGED.fullmatch(text)) and statements(tagged[1]):
         return True
     is_shouted = _SHOUTED_YIELD.fullmatch(text) is not None and bool(statements(text))

@@ -89,7 +89,10 @@ _FOR_WHAT = re.compile(
 )
 
 # "Ingredients: For the pastry, 350 g plain flour"
-_LIST_THEN_PART = re.compile(r"^\s*ingredients\s*:\s+(?=for the\b)", re.I)
+_LIST_THEN_PART = re.compile(
+    r"^\s*ingredients\s*(?::\s+(?=for the\b)|[-–—(]+\s*(?:for\s+(?:the\s+)?)?(?=[a-z]{3,16}(?:\s[a-z]{3,12})?\W{0,6}:\s))",
+    re.I,
+)
 
 
 # "For the cake, 150 g of soft butter", "On top, 400 g of plums", "To glaze, 1 egg"

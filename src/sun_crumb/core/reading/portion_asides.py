@@ -15,7 +15,7 @@ from sun_crumb.core.reading.portion_cues import EACH_ONE, WHOLES_THEN_EACH, Stat
 
 # "(about 18 large)": a line in brackets, under the name.
 _ABOUT_SO_MANY = re.compile(
-    r"\s*\(\s*(?:about|approx(?:imately)?\.?|around|roughly|~|circa|ca\.?|(?=(?:[4-9]|\d\d)\s*\)))\s*(\d{1,3})(?:\s+(?:small|medium|large|big|little|mini))?\s*\)\s*",
+    r"\s*\(?\s*(?:about|approx(?:imately)?\.?|around|roughly|~|circa|ca\.?|(?=(?:[4-9]|\d\d)\s*\)))\s*(\d{1,3})(?:\s+(?:small|medium|large|big|little|mini))?\s*\)?\s*",
     re.I,
 )
 # "6-8 port.", "4 pers."
@@ -163,8 +163,8 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     if (found := _FOR_SO_MANY.search(title)) and re.search(r"[.!]\s*$", title[: found.start()]):
         # "Rhubarb fool. For 4.": said behind the name.
         return title[: found.start()].strip(" ."), Stated(read_count(found[1]), "", 0.9, found[0].strip(" ."))
-    if found:
-        # "Apple crumble for two": the name it goes by.
+    # "Apple crumble for two": the name it goes by.
+    if found := found or _FOR_WITHIN.search(title):
         return title, Stated(read_count(found[1]), "", 0.9, found[0].strip())
     return title, None
 
@@ -196,6 +196,8 @@ _SUCH_MANY = re.compile(
 _TRAY_OF = re.compile(r"\s*[-–—,:(]+\s*(?:an?\s+)?(?:tray|tin|batch|box|pan|slab)\s+of\s+(\d{1,3})\)?\s*$", re.I)
 # "BLACK BEAN BROWNIES 16"
 _NUMBER_LAST = re.compile(r"([^\d:]*?\b([^\W\d_]+s))\s+([4-9]|[1-6]\d)", re.I)
+# "Quick strudel for 6 / Schneller Apfelstrudel"
+_FOR_WITHIN = re.compile(r"\bfor\s+([2-9]|1\d|2[0-4])\s+(?=[/|–—])")
 _COUNTED_LAST = re.compile(
     r"([^\d:]{4,60}?)\s+(\d{1,3}\s+(?:pcs?|sq|pieces|slices|portions|servings|squares|people|bars|port|st|rounds|biscuits|cookies|buns|scones|muffins|cupcakes|balls)\.?)",
     re.I,

@@ -85,7 +85,7 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     if (grid := _CUT_BY.search(text)) and 1 < (many := int(grid[1]) * int(grid[2])) <= MOST:
         # "I cut it 6 by 6"
         found.append(Stated(Count(many, many, "piece", "piece", grid.end()), "", 0.9 * base, grid[0].strip()))
-    if (eaters := _SO_MANY_OF_US.search(text)) and (count := read_count(eaters[1] or eaters[2])):
+    if (eaters := WAYS.search(text) or _SO_MANY_OF_US.search(text)) and (count := read_count(eaters[1] or eaters[2])):
         found.append(Stated(replace(count, kind="person", noun="serving"), "", 0.9 * base, eaters[0]))
     if (sum_of := _COMES_TO.search(text)) and (count := read_count(text, sum_of.end())) and count.kind == "piece":
         found.append(Stated(count, "", 0.9 * base, text[sum_of.start() : count.end].strip()))
@@ -141,6 +141,8 @@ _EATERS = r"(\d{1,2}|two|three|four|five|six|seven|eight|ten|twelve)"
 _SO_MANY_OF_US = re.compile(
     rf"\b{_EATERS} (?:of us|(?:greedy|hungry|polite) people)\b|(?:^|(?<=[.;]\s)){_EATERS} people\b", re.I
 )
+# "Cut 8 ways."
+WAYS = re.compile(r"\b(?:cuts?|slice|divide|split)\s+(?:it\s+)?(\d{1,2}|four|six|eight|ten|twelve)\s+ways\b", re.I)
 _CUT_BY = re.compile(
     r"\b(?:cuts?\s+(?:(?:it|them|mine|this|in|into)\s+){1,2}|(?:score|mark)\s+(?:(?:it|in|into)\s+){0,2})(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})(?!\s*-?(?:cm|mm|inch|in\b|\"|″))\b",
     re.I,

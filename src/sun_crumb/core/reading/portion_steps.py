@@ -12,7 +12,7 @@ from sun_crumb.core.reading.counts import (
     read_count,
 )
 from sun_crumb.core.reading.portion_asides import bare_count, said_in
-from sun_crumb.core.reading.portion_cues import Stated, statements
+from sun_crumb.core.reading.portion_cues import WAYS, Stated, statements
 
 SURE = 0.8
 _SHARED_OUT = re.compile(
@@ -153,6 +153,8 @@ _HEAPS = re.compile(
 
 def _for_each_eater(sentence: str) -> Stated | None:
     """Return how many have one each, or how many pieces one may cut: "split into two glasses", "cut 6 or 8"."""
+    if (ways := WAYS.search(sentence)) and (count := read_count(ways[1])):
+        return Stated(count, "", 0.85, ways[0])
     if (either := _CUT_EITHER.search(sentence)) and (count := read_count(either[1])):
         return Stated(count, "", 0.8, either[0].strip(" .;,"))
     if (each := _EACH_HAS_ONE.search(sentence) or _INTO_SO_MANY.match(sentence)) and (
@@ -299,11 +301,11 @@ def _beside_the_heat(sentence: str) -> Stated | None:
         if (told := bare_count(_CASES.sub("pieces", part)) or (said_in(part) if _FOR_ALONE.fullmatch(part) else None))
         and told.count
     ]
-    if not said and (alone := _ABOUT_LAST.fullmatch(parts[-1])) and (count := read_count(alone[1])):
-        return Stated(count, "", 0.85, parts[-1])  # "375 °F, 15 min, about 40"
     found = next(
         (one for one in said if one.count and one.count.low > 1 and one.count.kind in ("piece", "person")), None
     )
+    if found is None and (alone := _ABOUT_LAST.fullmatch(parts[-1])) and (count := read_count(alone[1])):
+        return Stated(count, "", 0.85, parts[-1])  # "375 °F, 15 min, about 40"
     return replace(found, trust=0.9) if found else None
 
 

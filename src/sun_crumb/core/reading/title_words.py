@@ -49,7 +49,7 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         title = greeted[1][:1].upper() + greeted[1][1:].strip()
     if led := _LEADS_IN.match(title):
         title = re.sub(r"\s+recipe$", "", title[led.end() :], flags=re.I)
-    title = _unquoted(title.strip())
+    title = _SIGNS_AROUND.sub("", _unquoted(_about(title.strip())))
     return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:/–—-")).removesuffix(" .").rstrip(".")), [
         *([said] if said else []),
         *(told for part in more for told in told_of(part) or [aside for aside in [said_in(part)] if aside]),
@@ -130,6 +130,18 @@ FIELD = re.compile(
 _THEN_TALK = re.compile(
     r"^([A-Z][^.!?:\d]{3,50})\.\s+(?:this|it|these|they|a|an|the|my|our|we|i|from|makes)\b.*$", re.I
 )
+# "Peach melba roll ⟡"
+_SIGNS_AROUND = re.compile(r"\s+[^\w\s()\[\]!?.,'\"’”%&+°-]+$|^[^\w\s()\[\]¡¿'\"‘“#&+-]+\s+")
+
+
+def _about(title: str) -> str:
+    """Return the dessert that a subject names behind a dash: "yesterday — carrot halwa cake?"."""
+    first, dash, rest = title.partition(" — ")
+    rest = rest.rstrip(" ?!.")
+    is_named = dash and first[:1].islower() and not holds_a_dessert(first) and holds_a_dessert(rest)
+    return rest[:1].upper() + rest[1:] if is_named else title
+
+
 # "Hey Lou, the apple strudel:"
 GREETED = re.compile(
     r"^(?:hey|hi|hello|hiya|dear|morning)\b[^,:!.]{0,24}[,!:–—-]+\s*(?:here(?:['’]s| is| are)\s+)?(?:the|my|our|that|your)\s+([^:.,!?\d]{3,40}?)\s*[:.!–—-]*$",

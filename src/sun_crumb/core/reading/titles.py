@@ -30,7 +30,7 @@ def _named_first(pieces: list[Piece]) -> list[Piece]:
     if at is not None and (holds_a_dessert(pieces[at].text) or not names_a_part(pieces[at].text)):
         return pieces
     for n, piece in enumerate(pieces):
-        named = _NAME_THEN_TALK.match(piece.text) if piece.role in _TALK else None
+        named = _NAME_THEN_TALK.match(piece.text) or _NAME_ALONE.match(piece.text) if piece.role in _TALK else None
         is_part = named is not None and names_a_part(named[1]) and " " not in named[1].strip()
         if named and not is_part and first_word(named[1]) not in word_list("verb") and ends_with_a_dessert(named[1]):
             rest = replace(piece, text=piece.text[named.end() :])
@@ -44,6 +44,8 @@ def _named_first(pieces: list[Piece]) -> list[Piece]:
 
 
 _TALK = frozenset({"step", "time", "chatter", "note", "portions", "junk"})
+# "Eve's pudding for 4 to 6", below "What you get"
+_NAME_ALONE = re.compile(r"([A-Z][^.!?:;,\d]{3,40}?)(?=\s+for\s+\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?\W*$)")
 _NAME_THEN_TALK = re.compile(r"\W*([A-Z][^.!?:;,\d]{3,50})[.!:]\s+(?=\S)")
 
 
