@@ -71,8 +71,8 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
     if len(words) == 1 and not re.search(r"\d", text):
         # "Drizzle" alone is a part of a dessert, and no amount of anything.
         known = replace(known, has_amount=False, has_unit=False, is_behind=False, is_only_amount=False)
-    is_timed = bool(_TIME_FIRST.match(text))
-    if is_timed or _HEAT_FIRST.match(text):
+    is_timed, is_heated = bool(_TIME_FIRST.match(text)), bool(_HEAT_FIRST.match(text))
+    if is_timed or is_heated:
         # "50 min, until golden" is no food, "190C. Mix the dry things" no 190 cups.
         known = Known(False, False, False, False, False)
     if for_tin := _for_a_tin(text):
@@ -86,7 +86,7 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
         | _amount_marks(known, text, words, is_step="imperative" in method)
     )
     found |= _kinds_of_words(raw, text, words) | (
-        {"imperative"} if is_timed and len(words) > LEAST_OF_A_DEED else set()
+        {"imperative"} if is_timed and len(words) > LEAST_OF_A_DEED else {"temperature"} if is_heated else set()
     )
     found -= _overruled(found, text, words, known)
     is_heading = bool(found & {"heading_form", "heading_ingredients"})
@@ -283,7 +283,9 @@ def _is_told(text: str, words: Sequence[str]) -> bool:
     return bool(_TOLD_WITH.search(text)) or (first in word_list("verb") and not _TIMED_DEED.match(first))
 
 
-_HEAT_FIRST = re.compile(r"[1-5]\d\d\s?[°º]?\s?[CF]\b(?!\.?\s+(?:of\s|[a-z]+\s+(?:flour|sugar|milk)))")
+_HEAT_FIRST = re.compile(
+    r"(?:1[4-9]0|2[0-4]0|3[0-9][05]|4[0-5]0)\s+(?:blind|for\s+\d{2}|then)\b|[1-5]\d\d\s?[°º]?\s?[CF]\b(?!\.?\s+(?:of\s|[a-z]+\s+(?:flour|sugar|milk)))"
+)
 _TIMED_DEED = re.compile(r"(?:prep|cook|bak|chill|rest|cool|freez|set|prov|rise|soak|wait|stand)")
 _TIME_FIRST = re.compile(r"\d{1,3}(?:\s*(?:-|–|to)\s*\d{1,3})?\s*(?:min(?:ute)?s?|hours?|hrs?)\b", re.I)
 # "Tip into a tub and freeze": poured, and no tip.
