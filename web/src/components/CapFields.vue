@@ -58,8 +58,8 @@ function shareOf(kind: string): number | null {
       />
     </label>
     <p class="small">
-      Empty is what bakers find this kind of dessert takes, of fruit less in a pale crumb; more is told and may turn out
-      gummy.
+      Empty is what bakers find this kind of dessert takes, of fruit less in a pale crumb; more is told and
+      may turn out gummy.
     </p>
   </fieldset>
 </template>
