@@ -64,6 +64,14 @@ class PaleCrumbs(unittest.TestCase):
         self.assertLess(made.get("applesauce", 0), 0.125 * 800)
         self.assertEqual(made["egg"], 150)
 
+    def test_who_sets_how_much_purée_gets_it(self) -> None:
+        sponge = "Vanilla sponge\nServes 10\n200 g butter\n200 g caster sugar\n4 eggs\n200 g self-raising flour\nCream, fold, bake at 180C for 30 minutes."
+        cupboard = ("applesauce", "banana", "pear_puree", "erythritol", "honey")
+        unasked = held(sponge, path="fruit", cut=0.5, cupboard=cupboard)
+        asked = held(sponge, path="fruit", cut=0.5, cupboard=cupboard, caps={"puree": 0.3})
+        self.assertLessEqual(unasked["pear_puree"], 0.12 * 800)
+        self.assertGreater(asked["pear_puree"], 0.12 * 800)
+
     def test_no_apple_in_an_almond_torte(self) -> None:
         self.assertNotIn("applesauce", held(ALMOND, path="fruit", cut=0.5))
 

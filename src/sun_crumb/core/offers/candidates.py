@@ -85,7 +85,7 @@ def _is_of_plants_alone(formula: Formula, own: Set[str]) -> bool:
     return "animal" not in own and ("plant" in own or _OF_PLANTS.search(formula.title) is not None)
 
 
-_OF_PLANTS = re.compile(r"\b(?:vegan|plant[- ]?based|ve)\b", re.I)
+_OF_PLANTS = re.compile(r"\b(?:vegan|plant[- ]?based)\b|\(ve\)", re.I)
 
 
 def _belongs(addition: Addition, family: Family, own: Set[str]) -> bool:
@@ -126,7 +126,7 @@ def _sweeteners(formula: Formula, family: Family, goals: Goals, pantry: Pantry) 
         if goals.cupboard is None and "shares" in path.traits and _is_out_of_place(ingredient, family, formula):
             continue
         addition = _addition(ingredient, row, is_wished=is_wished)
-        is_limited = not is_wished and "paste" not in goals.caps
+        is_limited = not is_wished and ("paste" if ingredient.has_role("paste") else "puree") not in goals.caps
         most = _most_in_a_plain_crumb(ingredient, formula, family) if is_limited else None
         yield replace(addition, most_share=most) if most is not None else addition
 

@@ -91,7 +91,7 @@ def _told_ahead(found: Sequence[Piece], index: NameIndex, pantry: Pantry) -> tup
     begin = next((n for n, piece in enumerate(found) if piece.role == "food"), len(found))
     parts = [piece for piece in found[begin:] if piece.role == "food"]
     ahead = [piece for piece in found[:begin] if piece.role == "step"]
-    told = _told(ahead, index, pantry) if ahead and all(piece.component for piece in parts) else []
+    told = _told(ahead, index, pantry) if ahead and parts and all(piece.component for piece in parts) else []
     measured = [draft for draft in told if draft.parsed and draft.parsed.sums[0].unit]
     return (ahead, told) if len(measured) >= LEAST_TOLD else ([], [])
 
