@@ -6,6 +6,7 @@ import unittest
 
 from sun_crumb.core.pantry import shipped_pantry
 from sun_crumb.core.reading import read_recipe
+from sun_crumb.core.reading.steps import read_times
 from tests.core.weighing import weighed
 
 _FOODS = "200 g flour\n100 g butter\n100 g sugar\n2 eggs\n"
@@ -75,6 +76,12 @@ class OvenNet(unittest.TestCase):
         ):
             with self.subTest(method):
                 self.assertIsNone(read_recipe(f"Toffee\n\n{_FOODS}\n{method}", shipped_pantry()).oven)
+
+    def test_a_time_beside_a_heat_is_baked(self) -> None:
+        for step in ("Mash, mix, scoop 12 cookies, 350F 12-15 mins", "Mix, 180C 30 min"):
+            with self.subTest(step):
+                self.assertEqual([time.doing for time in read_times(step)], ["bake"])
+        self.assertNotEqual([time.doing for time in read_times("Whisk the cream, cook to 84C 5 min")], ["bake"])
 
 
 class ToldAhead(unittest.TestCase):

@@ -30,6 +30,12 @@ function toTheStart(event: Event): void {
   const page = event.target as HTMLElement
   requestAnimationFrame(() => (page.scrollLeft = 0))
 }
+/** So much at once was dropped or filled in, and not typed. */
+const MOST_TYPED = 20
+function typed(event: Event): void {
+  if (((event as InputEvent).data?.length ?? 0) > MOST_TYPED) toTheStart(event)
+  emit('typed')
+}
 </script>
 
 <template>
@@ -53,7 +59,7 @@ function toTheStart(event: Event): void {
       spellcheck="false"
       wrap="off"
       placeholder="Paste a recipe here: title, portions, ingredients, method."
-      @input="emit('typed')"
+      @input="typed"
       @scroll="follow"
       @paste="toTheStart"
     />

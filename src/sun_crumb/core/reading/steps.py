@@ -201,7 +201,7 @@ def read_times(text: str) -> tuple[StepTime, ...]:
 
 # "fill the cases, 200 degrees 18 min": the oven's heat right before a time, whatever was done before that; a pan's is told by what is done.
 _HEAT_LAST = re.compile(
-    r"\b(?:1[4-9]\d|2[0-4]\d|3\d\d|4[0-5]\d)\s*(?:°|º|degrees\b|deg\b\.?)\s*[CF]?\s*(?:fan)?[\s,/–-]*(?:for\s+(?:about\s+)?)?$",
+    r"\b(?:1[4-9]\d|2[0-4]\d|3\d\d|4[0-5]\d)\s*(?:(?:°|º|degrees\b|deg\b\.?)\s*[CF]?|[CF]\b)\s*(?:fan)?[\s,/–-]*(?:for\s+(?:about\s+)?)?$",
     re.I,
 )
 _AT_NO_OVEN = frozenset({"simmer", "fry", "soak", "chill", "freeze", "cool"})
