@@ -51,6 +51,9 @@ class PortionNet(unittest.TestCase):
                 self.assertEqual(told and told[0], count)
         self.assertEqual((_portions(f"Quick strudel for 6 / Apfelstrudel\n\n{_FOODS}") or (0,))[0], 6)
         self.assertEqual((_portions(f"Pie\n\n{_FOODS}\nOven 350. Bake 55 mins. Cut 8 ways.") or (0,))[0], 8)
+        self.assertEqual((_portions(f"Hazelnut cookies —> 20\n\n{_FOODS}") or (0,))[0], 20)
+        self.assertEqual((_portions(f"Squares\n\n{_FOODS}\nLayer. Cut in 24. 170C 40 min. Pour over.") or (0,))[0], 24)
+        self.assertEqual((_portions(f"Cake\n(12 slices, make the day before)\n\n{_FOODS}") or (0,))[0], 12)
         self.assertEqual((_portions(f"Carrot cupcakes   x12\n\n{_FOODS}") or (0,))[0], 12)
         self.assertEqual((_portions(f"Blondies\n\n{_FOODS}\nTin: 20x20. 175 °C 25 min. Cut 4×4.") or (0,))[0], 16)
 
@@ -62,6 +65,7 @@ class OvenNet(unittest.TestCase):
             ("Tube pan. 350. 45-50 min.", 177),
             ("Teig gehen lassen, ausrollen. 25 Min 180°. Füllen.", 180),
             ("Balls on a tray, 170 fan 10-12", 170),
+            ("Fold. 180 for 25 in a 20cm tin.", 180),
             ("Rest overnight. 220 for 4 min then 180 for 6.", 220),
         ):
             with self.subTest(method):
@@ -158,6 +162,12 @@ class BrokenLines(unittest.TestCase):
             shipped_pantry(),
         )
         self.assertEqual({x.component for x in told.lines if x.status == "ok"}, {"sponge", "syrup"})
+
+    def test_rows_of_dots_between_foods(self) -> None:
+        found = weighed(
+            "Pavlovas\n4 egg whites . . . . 220 g caster sugar . . . . 1 tsp cornflour\nTopping: 300 ml double cream . . . . 300 g berries . . . . 1 passion fruit"
+        )
+        self.assertEqual((found["caster_sugar"], found["mixed_berries"]), (220, 300))
 
     def test_foods_in_brackets(self) -> None:
         found = weighed(

@@ -213,7 +213,16 @@ def _tells_portions_in_brackets(raw: str) -> bool:
     """Return whether a line in brackets tells how many, behind where it is from: "(from an old magazine; 3 dozen)"."""
     inside = re.fullmatch(r"\(([^()]+)\)", raw)
     cells = re.split(r"\s*[,;|/·•]\s+|\s[-–—]\s", inside[1]) if inside else []
-    return len(cells) > 1 and bare_count(cells[-1]) is not None and not any(map(begins_food, cells[:-1]))
+    first = bare_count(cells[0]) if cells else None
+    # "(12 slices, make the day before)"
+    is_first = (
+        first is not None
+        and first.count is not None
+        and first.count.kind == "piece"
+        and not re.search(r"\d", "".join(cells[1:]))
+    )
+    is_last = len(cells) > 1 and bare_count(cells[-1]) is not None and not any(map(begins_food, cells[:-1]))
+    return is_last or (len(cells) > 1 and is_first)
 
 
 def _tells_portions_and_tin(text: str) -> bool:

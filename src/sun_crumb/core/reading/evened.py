@@ -115,7 +115,7 @@ def evened(rows: Sequence[str]) -> list[str]:
     >>> evened(["Tart", ":: 200 g flour", ":: 100 g butter", ":: 1 egg"])
     ['Tart', '• 200 g flour', '• 100 g butter', '• 1 egg']
     """
-    told = _unquoted(list(map(_row, rows)))
+    told = _unquoted(list(map(_row, _undotted(list(rows)))))
     for mend in (
         _unspoken,
         _unboxed,
@@ -143,6 +143,15 @@ def evened(rows: Sequence[str]) -> list[str]:
     ):
         told = mend(told)
     return told
+
+
+def _undotted(rows: list[str]) -> list[str]:
+    """Return lines with a dot for each row of spaced ones that stands between two amounts: "4 egg whites . . . . 220 g caster sugar"."""
+    return [_SPACED_DOTS.sub(" • ", row) if _AMOUNT_FIRST.match(row) else row for row in rows]
+
+
+_SPACED_DOTS = re.compile(r"(?<=[\w)])\s*(?:\s\.){2,40}\s+(?=[\d½¼¾⅓⅔])")
+_AMOUNT_FIRST = re.compile(r"\s*(?:[^\W\d_]{2,16}\s?:\s*)?[\d½¼¾⅓⅔]")
 
 
 def _unboxed(rows: list[str]) -> list[str]:

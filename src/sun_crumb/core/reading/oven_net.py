@@ -11,7 +11,7 @@ _CLAUSES = re.compile(r"[.;!?]+(?=\s|$)|\n+|,\s+")
 # A heat with its degrees, or a bare number that dials have, and then nothing but how long.
 _HEAT = re.compile(
     r"\W*(?:(?:oven|tin|pan|tray|at)\W+)?(?:\d{1,3}(?:\s*(?:-|–|to|bis)\s*\d{1,3})?\s*min\w*\.?\W+(?:at\s+|bei\s+)?)?(?P<heat>\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?P<unit>[CF]\b)?\s*(?P<fan>\(?fan\)?)?"
-    r"(?:\W+(?:blind\s+)?(?:for\s+)?(?:about\s+)?\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,3})?(?:\s*(?:m|min|mins|minutes|h|hr|hrs)\b\.?)?)?(?:\s+(?:and\s+)?then\s+[^.;]{1,40})?\W*",
+    r"(?:\W+(?:blind\s+)?(?:for\s+)?(?:about\s+)?\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,3})?(?:\s*(?:m|min|mins|minutes|h|hr|hrs)\b\.?)?)?(?:\s+(?:and\s+)?then\s+[^.;]{1,40}|\s+in\s+an?\s+[^.;,]{1,24}?(?:tin|pan|dish|tray))?\W*",
     re.I,
 )
 # What a cake is baked in, and nothing is fried.

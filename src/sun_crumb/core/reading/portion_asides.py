@@ -138,7 +138,8 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     >>> name, said.count.low, said.whole
     ('Fig loaf', 10, '1 loaf')
     """
-    title = title.replace("{", "(").replace("}", ")")
+    # "Hazelnut cookies —> 20"
+    title = re.sub(r"\s*[-–—=]+>\s*(?=\d)", " – ", title.replace("{", "(").replace("}", ")"))
     if behind := _behind_the_name(title):
         return behind
     for aside in (*_ASIDE.finditer(title), *_BRACKETED.finditer(title)):

@@ -38,6 +38,10 @@ _DROPPED = re.compile(
     r"\b(?:drop|dollop|scoop|spoon|place|put|arrange|make|shape|form|roll|pipe)\w*\s+(?:out\s+)?(?:about\s+|around\s+)?(?P<rest>\d{1,2}\s+(?:\w+\s+)?(?:spoonfuls|mounds|heaps|blobs|dollops|balls|rounds|logs|circles|discs)\b)",
     re.I,
 )
+# "Cut in 24.", before it is baked
+_CUT_ALONE = re.compile(
+    r"(?:^|[.;]\s+)(?:cut|score|mark)\s+(?:it\s+)?in(?:to)?\s+([6-9]|[1-4]\d)(?=\s*(?:[.;]|$))", re.I
+)
 # "Cut 6 or 8."
 _CUT_EITHER = re.compile(
     r"\bcuts?\s+(?:(?:it|this)\s+)?(?:in(?:to)?\s+)?(\d{1,2})\s*(?:or|-|–|to)\s*\d{1,2}\s*(?:[.;,]|$)", re.I
@@ -280,12 +284,18 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     if (aside := _FOR_PIECES.search(sentence) or _CUT_FOR.search(sentence)) and (count := read_count(aside[1])):
         return Stated(count, "", 0.9, aside[0].strip("()"))
     told = _shaped_in_so_many(sentence, is_late=is_late) or _for_each_eater(sentence)
-    if told or (told := _divided(sentence, is_late=is_late)):
+    if told or (told := _divided(sentence, is_late=is_late) or _cut_alone(sentence)):
         return told
     # "Makes three 8 x 4-inch loaves."
     return next(
         (replace(s, trust=0.9) for s in said_so if s.whole and s.text.lower().startswith(("make", "yield"))), None
     )
+
+
+def _cut_alone(sentence: str) -> Stated | None:
+    """Return into how many a sentence that says nothing else cuts, also before it is baked: "Cut in 24."."""
+    cut = _CUT_ALONE.search(sentence)
+    return Stated(read_count(cut[1]), "", 0.6, cut[0].strip(" .;")) if cut else None
 
 
 def _beside_the_heat(sentence: str) -> Stated | None:
