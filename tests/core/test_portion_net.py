@@ -167,7 +167,7 @@ class BrokenLines(unittest.TestCase):
         found = weighed(
             "Pavlovas\n4 egg whites . . . . 220 g caster sugar . . . . 1 tsp cornflour\nTopping: 300 ml double cream . . . . 300 g berries . . . . 1 passion fruit"
         )
-        self.assertEqual((found["caster_sugar"], found["mixed_berries"]), (220, 300))
+        self.assertEqual((found["caster_sugar"], found["topping/mixed_berries"]), (220, 300))
 
     def test_foods_in_brackets(self) -> None:
         found = weighed(
