@@ -37,6 +37,11 @@ class PortionNet(unittest.TestCase):
             with self.subTest(method):
                 self.assertIsNone(_portions(f"Apple thing\n\n{_FOODS}\n{method}"))
 
+    def test_none_at_all_is_no_food(self) -> None:
+        told = read_recipe(f"Oat squares\nHow many: 0 squares\n\n{_FOODS}\nMix, bake.", shipped_pantry())
+        self.assertIsNone(told.portions)
+        self.assertFalse([line.text for line in told.lines if line.status == "ask"])
+
     def test_words_around_a_count(self) -> None:
         for line, count in (
             ("about 24", 24),

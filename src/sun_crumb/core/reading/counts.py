@@ -171,6 +171,7 @@ def _with_noun(text: str, at: int, low: int, high: int, *, is_bare: bool = False
     return Count(low, high, "", "", start)
 
 
+# "12 sl.", "16 sq"
 _IN_FULL = {"sl": "slice", "sls": "slice", "sq": "square", "sqs": "square"}
 _SHAPED_WHOLE = re.compile(
     r"[\s-]+(?:layer[\s-]+)?(cakes?|tarts?|pies?|loaf|loaves|tortes?|cheesecakes?|flans?|galettes?)\b", re.I

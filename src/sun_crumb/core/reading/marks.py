@@ -107,7 +107,7 @@ def _is_of_portions(text: str) -> bool:
         re.I,
     ):
         return True
-    if re.fullmatch(r"(?:makes|serves|yields?|feeds|servings?|portions?)\W*0+", text, re.I):
+    if re.fullmatch(r"(?:makes|serves|yields?|feeds|servings?|portions?|how many)\W*0+(?:\s+[^\W\d_]+)?", text, re.I):
         return True  # it makes none: no number of portions, and no food
     if re.fullmatch(r"\W*(?:about|approx\.?|around|roughly|ca\.?|circa)\s+(?:[4-9]|[1-9]\d)\W*", text, re.I):
         return True  # "about 24", below the name

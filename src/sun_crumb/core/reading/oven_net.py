@@ -19,9 +19,9 @@ _BAKING_PAN = re.compile(
     r"\b(?:tube|cake|bundt|loaf|baking|square|round|springform|muffin|sheet|jelly[- ]roll|\d+\s*-?(?:[x×]\s*\d+|inch|in\b|cm|\"|″)?)\s*pans?\b",
     re.I,
 )
-# What an oven is set to [°C], and what only Fahrenheit dials have [°F].
-COOLEST_C, HOTTEST_C, COOLEST_F, HOTTEST_F = 120, 250, 275, 480
-# A bare number without degrees is a heat in steps of so many [°] (judgement).
+# The least and the most that a heat in a clause of its own may be by each dial, narrower than what an oven reaches [°C], [°F] (judgement).
+BY_CELSIUS, BY_FAHRENHEIT = (120, 250), (275, 480)
+# A bare number without degrees goes by steps of so many [°F] (common practice).
 STEP = 5
 
 
@@ -44,5 +44,5 @@ def caught_oven(method: str) -> Oven | None:
 
 def _is_dialled(found: re.Match[str]) -> bool:
     heat, unit = int(found["heat"]), (found["unit"] or "").upper()
-    is_c, is_f = COOLEST_C <= heat <= HOTTEST_C, COOLEST_F <= heat <= HOTTEST_F
+    is_c, is_f = (least <= heat <= most for least, most in (BY_CELSIUS, BY_FAHRENHEIT))
     return (is_c and unit != "F") or (is_f and unit != "C" and not (heat % STEP))

@@ -11,9 +11,9 @@ from sun_crumb.core.reading.pieces import SENTENCE, Piece
 from sun_crumb.core.reading.portion_cues import Stated
 from sun_crumb.core.reading.records import Role
 
-# How far a number is trusted that nothing introduces: it is said to be a guess (judgement).
+# How far a number is trusted that nothing introduces: it is said to be a guess [0 to 1] (judgement).
 CAUGHT = 0.3
-# Fewer pieces, or eaters, are something of the work: "2 rounds", "cut in 3 pieces" (judgement).
+# Fewer pieces, or eaters, are something of the work: "2 rounds", "cut in 3 pieces" [1] (judgement).
 LEAST_PIECES, LEAST_SHAPES, LEAST_EATERS = 4, 6, 2
 # What else than a portion goes by the name of a piece.
 _SHAPES = frozenset(
@@ -78,6 +78,7 @@ def _sentences(pieces: Iterable[Piece]) -> Iterable[tuple[Role, str]]:
     return ((p.role, sentence) for p in pieces if p.role != "food" for sentence in SENTENCE.split(p.text))
 
 
+# "24 of them."
 _OF_THEM = re.compile(r"(?:^|[.;,!]\s*)(?:about\s+|makes\s+)?([4-9]|[1-9]\d)\s+of\s+(?:them|these)\b", re.I)
 
 
@@ -92,15 +93,8 @@ def _counted(sentence: str, named: set[str]) -> Iterable[Stated]:
         if count is None or _OF_ELSE.search(before) or _CUT_UP.search(before) or _GOES_ON.match(sentence, count.end):
             continue
         is_named = count.noun in named and count.kind in ("piece", "other")
-        least = (
-            LEAST_EATERS
-            if count.kind == "person"
-            else LEAST_PIECES
-            if is_named
-            else LEAST_SHAPES
-            if count.noun in _SHAPES
-            else LEAST_PIECES
-        )
+        is_shape = count.noun in _SHAPES and not is_named
+        least = LEAST_EATERS if count.kind == "person" else LEAST_SHAPES if is_shape else LEAST_PIECES
         if (count.kind in ("piece", "person") or is_named) and count.low >= least:
             kept = count if count.kind != "other" else Count(count.low, count.high, count.noun, "piece", count.end)
             yield Stated(kept, "", CAUGHT, sentence[number.start() : count.end].strip())

@@ -121,14 +121,14 @@ class Fuss:
                     # Something more to fetch for what nobody would notice; or a little more milk, and it is told as dry as before.
                     least = max(least, FETCHED_GAIN if i in brought else SAME_WORDS_GAIN)
             texture = self.penalty.of(trial, is_felt=True) - self.penalty.of(sums, is_felt=True) - given
+            breaks = self.penalty.limits(trial) - self.penalty.limits(sums) - given
             # Sweetness aside, putting back never costs more than the change does.
             rest = dearer - cost - self.penalty.sweetness(trial) + self.penalty.sweetness(sums)
             if self._is_told_alike(sums, trial) or (
                 i not in brought and self.penalty.told(trial)[0] <= self.penalty.told(sums)[0]
             ):
                 # It is told in the same words: what is off counts no more far out than near.
-                rest = self.penalty.limits(trial) - self.penalty.limits(sums) - given
-            breaks = self.penalty.limits(trial) - self.penalty.limits(sums) - given
+                rest = breaks
             is_little = not is_asked and breaks <= NEAR and self._mends_little(sums, trial)
             if dearer - cost < worth or (texture < least and rest < max(worth, TOLD_GAIN)) or is_little:
                 grams[:], sums, cost = amounts, trial, dearer
