@@ -78,7 +78,7 @@ def _in_any_number(phrase: str) -> str:
 def _said(text: str, *kinds: str) -> dict[str, float]:
     """Return what a name says for each family: a longer phrase takes its words from the shorter, and the last word weighs most."""
     found: dict[str, float] = {}
-    left = re.sub(r"[^\w\s'-]", " ", text.lower())
+    left = _COMPOUND.sub(_in_two, re.sub(r"[^\w\s'-]", " ", text.lower()))
     end = len(left.rstrip())
     # "Ginger nut topping" is made of no ginger nuts.
     beside = INSIDE_OF_A_PART if _A_PART.search(left) else INSIDE
@@ -94,6 +94,14 @@ def _said(text: str, *kinds: str) -> dict[str, float]:
     return found
 
 
+def _in_two(word: re.Match[str]) -> str:
+    """Return a name that two are written in as both, where it is none that a sign knows: "marzipan schnitten", but "käsekuchen"."""
+    is_known = any(pattern.search(word[0]) for _, pattern, _ in _phrases("name"))
+    return word[0] if is_known else f"{word['of']} {word['kind']}"
+
+
+# "Marzipanschnitten", "Æblekage"
+_COMPOUND = re.compile(r"\b(?P<of>[^\W\d_]{3,})(?P<kind>kuchen|torte|schnitten?|kekse|kage|kaka|taart)\b")
 _A_PART = re.compile(r"\b(?:topping|filling|layer|sauce|icing|frosting|glaze)s?\s*$")
 INSIDE_OF_A_PART = 0.3
 # What a name in the midst of others counts for, and a title for a part of the dessert that has a heading of its own.
@@ -167,6 +175,11 @@ def nature_of(formula: Formula, component: str) -> Nature:
     # A yeast cake under its apples, a crumble in one list with its rhubarb, a pavlova under its peaches: what they lie on tells what it can be.
     made_of = (shares, crumb) if crumb["grain"] > OF_A_DOUGH or crumb["white"] > OF_WHITES else (shares,)
     made_of = (*made_of, beside_fruit) if is_whipped else made_of
+    jam = sum(line.grams for line in lines if line.ingredient.has_role("fruit") and line.ingredient.has_role("syrup"))
+    if jam > OF_JAM * sum(line.grams for line in lines):
+        # "100 g raspberry jam" between two biscuits
+        score["fruit"] += A_CASE
+        made_of = (*made_of, {**shares, "fruit": 1.0})
     possible = {
         key: v for key, v in score.items() if any(is_possible(families()[key], one) for one in made_of)
     } or score
@@ -188,6 +201,8 @@ def _by_what_is_bought(
     if shares["ready"] > OF_CRUMBS and not bought:
         # "30 chocolate cookies, 60 g butter": a crust of crumbs, whatever is filled in.
         score["crumb_crust"] += CRUMBS
+    if shares["jelly"] > OF_GELATINE and shares["sugar"] + shares["syrup"] < OF_CANDY:
+        score["set_cream"] += JELLY  # juice or cream that gelatine sets
     score["ganache"] += A_CASE if shares["chocolate"] > ALL_BOUGHT and len(formula.components) > 1 else 0.0
 
 
@@ -212,6 +227,10 @@ MOST_NAMED = 4
 NO_DOUGH = 1.5
 # A part that is so much bought biscuits [share of its mass]; how loudly that speaks [score] (judgement).
 OF_CRUMBS, CRUMBS = 0.6, 3.0
+# So much gelatine sets what it is in [share of its mass]; how loudly that speaks [score] (judgement).
+OF_GELATINE, JELLY = 0.004, 3.0
+# A part that is so much jam [share of its mass] is a filling of fruit (judgement).
+OF_JAM = 0.6
 # A part that is bought pastry, or chocolate, and hardly more [share of its mass] is a case; how loudly that speaks [score] (judgement).
 ALL_BOUGHT, A_CASE = 0.85, 9.0
 # So much sugar that is boiled so far sets by it [share of its mass]; what speaks against all else then [score] (judgement).

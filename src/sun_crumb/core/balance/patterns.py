@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass
 from functools import cache
 
@@ -47,14 +47,20 @@ def _is_mixed_in(key: str) -> bool:
 
 @cache
 def every_pattern() -> tuple[Pattern, ...]:
-    """Return all patterns in their order, also those that only say how a dessert is made on another base."""
-    return tuple(_pattern(row) for row in table("patterns"))
+    """Return all patterns of one thing in their order, also those that only say how a dessert is made on another base."""
+    return tuple(_pattern(row) for row in table("patterns") if row["tells"] != "several")
 
 
 @cache
 def patterns() -> tuple[Pattern, ...]:
-    """Return the patterns that tell kinds of desserts apart, in their order."""
+    """Return the patterns that tell kinds of desserts apart and what is usual in them, in their order."""
     return tuple(_pattern(row) for row in table("patterns") if row["tells"] == "1")
+
+
+@cache
+def _telling() -> tuple[Pattern, ...]:
+    """Return the patterns that tell kinds apart: also several things in one list, a crumble with its fruit, of which none is the norm."""
+    return tuple(_pattern(row) for row in table("patterns") if row["tells"] in ("1", "several"))
 
 
 def _pattern(row: Mapping[str, str]) -> Pattern:
@@ -69,42 +75,35 @@ def _pattern(row: Mapping[str, str]) -> Pattern:
 
 
 @cache
-def _matrix() -> npt.NDArray[np.float64]:
-    """Return all patterns' shares (patterns x kinds and flags)."""
-    return np.array([_vector(makeup(pattern.lines)) for pattern in every_pattern()])
-
-
-@cache
-def _told() -> npt.NDArray[np.int_]:
-    """Return where, among all, those patterns lie that tell kinds apart."""
-    keys = {pattern.key for pattern in patterns()}
-    return np.array([n for n, pattern in enumerate(every_pattern()) if pattern.key in keys])
+def _matrix(of: Callable[[], tuple[Pattern, ...]]) -> npt.NDArray[np.float64]:
+    """Return the shares of some patterns (patterns x kinds and flags)."""
+    return np.array([_vector(makeup(pattern.lines)) for pattern in of()])
 
 
 def _vector(shares: Mapping[str, float]) -> tuple[float, ...]:
     return (*(shares[kind] for kind in KINDS), *(FLAGS[flag] * (shares[flag] > 0) for flag in FLAGS))
 
 
-def _apart(shares: Mapping[str, float]) -> npt.NDArray[np.float64]:
-    """Return how far a component made so is from each of all patterns, as a distance of shares."""
-    return np.sqrt(((_matrix() - np.array(_vector(shares))) ** 2).sum(axis=1))  # type: ignore[no-any-return]
+def _apart(shares: Mapping[str, float], of: Callable[[], tuple[Pattern, ...]]) -> list[float]:
+    """Return how far a component made so is from each of some patterns, as a distance of shares."""
+    return np.sqrt(((_matrix(of) - np.array(_vector(shares))) ** 2).sum(axis=1)).tolist()  # type: ignore[no-any-return]
 
 
 def nearest(family: str, lines: Iterable[FormulaLine]) -> Pattern | None:
     """Return the pattern of a family that lines come nearest to, None where it has none."""
-    far = _apart(makeup(lines))[_told()].tolist()
+    far = _apart(makeup(lines), patterns)
     found = [(far[n], n) for n, pattern in enumerate(patterns()) if pattern.family == family]
     return patterns()[min(found)[1]] if found else None
 
 
 def distances_of(shares: Mapping[str, float]) -> dict[str, float]:
     """Return how far a component made so is from each pattern, by its key, as a distance of shares (0 is the same)."""
-    return {pattern.key: far for pattern, far in zip(every_pattern(), _apart(shares).tolist(), strict=True)}
+    return {pattern.key: far for pattern, far in zip(every_pattern(), _apart(shares, every_pattern), strict=True)}
 
 
 def distances(shares: Mapping[str, float]) -> dict[str, float]:
     """Return how far a component made so is from the nearest pattern of each family, as a distance of shares (0 is the same)."""
     found: dict[str, float] = {}
-    for pattern, far in zip(patterns(), _apart(shares)[_told()].tolist(), strict=True):
+    for pattern, far in zip(_telling(), _apart(shares, _telling), strict=True):
         found[pattern.family] = min(found.get(pattern.family, far), far)
     return found

@@ -67,7 +67,7 @@ def _possible(line: ParsedLine, amount: Amount, ingredient: Ingredient) -> tuple
     """Return between what weights an amount beside a stated weight may lie [g]: pieces as growers know them, with their peel or without."""
     low, high = possible_grams(amount, ingredient, line.form)
     # What is medium to one grower is large to another, of roots most of all; eggs are sorted.
-    is_piece = amount.unit in (None, "piece") and not ingredient.has_role("egg")
+    is_piece = _is_piece(amount) and not ingredient.has_role("egg")
     wider = (
         GROWN
         if is_piece and ingredient.has_role("fruit")
@@ -106,6 +106,7 @@ def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard
             continue
         # A count beside a cup says little.
         slack = 1 + (AGREE if _is_measured(main) and _is_measured(other) else 3 * AGREE)
+        slack *= SORTED if ingredient.has_role("fruit") and _is_piece(main) != _is_piece(other) else 1.0
         if one[0] > two[1] * slack or two[0] > one[1] * slack:
             first, second = one_amount(main, ingredient, cup, line.form), one_amount(other, ingredient, cup, line.form)
             return Conflict(
@@ -117,6 +118,10 @@ def _volumes_conflict(line: ParsedLine, ingredient: Ingredient, cup: CupStandard
 
 def _is_measured(amount: Amount) -> bool:
     return amount.unit is not None and units()[amount.unit].kind in ("mass", "volume")
+
+
+def _is_piece(amount: Amount) -> bool:
+    return amount.unit in (None, "piece")
 
 
 def _whole(grams: float) -> float:

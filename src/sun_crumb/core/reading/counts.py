@@ -65,6 +65,7 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
     """
     at = skip(text, at, counting_words("about"))
     at += len(re.match(r"[~≈\s]*", text[at:])[0])  # type: ignore[index]
+    at = guests.end() if (guests := _A_TABLE_OF.match(text, at)) else at
     if dozens := _DOZENS_AND_A_HALF.match(text, at):
         many = 12 * int(dozens[1]) + 6
         return _with_noun(text, dozens.end(), many, many, is_bare=is_bare)
@@ -75,6 +76,8 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
         # "12 - 4 g carbohydrate each": no range falls.
         found = NUMBER.match(text, at, found.end("low")) or found
     low, high = value_of(found)
+    if _SIDE_OF_A_TIN.match(text, found.end()):
+        return None  # "one tray (40 x 30 cm)"
     if 1 <= low <= MOST and (each := OF_A_SIZE.match(text, found.end())):
         count = _with_noun(text, each.end(), low, max(high, low), is_bare=is_bare)
         if not is_bare and low >= LEAST_EATEN_WHOLE and not re.match(r"[\s-]*\w", text[each.end() :]):
@@ -98,6 +101,11 @@ _DOZENS_AND_A_HALF = re.compile(r"(\d{1,2})\s*(?:½|1/2|\.5|and a half)\s*(?:doz
 OF_A_SIZE = re.compile(
     r"\s*[x×]\s*\d+(?:[.,]\d+)?\s*-?\s*(?:cm|inch(?:es)?|in|\"|g|kg|lbs?|oz|ml)(?=[\s-]|$|[),.;])", re.I
 )
+# "feeds a class of 30"
+_A_TABLE_OF = re.compile(
+    r"(?:an?|the|our)\s+(?:whole\s+)?(?:class|party|crowd|table|family|group|tribe|team)\s+of\s+", re.I
+)
+_SIDE_OF_A_TIN = re.compile(r"\s*(?:cm|in|\"|″)?\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:cm|mm|in|inch(?:es)?|\"|″)\s*\)", re.I)
 _ARTICLE = re.compile(r"(?:an?|one|1)\b", re.I)
 
 

@@ -49,6 +49,20 @@ _DRAWN = (
     (re.compile("(?:🍽|👥|👤|👪|🧑‍🤝‍🧑|🍴)\ufe0f?\\s*:?\\s*(?=\\d)"), "Serves "),
     (re.compile("(?:⏲|⏱|⏰|🕒|🕐|⌛|⏳)\ufe0f?\\s*(?=\\d)"), "Time: "),
 )
+# "Sauce 👉 150 g sugar": what a hand points at
+_POINTED_AT = re.compile("(?<=[^\\W\\d_])\\s*[👉➡▶➜➔]\ufe0f?\\s*(?=[\\d½¼¾⅓⅔])")
+# "300 ml plant-based milk (I use soya)"
+_I_USE = re.compile(
+    r"\b(?:plant(?:[- ]based)?|dairy[- ]free|non[- ]dairy|vegan|nut) milk\s*\((?:i|we|mine)\s+(?:always\s+)?use[sd]?\s+(soya?|oat|almond|coconut|rice|cashew)(?:\s+milk)?\)",
+    re.I,
+)
+# "etwas Zimt"
+_A_LITTLE = re.compile(
+    r"^\s*(?:etwas|ein wenig|un peu d(?:e |['’])|un po(?:co|['’])? d(?:i|e)|lidt|litt|lite|een beetje|um pouco de|trochę)\s*(?=[^\W\d_]{3})",
+    re.I,
+)
+# "Ingredients. 600 ml cream; 150 g sugar"
+_STOPPED = re.compile(r"^\s*(ingredients|you(?:'ll|’ll| will) need)\.\s+(?=\S)", re.I)
 # "2 c. à s. de sucre", "1 cuil. à café": spoons in French
 _FRENCH_SPOON = re.compile(r"(?<=[\d½¼¾])\s*c(?:uil(?:l[eè]res?)?)?\.?\s*à\s*\.?\s*(?P<kind>soupe|café|s|c)\b\.?", re.I)
 # "Base::oat biscuits 200g::butter 80g"
@@ -173,6 +187,7 @@ def _row(row: str) -> str:
         row = _FRENCH_SPOON.sub(lambda found: " tbsp" if found["kind"][0] in "sS" else " tsp", row)
         for drawn, word in _DRAWN:
             row = drawn.sub(word, row)
+        row = _POINTED_AT.sub(": ", row)
     row = _DOUBLE_COLONS.sub("; ", row.replace("::", ": ", 1)) if row.count("::") > 1 and _GLUED.search(row) else row
     row = _AND_MORE.sub(" + ", row.replace("±", "about ") if "±" in row else row)
     row = _FINE_FLOUR.sub("plain flour", row) if "00" in row else row
@@ -180,6 +195,9 @@ def _row(row: str) -> str:
     row = _ONLY_A_PART.sub(r"\3 of \1 \2", row)
     row = _COMES_TO.sub("Result: ", row) if row.startswith("=") else row
     row = _SELF_RAISING.sub("self-raising ", row)
+    row = _I_USE.sub(r"\1 milk", row) if " use" in row else row
+    row = _A_LITTLE.sub("a little ", row)
+    row = _STOPPED.sub(r"\1: ", row) if "." in row else row
     row = _ISH.sub(r"\1", row) if "ish" in row else row
     row = _ALSO.sub("; ", row) if ";" in row else row
     row = row.replace(" . ", "; ") if row.count(" . ") >= LEAST_DOTTED else row

@@ -84,6 +84,19 @@ def in_a_metric_kitchen() -> dict[str, str]:
     return {row["name"]: row["metric"] for row in table("ambiguous_names") if row["metric"]}
 
 
+@cache
+def told_beside() -> dict[str, tuple[tuple[str, re.Pattern[str]], ...]]:
+    """Return which other foods of a list decide what an ambiguous name means, by the name: a food's key and the words that speak for it."""
+    return {
+        row["name"]: tuple(
+            (key, re.compile(rf"\b(?:{words})\b", re.I))
+            for key, words in (part.split(":") for part in row["beside"].split(";"))
+        )
+        for row in table("ambiguous_names")
+        if row["beside"]
+    }
+
+
 class NameIndex:
     """The names of one pantry, found by the words they hold."""
 

@@ -157,6 +157,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
         eggs = [(m.start(), m.end(), f"{m['count']} egg {m['part']}") for m in _OF_EGGS.finditer(step)]
         found = [(at, said) for at, said in found if not any(start <= at < end for start, end, _ in eggs)]
         found += [(start, said) for start, _, said in eggs]
+        found += list(_other_parts(step))
         behind = [(m.start("amount"), f"{m['amount']} {_LEADING.sub('', m['name'])}") for m in _BEHIND.finditer(step)]
         behind += [
             (m.start(), f"a {m['said']}")
@@ -179,6 +180,15 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
         # "Top with blueberries (50 g)"
         found += [(m.start("amount"), f"{m['amount']} {_LEADING.sub('', m['name'])}") for m in _BEHIND.finditer(step)]
     return [said for _, said in sorted(found)][:MOST_MENTIONS]
+
+
+def _other_parts(step: str) -> Iterator[tuple[int, str]]:
+    """Yield the whites, or the yolks, of eggs whose other part is told by their number: "the yolks of 3 eggs", and later "the 3 egg whites"."""
+    for told in _OF_EGGS.finditer(step):
+        part, other = ("yolk", "white") if told["part"].lower().startswith("yolk") else ("white", "yolk")
+        later = re.compile(rf"\bthe\s+{told['count']}\s+(?:egg\s+)?{other}s\b", re.I).search(step, told.end())
+        if later and not re.search(rf"\b{part}s?\s+and\s+{other}s?\b", step, re.I):
+            yield later.start(), f"{told['count']} egg {other}s"
 
 
 _SELF_RAISING = re.compile(r"\bs\.?\s?r\.?\s(?=flour)", re.I)

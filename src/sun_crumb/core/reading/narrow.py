@@ -175,6 +175,8 @@ def rejoined(before: str, after: str) -> str:
     broken = _BROKEN_WORD.search(before)
     if broken and after[:1].islower():
         return before[: None if broken[1].lower() in _KEEPS_HYPHEN else -1] + after
+    if broken and after[:1].isupper() and broken[1][:1].isupper():
+        return before + after  # "Apple Upside-" and "Down Cake"
     return f"{before} {after}"
 
 

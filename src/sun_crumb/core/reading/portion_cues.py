@@ -181,9 +181,11 @@ def counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Cou
         elif count := read_count(text, at, is_bare=is_bare and not counts):
             if _OF_ONE.match(text, count.end):
                 # "8 (2 scoops each)": what one portion is; "2 stollens, 15 slices each": thirty of them.
-                if counts and counts[-1].kind in ("whole", "thing", "other") and count.kind == "piece":
+                if counts and _is_cut(counts[-1], count):
                     many = counts[-1].low
-                    counts.append(Count(many * count.low, many * count.high, count.noun, count.kind, count.end))
+                    counts[-1] = replace(counts[-1], kind="whole")
+                    noun = count.noun or "piece"
+                    counts.append(Count(many * count.low, many * count.high, noun, "piece", count.end))
                     at = count.end
                 break
             counts = _with(counts, count, text[:at])
@@ -217,6 +219,16 @@ def counts_after(text: str, at: int, *, is_bare: bool = False) -> tuple[list[Cou
     return counts, at
 
 
+def _is_cut(last: Count, each: Count) -> bool:
+    """Return whether so many of each are cut from what was counted last: "2 trays (20 each)", "2 rolls, 12 slices each", but not "8 (2 scoops each)"."""
+    if last.kind == "whole":
+        return each.kind in ("piece", "")
+    is_few = last.kind == "piece" and last.low <= MOST_CUT < each.low
+    return each.kind == "piece" and (last.kind in ("thing", "other") or is_few)
+
+
+# So many rolls or tarts at most are cut into slices that are told [1] (judgement).
+MOST_CUT = 4
 # "makes 12 (or 24 minis)": so many smaller ones instead.
 _OR_SMALLER = re.compile(
     r"\s*\(?\s*or\s+(?:about\s+)?\d{1,3}\s+(?:minis?|small|little|tiny|bite-?size\w*|half)\b", re.I

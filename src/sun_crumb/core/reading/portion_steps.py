@@ -196,6 +196,7 @@ def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
     return None
 
 
+_WHOLES_CUT = re.compile(r"\d{1,2}\s+[^\W\d_]+\s*[,;(]\s*(?:about\s+|ca\.?\s+)?\d{1,2}\s+[^\W\d_]+\s+each\b", re.I)
 # "20 pieces at 50g"
 _SO_HEAVY = re.compile(
     r"^\W*(\d{1,3}\s+(?:pieces|balls|buns|portions|rolls|rounds))\s+(?:at|of|@|x|à)\s+(?:about\s+)?\d{2,3}\s*g\b(?:\s+each)?",
@@ -267,7 +268,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         return Stated(said.count, said.whole, 0.9, said.text)  # "For about 20 madeleines."
     if few := _in_few_words(sentence, is_late=is_late):
         return few
-    if told := _beside_the_heat(sentence):
+    if told := _cut_from_wholes(sentence) or _beside_the_heat(sentence):
         return told
     if is_late and (inside := _IN_BRACKETS.match(sentence)) and (said := bare_count(inside[1])) and said.count:
         return Stated(said.count, said.whole, 0.85, said.text)  # "(14 slices, butter them)"
@@ -290,6 +291,13 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
     return next(
         (replace(s, trust=0.9) for s in said_so if s.whole and s.text.lower().startswith(("make", "yield"))), None
     )
+
+
+def _cut_from_wholes(sentence: str) -> Stated | None:
+    """Return how many a sentence cuts from several wholes: "2 rolls, about 12 slices each. 180 °C, 40 min."."""
+    cut = _WHOLES_CUT.match(sentence)
+    said = bare_count(cut[0]) if cut else None
+    return replace(said, trust=0.9) if said and said.count else None
 
 
 def _cut_alone(sentence: str) -> Stated | None:

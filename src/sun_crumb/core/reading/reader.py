@@ -19,7 +19,7 @@ from sun_crumb.core.reading.drafts_of_method import mentioned
 from sun_crumb.core.reading.frying import with_what_is_taken_up
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.line import parse_line
-from sun_crumb.core.reading.match import in_a_metric_kitchen, is_sure, name_index
+from sun_crumb.core.reading.match import SURE, in_a_metric_kitchen, is_sure, name_index, told_beside
 from sun_crumb.core.reading.one_amount import is_absurd, is_too_strong
 from sun_crumb.core.reading.oven_heat import no_ovens_heat, read_oven
 from sun_crumb.core.reading.oven_net import caught_oven
@@ -96,7 +96,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         standard, reason = infer_cup(text, pairs)
     else:
         standard, reason = cup_standard(cup), "chosen"
-    drafts = [_as_its_kitchen_says(draft, standard, pantry) for draft in drafts]
+    drafts = [_as_its_list_says(_as_its_kitchen_says(draft, standard, pantry), drafts, pantry) for draft in drafts]
     steps = tuple(p.text for p in found if p.role == "step")
     method = "\n".join(p.text for p in found if p.role not in ("food", "heading", "junk"))
     own = own_yields(found)
@@ -112,6 +112,8 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         or caught_oven(method)
         or caught_oven(_junk_text(read))
     )
+    lines = with_what_is_taken_up([_finish(draft, pantry, standard) for draft in drafts], pantry)
+    told = _believed(told, lines)
     too_hot = "" if oven else no_ovens_heat(method)
     return Reading(
         title=(read.title or _name_of_a_portion(told))[:200],
@@ -124,7 +126,7 @@ def read_recipe(text: str, pantry: Pantry, cup: str | None = None, roles: Mappin
         bake_minutes=read_bake_minutes("\n".join(steps))
         or read_bake_minutes(method)
         or read_bake_minutes(_junk_text(read)),
-        lines=with_what_is_taken_up([_finish(draft, pantry, standard) for draft in drafts], pantry),
+        lines=lines,
         steps=steps,
         tin=read_tin("\n".join(steps)) or read_tin(f"{method}\n{_heading_text(read)}") or read_tin(_junk_text(read)),
         component_yields=tuple(ComponentYield(component, count) for component, count in own.items()),
@@ -143,6 +145,30 @@ def _as_its_kitchen_says(draft: Draft, cup: CupStandard, pantry: Pantry) -> Draf
     return replace(draft, candidates=ranked, ingredient=pantry[first])
 
 
+def _as_its_list_says(draft: Draft, drafts: Sequence[Draft], pantry: Pantry) -> Draft:
+    """Return a draft of an ambiguous name as the food that the other lines speak for alone: "juice" below the zest of an orange, "mel" beside "smør"."""
+    told = told_beside().get(draft.parsed.name.lower(), ()) if draft.parsed else ()
+    others = [other.parsed.text for other in drafts if other is not draft and other.parsed]
+    keys = [key for key, words in told if any(map(words.search, others))]
+    if len(keys) != 1 or keys[0] not in pantry:
+        return draft
+    return replace(draft, candidates=[Candidate(keys[0], pantry[keys[0]].name, BESIDE)], ingredient=pantry[keys[0]])
+
+
+# How sure a name is that the other lines explain [share] (judgement).
+BESIDE = SURE
+
+
+def _believed(told: Portions | None, lines: Sequence[ReadLine]) -> Portions | None:
+    """Return portions as a guess where a piece would weigh more, or less, than anyone eats as one: "2 rolls" of two kilograms."""
+    if told is None or told.count is None or told.unit == "serving":
+        return told
+    grams = sum(line.grams or 0.0 for line in lines) / told.count
+    return told if LIGHTEST_PIECE_G < grams < HEAVIEST_PIECE_G or not grams else replace(told, is_assumed=True)
+
+
+# What is eaten as one weighs between these [g] (judgement).
+LIGHTEST_PIECE_G, HEAVIEST_PIECE_G = 3.0, 400.0
 # "Makes: 30 / Oven: 170 °C, then 150 °C": a field of its own
 _OVEN_FIELD = re.compile(r"\boven(?: temp(?:erature)?)?\s*[:=]\s*(?:gas\s*(?:mark\s*)?\d|\d{2,3})[^|/\n]{0,40}", re.I)
 _LINE_END = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
@@ -376,7 +402,9 @@ def _plausible_bare(parsed: ParsedLine, draft: Draft) -> bool:
 
 def _unmeasured(parsed: ParsedLine, ingredient: Ingredient) -> tuple[float | None, LineStatus, str]:
     """Return grams, status and question of a line without an amount ("salt", "icing sugar for dusting")."""
-    if ingredient.has_role(*_TRACE_ROLES) and ingredient.per_100g.total_sugars_g < 20:
+    # Coconut flavours a dessert by the spoon: what balls are rolled in is no pinch.
+    is_trace = ingredient.has_role(*_TRACE_ROLES) and not ingredient.has_role("fibre")
+    if is_trace and ingredient.per_100g.total_sugars_g < 20:
         # A dessert is dusted with a spoonful of cocoa, not with a pinch.
         measure = ingredient.measure("tsp" if ingredient.group == "chocolate" else "pinch")
         return (measure.grams if measure else 0.3), "ok", ""

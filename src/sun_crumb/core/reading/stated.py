@@ -53,7 +53,7 @@ def told_of(text: str) -> list[Stated]:
     # "(for 4)"
     text = re.sub(r"^[(\[{](for\s[^()]+)[)\]}]$", r"\1", text.strip(), flags=re.I)
     # "For a 24 cm springform, 12 pieces": a count may stand behind a comma.
-    parts = re.split(r"[,;|•·]\s+|\s[–—/-]{1,2}\s", text) if len(text) < SHORT_LINE else [text]
+    parts = _DIVIDED.split(text) if len(text) < SHORT_LINE else [text]
     # "Key facts: 8 people – 20 minutes"
     parts[0] = re.sub(r"^[^\W\d_][^\W\d_ ]*(?: [^\W\d_]+){0,2}:\s+(?=\d)", "", parts[0]) if len(parts) > 1 else parts[0]
     # "1 bowl, no mixer": what it is made in.
@@ -69,6 +69,10 @@ def told_of(text: str) -> list[Stated]:
     return [*statements(text), *bare]
 
 
+# "2 rolls, about 12 slices each. 180 °C": what each is cut into belongs to their number.
+_DIVIDED = re.compile(
+    r"[,;|•·]\s+(?!(?:about\s+|ca\.?\s+)?\d{1,2}\s+[^\W\d_]+\s+each\b)|\s[–—/-]{1,2}\s|(?<=\beach)\.\s+"
+)
 # "12 cups": of what is called so.
 SO_MANY_OF_IT = re.compile(
     r"(?:for\s+|makes\s+)?(?:about\s+)?(\d{1,2})\s+(?:(?:little|small|mini|tiny|big|large)\s+)?([^\W\d_]+)", re.I

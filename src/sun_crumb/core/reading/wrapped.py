@@ -93,6 +93,11 @@ def broken_list(lines: Sequence[Physical]) -> list[Physical]:
     found: list[Physical] = []
     block: list[Physical] = []
     for line in [*lines, None]:
+        if line is not None and _NAMES_A_PART.match(line.raw.strip()):
+            # What is told above a part ends there, however its last line ends.
+            found += [*_as_one(block), line]
+            block = []
+            continue
         if line is not None and line.raw.strip() and (not block or not line.gap):
             block.append(line)
             continue
@@ -209,6 +214,7 @@ _FOOD_WITHIN = re.compile(r"[;,]\s*[\d½¼¾⅓⅔][^;,]*[^\W\d_]{3}[^;,]*[;,]")
 _NAMES_ITS_FOODS = re.compile(
     r"^[A-Z][^\W\d_]*(?:\s[^\W\d_]+){0,4}\s*(?::|\s[-–—])\s+(?=[\d½¼¾⅓⅔]|an?\s|half\s|pinch\s)"
 )
+_NAMES_A_PART = re.compile(r"^for (?:the |an? )?[^\W\d_]+(?:[\s-][^\W\d_]+){0,3}:$", re.I)
 _ENDS_COUNTED = re.compile(r"[^\W\d_][ :.–—-]+\d{1,2}$")
 # So many lines of a broken list, so many of which begin in the middle of a food, and so wide at most.
 LEAST_BROKEN, MOST_BROKEN, LEAST_TORN, MOST_WIDE = 3, 24, 2, 70
