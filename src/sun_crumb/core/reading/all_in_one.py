@@ -73,10 +73,13 @@ def _under_its_head(raw: str) -> list[str]:
     shouted = head[1].upper()
     if shouted != "INGREDIENTS":
         return [shouted, rest]
+    if behind := amounts_behind(rest):
+        return [shouted, *behind]  # "Ingredients: butter 180 g; icing sugar 200 g; egg whites 6"
     said = _YIELD_FIRST.match(rest)
     begins = [found.start() for found in _AMOUNT_BEGINS.finditer(rest, said.end() if said else 0)]
     foods = [rest[a:b].strip(" ,;") for a, b in zip(begins, [*begins[1:], len(rest)], strict=True)]
-    if len(foods) < LEAST_FOODS:
+    is_all = bool(begins) and not rest[said.end() if said else 0 : begins[0]].strip(" ,;:•*-–")
+    if len(foods) < LEAST_FOODS or not is_all:
         return []
     told = [part for food in foods for part in _before_a_part(food)]
     return [shouted, *([said[1]] if said else []), *told]

@@ -8,6 +8,7 @@ from collections.abc import Callable, Mapping, Sequence
 from itertools import pairwise
 
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.counts import kind_of
 from sun_crumb.core.reading.dessert_words import ends_with_a_dessert, holds_a_dessert
 from sun_crumb.core.reading.food_ends import begins_food
 from sun_crumb.core.reading.headings import PLACE, names_a_part
@@ -63,6 +64,7 @@ def certain_roles(
         **no_food_lines(found),
         **below_its_trail(found),
         **_portions_first(found),
+        **_for_so_many(found),
         **_told_beside(found),
         **_greeted(found),
         **_told_step_by_step(found, told),
@@ -167,6 +169,12 @@ _NAME = re.compile(r"[A-Z][^\d:;!?]{3,60}")
 MOST_WORDS_OF_A_NAME = 14
 
 
+# "Für 4 Personen:"
+_FOR_EATERS = re.compile(
+    r"(?:for|per|pour|für|fuer|para|por|voor|för|til|dla|pro)\s+\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s+([^\W\d_]+)\s*:?", re.I
+)
+
+
 def _portions_first(found: Sequence[Statement]) -> dict[int, Role]:
     """Return the line that a text begins with where it tells how many it makes, and the dessert's name stands below: "Makes 24" and "Ginger snaps"."""
     if len(found) <= LEAST_BELOW or begins_food(found[1].text) or re.search(r"\d", found[1].text):
@@ -174,6 +182,15 @@ def _portions_first(found: Sequence[Statement]) -> dict[int, Role]:
     first = found[0].raw.strip(" *#_=:")
     is_told = _TELLS_PORTIONS.match(first) is not None and bool(statements(first))
     return {found[0].line.number: "portions"} if is_told or bare_count(first) else {}
+
+
+def _for_so_many(found: Sequence[Statement]) -> dict[int, Role]:
+    """Return the lines that say for how many the list below them is, as a heading would: "Per 8 persone:"."""
+    return {
+        s.line.number: "portions"
+        for s in found
+        if (told := _FOR_EATERS.fullmatch(s.line.raw.strip(" *#_="))) and kind_of(told[1].lower()) == "person"
+    }
 
 
 def _told_beside(found: Sequence[Statement]) -> dict[int, Role]:

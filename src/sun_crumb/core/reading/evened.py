@@ -56,6 +56,11 @@ _I_USE = re.compile(
     r"\b(?:plant(?:[- ]based)?|dairy[- ]free|non[- ]dairy|vegan|nut) milk\s*\((?:i|we|mine)\s+(?:always\s+)?use[sd]?\s+(soya?|oat|almond|coconut|rice|cashew)(?:\s+milk)?\)",
     re.I,
 )
+# "the same mug of milk"
+_SAME_MUG = re.compile(
+    r"^\s*(?:(?:and|then)\s+)?(?:the |a |one )?same (mug|cup|glass|teacup)(?:ful)?(?: again)?(?: of)?\s+(?=[^\W\d_]{3})",
+    re.I,
+)
 # "etwas Zimt"
 _A_LITTLE = re.compile(
     r"^\s*(?:etwas|ein wenig|un peu d(?:e |['’])|un po(?:co|['’])? d(?:i|e)|lidt|litt|lite|een beetje|um pouco de|trochę)\s*(?=[^\W\d_]{3})",
@@ -196,6 +201,7 @@ def _row(row: str) -> str:
     row = _COMES_TO.sub("Result: ", row) if row.startswith("=") else row
     row = _SELF_RAISING.sub("self-raising ", row)
     row = _I_USE.sub(r"\1 milk", row) if " use" in row else row
+    row = _SAME_MUG.sub(r"1 \1 ", row) if " same " in row else row
     row = _A_LITTLE.sub("a little ", row)
     row = _STOPPED.sub(r"\1: ", row) if "." in row else row
     row = _ISH.sub(r"\1", row) if "ish" in row else row

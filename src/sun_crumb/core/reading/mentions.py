@@ -15,7 +15,7 @@ _NUMBER = re.compile(
 )
 _END = re.compile(
     r"[,.;:()\[\]–—+&]|\bw/|\b(?:and|with|to|into|in|until|till|over|on|onto|for|then|or|from|at|by|plus|per|each|while|when|once|if|as|"
-    r"is|are|before|after|apart|around|between|beaten|through|together)\b",
+    r"is|are|before|after|apart|around|between|beaten|through|together|twice|thrice|(?:two|three|four|several) times|y|e|et|und|con|mit|avec)\b",
     re.I,
 )
 # Words that refer back to the list, or to the tin, not to one more food.

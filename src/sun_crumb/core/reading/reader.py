@@ -388,8 +388,8 @@ def _in_contract_unit(amount: Amount | None) -> tuple[float | None, float | None
     unit = units()[amount.unit]
     if unit.key == "spoon":
         return amount.low, amount.high, "tbsp"
-    if unit.kind == "volume" and unit.value is not None:
-        return amount.low * unit.value, amount.high * unit.value, "ml"
+    if unit.kind in ("volume", "mass") and unit.value is not None:
+        return amount.low * unit.value, amount.high * unit.value, "ml" if unit.kind == "volume" else "g"
     return amount.low, amount.high, "pinch" if unit.key == "drop" else "piece"
 
 

@@ -6,7 +6,7 @@ import re
 from dataclasses import replace
 
 from sun_crumb.core.reading.counts import kind_of
-from sun_crumb.core.reading.dessert_words import ends_with_a_dessert
+from sun_crumb.core.reading.dessert_words import ends_with_a_dessert, holds_a_dessert
 from sun_crumb.core.reading.food_ends import first_word
 from sun_crumb.core.reading.headings import heading_kind
 from sun_crumb.core.reading.pieces import SENTENCE, Piece, is_followed_by_food
@@ -45,6 +45,15 @@ def title_below(pieces: list[Piece]) -> list[Piece] | None:
             first, rest = SENTENCE.split(piece.text, maxsplit=1)
             told = [replace(piece, text=first, role="title"), replace(piece, text=rest)]
             return [*pieces[:n], *told, *pieces[n + 1 :]]
+        # "Torta caprese" below the list, over "10 servings"
+        is_over_portions = (
+            piece.role == "food"
+            and pieces[n + 1 : n + 2] != []
+            and pieces[n + 1].role == "portions"
+            and not any(later.role == "food" for later in pieces[n + 1 :])
+            and holds_a_dessert(name)
+        )
+        is_named = is_named or is_over_portions
         is_over_none = piece.role == "heading" and (is_counted_last or not is_followed_by_food(pieces, n))
         if is_over_none or (piece.role != "heading" and is_named):
             is_counted = piece.role in ("food", "junk") and of_title(piece.text)[0] == name
