@@ -128,6 +128,8 @@ def nature_of(formula: Formula, component: str) -> Nature:
     family_signs.csv, patterns.csv, families.csv (``fits``)
     """
     lines = [line for line in (*formula.lines, *formula.asked) if line.component == component]
+    # "1 egg, beaten, to glaze": what is brushed on tells nothing of what is under it.
+    lines = [line for line in lines if not _BRUSHED_ON.search(line.text)] or lines
     shares = makeup(lines)
     is_main = component == formula.heaviest()
     is_alone = len(formula.components) == 1
@@ -161,10 +163,13 @@ def nature_of(formula: Formula, component: str) -> Nature:
     if is_main:
         _by_heat(score, formula)
     else:
+        is_boiled = not formula.method or _BOILS.search(formula.method) is not None
         # "1/2 cup yoghurt, 1 tbsp maple syrup" on a baked pudding: nothing that is frozen.
         for family in families().values():
             if "frozen" in family.kin and formula.method and not _FREEZES.search(f"{formula.title} {formula.method}"):
                 score[family.key] -= OVEN
+            # Brown sugar and pecans strewn on a cake are no brittle.
+            score[family.key] -= OVEN if "boiled" in family.traits and not is_boiled else 0.0
     if is_whipped:
         score["whipped_cream"] += WHIPPED
     _by_what_is_bought(score, lines, shares, formula)
@@ -303,6 +308,10 @@ def _done(formula: Formula, component: str, *, is_alone: bool) -> dict[str, floa
     return found
 
 
+_BRUSHED_ON = re.compile(
+    r"\b(?:egg[- ]?wash|(?:for|to) (?:brush|glaz)\w*)\b(?!\s+(?:the\s+)?(?:icing|glaze))|\bbeaten[^,;]*,?\s+to glaze\b",
+    re.I,
+)
 _HEAT = re.compile(
     r"\b(?:oven|bake[ds]?|baking(?! powder| soda| sheet| tray| paper| parchment)|preheat|gas mark|roast)\b", re.I
 )

@@ -169,6 +169,10 @@ _NAME = re.compile(r"[A-Z][^\d:;!?]{3,60}")
 MOST_WORDS_OF_A_NAME = 14
 
 
+# A name and where it is from is no longer than so many characters (judgement).
+LONGEST_NAMED_FROM = 80
+# "Pear cake from the allotment newsletter (issue 14)"
+_WHERE_FROM = re.compile(r"([A-Z][^.:;,()\d]{3,50}?)\s+from\s+(?:the|my|our|an?)\s+[^\W\d_]")
 # "Für 4 Personen:"
 _FOR_EATERS = re.compile(
     r"(?:for|per|pour|für|fuer|para|por|voor|för|til|dla|pro)\s+\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s+([^\W\d_]+)\s*:?", re.I
@@ -203,7 +207,11 @@ def _told_beside(found: Sequence[Statement]) -> dict[int, Role]:
 
 
 def _greeted(found: Sequence[Statement]) -> dict[int, Role]:
-    """Return the line near the top that greets and names the dessert: "Hey Lou, the apple strudel:"."""
+    """Return the line that begins with the dessert and where it is from, or greets and names it: "Pear cake from the newsletter", "Hey Lou, the apple strudel:"."""
+    first = found[0].line.raw.strip() if found else ""
+    is_name = len(first) <= LONGEST_NAMED_FROM and first.count(",") < 2
+    if is_name and (told := _WHERE_FROM.match(first)) and ends_with_a_dessert(told[1]):
+        return {found[0].line.number: "title"}
     for s in found[:MOST_HEAD_LINES]:
         if (named := GREETED.match(s.line.raw.strip())) and ends_with_a_dessert(named[1]):
             return {s.line.number: "title"}

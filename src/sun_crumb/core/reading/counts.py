@@ -19,7 +19,7 @@ _WORD = r"(?:" + "|".join(sorted(_ONES, key=len, reverse=True)) + r")"
 _TENS = r"(?:twenty|thirty|forty|fifty)[- ](?:one|two|three|four|five|six|seven|eight|nine)"
 _ONE_NUMBER = rf"(?:\d{{1,3}}(?![\d.,/°]\d|\s*[½⅓¼¾]|/)|{_TENS}|\b{_WORD}\b)"
 NUMBER = re.compile(
-    rf"(?<![\w.,/½⅓⅔¼¾-])(?P<low>{_ONE_NUMBER})(?:\s*(?:-|–|—|to|or)\s*(?P<high>{_ONE_NUMBER}))?"
+    rf"(?<![\w.,/½⅓⅔¼¾-])(?P<low>{_ONE_NUMBER})(?:\s*(?:-|–|—|to|or|à|bis|till?|tot)\s*(?P<high>{_ONE_NUMBER}))?"
     rf"(?:\s+(?:a\s+)?(?P<half>half\s+))?(?P<dozen>\s*(?:a\s+)?(?:dozen|doz)\b\.?(?:\s+of)?)?"
     rf"|(?P<lone>\b(?:half\s+a|a\s+half|a)?\s*(?:dozen|doz)\b\.?(?:\s+of)?)",
     re.I,

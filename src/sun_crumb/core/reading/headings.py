@@ -104,6 +104,8 @@ _OVER_A_LIST = tuple(
         (
             # "Ingredients for 1 cake, 12 slices"
             r"(?:the )?(?:ingredients|quantities|amounts|you'll need|you will need)\s+(?:for|makes)\s+(?:about |around |approx\.? )?(?:\d|one|two)",
+            # "You will need for an 8-inch tin"
+            r"(?:what )?you(?:['’]ll| will)? need\s+for\s+(?:an?|the|one|two|\d)\b[\w \"″'-]{0,30}$",
             # "Zutaten für 20 Stück", "Ingrédients pour 6 personnes"
             r"(?:zutaten|ingr[eé]dients|ingredienti|ingredientes|ingredienser|ingrediënten)\s+(?:für|pour|per|para|por|för|til|voor)\s+(?:ca\.?\s+|env\.?\s+|etwa\s+)?\d",
             # "Ingredienti per una tortiera da 24 cm", "Ingredients for a 26 cm tin"

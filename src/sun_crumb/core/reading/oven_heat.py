@@ -226,6 +226,12 @@ def _before_the_heat(text: str) -> str:
     return said[: found.start()] if found else said
 
 
+def _said_before(text: str) -> str:
+    """Return what stands before a heat and may say whose it is: behind the last "bake", where a pan is a tin ("Bake in a tube pan at 350")."""
+    *baked, last = re.split(r"\bbak(?:e|ing)\b", text, flags=re.I)
+    return re.sub(r"\bpans?\b", "tin", last, flags=re.I) if baked else last
+
+
 def _setting(text: str, *, is_oven: bool) -> Oven | None:
     """Return the setting that one sentence tells, unless it is the temperature of something else."""
     plain, fan = _celsius(text)
@@ -244,7 +250,7 @@ def _setting(text: str, *, is_oven: bool) -> Oven | None:
     if (
         is_oven
         and not re.search(r"\boven\b|pre-?heat|\bgas|\bmark\s*\d", text, re.I)
-        and NO_OVEN.search(re.split(r"\bbak(?:e|ing)\b", _before_the_heat(text), flags=re.I)[-1])
+        and NO_OVEN.search(_said_before(_before_the_heat(text)))
     ):
         return None
     return Oven(plain, False) if plain is not None else Oven(fan or 0.0, True)

@@ -82,12 +82,16 @@ _FOR_ABROAD = re.compile(
 
 def said_in(aside: str) -> Stated | None:
     """Return what words beside a title or a heading say of portions: "makes 12", "14 wedges", "for about 40 biscuits"."""
-    aside = _SHORT_PEOPLE.sub(r"\1 portions", aside)
+    aside = _SHORT_PEOPLE.sub(r"\1 portions", _IN_TWO_TONGUES.sub(r"\1", aside))
     if times := _SO_MANY_TIMES.fullmatch(aside):
         return Stated(read_count(times[1]), "", 0.9, aside.strip())  # "(x12)"
     if either := _BIG_OR_LITTLE.fullmatch(aside):
         return Stated(Count(int(either[1]), int(either[2]), "", "", 0), "", 0.9, aside.strip())
     return next(iter(statements(aside)), None) or bare_count(aside) or _for_so_many(aside) or _so_many_alone(aside)
+
+
+# "30 Stück/pieces"
+_IN_TWO_TONGUES = re.compile(r"^(\W*\d{1,3}\s+[^\W\d_]+)\s*/\s*[^\W\d_]+\W*$")
 
 
 def _for_so_many(aside: str) -> Stated | None:

@@ -82,7 +82,7 @@ _FILLED = re.compile(
 _HOLES = re.compile(
     r"\b(?P<rest>\d{1,2})[- ](?:hole|cup|cavity|case)s?\s+(?:\w+[- ])?(?:muffin|cupcake|bun|fairy|madeleine|mince pie|tartlet|doughnut|donut|friand)"
     # "12 muffin cups"
-    r"|\b(?P<cases>\d{1,2})\s+(?:paper\s+|lined\s+|greased\s+)?(?:muffin|cupcake|bun|fairy cake|tartlet)\s+(?:cups|cases|holes|liners|papers|moulds)\b"
+    r"|\b(?P<cases>\d{1,2})\s+(?:paper\s+|lined\s+|greased\s+)?(?:muffin|cupcake|bun|fairy cake|cake|paper|petit[- ]four|tartlet)\s+(?:cups|cases|holes|liners|papers|moulds)\b"
     # "Press in a 12-hole tin"
     r"|\b(?P<tin>\d{1,2})[- ]hole\s+(?:\w+\s+)?(?:tin|tray|pan)\b"
     # "Line 12 holes with the pastry"
