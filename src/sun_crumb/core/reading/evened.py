@@ -63,6 +63,11 @@ _SAME_MUG = re.compile(
 )
 # "2 (9-inch) pie crusts"
 _SIZED = re.compile(r"^(\W*(?:\d|an?|one|two)\s+)\(\s*(\d{1,2}(?:[.,]\d)?)\s*-?\s*(inch|cm)\s*\)\s*(?=[^\W\d_])", re.I)
+# "1 ready-baked 20 cm sweet pastry case"
+_BAKED_CASE = re.compile(
+    r"\b(?:ready|pre|blind)[- ]?(?:baked|cooked)\s+(?:\d{1,2}\s?-?(?:cm|inch)\s+)?(?=(?:[^\W\d_]+\s+){0,2}pastry\b)",
+    re.I,
+)
 # "etwas Zimt"
 _A_LITTLE = re.compile(
     r"^\s*(?:etwas|ein wenig|un peu d(?:e |['’])|un po(?:co|['’])? d(?:i|e)|lidt|litt|lite|een beetje|um pouco de|trochę)\s*(?=[^\W\d_]{3})",
@@ -205,6 +210,7 @@ def _row(row: str) -> str:
     row = _I_USE.sub(r"\1 milk", row) if " use" in row else row
     row = _SAME_MUG.sub(r"1 \1 ", row) if " same " in row else row
     row = _SIZED.sub(r"\1\2-\3 ", row) if "(" in row else row
+    row = _BAKED_CASE.sub("", row) if "pastry" in row else row
     row = _A_LITTLE.sub("a little ", row)
     row = _STOPPED.sub(r"\1: ", row) if "." in row else row
     row = _ISH.sub(r"\1", row) if "ish" in row else row

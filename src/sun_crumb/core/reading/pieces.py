@@ -9,7 +9,7 @@ from sun_crumb.core.reading.mentions import mentions
 from sun_crumb.core.reading.records import Role
 
 SENTENCE = re.compile(
-    r"(?<=[.!?])(?<!approx\.)(?<!ca\.)(?<!abt\.)\s+(?=[^\W\d_]|[(“\"]|\d{1,3}(?:\s?(?:[-–]|to|or)\s?\d{1,3})?\s+[^\W\d_]{3,}|\(?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\W*$|\d{1,2}\s+sl\b)"
+    r"(?<=[.!?])(?<!approx\.)(?<!ca\.)(?<!abt\.)\s+(?=[^\W\d_]|[(“\"]|\d{1,3}(?:\s?(?:[-–]|to|or)\s?\d{1,3})?\s+[^\W\d_]{3,}|\(?\d{1,2}(?:\s?[-–]\s?\d{1,2})?\W*$|\d{1,2}\s+sl\b|\d{1,2}\s?(?:½|1/2)\s+do?z)"
 )
 
 

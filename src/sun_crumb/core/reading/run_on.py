@@ -265,7 +265,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
 
 # "one 9-inch pie shell, unbaked"
 _CASE = re.compile(
-    r"(?:one|1|an?)\s+(?:\(?\d{1,2}(?:\.\d)?\s*-?\s*(?:inch|in\.?|cm|\"|″)\)?\s+)?(?:[a-z]+[ -]){0,4}(?:shell|crust|case|base)\b",
+    r"(?:one|1|an?)\s+(?:(?:ready|blind|pre|home|shop|un)-?\s?(?:baked|made|cooked|bought)\s+)?(?:\(?\d{1,2}(?:\.\d)?\s*-?\s*(?:inch|in\.?|cm|\"|″)\)?\s+)?(?:[a-z]+[ -]){0,4}(?:shell|crust|case|base)\b",
     re.I,
 )
 # "Sugar: 200 g white; 100 g brown"
