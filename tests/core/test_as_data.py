@@ -47,7 +47,7 @@ def one_row_more(*added: tuple[str, str, dict[str, str]]) -> Iterator[None]:
         paths,
         patterns.patterns,
         patterns.every_pattern,
-        patterns._told,
+        patterns._telling,
         patterns._matrix,
         nature._signs,
         nature._phrases,

@@ -11,7 +11,7 @@ from typing import Literal
 
 from sun_crumb.core.balance.families import Family, families
 from sun_crumb.core.balance.makeup import makeup
-from sun_crumb.core.balance.patterns import distances
+from sun_crumb.core.balance.patterns import distances, told_together
 from sun_crumb.core.formula.recipe import Formula, FormulaLine
 from sun_crumb.core.reference import constant, table
 
@@ -185,8 +185,11 @@ def nature_of(formula: Formula, component: str) -> Nature:
         # "100 g raspberry jam" between two biscuits
         score["fruit"] += A_CASE
         made_of = (*made_of, {**shares, "fruit": 1.0})
+    together = told_together(shares)
     possible = {
-        key: v for key, v in score.items() if any(is_possible(families()[key], one) for one in made_of)
+        key: v
+        for key, v in score.items()
+        if key in together or any(is_possible(families()[key], one) for one in made_of)
     } or score
     best = max(possible.values())
     weights = {key: exp((value - best) / SPREAD) for key, value in possible.items()}
@@ -369,7 +372,8 @@ def _is_untold(family: Family, formula: Formula) -> bool:
     """Return whether a family's own deed is told nowhere: nothing fried in a recipe with an oven, nothing frozen in a method told at length."""
     if "fried" in family.traits:
         is_told = formula.oven is not None or len(formula.method) > TOLD_IN_SHORT
-        return is_told and not _FRIES.search(f"{formula.title} {formula.method}")
+        listed = " ".join(line.text for line in (*formula.lines, *formula.asked))  # "oil for frying"
+        return is_told and not _FRIES.search(f"{formula.title} {formula.method} {listed}")
     told = f"{formula.title} {formula.method}"
     is_long = len(formula.method) > TOLD_AT_LENGTH or formula.oven is not None
     return "frozen" in family.kin and is_long and not _FREEZES.search(told)

@@ -107,3 +107,14 @@ def distances(shares: Mapping[str, float]) -> dict[str, float]:
     for pattern, far in zip(_telling(), _apart(shares, _telling), strict=True):
         found[pattern.family] = min(found.get(pattern.family, far), far)
     return found
+
+
+def told_together(shares: Mapping[str, float]) -> frozenset[str]:
+    """Return the families of which a component made so is one with what is eaten with it, in one list: sweet pastry and its mincemeat."""
+    several = [row["tells"] == "several" for row in table("patterns") if row["tells"] in ("1", "several")]
+    far = zip(_telling(), several, _apart(shares, _telling), strict=True)
+    return frozenset(pattern.family for pattern, is_several, apart in far if is_several and apart < TOGETHER)
+
+
+# So near a pattern of several things a component is one of them [share] (judgement).
+TOGETHER = 0.1

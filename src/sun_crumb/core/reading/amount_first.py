@@ -28,7 +28,7 @@ _PARTED = re.compile(
 )
 # "Bramley apples (4)", and no "Small buns (8)"
 _COUNTED = re.compile(
-    r"(?P<mark>\W*)(?P<name>[^\W\d_](?:[^\d:;()]{0,30}\s)??(?P<last>[^\W\d_]+))\s*\((?P<count>\d|1[0-2]|half|½)\)(?P<done>,\s[^\d:;]+)?"
+    r"(?P<mark>\W*)(?P<name>[^\W\d_](?:[^\d:;()]{0,30}\s)??(?P<last>[^\W\d_]+))\s*\((?:about |approx\.? |~)?(?P<count>\d|1[0-2]|half|½)\)(?P<done>,\s[^\d:;]+)?"
 )
 # What stands before a number and is no food.
 _NO_FOOD = re.compile(

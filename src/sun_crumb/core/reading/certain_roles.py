@@ -29,6 +29,7 @@ from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.telegraphic_steps import telegraphic_steps
 from sun_crumb.core.reading.title_words import GREETED
 from sun_crumb.core.reading.torn_names import torn_names
+from sun_crumb.core.reading.words import word_list
 from sun_crumb.core.reading.wrapped import wrapped
 
 
@@ -283,7 +284,9 @@ def _bare_parts(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[i
             is_measured and before.raw.strip()[:1].isupper() and len(listed) > LEAST_MEASURED
         )
         is_above = is_apart and statement.line.number == before.line.number + 1 and not statement.line.gap
-        if is_above and name in _ALSO_A_PART and told[statement.text].has_amount and told[statement.text].has_food:
+        # "topping", over one food
+        is_part = name in _ALSO_A_PART or (before.line.gap and name in word_list("component"))
+        if is_above and is_part and told[statement.text].has_amount and told[statement.text].has_food:
             lines[before.line.number] = "heading"
     return lines
 

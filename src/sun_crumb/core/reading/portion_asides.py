@@ -85,6 +85,8 @@ def said_in(aside: str) -> Stated | None:
     aside = _SHORT_PEOPLE.sub(r"\1 portions", _IN_TWO_TONGUES.sub(r"\1", aside))
     if times := _SO_MANY_TIMES.fullmatch(aside):
         return Stated(read_count(times[1]), "", 0.9, aside.strip())  # "(x12)"
+    if large := _LITTLE_OR_BIG.fullmatch(aside):
+        return Stated(Count(int(large[1]), int(large[1]), "", "", 0), "", 0.9, aside.strip())
     if either := _BIG_OR_LITTLE.fullmatch(aside):
         return Stated(Count(int(either[1]), int(either[2]), "", "", 0), "", 0.9, aside.strip())
     return next(iter(statements(aside)), None) or bare_count(aside) or _for_so_many(aside) or _so_many_alone(aside)
@@ -106,7 +108,8 @@ def _for_so_many(aside: str) -> Stated | None:
         if not re.search(r"\w", rest.split(",")[0]):
             return Stated(count, "", 1.0, aside.strip())
     counts, end = counts_after(aside, begins.end())
-    return of_counts("made", counts, aside.strip(), 1.0) if counts and not re.search(r"\w", aside[end:]) else None
+    # "For 4 (about 16 churros)": who eats, before what they eat.
+    return of_counts("sure", counts, aside.strip(), 1.0) if counts and not re.search(r"\w", aside[end:]) else None
 
 
 def _so_many_alone(aside: str) -> Stated | None:
@@ -119,6 +122,11 @@ def _so_many_alone(aside: str) -> Stated | None:
 # "2 big or 4 little"
 _BIG_OR_LITTLE = re.compile(
     r"\W*(?:makes\s+)?(\d{1,2})\s*,?\s+(?:big|large|generous|hearty|regular|standard|normal|full[- ]size)\s*(?:or|/)\s*(\d{1,2})\s+(?:little|small|smaller|modest|tiny|minis?)(?:\s+ones)?\W*",
+    re.I,
+)
+# "24 minis or 12 large"
+_LITTLE_OR_BIG = re.compile(
+    r"\W*(?:makes\s+)?\d{1,2}\s+(?:minis?|small|little|tiny)(?:\s+ones)?\s*(?:or|/)\s*(\d{1,2})\s+(?:big|large|regular|standard|normal|full[- ]size)(?:\s+ones)?\W*",
     re.I,
 )
 _SO_MANY_TIMES = re.compile(r"\W*[x×]\s?([2-9]|[1-9]\d)\W*", re.I)

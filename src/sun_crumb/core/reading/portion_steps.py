@@ -187,7 +187,7 @@ def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
     if (scored := _SCORED.search(sentence)) and (said := bare_count(scored[1])):
         return replace(said, trust=SURE)  # "score in 24 diamonds", before it bakes
     if (does := _DOES.fullmatch(sentence.strip())) and (
-        count := read_count(does["count"] or f"{does['serves']} servings")
+        count := read_count(does["count"] or f"{does['serves'] or does['many']} servings")
     ):
         return Stated(count, "", SURE, does[0].strip(" ."))
     whom = sentence.split(",")[0].strip(" .")
@@ -226,7 +226,9 @@ _IN_PIECES = re.compile(
 )
 # "Does eight squares.", "8 serves"
 _DOES = re.compile(
-    r"(?:(?:this |it )?(?:does|should do|will do)\s+(?:about\s+)?(?P<count>[\w-]+\s+(?:\w+\s+)?(?:squares|slices|pieces|bars|people|portions|buns|biscuits|helpings|bowls|glasses))|(?P<serves>\d{1,2})\s+serves)\W*",
+    r"(?:(?:this |it )?(?:does|should do|will do)\s+(?:about\s+)?(?P<count>[\w-]+\s+(?:\w+\s+)?(?:squares|slices|pieces|bars|people|portions|buns|biscuits|helpings|bowls|glasses))|(?P<serves>\d{1,2})\s+serves"
+    # "Does 12 easily."
+    r"|(?:this |it )?does\s+(?:about\s+)?(?P<many>[2-9]|[1-4]\d)(?:\s+(?:easily|comfortably|generously|nicely|at least))?)\W*",
     re.I,
 )
 # "In 40 Stücke schneiden", "Cortar en 12 porciones"
