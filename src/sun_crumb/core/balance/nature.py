@@ -130,8 +130,10 @@ def nature_of(formula: Formula, component: str) -> Nature:
     lines = [line for line in (*formula.lines, *formula.asked) if line.component == component]
     # "1 egg, beaten, to glaze": what is brushed on tells nothing of what is under it.
     lines = [line for line in lines if not _BRUSHED_ON.search(line.text)] or lines
-    shares = makeup(lines)
     is_main = component == formula.heaviest()
+    shares = makeup(lines)
+    if is_main and shares["grain"] > OF_RISEN and not shares["leaven"] and _is_yeast_in(formula):
+        shares["yeast"] = 1.0  # its yeast is in the poolish that goes into it
     is_alone = len(formula.components) == 1
     score = dict.fromkeys(families(), 0.0)
     named = _named(component, formula.title)
@@ -146,7 +148,7 @@ def nature_of(formula: Formula, component: str) -> Nature:
     # Whole fruit and nuts in a crumb are not what tells its kind; in a filling they are.
     without = [line for line in lines if not line.is_inclusion]
     is_most = sum(line.grams for line in without) > A_CRUMB * sum(line.grams for line in lines)
-    crumb = makeup(without)
+    crumb = {**makeup(without), "yeast": shares["yeast"]}
     if not is_most and crumb["grain"] < OF_A_DOUGH:
         crumb = shares
     beside_fruit = _beside_fruit(shares)
@@ -204,7 +206,7 @@ def _by_what_is_bought(
     """Raise what a part of bought pastry, biscuits or chocolate is, and lower what it takes a dough for."""
     bought = sum(line.grams for line in lines if line.ingredient.key.endswith("_pastry"))
     score["pie_crust"] += A_CASE if bought > ALL_BOUGHT * sum(line.grams for line in lines) else 0.0
-    if not any(line.ingredient.key.endswith("yeast") for line in formula.lines):
+    if not _is_yeast_in(formula):
         score["bun_filling"] -= NO_DOUGH  # butter and sugar is rolled into a dough, or is none such
     if shares["ready"] > OF_CRUMBS and not bought:
         # "30 chocolate cookies, 60 g butter": a crust of crumbs, whatever is filled in.
@@ -212,6 +214,14 @@ def _by_what_is_bought(
     if shares["jelly"] > OF_GELATINE and shares["sugar"] + shares["syrup"] < OF_CANDY:
         score["set_cream"] += JELLY  # juice or cream that gelatine sets
     score["ganache"] += A_CASE if shares["chocolate"] > ALL_BOUGHT and len(formula.components) > 1 else 0.0
+
+
+def _is_yeast_in(formula: Formula) -> bool:
+    return any(line.ingredient.key.endswith("yeast") for line in formula.lines)
+
+
+# So much flour and grain beside its egg, milk and butter rises with a yeast that is mixed apart [share of its mass] (judgement).
+OF_RISEN = 0.3
 
 
 def _beside_fruit(shares: Mapping[str, float]) -> dict[str, float]:
