@@ -165,13 +165,7 @@ def nature_of(formula: Formula, component: str) -> Nature:
     if is_main:
         _by_heat(score, formula)
     else:
-        is_boiled = not formula.method or _BOILS.search(formula.method) is not None
-        # "1/2 cup yoghurt, 1 tbsp maple syrup" on a baked pudding: nothing that is frozen.
-        for family in families().values():
-            if "frozen" in family.kin and formula.method and not _FREEZES.search(f"{formula.title} {formula.method}"):
-                score[family.key] -= OVEN
-            # Brown sugar and pecans strewn on a cake are no brittle.
-            score[family.key] -= OVEN if "boiled" in family.traits and not is_boiled else 0.0
+        _by_what_is_told(score, formula)
     if is_whipped:
         score["whipped_cream"] += WHIPPED
     _by_what_is_bought(score, lines, shares, formula)
@@ -182,8 +176,7 @@ def nature_of(formula: Formula, component: str) -> Nature:
     # A yeast cake under its apples, a crumble in one list with its rhubarb, a pavlova under its peaches: what they lie on tells what it can be.
     made_of = (shares, crumb) if crumb["grain"] > OF_A_DOUGH or crumb["white"] > OF_WHITES else (shares,)
     made_of = (*made_of, beside_fruit) if is_whipped else made_of
-    jam = sum(line.grams for line in lines if line.ingredient.has_role("fruit") and line.ingredient.has_role("syrup"))
-    if jam > OF_JAM * sum(line.grams for line in lines):
+    if _is_jam(lines):
         # "100 g raspberry jam" between two biscuits
         score["fruit"] += A_CASE
         made_of = (*made_of, {**shares, "fruit": 1.0})
@@ -214,6 +207,22 @@ def _by_what_is_bought(
     if shares["jelly"] > OF_GELATINE and shares["sugar"] + shares["syrup"] < OF_CANDY:
         score["set_cream"] += JELLY  # juice or cream that gelatine sets
     score["ganache"] += A_CASE if shares["chocolate"] > ALL_BOUGHT and len(formula.components) > 1 else 0.0
+
+
+def _by_what_is_told(score: dict[str, float], formula: Formula) -> None:
+    """Lower what a part beside the main one can't be: frozen or boiled where a method speaks of neither."""
+    is_cold = formula.method and not _FREEZES.search(f"{formula.title} {formula.method}")
+    is_unboiled = formula.method and not _BOILS.search(formula.method)
+    for family in families().values():
+        # "1/2 cup yoghurt, 1 tbsp maple syrup" on a baked pudding is not frozen; brown sugar and pecans strewn on a cake are no brittle.
+        is_untold = (is_cold and "frozen" in family.kin) or (is_unboiled and "boiled" in family.traits)
+        score[family.key] -= OVEN if is_untold else 0.0
+
+
+def _is_jam(lines: Sequence[FormulaLine]) -> bool:
+    """Return whether a part is jam and little else."""
+    jam = sum(line.grams for line in lines if line.ingredient.has_role("fruit") and line.ingredient.has_role("syrup"))
+    return jam > OF_JAM * sum(line.grams for line in lines)
 
 
 def _is_yeast_in(formula: Formula) -> bool:

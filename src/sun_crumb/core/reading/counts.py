@@ -194,8 +194,8 @@ _SIZE = re.compile(
 
 def _is_eaten_whole(one: str, count: int, *, is_small: bool) -> bool:
     """Return whether so many of something are eaten one by one: twelve cakes are, two are cut, and a small jar is no portion."""
-    if one in ("mould", "mold") and count >= LEAST_EATEN_WHOLE:
-        return True  # "6 moulds": one for each
+    if one in ("mould", "mold", "shell") and count >= LEAST_EATEN_WHOLE:
+        return True  # "6 moulds", "18 shells": one for each
     if one in counting_words("holder"):
         return False
     return is_small or (count >= LEAST_EATEN_WHOLE and one in counting_words("eaten_whole"))
