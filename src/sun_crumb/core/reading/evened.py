@@ -68,6 +68,18 @@ _BAKED_CASE = re.compile(
     r"\b(?:ready|pre|blind)[- ]?(?:baked|cooked)\s+(?:\d{1,2}\s?-?(?:cm|inch)\s+)?(?=(?:[^\W\d_]+\s+){0,2}pastry\b)",
     re.I,
 )
+# "thumb-sized piece of ginger"
+_THUMB = re.compile(
+    r"^\W*(?:an?\s+|1\s+)?thumb(?:[- ]sized?)?(?:\s+(?:piece|bit|knob))?\s+(?:of\s+)?(?:fresh\s+)?(?:root\s+)?ginger\b",
+    re.I,
+)
+# "Liquid from 1 x 400 g tin chickpeas (about 130 ml)"
+_LIQUID_OF = re.compile(
+    r"^\W*(?:the\s+)?(?:liquid|brine)\s+(?:from|of)\s+(?:1|an?|one)\s+(?:x\s*)?(?:\d+\s?g\s+)?(?:tin|can|jar)\b[^,(\n]{0,30}\((?:about\s+|approx\.?\s+)?(\d+\s?ml|\d+\s?tbsp)\)",
+    re.I,
+)
+# "175 °C, 22 min. → 12"
+_COMES_OUT = re.compile(r"(?<=[a-z]\.)\s*(?:→|[-=]+>)\s*((?:about\s+)?\d{1,2}(?:\s+[a-z]+)?)\s*$")
 # "etwas Zimt"
 _A_LITTLE = re.compile(
     r"^\s*(?:etwas|ein wenig|un peu d(?:e |['’])|un po(?:co|['’])? d(?:i|e)|lidt|litt|lite|een beetje|um pouco de|trochę)\s*(?=[^\W\d_]{3})",
@@ -211,6 +223,9 @@ def _row(row: str) -> str:
     row = _SAME_MUG.sub(r"1 \1 ", row) if " same " in row else row
     row = _SIZED.sub(r"\1\2-\3 ", row) if "(" in row else row
     row = _BAKED_CASE.sub("", row) if "pastry" in row else row
+    row = _THUMB.sub("1 thumb of fresh ginger", row) if "humb" in row else row
+    row = _LIQUID_OF.sub(r"\1 aquafaba", row) if "iquid" in row or "rine" in row else row
+    row = _COMES_OUT.sub(r" Makes \1", row) if "→" in row or "->" in row else row
     row = _A_LITTLE.sub("a little ", row)
     row = _STOPPED.sub(r"\1: ", row) if "." in row else row
     row = _ISH.sub(r"\1", row) if "ish" in row else row

@@ -235,7 +235,7 @@ def _headed(prefix: str, rest: str) -> list[str]:
     if bare := _bare_foods(rest) or amounts_behind(rest, LEAST_BEHIND_A_DEED) or _behind_then_how(rest):
         return [f"{prefix}:", *bare]
     is_part = (
-        prefix.lower() in word_list("component") | {"fruit", "inside"} | PLACES
+        prefix.lower() in word_list("component") | {"fruit", "inside", "outside"} | PLACES
         or (
             (prefix[:1].isupper() or re.match(r"(?:for|to make)\s+the\b", prefix))
             and prefix.lower().split()[-1] in word_list("component") - word_list("deed_food")
