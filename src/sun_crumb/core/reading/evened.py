@@ -51,40 +51,8 @@ _DRAWN = (
 )
 # "Sauce 👉 150 g sugar": what a hand points at
 _POINTED_AT = re.compile("(?<=[^\\W\\d_])\\s*[👉➡▶➜➔]\ufe0f?\\s*(?=[\\d½¼¾⅓⅔])")
-# "300 ml plant-based milk (I use soya)"
-_I_USE = re.compile(
-    r"\b(?:plant(?:[- ]based)?|dairy[- ]free|non[- ]dairy|vegan|nut) milk\s*\((?:i|we|mine)\s+(?:always\s+)?use[sd]?\s+(soya?|oat|almond|coconut|rice|cashew)(?:\s+milk)?\)",
-    re.I,
-)
-# "the same mug of milk"
-_SAME_MUG = re.compile(
-    r"^\s*(?:(?:and|then)\s+)?(?:the |a |one )?same (mug|cup|glass|teacup)(?:ful)?(?: again)?(?: of)?\s+(?=[^\W\d_]{3})",
-    re.I,
-)
-# "2 (9-inch) pie crusts"
-_SIZED = re.compile(r"^(\W*(?:\d|an?|one|two)\s+)\(\s*(\d{1,2}(?:[.,]\d)?)\s*-?\s*(inch|cm)\s*\)\s*(?=[^\W\d_])", re.I)
-# "1 ready-baked 20 cm sweet pastry case"
-_BAKED_CASE = re.compile(
-    r"\b(?:ready|pre|blind)[- ]?(?:baked|cooked)\s+(?:\d{1,2}\s?-?(?:cm|inch)\s+)?(?=(?:[^\W\d_]+\s+){0,2}pastry\b)",
-    re.I,
-)
-# "thumb-sized piece of ginger"
-_THUMB = re.compile(
-    r"^\W*(?:an?\s+|1\s+)?thumb(?:[- ]sized?)?(?:\s+(?:piece|bit|knob))?\s+(?:of\s+)?(?:fresh\s+)?(?:root\s+)?ginger\b",
-    re.I,
-)
-# "Liquid from 1 x 400 g tin chickpeas (about 130 ml)"
-_LIQUID_OF = re.compile(
-    r"^\W*(?:the\s+)?(?:liquid|brine)\s+(?:from|of)\s+(?:1|an?|one)\s+(?:x\s*)?(?:\d+\s?g\s+)?(?:tin|can|jar)\b[^,(\n]{0,30}\((?:about\s+|approx\.?\s+)?(\d+\s?ml|\d+\s?tbsp)\)",
-    re.I,
-)
 # "175 °C, 22 min. → 12"
 _COMES_OUT = re.compile(r"(?<=[a-z]\.)\s*(?:→|[-=]+>)\s*((?:about\s+)?\d{1,2}(?:\s+[a-z]+)?)\s*$")
-# "etwas Zimt"
-_A_LITTLE = re.compile(
-    r"^\s*(?:etwas|ein wenig|un peu d(?:e |['’])|un po(?:co|['’])? d(?:i|e)|lidt|litt|lite|een beetje|um pouco de|trochę)\s*(?=[^\W\d_]{3})",
-    re.I,
-)
 # "Ingredients. 600 ml cream; 150 g sugar"
 _STOPPED = re.compile(r"^\s*(ingredients|you(?:'ll|’ll| will) need)\.\s+(?=\S)", re.I)
 # "2 c. à s. de sucre", "1 cuil. à café": spoons in French
@@ -219,14 +187,7 @@ def _row(row: str) -> str:
     row = _ONLY_A_PART.sub(r"\3 of \1 \2", row)
     row = _COMES_TO.sub("Result: ", row) if row.startswith("=") else row
     row = _SELF_RAISING.sub("self-raising ", row)
-    row = _I_USE.sub(r"\1 milk", row) if " use" in row else row
-    row = _SAME_MUG.sub(r"1 \1 ", row) if " same " in row else row
-    row = _SIZED.sub(r"\1\2-\3 ", row) if "(" in row else row
-    row = _BAKED_CASE.sub("", row) if "pastry" in row else row
-    row = _THUMB.sub("1 thumb of fresh ginger", row) if "humb" in row else row
-    row = _LIQUID_OF.sub(r"\1 aquafaba", row) if "iquid" in row or "rine" in row else row
     row = _COMES_OUT.sub(r" Makes \1", row) if "→" in row or "->" in row else row
-    row = _A_LITTLE.sub("a little ", row)
     row = _STOPPED.sub(r"\1: ", row) if "." in row else row
     row = _ISH.sub(r"\1", row) if "ish" in row else row
     row = _ALSO.sub("; ", row) if ";" in row else row
