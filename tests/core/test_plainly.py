@@ -9,7 +9,7 @@ from sun_crumb.core.reference import table
 
 class PlainWaysTest(unittest.TestCase):
     def test_each_way_puts_its_own_example_more_plainly(self):
-        for row in table("plain_ways"):
+        for row in (*table("plain_ways"), *table("portion_ways")):
             with self.subTest(row["written"]):
                 told, count = re.subn(row["pattern"], row["instead"], row["written"], count=1, flags=re.I)
                 self.assertEqual((told, count), (row["plainly"], 1))

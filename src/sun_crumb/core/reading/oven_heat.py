@@ -10,7 +10,7 @@ _CELSIUS = re.compile(r"(?<!\d)(\d{2,3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:C\b|c
 _LOWER = re.compile(r"(?<!\d)(\d{3})\s*(?:°|º)?\s*(?:-|–|—|to|bis)\s*$", re.I)
 _FAHRENHEIT = re.compile(r"(?<!\d)(\d{3})\s*(?:°|º|deg(?:rees)?\.?)?\s*(?:F\b|fahrenheit)", re.I)
 _BARE = re.compile(
-    r"\b(?:oven|preheat|bakes?|temp(?:erature)?\s?[:=])(?!\w)[^\n]{0,40}?\b(\d{3})(?!\d|\s*(?:g|gr|grams|ml|kg|kcal)\b)\s*(?:°|º|degrees)?",
+    r"\b(?:oven|preheat|bakes?|temp(?:erature)?\s?[:=])(?!\w)[^\n]{0,40}?\b(\d{3})(?!\d|\s*(?:g|gr|grams|ml|kg|kcal|m|mins?|minutes)\b)\s*(?:°|º|degrees)?",
     re.I,
 )
 _BARE_BEFORE = re.compile(r"\b(\d{3})\s*(?:°|º|degrees?)?\s*oven\b", re.I)
@@ -43,11 +43,15 @@ _IN_WORDS = (
     ("medium", 180),
     ("hot", 220),
 )
-_WORDED = re.compile(rf"\b({'|'.join(words for words, _ in _IN_WORDS)})\s+oven\b", re.I)
+_WORDED = re.compile(
+    rf"\b({'|'.join(words for words, _ in _IN_WORDS)})\s+oven\b|\boven\s*(?:to|at|on|:)\s*({'|'.join(words for words, _ in _IN_WORDS)})\b",
+    re.I,
+)
 _FAN = re.compile(r"\b(?:fan|convection|fan[- ]forced)\b", re.I)
 _FAN_AFTER = re.compile(
     r"^\s*\(?\s*(?:fan|convection)(?!\s*(?:oven)?\s*:?\s*\d{2,3}(?!\d)(?!\s*(?:(?:-|–|to)\s*\d+\s*)?(?:m|h)))", re.I
 )
+_PLAIN_FIRST = re.compile(r"\b(?:conventional|static)(?:\s+oven)?\s*:?\s*(\d{3})\b", re.I)
 _PLAIN_NAMED = re.compile(
     r"(\d{3})\s*(?:°|º)?\s*(?:C\b)?\s*(?:conventional|static|regular|without fan|no fan|top and bottom)", re.I
 )
@@ -95,7 +99,10 @@ def read_oven(text: str) -> Oven | None:
     >>> read_oven("Heat the oven to 350 °F.")
     Oven(temperature_c=177.0, is_fan=False)
     """
+    text = _GLUED_FAN.sub(r"\1 fan", text)
     text = _FAN_ABROAD.sub("fan", _DEGREES_ABROAD.sub(r"\1 degrees", _in_figures(text)))
+    if (plain := _PLAIN_FIRST.search(text)) and int(plain[1]) <= HOTTEST_C:
+        return Oven(float(plain[1]), False)  # "Conventional 190, fan 170"
     if first := _HEAT_FIRST.match(text):
         return _setting(f"oven {first[1]} {first[2]} {first[3] or ''}", is_oven=True)
     for is_oven in (True, False):
@@ -120,12 +127,14 @@ def read_oven(text: str) -> Oven | None:
     if found and (found.temperature_c >= 130 or (found.temperature_c >= 90 and _HOURS.search(timed[0]))):  # type: ignore[index]
         return found  # "110°C 1 hr 30": meringues dry
     worded = _WORDED.search(text)
-    return Oven(float(dict(_IN_WORDS)[worded[1].lower()]), False) if worded else None
+    return Oven(float(dict(_IN_WORDS)[(worded[1] or worded[2]).lower()]), False) if worded else None
 
 
 _HOURS = re.compile(r"\d\s*(?:½\s*)?h", re.I)
 # "180 Grad", "180 gradi": degrees in other tongues
 _DEGREES_ABROAD = re.compile(r"\b([12]\d\d)\s*(?:grad|grader|graden|gradi|grados|degrés|stopni|astetta)\b", re.I)
+# "fan160 25 min"
+_GLUED_FAN = re.compile(r"\bfan(1[1-9]\d|2[0-4]\d)\b(?!\s*/)", re.I)
 # A fan's heat in other tongues
 _FAN_ABROAD = re.compile(
     r"\b(?:umluft|hei(?:ß|ss)luft|chaleur tournante|ventilat[oa]|varmluft|hetelucht|ventilador|termoobieg)\b", re.I
@@ -134,7 +143,7 @@ _FAN_ABROAD = re.compile(
 _HEAT_FIRST = re.compile(r"\W*(\d{3})\s*(?:°|º)?\s*([CF])\b\s*(?:\(?(fan)\)?)?\s*[.;\n]", re.I)
 # A sentence that is nothing but a heat and a time, ten minutes or more: "350 for 1 hr.", "175C, 30 min or so".
 TIMED = re.compile(
-    r"(?:^|[.;!?\n]|\s(?:[-–—•·|/]|//)\s|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish|loaf))?\s*,\s*|(?:\d\s*[x×]\s*)?\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pans?|tins?|dish|springform),\s*|(?:(?:\d|one|two|three|four)\s+)?\d{1,2}\s*-?\s*(?:cm|inch|in|\"|″)\s+(?:round\s+)?(?:layers?|tins?|pans?)\s+(?=\d{3}\s+\d{2})|(?:(?:\d\s*-?\s*lb|greased|lined|square|round|an?)\s+){0,3}(?:loaf|bundt|tube|muffin|cake|tart|pie|roasting)\s+(?:pans?|tins?),?\s+)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
+    r"(?:^|[.;!?\n]|\s(?:[-–—•·|/]|//)\s|,(?=\s*(?:3[0-9][05]|4[0-5][05])\s*,\s*\d{2}\s*m))\s*(?:at\s+)?(?:\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish|loaf))?\s*,\s*|(?:\d\s*[x×]\s*)?\d{1,2}\s*-?\s*(?:cm|inch|in)\s+(?:[a-z]+\s+)?(?:pans?|tins?|dish|springform),\s*|(?:(?:\d|one|two|three|four)\s+)?\d{1,2}\s*-?\s*(?:cm|inch|in|\"|″)\s+(?:round\s+)?(?:layers?|tins?|pans?)\s+(?=\d{3}\s+\d{2})|(?:(?:\d\s*-?\s*lb|greased|lined|square|round|an?)\s+){0,3}(?:loaf|bundt|tube|muffin|cake|tart|pie|roasting)\s+(?:pans?|tins?),?\s+)?(\d{3})\s*(?:°|º|degrees\b|deg\b\.?)?\s*([CF]\b)?\s*(fan\s*)?"
     r"(?:/\s*(?:fan\s*\d{3}|\d{3}\s*(?:°|º)?\s*C?\s*fan)\s*)?(?:\(\s*(?:not?\s+fan|fan\s*:?\s*\d{3}\s*(?:°\s*)?C?|\d{3}\s*(?:°\s*)?C?\s*fan)!?\s*\)\s*)?(?:,|/|[-–]|\.{3}|…|for\b|(?<=[°º])|(?<=degrees)|(?<=fan\s)|(?<=deg\s)|(?<=deg\.\s)|(?<=\)\s)|(?=\s\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s*min)|(?=\s\d\s*(?:h\b|hr|hour)))\s*(?:(?:in an?\s+)?\d{1,2}\s*(?:x|×|by)\s*\d{1,2}(?:\s*(?:inch|in|cm))?(?:\s*(?:pan|tin|dish))?\s*,\s*)?"
     r"(?:about |around |approx\.? )?(?:\d(?:[.,]\d)?\s*h|an?\s+(?:hr|hour)\b|\d\s*(?:-|–|to)\s*\d{2}\s*m|\d{2,3}\s*(?:ish\s*)?(?:(?:-|–|to)\s*\d+\s*)?m|\d{2}\s*(?:-|–)\s*\d{2}\s*(?:[.,;\n]|$))",
     re.I,
@@ -197,11 +206,11 @@ SENTENCES = re.compile(
     r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|(?<=[a-z]{4}\.)(?<!mins\.)\s+(?=\d)|\s[✦✧✶★•●·]\s|\n"
 )
 _OVEN_WORDS = re.compile(
-    r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\b(?:backen|backofen|umluft|unterhitze|forno|four|horno|ugn\w*|hornear|hornea|horneamos|cuocere|cuocete|infornare|infornate|enfourner|enfournez|grädda|gräddas|bages|bag(?=\s+(?:i|ved|på)\b)|ovn\w*|stekes?|bakken|assar|asse|piec|piecz)\b|\broast|\btemp(?:erature)?\s?[:=]|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*[,.;:)]|\bshelf\b",
+    r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\b(?:backen|backofen|umluft|unterhitze|forno|four|horno|ugn\w*|hornear|hornea|horneamos|cuocere|cuocete|infornare|infornate|enfourner|enfournez|grädda|gräddas|bages|bag(?=\s+(?:i|ved|på)\b)|ovn\w*|stekes?|bakken|assar|asse|piec|piecz)\b|\broast|\btemp(?:erature)?\s?[:=]|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*(?:[,.;:)]|for\b)|\bshelf\b",
     re.I,
 )
 NO_OVEN = re.compile(
-    r"thermometer|\bcook(?:ed)?\s+(?:it\s+)?(?:to|until it reaches)\s+\d|soft[- ]ball|hard[- ]ball|soft[- ]crack|hard[- ]crack|\bsyrup\b|\bcaramel|\bcustard\b|\bfry|\boil\b|\bsimmer|\bboil|\bpan\b|\binternal\b|"
+    r"thermometer|\bcook(?:ed)?\s+(?:it\s+)?(?:to|until it reaches)\s+\d|soft[- ]ball|hard[- ]ball|soft[- ]crack|hard[- ]crack|\bsyrup\b|\bcaramel|\bcustard\b|\bfry|\boil\b|\bsimmer|\bboil|\bpan\b|\bgriddle\b|\binternal\b|"
     r"\bmiele\b|\bzucchero\b|\bsirop\b|(?:^|[.;]\s*)honey\s+(?:to|at)\b|\bcore\b|\bcentre\b|\bcenter\b|\bregisters?\b|\breaches\b|\btemper(?:ed|ing)?\b|\bmilk\b|\bcream\b|\bfridge\b|\bfreezer\b|\blukewarm\b",
     re.I,
 )

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from functools import cache
+from functools import cache, lru_cache
 
 from sun_crumb.core.reference import table
 
@@ -22,12 +22,11 @@ def _shortened() -> re.Pattern[str]:
 
 
 @cache
-def _ways() -> tuple[tuple[re.Pattern[str], str, tuple[str, ...]], ...]:
-    """Return the ways of writing in their order: a pattern, what stands in its place, and the words of which one is in every text that it fits,
+def _ways(of: str) -> tuple[tuple[re.Pattern[str], str, tuple[str, ...]], ...]:
+    """Return the ways of writing of a table in their order: a pattern, what stands in its place, and the words of which one is in every text that it fits,
     so that most texts are not searched for it."""
     return tuple(
-        (re.compile(row["pattern"], re.I), row["instead"], tuple(row["holds"].split("|")))
-        for row in table("plain_ways")
+        (re.compile(row["pattern"], re.I), row["instead"], tuple(row["holds"].split("|"))) for row in table(of)
     )
 
 
@@ -42,14 +41,31 @@ def plainly(text: str) -> str:
     '3 Eggs'
     """
     text = _shortened().sub(lambda found: _short()[re.sub(r"\.?\s+", " ", found[1].lower())], text)
+    text = _put_plainly(text, "plain_ways")
+    return _COCOA.sub(_by_its_cocoa, text, count=1)
+
+
+@lru_cache(maxsize=4096)
+def counts_plainly(text: str) -> str:
+    """Return *text*, a line or a sentence that may tell portions, with its counts in plainer words of the same meaning.
+
+    Examples
+    --------
+    >>> counts_plainly("between 12 and 16 slices")
+    '12-16 slices'
+    """
+    return _put_plainly(text, "portion_ways")
+
+
+def _put_plainly(text: str, ways: str) -> str:
     small = text.lower()
-    for pattern, instead, needs in _ways():
+    for pattern, instead, needs in _ways(ways):
         for word in needs:
             if word in small:
                 text, count = pattern.subn(instead, text, count=1)
                 small = text.lower() if count else small
                 break
-    return _COCOA.sub(_by_its_cocoa, text, count=1)
+    return text
 
 
 def _by_its_cocoa(found: re.Match[str]) -> str:

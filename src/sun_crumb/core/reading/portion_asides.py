@@ -11,6 +11,7 @@ from sun_crumb.core.reading.counts import (
     kind_of,
     read_count,
 )
+from sun_crumb.core.reading.plainly import counts_plainly
 from sun_crumb.core.reading.portion_cues import EACH_ONE, WHOLES_THEN_EACH, Stated, counts_after, of_counts, statements
 
 # "(about 18 large)": a line in brackets, under the name.
@@ -52,7 +53,7 @@ _ISH = re.compile(r"\b(\d{1,3})[ -]?ish\s+(?=[a-z])", re.I)
 
 def bare_count(text: str) -> Stated | None:
     """Return a line that is nothing but a count of portions ("14 wedges", "one 10-inch cake (14 portions)"), or None."""
-    text = WHOLES_THEN_EACH.sub(r"\1, \2 each", _COLD_ASIDE.sub("", _IN_ALL.sub("", text)))
+    text = WHOLES_THEN_EACH.sub(r"\1, \2 each", _COLD_ASIDE.sub("", _IN_ALL.sub("", counts_plainly(text))))
     told, text = text.strip(), _LABELLED.sub(r"\1", _SHORT_PEOPLE.sub(r"\1 portions", _ISH.sub(r"about \1 ", text)))
     if abroad := _FOR_ABROAD.fullmatch(text):
         return Stated(Count(int(abroad[1]), int(abroad[1]), "serving", "person", 0), "", 0.95, told)  # "Pour 6"

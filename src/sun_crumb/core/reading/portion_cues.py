@@ -18,6 +18,7 @@ from sun_crumb.core.reading.counts import (
     skip,
     value_of,
 )
+from sun_crumb.core.reading.plainly import counts_plainly
 
 # What introduces a number of portions, and how strong it is: *sure* takes a bare number, *made* a number with or without a noun.
 _CUES = (
@@ -69,6 +70,7 @@ _OR_LITTLE_ONES = re.compile(
 def statements(text: str, *, base: float = 1.0) -> list[Stated]:
     """Return what a line or sentence says of portions; *base* is how far its place in the recipe is trusted."""
     found = []
+    text = counts_plainly(text)
     text = _OR_LITTLE_ONES.sub(r"\1", WHOLES_THEN_EACH.sub(r"\1, \2 each", text))
     text = _OR_ABROAD.sub(" or ", _OF_A_TIN.sub(r"\1 ", text))
     text = _OR_MORE.sub(r"\1 \2-\3", _FOR_ANOTHER.sub("", _HYPHENED.sub(": ", text)))
