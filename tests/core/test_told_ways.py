@@ -10,7 +10,7 @@ from sun_crumb.core.reading import Reading, read_recipe
 from sun_crumb.core.reading.several import split_line
 from sun_crumb.core.reference import table
 from tests.core.fresh_recipes import FRESH
-from tests.core.told_ways import AT_THE_END, LINES, OVENS, UNDER_THE_TITLE
+from tests.core.told_ways import AT_THE_END, LINES, OVENS, OVER_A_PART, UNDER_THE_TITLE
 
 FOODS = "200 g flour\n100 g sugar\n100 g butter\n2 eggs\n"
 BAKED = "Mix and bake at 180C for 20 minutes."
@@ -38,6 +38,17 @@ class ToldWays(unittest.TestCase):
                 else:
                     self.assertAlmostEqual(oven.temperature_c, celsius, delta=3)
                     self.assertEqual(oven.is_fan, is_fan)
+
+    def test_parts(self) -> None:
+        for said in OVER_A_PART:
+            for above in ("", "Cake\n"):
+                with self.subTest(said, above=above):
+                    gap = "" if above else "\n"
+                    text = f"Plain bake\nServes 8\n\n{above}{FOODS}\n{gap}{said}\n100 g icing sugar\n2 tbsp lemon juice\n{gap}Mix and bake.\n"
+                    foods = [line for line in read(text).lines if line.ingredient]
+                    parts = dict.fromkeys(line.component for line in foods)
+                    self.assertEqual(len(parts), 2)
+                    self.assertEqual([line.component == list(parts)[1] for line in foods[-3:]], [False, True, True])
 
     def test_lines(self) -> None:
         for row in LINES.strip().splitlines():

@@ -15,6 +15,7 @@ from sun_crumb.core.reading.part_marks import (
     signed_behind,
     signed_in_line,
     told_in_words,
+    untailed,
 )
 from sun_crumb.core.reading.plain_cells import in_cells, in_fields, in_one_form, under_a_unit, without_shares
 from sun_crumb.core.reading.scanned import figures_again
@@ -142,6 +143,7 @@ def evened(rows: Sequence[str]) -> list[str]:
         signed_behind,
         signed_in_line,
         told_in_words,
+        untailed,
         named_apart,
         lettered,
         headed,

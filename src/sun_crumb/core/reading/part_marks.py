@@ -4,9 +4,11 @@ from __future__ import annotations
 
 import re
 from collections import Counter
+from itertools import pairwise
 
 from sun_crumb.core.reading.food_ends import foods_apart, is_food_with_amount
 from sun_crumb.core.reading.items import LEAST_MARKED, SIGN, tells_a_food
+from sun_crumb.core.reading.words import word_list
 
 # "On the lattice ---"
 _SIGN_BEHIND = re.compile(
@@ -71,6 +73,58 @@ def told_in_words(rows: list[str]) -> list[str]:
         for row, below in zip(told, [*told[1:], ""], strict=True)
     ]
 
+
+def untailed(rows: list[str]) -> list[str]:
+    """Return lines with a colon behind each part's name in place of what else is said of it over its foods: "Glaze - whisk together", "For the topping (makes 200 g):"."""
+    told = list(rows)
+    for n, (row, below) in enumerate(pairwise(rows)):
+        tail = _TAIL.search(row)
+        name = row[: tail.start()].strip(" *#_-–—:") if tail else ""
+        words = re.findall(r"[^\W\d_]+", name.lower())
+        is_part = bool(words) and len(words) <= MOST_NAME + 2 and words[-1] in _NO_FOOD_BY_ITSELF
+        is_part = is_part and not re.search(r"\d", name)
+        if tail and is_part and tells_a_food(_MARK.sub("", below)):
+            told[n] = f"{' '.join(filter(None, (name, tail['more'])))}:"
+    return told
+
+
+# Parts whose names are no foods: "bread (for the pudding)" is one.
+_NO_FOOD_BY_ITSELF = frozenset(
+    [
+        "topping",
+        "toppings",
+        "filling",
+        "fillings",
+        "glaze",
+        "icing",
+        "frosting",
+        "syrup",
+        "sauce",
+        "streusel",
+        "crumble",
+        "buttercream",
+        "ganache",
+        "drizzle",
+        "dough",
+        "batter",
+        "base",
+        "compote",
+        "meringue",
+        "soak",
+        "dressing",
+        "swirl",
+    ]
+) & word_list("component")
+# What is said of a part behind its name
+_TAIL = re.compile(
+    r"(?:,?\s+(?:you['’]ll need|you will need|you need)"
+    r"|\s*:?\s*\((?:makes\s+(?:about\s+)?\d+\s*(?:g|ml|cups?)\b|enough|for|optional|see)\b[^()]{0,32}\)"
+    r"|,\s*(?:optional|if (?:you like|liked|using|wanted))"
+    r"|\s+[-–—]\s+(?:whisk|mix|beat|stir|blend|whizz|combine|melt)\s+(?:it\s+|all\s+|everything\s+)?together"
+    r"|\s+to (?:pour|spoon|drizzle|spread|brush|go) (?:over|on|on top)"
+    r"|\s+no\.?\s*(?P<more>\d))\s*[:.]?\s*$",
+    re.I,
+)
 
 # "Fill - 12 tsp raspberry jam", in a list that dashes lead through
 _PART_OF_DEED = {
