@@ -16,6 +16,7 @@ from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.no_food_lines import no_food_lines
 from sun_crumb.core.reading.page_lines import (
     MOST_HEAD_LINES,
+    below_its_name_again,
     below_its_trail,
     below_the_page,
     named_fields,
@@ -64,6 +65,7 @@ def certain_roles(
         **named_fields(found),
         **no_food_lines(found),
         **below_its_trail(found),
+        **below_its_name_again(found, told),
         **_portions_first(found),
         **_for_so_many(found),
         **_told_beside(found),

@@ -96,6 +96,8 @@ _ONLY_A_PART = re.compile(
 _COMES_TO = re.compile(r"^=\s*(?=[A-Z][^\d=:]{3,40}\s(?:for|makes|serves)\s+\d{1,2}\s*$)")
 # "150 g s-r flour"
 _SELF_RAISING = re.compile(r"\bs-r\.?\s+(?=flour)", re.I)
+# "8 sl. bread"
+_SLICES = re.compile(r"(?<=\d) sl\. (?=[a-z])")
 # "sultanas, 3oz ish"
 _ISH = re.compile(r"(\d\s?(?:g|kg|oz|ml|lbs?|cups?|tbsp|tsp))[ -]?ish\b", re.I)
 # "ostie q.b."
@@ -124,6 +126,7 @@ def evened(rows: Sequence[str]) -> list[str]:
     """
     told = _unquoted(list(map(_row, _undotted(list(rows)))))
     for mend in (
+        _untagged,
         _unspoken,
         _unboxed,
         led_apart,
@@ -151,6 +154,21 @@ def evened(rows: Sequence[str]) -> list[str]:
     ):
         told = mend(told)
     return told
+
+
+def _untagged(rows: list[str]) -> list[str]:
+    """Return lines without what the dessert is free of, where the first tells no more than that and perhaps for how many: "Gluten-free | Dairy-free | 8 portions"."""
+    parts = re.split(r"\s*[|·•]\s*", rows[0].strip()) if rows else []
+    rest = [part for part in parts if not _IS_FREE.fullmatch(part)]
+    is_tagged = len(parts) > 1 and len(rest) < len(parts) and all(_SO_MANY_EAT.fullmatch(part) for part in rest)
+    return [" | ".join(rest), *rows[1:]] if is_tagged else rows
+
+
+_IS_FREE = re.compile(
+    r"(?:no|without)\s+(?:added\s+|refined\s+)?(?:sugar|gluten|dairy|egg|nut)s?|(?:gluten|dairy|sugar|egg|nut|grain|soy|oil)[- ]free|vegan|vegetarian|GF|DF|V|VG",
+    re.I,
+)
+_SO_MANY_EAT = re.compile(r"(?:serves|makes|for)?\s*\d{1,3}(?:\s*[-–]\s*\d{1,3})?(?:\s+[^\W\d_]+)?", re.I)
 
 
 def _undotted(rows: list[str]) -> list[str]:
@@ -191,6 +209,7 @@ def _row(row: str) -> str:
     row = _SELF_RAISING.sub("self-raising ", row)
     row = _COMES_OUT.sub(r" Makes \1", row) if "→" in row or "->" in row else row
     row = _STOPPED.sub(r"\1: ", row) if "." in row else row
+    row = _SLICES.sub(" slices ", row) if " sl." in row else row
     row = _ISH.sub(r"\1", row) if "ish" in row else row
     row = _ALSO.sub("; ", row) if ";" in row else row
     row = row.replace(" . ", "; ") if row.count(" . ") >= LEAST_DOTTED else row

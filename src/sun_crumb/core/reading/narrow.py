@@ -83,6 +83,9 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
         return True
     if whole.is_first and (_is_torn_title(said, text) or (not after and _is_named_on(said, text))):
         return True
+    # "Honey and oat", "biscuits (about" and "20)"
+    if whole.is_first and _OPENS_ITS_COUNT.search(text) and _is_named_on(said, text.split("(")[0].strip()):
+        return True
     if whole.is_first and _is_named_over_two(said, text, after):
         return True
     if (
@@ -98,6 +101,7 @@ def _goes_on(whole: Physical, before: str, text: str, after: str, width: int) ->
     return bool(width) and _had_no_room(before, text, width)
 
 
+_OPENS_ITS_COUNT = re.compile(r"\((?:makes|about|serves|for|approx\.?)?\s*(?:\d{1,3}\)?)?$", re.I)
 # "zest of 2" and "lemons", "juice of" and "1 lemon"
 _OF_A_FRUIT = re.compile(r"\b(?:zest|juice|rind|peel)\s+(?:of|(?:of\s+)?(?:\d|½|half|an?|one|two))$", re.I)
 _FRUIT_NEXT = re.compile(r"(?:(?:\d|½|half|an?|one|two)\s+(?:an?\s+)?)?(?:lemon|lime|orange|grapefruit)", re.I)

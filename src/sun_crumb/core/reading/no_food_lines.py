@@ -106,8 +106,10 @@ _SHAPE = r"\W*\d{1,2}\s*(?:(?:x|×|by)\s*\d{1,2}\s*)?-?(?:cm|inch(?:es)?|in\.?|\
 _SO_MANY_AT_ONCE = (
     r"\W*(?:I|we)\s+(?:usually\s+|always\s+)?(?:do|make)\s+\d{1,2}(?:\s+(?:of (?:them|these)|at a time|at once))?\W*"
 )
+# "Forno a 180 graus por 40 minutos"
+_OVEN_ABROAD = r"\W*(?:forno|four|horno|(?:back)?ofen|ugn|ovn)\s+(?:à|a|bei|auf|på)?\s*\d{3}\b.*"
 _SAYS_NO_FOOD = re.compile(
-    f"{_SO_MANY_AT_ONCE}|{_KEY}|{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}",
+    f"{_SO_MANY_AT_ONCE}|{_KEY}|{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}|{_OVEN_ABROAD}",
     re.I,
 )
 # "(all g except eggs)"

@@ -132,7 +132,7 @@ def read_oven(text: str) -> Oven | None:
 
 _HOURS = re.compile(r"\d\s*(?:½\s*)?h", re.I)
 # "180 Grad", "180 gradi": degrees in other tongues
-_DEGREES_ABROAD = re.compile(r"\b([12]\d\d)\s*(?:grad|grader|graden|gradi|grados|degrés|stopni|astetta)\b", re.I)
+_DEGREES_ABROAD = re.compile(r"\b([12]\d\d)\s*(?:grad|graus|grader|graden|gradi|grados|degrés|stopni|astetta)\b", re.I)
 # "fan160 25 min"
 _GLUED_FAN = re.compile(r"\bfan(1[1-9]\d|2[0-4]\d)\b(?!\s*/)", re.I)
 # A fan's heat in other tongues

@@ -7,8 +7,9 @@ import re
 from collections.abc import Mapping, Sequence
 from itertools import pairwise
 
-from sun_crumb.core.reading.dessert_words import ASKS_THE_NAME
+from sun_crumb.core.reading.dessert_words import ASKS_THE_NAME, ends_with_a_dessert
 from sun_crumb.core.reading.food_ends import begins_food
+from sun_crumb.core.reading.headings import heading_kind
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.physical import Physical, Statement
 from sun_crumb.core.reading.records import Role
@@ -55,6 +56,28 @@ def below_its_trail(found: Sequence[Statement]) -> dict[int, Role]:
         if again is not None and len(name.split()) > 1 and re.fullmatch(r"[^\d:]*[^\W\d_]{3}[^\d:]*", name):
             return {**{line: "junk" for line, _ in head[:n]}, number: "title"}
     return {}
+
+
+def below_its_name_again(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
+    """Return the lines of a page above the card of its recipe: what stands before the dessert's name comes a second time, over the list and its foods."""
+    weighed = [told[s.text].has_food and told[s.text].has_unit for s in found]
+    first: dict[str, int] = {}
+    for n, statement in enumerate(found):
+        name = statement.raw.strip(" *#=_").lower()
+        if len(name.split()) < LEAST_OF_A_NAME or not ends_with_a_dessert(name) or re.search(r"[\d:]", name):
+            continue
+        if name not in first:
+            first[name] = n
+            continue
+        lists = any(heading_kind(s.text) == "ingredients" for s in found[n + 1 : n + MOST_OF_A_FORM])
+        if lists and sum(weighed[:n]) <= SOME_ABOVE and sum(weighed[n:]) >= LEAST_TOLD_FOODS:
+            above = {s.line.number for s in found[:n]} - {statement.line.number}
+            return {**dict.fromkeys(above, "junk"), statement.line.number: "title"}
+    return {}
+
+
+# A dessert's name that a page tells twice has so many words; above its second place stands hardly an amount of food [1] (judgement).
+LEAST_OF_A_NAME, SOME_ABOVE = 2, 1
 
 
 def named_fields(found: Sequence[Statement]) -> dict[int, Role]:

@@ -59,8 +59,9 @@ def signed_in_line(rows: list[str]) -> list[str]:
     told = list(rows)
     for n, row in enumerate(rows):
         named = _SIGN_BETWEEN.match(row)
-        if named and len(foods_apart(row[named.end() :])) > 1:
-            told[n] = f"{named['name']}: {row[named.end() :]}"
+        foods = _PLUS.sub(", ", row[named.end() :]) if named else ""
+        if named and len(foods_apart(foods)) > 1:
+            told[n] = f"{named['name']}: {foods}"
     return told
 
 
@@ -156,8 +157,10 @@ _COMMA_BETWEEN = re.compile(
 _WORDS_BETWEEN = re.compile(
     r"\b((?:For|To make) (?:the |our |your |a )?(?!this\b|it\b|that\b|these\b|them\b|each\b|one\b|me\b|us\b)[^\W\d_]+(?: [^\W\d_]+)?),? (?:you(?:['’]ll| will| are going to)?|we(?:['’]ll| will)?|I(?:['’]ll| will)?|have|take|use)(?: (?:need|want|take|use|have))?(?: ready)?:? (?=[\d½¼¾⅓⅔⅛]|an? (?:cup|pinch|tin|tea|table|pound|pint)|half an? |one |two |three |four |six )"
 )
+# "BASE = 150 g almonds + 50 g dates"
+_PLUS = re.compile(r"\s+\+\s+(?=[\d½¼¾⅓⅔⅛]|an?\s|pinch\b)")
 _SIGN_BETWEEN = re.compile(
-    r"\s*(?P<name>[^\W\d_][^\d.:;,()]{2,24}?)\s*(?:>{1,3}|:{2,}|[=-]+>|→|»|⇒|➜|~+|\.{2,}|…)\s*(?=[\d½¼¾⅓⅔⅛])"
+    r"\s*(?P<name>[^\W\d_][^\d.:;,()]{2,24}?)\s*(?:>{1,3}|:{2,}|\s=(?!=)|[=-]+>|→|»|⇒|➜|~+|\.{2,}|…)\s*(?=[\d½¼¾⅓⅔⅛])"
 )
 
 

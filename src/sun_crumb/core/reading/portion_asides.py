@@ -63,6 +63,8 @@ def bare_count(text: str) -> Stated | None:
         return Stated(some, "", 0.95, text.strip())
     start = _BARE.match(text).end()  # type: ignore[union-attr]
     counts, end = counts_after(text, start, is_bare=True)
+    # "350 / 12 min / 3 doz": no portions, but a heat
+    counts = [count for count in counts if count.kind or count.low < LEAST_HEAT] or counts
     behind = EACH_ONE.sub("", _IF_YOU.sub("", _WHEN_COLD.sub("", text[end:])))
     rest = re.sub(r"[^\w\s]", " ", behind).lower().split()
     if not counts or not set(rest) <= counting_words("about"):
@@ -72,6 +74,8 @@ def bare_count(text: str) -> Stated | None:
     return of_counts("bare", counts, told, 1.0)
 
 
+# What is counted in hundreds and has no noun is no number of portions [1] (judgement).
+LEAST_HEAT = 100
 _IN_ALL = re.compile(
     r"\s+(?:in all|altogether|all told|in total|or (?:so|thereabouts|more)|give or take(?: a few)?)\W*$", re.I
 )
