@@ -44,7 +44,7 @@ _IN_WORDS = (
     ("hot", 220),
 )
 _WORDED = re.compile(
-    rf"\b({'|'.join(words for words, _ in _IN_WORDS)})\s+oven\b|\boven\s*(?:to|at|on|:)\s*({'|'.join(words for words, _ in _IN_WORDS)})\b",
+    rf"\b({'|'.join(words for words, _ in _IN_WORDS)})\s+oven\b|\boven\s*(?:to|at|on|:)\s*({'|'.join(words for words, _ in _IN_WORDS if words != 'cool')})\b",
     re.I,
 )
 _FAN = re.compile(r"\b(?:fan|convection|fan[- ]forced)\b", re.I)

@@ -119,7 +119,7 @@ _NO_FOOD_BY_ITSELF = frozenset(
 # What is said of a part behind its name
 _TAIL = re.compile(
     r"(?:,?\s+(?:you['’]ll need|you will need|you need)"
-    r"|\s*:?\s*\((?:makes\s+(?:about\s+)?\d+\s*(?:g|ml|cups?)\b|enough|for|optional|see)\b[^()]{0,32}\)"
+    r"|\s*:?\s*\((?:makes\s+(?:about\s+)?\d+\s*(?:g|ml|cups?)\b[^()]{0,20}|(?:enough|for|optional|see)\b[^()\d]{0,32})\)"
     r"|,\s*(?:optional|if (?:you like|liked|using|wanted))"
     r"|\s+[-–—]\s+(?:whisk|mix|beat|stir|blend|whizz|combine|melt)\s+(?:it\s+|all\s+|everything\s+)?together"
     r"|\s+to (?:pour|spoon|drizzle|spread|brush|go) (?:over|on|on top)"

@@ -160,15 +160,16 @@ BESIDE = SURE
 
 
 def _believed(told: Portions | None, lines: Sequence[ReadLine]) -> Portions | None:
-    """Return portions as a guess where a piece would weigh more, or less, than anyone eats as one: "2 rolls" of two kilograms."""
-    if told is None or told.count is None or told.unit == "serving":
+    """Return portions as a guess where one would weigh more, or less, than anyone eats: "2 rolls" of two kilograms, 350 of a batch of biscuits."""
+    if told is None or told.count is None:
         return told
     grams = sum(line.grams or 0.0 for line in lines) / told.count
-    return told if LIGHTEST_PIECE_G < grams < HEAVIEST_PIECE_G or not grams else replace(told, is_assumed=True)
+    most = HEAVIEST_SERVING_G if told.unit == "serving" else HEAVIEST_PIECE_G
+    return told if LIGHTEST_G < grams < most or not grams else replace(told, is_assumed=True)
 
 
 # What is eaten as one weighs between these [g] (judgement).
-LIGHTEST_PIECE_G, HEAVIEST_PIECE_G = 3.0, 400.0
+LIGHTEST_G, HEAVIEST_PIECE_G, HEAVIEST_SERVING_G = 4.0, 400.0, 900.0
 # "Makes: 30 / Oven: 170 °C, then 150 °C": a field of its own
 _OVEN_FIELD = re.compile(r"\boven(?: temp(?:erature)?)?\s*[:=]\s*(?:gas\s*(?:mark\s*)?\d|\d{2,3})[^|/\n]{0,40}", re.I)
 _LINE_END = re.compile(r"\r\n|[\n\r\u2028\u2029\v\f]")
