@@ -403,6 +403,20 @@ class Looks(Screens):
         self.assertGreater(low, high + 5)
         expect(page.get_by_role("list", name=re.compile("Balance"))).to_contain_text("as sweet")
 
+    def test_the_chosen_path_says_what_the_sun_beside_it_says(self) -> None:
+        page = self.open("/recipes/1/bench")
+        page.get_by_role("radio", name=re.compile("^Less")).click()
+        page.get_by_role("button", name=re.compile("How much to cut")).click()
+        for _ in range(6):
+            page.get_by_role("slider", name="Cut by").press("ArrowRight")
+        page.keyboard.press("Escape")
+        expect(page.get_by_role("button", name="How much to cut: 60 %")).to_be_visible()
+        path = page.get_by_role("radio", name=re.compile("^Less"))
+        expect(path).to_contain_text("falls short")
+        self.settle(page)
+        sun = page.get_by_role("img", name=re.compile("^Free sugar in one square")).get_attribute("aria-label") or ""
+        self.assertIn(re.findall(r"[\d.]+ g", path.inner_text())[0], sun)
+
     def test_every_figure_can_be_seen(self) -> None:
         page = self.open("/recipes/1/bench")
         page.get_by_text("All the figures").click()

@@ -5,7 +5,7 @@ import { grams } from '../logic/format'
 defineProps<{
   /** The five paths. */
   paths: Schemas['PathOut'][]
-  /** How each came out with its own preset, as far as computed. */
+  /** How each came out with its own preset, the chosen one with the wish as it is; as far as computed. */
   glances: Record<string, PathGlance>
   /** Free sugar of the original's portion [g]: the height at which the suns start. */
   before: number

@@ -4,7 +4,7 @@ import { api, ApiError, ask } from '../api/client'
 import type { BenchGoals, Method, Plan, Recipe, Schemas } from '../api/types'
 import { useLatest } from '../composables/useLatest'
 import { clientKey } from '../logic/draft'
-import { exploring } from './bench/exploring'
+import { exploring, glanceOf } from './bench/exploring'
 import { wishHistory } from './bench/history'
 import { isFollowed, overlaid, supportOf } from './bench/preview'
 import { keepUnfinished, unfinished } from './bench/unfinished'
@@ -18,6 +18,8 @@ export const useBench = defineStore('bench', () => {
   const plan = shallowRef<Plan>()
   /** The last plan proper, with its words: what a preview moves meanwhile is not in it. */
   const settled = shallowRef<Plan>()
+  /** The path that the last plan proper is of. */
+  const solvedFor = ref('')
   const problem = ref('')
   /** The household's own patterns that this recipe can follow. */
   const patterns = ref<Schemas['OwnPatternOut'][]>([])
@@ -31,6 +33,13 @@ export const useBench = defineStore('bench', () => {
   let timer: ReturnType<typeof setTimeout> | undefined
   let from = 0
 
+  /** How each path came out with its own preset, and the chosen one with the wish as it is. */
+  const glances = computed(() => {
+    const last = settled.value
+    if (!last) return around.glances.value
+    const own = glanceOf(last.status, last.after.per_serving.free_sugars_who_g)
+    return { ...around.glances.value, [solvedFor.value]: own }
+  })
   const original = computed(() => recipe.value?.versions[0])
   const at = () => ({ path: { recipe_id: recipe.value?.id ?? 0 } })
 
@@ -117,6 +126,7 @@ export const useBench = defineStore('bench', () => {
       if (!answer) return
       plan.value = answer
       settled.value = answer
+      solvedFor.value = body.path ?? ''
       support = supportOf(answer)
       isPreview.value = false
       problem.value = ''
@@ -167,6 +177,7 @@ export const useBench = defineStore('bench', () => {
     isPreview,
     original,
     ...around,
+    glances,
     canUndo: history.canUndo,
     canRedo: history.canRedo,
     undo: () => void (history.undo() && rested()),

@@ -7,12 +7,18 @@ import type {
   Goals,
   PathGlance,
   PathSide,
+  Plan,
   Recipe,
   Relaxation,
   Schemas,
 } from '../../api/types'
 
 const WORDS = { balanced: 'balanced', strained: 'at its edge', unmet: 'falls short' }
+
+/** How a path came out, for its small sun; `undefined` where it has nothing to cut. */
+export function glanceOf(status: Plan['status'] | undefined | null, freeSugar: number): PathGlance {
+  return { status: status ?? 'none', freeSugar, words: status ? WORDS[status] : 'nothing to cut' }
+}
 
 /** What lies around the wish: the other paths, bigger cuts, the smallest changes. */
 export function exploring(recipe: Ref<Recipe | undefined>, goals: Ref<BenchGoals | undefined>) {
@@ -36,14 +42,7 @@ export function exploring(recipe: Ref<Recipe | undefined>, goals: Ref<BenchGoals
     const found = await sides({ diets, avoid, eaters: table })
     if (recipe.value?.id !== id || wish !== eaters.value) return
     glances.value = Object.fromEntries(
-      found.map((side) => [
-        side.path,
-        {
-          status: side.status ?? 'none',
-          freeSugar: side.per_serving?.free_sugars_who_g ?? 0,
-          words: side.status ? WORDS[side.status] : 'nothing to cut',
-        },
-      ]),
+      found.map((side) => [side.path, glanceOf(side.status, side.per_serving?.free_sugars_who_g ?? 0)]),
     )
   }
 
