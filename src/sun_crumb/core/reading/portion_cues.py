@@ -105,10 +105,13 @@ def statements(text: str, *, base: float = 1.0) -> list[Stated]:
 
 def _for_eaters(found: list[Stated]) -> list[Stated]:
     """Return statements without the one whole that others say how many eat: "one large pavlova, for eight to ten people"."""
-    eaters = any(s.count and s.count.kind == "person" and s.count.low > 1 for s in found)
-    return [s for s in found if not (eaters and s.count and s.count.kind == "piece" and s.count.low == 1)]
+    eaters = [s for s in found if s.count and (s.count.kind == "person" or _SERVES.match(s.text)) and s.count.low > 1]
+    found = [s for s in found if not (eaters and s.count and s.count.kind == "piece" and s.count.low == 1)]
+    # "Makes about 10 pancakes (serves 3)": who eats, before what they eat.
+    return [*eaters, *(s for s in found if s not in eaters)]
 
 
+_SERVES = re.compile(r"serves|feeds", re.I)
 # "Two 8½ x 4½ loaves": how large the tin is
 _OF_A_TIN = re.compile(
     r"\b(two|three|four|six|[2-9])\s+\d{1,2}[½¼¾]?\s*(?:x|×|by)\s*\d{1,2}[½¼¾]?\s*-?(?:inch|in|cm|\"|″)?\s+(?=loaves\b|loaf\b|cakes?\b|tins?\b|pans?\b)",
