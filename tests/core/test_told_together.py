@@ -53,6 +53,15 @@ class ToldTogether(unittest.TestCase):
         sure = {said: portions is not None and not portions.is_assumed for said, portions in told}
         self.assertEqual(sure, {"Makes 2 rolls": False, "Makes 20 rolls": True, "Serves 400": False, "Serves 8": True})
 
+    def test_numbers_at_odds_are_a_guess(self) -> None:
+        list_of_foods = "\n\n300 g flour\n200 g butter\n200 g sugar\n\nMix and bake. "
+        told = {
+            (above, below): read_recipe(f"Cake\n{above}{list_of_foods}{below}", shipped_pantry()).portions
+            for above, below in (("Makes 12", "Makes 20."), ("Makes 12", "Cut into 12."), ("Serves 4", "Makes 20."))
+        }
+        sure = {said: found is not None and not found.is_assumed for said, found in told.items()}
+        self.assertEqual(list(sure.values()), [False, True, True])
+
     def test_a_tins_sides_are_no_count(self) -> None:
         told = read_recipe(
             "Slices\nmakes one tray (40 x 30 cm), cut in 24\n\n300 g butter\n400 g flour", shipped_pantry()

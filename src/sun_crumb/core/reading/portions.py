@@ -6,6 +6,7 @@ a loaf), or where the method alone lets it be guessed, it is said to be a guess.
 
 from __future__ import annotations
 
+import re
 from collections.abc import Iterable
 
 from sun_crumb.core.quantities.nouns import singular
@@ -37,4 +38,19 @@ def portions(found: Iterable[Stated]) -> Portions | None:
     assert best.count is not None
     noun = best.count.noun
     unit = "serving" if best.count.kind in ("person", "") else noun if best.count.kind == "piece" else "piece"
-    return Portions(best.count.low, best.count.low, best.count.high, unit, whole, best.trust < SURE, best.text)
+    is_assumed = best.trust < SURE or any(_is_at_odds(best, other) for other in counted)
+    return Portions(best.count.low, best.count.low, best.count.high, unit, whole, is_assumed, best.text)
+
+
+def _is_at_odds(best: Stated, other: Stated) -> bool:
+    """Return whether another place that is trusted as much tells another number, and not only what each eater has several of."""
+    one, two = best.count, other.count
+    if one is None or two is None or other.trust < AT_ODDS or two.low == 1:
+        return False
+    eaters_first = (one.kind == "person" or _SERVES.match(best.text) is not None) and two.low > one.high
+    return not eaters_first and (two.low > one.high or two.high < one.low)
+
+
+_SERVES = re.compile(r"serv|feeds|for\b", re.I)
+# How far a place must be trusted for its number to cast doubt on another [share] (judgement).
+AT_ODDS = 0.9
