@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import os
+import re
 import shutil
 import tempfile
 import threading
@@ -119,6 +120,13 @@ class Screens(unittest.TestCase):
         if "/bench" in path:
             self.settle(page)
         return page
+
+    def cut_further(self, page: Page, steps: int) -> None:
+        """Ask on the Bench for a bigger cut, by so many steps of its slider."""
+        page.get_by_role("button", name=re.compile("How much to cut")).click()
+        for _ in range(steps):
+            page.get_by_role("slider", name="Cut by").press("ArrowRight")
+        page.keyboard.press("Escape")
 
     def settle(self, page: Page) -> None:
         """Wait until the Bench has all its answers: while they come, what is about to be clicked may move under the pointer."""

@@ -224,10 +224,7 @@ class Bench(Screens):
     def test_what_can_not_be_had_is_answered_with_what_can(self) -> None:
         page = self.open("/recipes/1/bench")
         page.get_by_role("radio", name=re.compile("^Whole fruit")).click()
-        page.get_by_role("button", name=re.compile("How much to cut")).click()
-        for _ in range(8):
-            page.get_by_role("slider", name="Cut by").press("ArrowRight")
-        page.keyboard.press("Escape")
+        self.cut_further(page, 8)
         page.get_by_role("button", name="What would make it possible?").click()
         offers = page.get_by_role("list", name="What would make it possible")
         expect(offers).to_be_visible()
@@ -392,10 +389,7 @@ class Looks(Screens):
         expect(page.get_by_role("button", name="How much to cut: 30 %")).to_be_visible()
         page.wait_for_timeout(600)
         heights = [sun.bounding_box()]
-        page.get_by_role("button", name=re.compile("How much to cut")).click()
-        for _ in range(6):
-            page.get_by_role("slider", name="Cut by").press("ArrowRight")
-        page.keyboard.press("Escape")
+        self.cut_further(page, 6)
         expect(page.get_by_role("button", name="How much to cut: 60 %")).to_be_visible()
         page.wait_for_timeout(900)
         heights.append(sun.bounding_box())
@@ -406,10 +400,7 @@ class Looks(Screens):
     def test_the_chosen_path_says_what_the_sun_beside_it_says(self) -> None:
         page = self.open("/recipes/1/bench")
         page.get_by_role("radio", name=re.compile("^Less")).click()
-        page.get_by_role("button", name=re.compile("How much to cut")).click()
-        for _ in range(6):
-            page.get_by_role("slider", name="Cut by").press("ArrowRight")
-        page.keyboard.press("Escape")
+        self.cut_further(page, 6)
         expect(page.get_by_role("button", name="How much to cut: 60 %")).to_be_visible()
         path = page.get_by_role("radio", name=re.compile("^Less"))
         expect(path).to_contain_text("falls short")

@@ -103,7 +103,7 @@ OF_A_SIZE = re.compile(
 )
 # "feeds a class of 30"
 _A_TABLE_OF = re.compile(
-    r"(?:an?|the|our)\s+(?:whole\s+)?(?:class|party|crowd|table|family|group|tribe|team)\s+of\s+", re.I
+    r"(?:an?|the|our|my)\s+(?:whole\s+)?(?:class|party|crowd|table|family|group|tribe|team)\s+of\s+", re.I
 )
 _SIDE_OF_A_TIN = re.compile(r"\s*(?:cm|in|\"|″)?\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:cm|mm|in|inch(?:es)?|\"|″)\s*\)", re.I)
 _ARTICLE = re.compile(r"(?:an?|one|1)\b", re.I)

@@ -164,10 +164,9 @@ def _untagged(rows: list[str]) -> list[str]:
     return [" | ".join(rest), *rows[1:]] if is_tagged else rows
 
 
-_IS_FREE = re.compile(
-    r"(?:no|without)\s+(?:added\s+|refined\s+)?(?:sugar|gluten|dairy|egg|nut)s?|(?:gluten|dairy|sugar|egg|nut|grain|soy|oil)[- ]free|vegan|vegetarian|GF|DF|V|VG",
-    re.I,
-)
+# What a dessert is free of, as its tags say it.
+FREE_OF = r"(?:(?:no|without)\s+(?:added\s+|refined\s+)?(?:sugar|gluten|dairy|egg|nut)s?|(?:gluten|dairy|sugar|egg|nut|grain|soy|oil)[- ]free|vegan|vegetarian)"
+_IS_FREE = re.compile(rf"{FREE_OF}|GF|DF|V|VG", re.I)
 _SO_MANY_EAT = re.compile(r"(?:serves|makes|for)?\s*\d{1,3}(?:\s*[-–]\s*\d{1,3})?(?:\s+[^\W\d_]+)?", re.I)
 
 

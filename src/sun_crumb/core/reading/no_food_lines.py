@@ -6,6 +6,7 @@ import re
 from collections import Counter
 from collections.abc import Sequence
 
+from sun_crumb.core.reading.evened import FREE_OF
 from sun_crumb.core.reading.physical import Statement
 from sun_crumb.core.reading.portion_asides import bare_count
 from sun_crumb.core.reading.portion_cues import statements
@@ -88,7 +89,6 @@ _DATED = rf"(?:(?:last\s+)?(?:posted|published|updated|written|modified)\s*:?\s+
 # "4.8 (211)": how many readers liked it; "easy": how hard it is
 _RATED = r"\W*[1-5][.,]\d\s*\(\d{1,5}\)\W*"
 _LEVEL = r"\W*(?:(?:difficulty|level|skill)(?: level)?\s*[:=-]?\s*)?(?:very |quite |super )?(?:easy|simple|medium|intermediate|beginner|advanced|tricky|hard|difficult|challenging)\W*"
-_FREE_OF = r"\W*(?:(?:no|without)\s+(?:added\s+|refined\s+)?(?:sugar|gluten|dairy|egg|nuts?)s?|(?:gluten|dairy|sugar|egg|nut)[- ]free|vegan|vegetarian)\W*"
 # "Good for lunchboxes!"
 _PRAISE = r"\W*(?:great|good|perfect|lovely|ideal|nice)\s+(?:for|with|as|at)\b[^\d]*"
 # "A cup = 250 ml"
@@ -109,7 +109,7 @@ _SO_MANY_AT_ONCE = (
 # "Forno a 180 graus por 40 minutos"
 _OVEN_ABROAD = r"\W*(?:forno|four|horno|(?:back)?ofen|ugn|ovn)\s+(?:à|a|bei|auf|på)?\s*\d{3}\b.*"
 _SAYS_NO_FOOD = re.compile(
-    f"{_SO_MANY_AT_ONCE}|{_KEY}|{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|{_FREE_OF}|{_OVEN_ABROAD}",
+    rf"{_SO_MANY_AT_ONCE}|{_KEY}|{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|\W*{FREE_OF}\W*|{_OVEN_ABROAD}",
     re.I,
 )
 # "(all g except eggs)"

@@ -61,13 +61,13 @@ def below_its_trail(found: Sequence[Statement]) -> dict[int, Role]:
 def below_its_name_again(found: Sequence[Statement], told: Mapping[str, Known]) -> dict[int, Role]:
     """Return the lines of a page above the card of its recipe: what stands before the dessert's name comes a second time, over the list and its foods."""
     weighed = [told[s.text].has_food and told[s.text].has_unit for s in found]
-    first: dict[str, int] = {}
+    seen: set[str] = set()
     for n, statement in enumerate(found):
         name = statement.raw.strip(" *#=_").lower()
         if len(name.split()) < LEAST_OF_A_NAME or not ends_with_a_dessert(name) or re.search(r"[\d:]", name):
             continue
-        if name not in first:
-            first[name] = n
+        if name not in seen:
+            seen.add(name)
             continue
         lists = any(heading_kind(s.text) == "ingredients" for s in found[n + 1 : n + MOST_OF_A_FORM])
         if lists and sum(weighed[:n]) <= SOME_ABOVE and sum(weighed[n:]) >= LEAST_TOLD_FOODS:

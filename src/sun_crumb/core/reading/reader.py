@@ -152,11 +152,7 @@ def _as_its_list_says(draft: Draft, drafts: Sequence[Draft], pantry: Pantry) -> 
     keys = [key for key, words in told if any(map(words.search, others))]
     if len(keys) != 1 or keys[0] not in pantry:
         return draft
-    return replace(draft, candidates=[Candidate(keys[0], pantry[keys[0]].name, BESIDE)], ingredient=pantry[keys[0]])
-
-
-# How sure a name is that the other lines explain [share] (judgement).
-BESIDE = SURE
+    return replace(draft, candidates=[Candidate(keys[0], pantry[keys[0]].name, SURE)], ingredient=pantry[keys[0]])
 
 
 def _believed(told: Portions | None, lines: Sequence[ReadLine]) -> Portions | None:
