@@ -167,7 +167,9 @@ def _untagged(rows: list[str]) -> list[str]:
 # What a dessert is free of, as its tags say it.
 FREE_OF = r"(?:(?:no|without)\s+(?:added\s+|refined\s+)?(?:sugar|gluten|dairy|egg|nut)s?|(?:gluten|dairy|sugar|egg|nut|grain|soy|oil)[- ]free|vegan|vegetarian)"
 _IS_FREE = re.compile(rf"{FREE_OF}|GF|DF|V|VG", re.I)
-_SO_MANY_EAT = re.compile(r"(?:serves|makes|for)?\s*\d{1,3}(?:\s*[-–]\s*\d{1,3})?(?:\s+[^\W\d_]+)?", re.I)
+_SO_MANY_EAT = re.compile(
+    r"(?:(?:serves|makes|feeds|for)\s+(?:[^\W\d_]+\s+){0,3})?\d{1,3}(?:\s*[-–]\s*\d{1,3})?(?:\s+[^\W\d_]+)?", re.I
+)
 
 
 def _undotted(rows: list[str]) -> list[str]:
