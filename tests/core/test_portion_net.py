@@ -37,6 +37,36 @@ class PortionNet(unittest.TestCase):
             with self.subTest(method):
                 self.assertIsNone(_portions(f"Apple thing\n\n{_FOODS}\n{method}"))
 
+    def test_a_number_beside_one_that_nothing_explains_is_a_guess(self) -> None:
+        for told in (
+            "Makes 12 & 4 small ones",
+            "Serves 6, another 2 if need be",
+            "3 pies, 4 people each",
+            "12 slices if you're good, 8 if you're me",
+            "Makes 16, 3 layers",
+            "Serves 8 (doubled at Christmas)",
+        ):
+            with self.subTest(told):
+                self.assertTrue((_portions(f"Apple loaf\n{told}\n\n{_FOODS}\nMix, bake.") or (0, True))[1])
+
+    def test_numbers_that_are_explained_leave_it_sure(self) -> None:
+        for told, count in (
+            ("Makes 12. 180 C, 25-30 min, gas 4", 12),
+            ("Serves 8 | prep 15 | cook 1 h 20", 8),
+            ("2 loaves, 10 slices each", 20),
+            ("20 x 30 cm tin, makes 15 squares of 40 g", 15),
+            ("Makes 9: 210 kcal, fat 8 g, carbs 31", 9),
+            ("2½ dozen, 5 cm across", 30),
+            ("Dosi per 8 persone", 8),
+        ):
+            with self.subTest(told):
+                self.assertEqual(_portions(f"Apple loaf\n{told}\n\n{_FOODS}\nMix, bake."), (count, False))
+
+    def test_another_number_in_the_method_makes_it_a_guess(self) -> None:
+        self.assertEqual(
+            _portions(f"Apple loaf\nMakes 12\n\n{_FOODS}\nMix, bake for an hour. Cut into 20 slices."), (12, True)
+        )
+
     def test_none_at_all_is_no_food(self) -> None:
         told = read_recipe(f"Oat squares\nHow many: 0 squares\n\n{_FOODS}\nMix, bake.", shipped_pantry())
         self.assertIsNone(told.portions)

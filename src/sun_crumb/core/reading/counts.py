@@ -66,7 +66,7 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
     at = skip(text, at, counting_words("about"))
     at += len(re.match(r"[~≈\s]*", text[at:])[0])  # type: ignore[index]
     at = guests.end() if (guests := _A_TABLE_OF.match(text, at)) else at
-    if dozens := _DOZENS_AND_A_HALF.match(text, at):
+    if dozens := DOZENS_AND_A_HALF.match(text, at):
         many = 12 * int(dozens[1]) + 6
         return _with_noun(text, dozens.end(), many, many, is_bare=is_bare)
     found = NUMBER.match(text, at)
@@ -96,7 +96,7 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
 
 _AND_A_PART = re.compile(r"\s*(?:½|¼|¾|⅓|⅔|[1-3]/[2-8])(?!\d)")
 # "2½ dozen"
-_DOZENS_AND_A_HALF = re.compile(r"(\d{1,2})\s*(?:½|1/2|\.5|and a half)\s*(?:dozen|doz\b\.?|dz\b\.?)", re.I)
+DOZENS_AND_A_HALF = re.compile(r"(\d{1,2})\s*(?:½|1/2|\.5|and a half)\s*(?:dozen|doz\b\.?|dz\b\.?)", re.I)
 # "2 x 450 g loaves": so many of a size.
 OF_A_SIZE = re.compile(
     r"\s*[x×]\s*\d+(?:[.,]\d+)?\s*-?\s*(?:cm|inch(?:es)?|in|\"|g|kg|lbs?|oz|ml)(?=[\s-]|$|[),.;])", re.I

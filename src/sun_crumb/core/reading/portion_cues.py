@@ -52,12 +52,13 @@ _JOIN = re.compile(
 
 @dataclass(frozen=True, slots=True)
 class Stated:
-    """What one place of the text says of portions: a count, what it is cut from, and how far it can be trusted (0 to 1)."""
+    """What one place of the text says of portions: a count, what it is cut from, how far it can be trusted (0 to 1), and the line or sentence around it."""
 
     count: Count | None
     whole: str
     trust: float
     text: str
+    within: str = ""
 
 
 # "makes 9, or 16 dinky ones"

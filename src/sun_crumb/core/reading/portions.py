@@ -10,6 +10,7 @@ import re
 from collections.abc import Iterable
 
 from sun_crumb.core.quantities.nouns import singular
+from sun_crumb.core.reading.beyond_doubt import is_beyond_doubt
 from sun_crumb.core.reading.counts import (
     counting_words,
 )
@@ -38,19 +39,27 @@ def portions(found: Iterable[Stated]) -> Portions | None:
     assert best.count is not None
     noun = best.count.noun
     unit = "serving" if best.count.kind in ("person", "") else noun if best.count.kind == "piece" else "piece"
-    is_assumed = best.trust < SURE or any(_is_at_odds(best, other) for other in counted)
+    is_sure = best.trust >= SURE and is_beyond_doubt(best.within or best.text, best.count, whole)
+    is_assumed = not is_sure or any(_is_at_odds(best, other) for other in counted)
     return Portions(best.count.low, best.count.low, best.count.high, unit, whole, is_assumed, best.text)
 
 
 def _is_at_odds(best: Stated, other: Stated) -> bool:
     """Return whether another place that is trusted as much tells another number, and not only what each eater has several of."""
     one, two = best.count, other.count
-    if one is None or two is None or other.trust < AT_ODDS or two.low == 1:
+    if (
+        one is None
+        or two is None
+        or other.trust < AT_ODDS
+        or two.low < (2 if other.trust >= SURELY_AT_ODDS else LEAST_CUT)
+    ):
         return False
     eaters_first = (one.kind == "person" or _SERVES.match(best.text) is not None) and two.low > one.high
     return not eaters_first and (two.low > one.high or two.high < one.low)
 
 
 _SERVES = re.compile(r"serv|feeds|for\b", re.I)
-# How far a place must be trusted for its number to cast doubt on another [share] (judgement).
-AT_ODDS = 0.9
+# How far a place must be trusted for its number to cast doubt on another, and a small one [share] (judgement).
+AT_ODDS, SURELY_AT_ODDS = 0.8, 0.9
+# Fewer pieces that are trusted less are something of the work: "divide in two" [1] (judgement).
+LEAST_CUT = 4

@@ -111,20 +111,34 @@ def stated_in(pieces: Iterable[Piece]) -> list[Stated]:
             case "portions":
                 is_story = _IS_A_STORY.search(piece.text) is not None
                 told = [replace(s, trust=STORY * s.trust) if is_story else s for s in told_of(piece.text)]
+                told = [replace(s, within=piece.text) for s in told]
                 found += told if is_whole else [replace(s, trust=0.5 * s.trust) for s in told]
             case "chatter" | "time" | "junk" | "note":
                 for sentence in SENTENCE.split(piece.text):
                     trust = STORY if _IS_A_STORY.search(sentence) else SAID_BESIDE
-                    found += [replace(s, trust=trust * s.trust) for s in told_of(sentence) if is_whole]
+                    found += [replace(s, trust=trust * s.trust, within=sentence) for s in told_of(sentence) if is_whole]
             case "step":
                 for sentence in SENTENCE.split(piece.text):
                     at += 1
                     if said := of_step(sentence, is_late=at >= LATE * sentences):
-                        found.append(said)
+                        found.append(replace(said, within=_clause(sentence, said.text)))
             case "heading":
-                found += _of_heading(piece.text, first, is_whole=is_whole)
+                found += [replace(s, within=piece.text) for s in _of_heading(piece.text, first, is_whole=is_whole)]
     each = _of_each_whole([piece.text for piece in pieces])
     return [each, *(replace(s, trust=0.5 * s.trust) for s in found)] if each else found
+
+
+def _clause(sentence: str, said: str) -> str:
+    """Return the part of a sentence that *said* stands in, between its commas: "divide between 12 cases" of "Beat in the 3 eggs, divide ..."."""
+    at = sentence.find(said)
+    if at < 0:
+        return sentence
+    begin = max((m.end() for m in _CLAUSE_END.finditer(sentence, 0, at)), default=0)
+    end = _CLAUSE_END.search(sentence, at + len(said))
+    return sentence[begin : end.start() if end else len(sentence)]
+
+
+_CLAUSE_END = re.compile(r"[,;:()]|\s[–—-]\s|\b(?:and|then)\b")
 
 
 def _of_heading(text: str, first: str, *, is_whole: bool) -> list[Stated]:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from dataclasses import replace
 
 from sun_crumb.core.reading.dessert_words import ASKS_THE_NAME, holds_a_dessert
 from sun_crumb.core.reading.pieces import Piece
@@ -51,8 +52,12 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         title = re.sub(r"\s+recipe$", "", title[led.end() :], flags=re.I)
     title = _SIGNS_AROUND.sub("", _unquoted(_about(title.strip())))
     return re.sub(r"\s{2,}", " ", _LEADERS.sub("", title.strip(" *#_=|:/–—-")).removesuffix(" .").rstrip(".")), [
-        *([said] if said else []),
-        *(told for part in more for told in told_of(part) or [aside for aside in [said_in(part)] if aside]),
+        *([replace(said, within=bare)] if said else []),
+        *(
+            replace(told, within=part)
+            for part in more
+            for told in told_of(part) or [aside for aside in [said_in(part)] if aside]
+        ),
     ]
 
 
