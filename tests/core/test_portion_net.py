@@ -67,6 +67,27 @@ class PortionNet(unittest.TestCase):
             _portions(f"Apple loaf\nMakes 12\n\n{_FOODS}\nMix, bake for an hour. Cut into 20 slices."), (12, True)
         )
 
+    def test_a_number_above_the_list_is_no_food(self) -> None:
+        for line in (
+            "Week 12 recipe",
+            "Recipe no. 27",
+            "Tested 3 times",
+            "5 ingredients, 10 minutes",
+            "Version 3",
+            "For Easter 2019",
+            "Cost: about 4.50",
+            "12 scones (6 cm cutter)",
+            "2 loaves of 10 slices",
+        ):
+            with self.subTest(line):
+                told = read_recipe(f"Nan's sponge\n{line}\n\n{_FOODS}\nMix and bake.", shipped_pantry())
+                self.assertEqual([one.text for one in told.lines if one.status == "ok"], _FOODS.split("\n")[:-1])
+                self.assertFalse([one for one in told.lines if one.status in ("ask", "conflict", "unreadable")])
+
+    def test_an_unknown_food_that_is_weighed_is_asked_about_also_there(self) -> None:
+        told = read_recipe(f"Nan's sponge\n300 g zorgleberries\n\n{_FOODS}\nMix and bake.", shipped_pantry())
+        self.assertEqual([one.text for one in told.lines if one.status == "ask"], ["300 g zorgleberries"])
+
     def test_none_at_all_is_no_food(self) -> None:
         told = read_recipe(f"Oat squares\nHow many: 0 squares\n\n{_FOODS}\nMix, bake.", shipped_pantry())
         self.assertIsNone(told.portions)

@@ -7,6 +7,7 @@ from collections import Counter
 from collections.abc import Callable, Mapping, Sequence
 from itertools import pairwise
 
+from sun_crumb.core.reading.above_the_list import above_the_list
 from sun_crumb.core.reading.amounts import read_amount
 from sun_crumb.core.reading.counts import kind_of
 from sun_crumb.core.reading.dessert_words import ends_with_a_dessert, holds_a_dessert
@@ -50,6 +51,7 @@ def certain_roles(
         What the pantry says of each statement, and of any other.
     """
     return {
+        **above_the_list(found, told),
         **_named_and_counted(found),
         **of_a_page(found),
         **below_the_page(found, told),

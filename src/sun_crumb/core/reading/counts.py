@@ -80,6 +80,8 @@ def read_count(text: str, at: int = 0, *, is_bare: bool = False) -> Count | None
         return None  # "one tray (40 x 30 cm)"
     if 1 <= low <= MOST and (each := OF_A_SIZE.match(text, found.end())):
         count = _with_noun(text, each.end(), low, max(high, low), is_bare=is_bare)
+        if count.kind == "whole" and low >= LEAST_SIDE and re.search(r"cm|in|\"", each[0]):
+            return None  # "20 x 30 cm tin"
         if not is_bare and low >= LEAST_EATEN_WHOLE and not re.match(r"[\s-]*\w", text[each.end() :]):
             return Count(low, max(high, low), "piece", "piece", each.end())  # "about 20 x 6cm"
         return count if count.kind in ("whole", "piece") else None
@@ -101,6 +103,8 @@ DOZENS_AND_A_HALF = re.compile(r"(\d{1,2})\s*(?:½|1/2|\.5|and a half)\s*(?:doze
 OF_A_SIZE = re.compile(
     r"\s*[x×]\s*\d+(?:[.,]\d+)?\s*-?\s*(?:cm|inch(?:es)?|in|\"|g|kg|lbs?|oz|ml)(?=[\s-]|$|[),.;])", re.I
 )
+# A tin has no side shorter than this, and nobody bakes so many tins [cm or inches] (judgement).
+LEAST_SIDE = 7
 # "feeds a class of 30"
 _A_TABLE_OF = re.compile(
     r"(?:an?|the|our|my)\s+(?:whole\s+)?(?:class|party|crowd|table|family|group|tribe|team)\s+of\s+", re.I

@@ -89,6 +89,8 @@ _DATED = rf"(?:(?:last\s+)?(?:posted|published|updated|written|modified)\s*:?\s+
 # "4.8 (211)": how many readers liked it; "easy": how hard it is
 _RATED = r"\W*[1-5][.,]\d\s*\(\d{1,5}\)\W*"
 _LEVEL = r"\W*(?:(?:difficulty|level|skill)(?: level)?\s*[:=-]?\s*)?(?:very |quite |super )?(?:easy|simple|medium|intermediate|beginner|advanced|tricky|hard|difficult|challenging)\W*"
+# "Recipe no. 27", "Vol. 2, p. 118", "Cost: about 4.50", "For Easter 2019"
+_NUMBERED = r"\W*(?:recipe|issue|vol(?:ume)?|page|pg|no|nr|number|card|chapter|edition|cost|price)\b[.:]?\s*(?:(?:no|nr)\b\.?|about|approx\.?)?\s*[£$€#]?\d{1,4}(?:[.,]\d\d?)?\b(?:\s*(?:of|/)\s*\d+)?(?:,\s*p\.?\s*\d+)?\W*|(?:for|from|since|at)\s+(?:my\s+|our\s+|the\s+)?(?:[^\W\d_]+\s+){1,3}(?:19|20)\d\d\W*"
 # "Good for lunchboxes!"
 _PRAISE = r"\W*(?:great|good|perfect|lovely|ideal|nice)\s+(?:for|with|as|at)\b[^\d]*"
 # "A cup = 250 ml"
@@ -109,7 +111,7 @@ _SO_MANY_AT_ONCE = (
 # "Forno a 180 graus por 40 minutos"
 _OVEN_ABROAD = r"\W*(?:forno|four|horno|(?:back)?ofen|ugn|ovn)\s+(?:à|a|bei|auf|på)?\s*\d{3}\b.*"
 _SAYS_NO_FOOD = re.compile(
-    rf"{_SO_MANY_AT_ONCE}|{_KEY}|{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|\W*{FREE_OF}\W*|{_OVEN_ABROAD}",
+    rf"{_NUMBERED}|{_SO_MANY_AT_ONCE}|{_KEY}|{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|\W*{FREE_OF}\W*|{_OVEN_ABROAD}",
     re.I,
 )
 # "(all g except eggs)"

@@ -318,6 +318,9 @@ def _place_marks(
         marks.add("portions")
     if section:
         marks.add(f"under_{section}")
+    is_above = 0 < n < first_food < len(found) and found[first_food].line.gap and not section
+    if is_above and not own[n] & (_FOODS | {"amount_only", "heading_form"}):
+        marks.add("apart_above")
     if (
         found[n].line.gap
         and "short" in own[n]
