@@ -27,6 +27,7 @@ def no_food_lines(found: Sequence[Statement]) -> dict[int, Role]:
     return {
         **_so_long(found),
         **{s.line.number: "junk" for s in apart if _says_no_food(s)},
+        **{s.line.number: "chatter" for s in found[1:] if _HANDED_OVER.fullmatch(s.line.raw)},
         **_labels(found),
         **{s.line.number: "step" for s in found[1:] if _counts_first(s.text) or _HEAT_FIRST.match(s.raw)},
         **{
@@ -75,6 +76,11 @@ def _counts_first(text: str) -> bool:
     return count is not None and count.count is not None and count.count.kind in ("piece", "person")
 
 
+# "Hi! Here it is:"
+_HANDED_OVER = re.compile(
+    r"\W*(?:(?:hi|hiya|hello|hey|ok|okay|right|so|well)\b(?: [^\W\d_]+)?[\s,.!:–-]*)?(?:here\s+(?:it is|they are|you (?:go|are)|we go|goes|is the (?:recipe|list))|as (?:promised|requested)|you asked for it)\W*",
+    re.I,
+)
 # "350. 9x13. 25-30 min. 24 bars"
 _HEAT_FIRST = re.compile(
     r"\s*(?:1[2-9]\d|2[0-4]\d|3[0-9][05]|4[0-5][05])\s*°?\s*[CF]?\.\s.{0,60}\b\d{1,3}\s*(?:min|m\b|h\b|hr|hour)", re.I

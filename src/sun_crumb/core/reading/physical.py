@@ -9,10 +9,11 @@ from dataclasses import dataclass, replace
 from sun_crumb.core.reading.all_in_one import all_in_one, named_then_told
 from sun_crumb.core.reading.amount_first import amount_first
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.dessert_words import ends_with_a_dessert
 from sun_crumb.core.reading.divided import divided
 from sun_crumb.core.reading.evened import evened
 from sun_crumb.core.reading.food_ends import AMOUNT_BEHIND, begins_food, foods_apart, is_food_with_amount
-from sun_crumb.core.reading.headings import names_a_part
+from sun_crumb.core.reading.headings import FOR_THE, names_a_part
 from sun_crumb.core.reading.line import clean
 from sun_crumb.core.reading.portion_asides import bare_count
 from sun_crumb.core.reading.portion_cues import statements
@@ -254,13 +255,19 @@ def bare_line(raw: str) -> str:
         return f"# {whole[2].strip()}" if not statements(whole[2]) else whole[2].strip()
     if bracketed := re.match(r"^\s*\[\s*([^\W\d_][^\[\]\d]{1,30})\]\s*:?\s*$", text):
         return f"# {bracketed[1].strip()}"  # "[wet]"
-    if (aside := re.fullmatch(r"\s*\(\s*([^\W\d_][^()\d]{2,30})\s*\)\s*:?\s*", text)) and names_a_part(aside[1]):
+    if (aside := re.fullmatch(r"\s*\(\s*([^\W\d_][^()\d]{2,30})\s*\)\s*:?\s*", text)) and _heads_a_part(aside[1]):
         return f"# {aside[1].strip()}"  # "(for the filling)"
     if (framed := _FRAMED.fullmatch(text)) and statements(framed["said"]):
         return framed["said"].strip()  # "--- serves 6 ---"
     text = re.sub(r"(?<![\w*_])([*_])([^\W\d_][^*_]{0,30}:)\1(?![*_])", r"\2", text)  # "*Yield:* 24 bars"
     text = re.sub(r"(?<!\w)(\*\*|__|`)(.+?)\1(?!\w)", r"\2", text)
     return text.strip()
+
+
+def _heads_a_part(aside: str) -> bool:
+    """Return whether a bracket names a part, and does not say what the dessert is: "(for the filling)", but not "(Plum tray cake)"."""
+    is_whole = " " in aside.strip() and aside[:1].isupper() and ends_with_a_dessert(aside)
+    return names_a_part(aside) and (not is_whole or FOR_THE.match(aside) is not None)
 
 
 # Signs of one kind on both sides of what a line says.

@@ -20,7 +20,7 @@ _SHARED_OUT = re.compile(
     re.I,
 )
 _CUT_WHOLE = re.compile(
-    r"\b(?:cuts?|slices?|cutting|slicing|divides?|portion|mark|score|snap|break)\s+(?:nicely\s+|neatly\s+|easily\s+|cleanly\s+)?(?:it|them|(?P<named>(?:the\s+)?(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread))\s+)?\s*"
+    r"\b(?:cuts?|slices?|cutting|slicing|divides?|portion|mark|score|snap|break)\s+(?:nicely\s+|neatly\s+|easily\s+|cleanly\s+)?(?:it|them|mine|(?P<named>(?:the\s+)?(?:\w+\s+){0,2}?(?:cake|cakes|traybake|slab|tray|bake|loaf|bread|bars?|tart|pie|block|mixture|cheesecake|brownies?|squares?|fudge|shortbread))\s+)?\s*"
     r"(?:up\s+)?(?:into|in)\s+(?P<rest>.{1,60})",
     re.I,
 )
@@ -38,9 +38,11 @@ _DROPPED = re.compile(
     r"\b(?:drop|dollop|scoop|spoon|place|put|arrange|make|shape|form|roll|pipe)\w*\s+(?:out\s+)?(?:about\s+|around\s+)?(?P<rest>\d{1,2}\s+(?:\w+\s+)?(?:spoonfuls|mounds|heaps|blobs|dollops|balls|rounds|logs|circles|discs)\b)",
     re.I,
 )
-# "Cut in 24.", before it is baked
+# "Cut in 24.", before it is baked; "prick, mark in 8 and bake"
 _CUT_ALONE = re.compile(
-    r"(?:^|[.;]\s+)(?:cut|score|mark)\s+(?:it\s+)?in(?:to)?\s+([6-9]|[1-4]\d)(?=\s*(?:[.;]|$))", re.I
+    r"(?:^|[.;]\s+)(?:cut|score|mark)\s+(?:it\s+)?in(?:to)?\s+([6-9]|[1-4]\d)(?=\s*(?:[.;]|$))"
+    r"|\b(?:mark|score)\s+(?:it\s+)?in(?:to)?\s+([6-9]|[1-4]\d|six|eight|ten|twelve|sixteen)(?=\s*(?:[,.;]|and\b|then\b|$))",
+    re.I,
 )
 # "Cut 6 or 8."
 _CUT_EITHER = re.compile(
@@ -305,7 +307,7 @@ def _cut_from_wholes(sentence: str) -> Stated | None:
 def _cut_alone(sentence: str) -> Stated | None:
     """Return into how many a sentence that says nothing else cuts, also before it is baked: "Cut in 24."."""
     cut = _CUT_ALONE.search(sentence)
-    return Stated(read_count(cut[1]), "", 0.6, cut[0].strip(" .;")) if cut else None
+    return Stated(read_count(cut[1] or cut[2]), "", 0.6, cut[0].strip(" .;")) if cut else None
 
 
 def _beside_the_heat(sentence: str) -> Stated | None:

@@ -301,13 +301,16 @@ def _made_up(text: str) -> list[str] | None:
     if not (found := _MADE_UP.match(text)):
         return None
     count = {"a": 1, "an": 1, "one": 1, "two": 2, "three": 3}.get(found["count"].lower()) or int(found["count"])
-    return [f"{found['count']} {found['eggs']}", f"{found['all']} minus {EGG_ML * count} ml {found['liquid']}"]
+    whole, liquid = found["all"] or found["whole"], found["liquid"] or found["topped"]
+    return [f"{found['count']} {found['eggs']}", f"{whole} minus {EGG_ML * count} ml {liquid}"]
 
 
 # What a hen's egg of middle size fills [ml] (common practice).
 EGG_ML = 46
 _MADE_UP = re.compile(
-    r"^(?P<count>\d|an?|one|two|three)\s+(?P<eggs>(?:\w+\s+)?eggs?),?\s+(?:beaten,?\s+)?(?:and\s+)?made up to\s+(?P<all>.{1,24}?)\s+with\s+(?P<liquid>milk|buttermilk|water|cream)$",
+    r"^(?P<count>\d|an?|one|two|three)\s+(?P<eggs>(?:\w+\s+)?eggs?),?\s*(?:beaten,?\s+)?(?:(?:and\s+)?made up to\s+(?P<all>.{1,24}?)\s+with\s+(?P<liquid>milk|buttermilk|water|cream)"
+    # "1 egg + milk to make 300 ml"
+    r"|(?:\+|plus|and|&)\s*(?P<topped>milk|buttermilk|water|cream),? to make (?:up to )?(?P<whole>\d.{1,20}))$",
     re.I,
 )
 

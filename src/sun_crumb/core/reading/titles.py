@@ -117,9 +117,17 @@ _CAPITAL_FIRST, _OF_WORDS = re.compile(r"\W*[A-Z]"), re.compile(r"[A-Z][^.!?:;\d
 LONGEST_LINE_OF_A_NAME = 110
 
 
+def _is_said_below(pieces: list[Piece], n: int) -> bool:
+    """Return whether a line in brackets says right below the first one what that is: "(Plum tray cake)"."""
+    is_bracket = re.fullmatch(r"\s*\([^()]+\)\s*", pieces[n].text) is not None
+    return is_bracket and n == 1 and pieces[0].role == "title" and pieces[0].number + 1 == pieces[1].number
+
+
 def _names_the_dessert(pieces: list[Piece], n: int) -> bool:
     """Return whether a line by itself, over no food of its own, is a few words that end with what a dessert is called."""
     piece = pieces[n]
+    if _is_said_below(pieces, n):
+        return False
     may_be = piece.role in ("heading", "chatter", "portions", "junk", "food") and _CAPITAL_FIRST.match(piece.text)
     if not may_be or len(piece.text) > LONGEST_LINE_OF_A_NAME:
         return False
