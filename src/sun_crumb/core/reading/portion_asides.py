@@ -175,6 +175,9 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         re.I,
     ):
         return title, Stated(Count(1, 1, "serving", "person", 0), "", 0.9, title)
+    if (abroad := _EATERS_ABROAD.search(title)) and re.fullmatch(r"[^\W\d_][^()]*", title[: abroad.start()]):
+        # "Tiramisù per 8 persone"
+        return title[: abroad.start()].strip(), Stated(read_count(abroad[1]), "", 0.95, abroad[0].strip())
     if (found := _TIMES.search(title)) and len(title[: found.start()].split()) > 1:
         # "Chia pudding x 2"
         return title[: found.start()], Stated(read_count(found[1] or found[2]), "", 0.9, found[0].strip(" ,"))
@@ -251,6 +254,10 @@ def _behind_the_name(title: str) -> tuple[str, Stated] | None:
 
 
 _EATERS_BEHIND = re.compile(r"\s+[-–—|,]+\s+(\d{1,2}\s+(?:people|persons|guests|eaters|servings|portions))\W*$", re.I)
+_EATERS_ABROAD = re.compile(
+    r"\s+(?:per|pour|für|para|voor|til|för)\s+(\d{1,2}(?:\s*[-–]\s*\d{1,2})?\s+(?:pers(?:on[a-z]*)?|porzioni|portion[a-z]*|raciones|porciones|porties|personer))\W*$",
+    re.I,
+)
 _FOR_BEHIND = re.compile(
     r"\s+[/|–—-]+\s+(?:serves|for|makes)\s+((?:\d{1,2}|two|four|six|eight)(?:\s+(?:people|persons|pieces|pots))?)\W*$",
     re.I,

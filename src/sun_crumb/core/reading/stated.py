@@ -164,7 +164,7 @@ _EACH_CUTS = re.compile(
     re.I,
 )
 _SO_MANY_WHOLES = re.compile(
-    r"\b(?P<many>two|three|four|2|3|4)\s+(?:[\w-]+\s+){0,3}?(?:loaf tins|loaves|cakes|rolls|logs|tarts|pies|trays|tins)\b",
+    r"\b(?P<many>two|three|four|2|3|4)\s+(?:[\w-]+\s+){0,3}?(?:loaf tins|loaf pans|loaves|cakes|rolls|logs|tarts|pies|trays|tins)\b",
     re.I,
 )
 _WORD_COUNTS = {"two": 2, "three": 3, "four": 4}

@@ -47,7 +47,7 @@ _MADE_BY_ME = re.compile(
     r"^\W*[Ff]or (?:the|my|our|your|a|an)\s+((?:[^\W\d_]+\s+){0,3}?[^\W\d_]+),?\s+(?:(?:I|we|you)\s+(?:[a-z]+\s+)?(?:take|whip|use|make|mix|need|want|start|boil|bake|cook|cream|melt|beat|whisk)|use|take)\b"
 )
 _ASKED_FOR = re.compile(
-    r"\b(?:asked (?:me )?for|wanted|here(?:'s| is)|this is|sending you)\s+(?:the|my|our|that)\s+((?:[a-z-]+\s+){0,3}[a-z-]+)\s+recipe\b",
+    r"\b(?:asked (?:me )?for|wanted|here(?:'s| is)|what(?:['’]?s| is| was)|this is|sending you)\s+(?:the|my|our|that|your)\s+((?:[a-z-]+\s+){0,3}[a-z-]+)\s+recipe\b",
     re.I,
 )
 
