@@ -167,6 +167,9 @@ def of_title(title: str) -> tuple[str, Stated | None]:
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
     if counted := _counted_last(title.strip()):
         return counted
+    if (abroad := _EATERS_ABROAD.search(title)) and re.fullmatch(r"[^\W\d_][^()]*", title[: abroad.start()]):
+        # "Tiramisù per 8 persone"
+        return title[: abroad.start()].strip(), Stated(read_count(abroad[1]), "", 0.95, abroad[0].strip())
     if told := next((s for s in statements(title) if s.count and s.count.kind == "person"), None):
         return title, told  # "Profiteroles for 8 people, 4 each"
     if re.search(
@@ -175,9 +178,6 @@ def of_title(title: str) -> tuple[str, Stated | None]:
         re.I,
     ):
         return title, Stated(Count(1, 1, "serving", "person", 0), "", 0.9, title)
-    if (abroad := _EATERS_ABROAD.search(title)) and re.fullmatch(r"[^\W\d_][^()]*", title[: abroad.start()]):
-        # "Tiramisù per 8 persone"
-        return title[: abroad.start()].strip(), Stated(read_count(abroad[1]), "", 0.95, abroad[0].strip())
     if (found := _TIMES.search(title)) and len(title[: found.start()].split()) > 1:
         # "Chia pudding x 2"
         return title[: found.start()], Stated(read_count(found[1] or found[2]), "", 0.9, found[0].strip(" ,"))
