@@ -9,7 +9,7 @@ from collections.abc import Mapping, Sequence
 from sun_crumb.core.reading.counts import NUMBER, read_count, value_of
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.physical import Statement
-from sun_crumb.core.reading.portion_asides import bare_count
+from sun_crumb.core.reading.portion_asides import bare_count, said_in
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.records import Role
 
@@ -56,7 +56,12 @@ def _is_counted(said: str) -> bool:
 def _counts(said: str) -> bool:
     """Return whether a line begins with, or introduces, a number of pieces or eaters."""
     count = read_count(_BRACKETS.sub(" ", said))
-    return bool(statements(said)) or (count is not None and count.kind in ("piece", "person"))
+    told = said_in(said)
+    return (
+        bool(statements(said))
+        or (told is not None and told.count is not None)
+        or (count is not None and count.kind in ("piece", "person"))
+    )
 
 
 # So many words at most have lines of this kind (judgement).

@@ -62,7 +62,7 @@ _OF_EGGS = re.compile(
 )
 # "the juice of 1½ lemons"
 _OF_FRUIT = re.compile(
-    r"\b(?:(?:finely\s+)?grated\s+)?(?:zest|juice|rind)(?:\s+(?:and|&)\s+(?:zest|juice|rind))?\s+(?:of|from)\s+"
+    r"\b(?:(?:finely\s+)?grated\s+)?(?:zest|juice|rind)(?:\s+(?:and|&)\s+(?:zest|juice|rind))?\s+(?:(?:of|from)\s+|(?=\d|½))"
     r"(?:[\d½¼¾][\d½¼¾/]*|half\s+an?|an?|one|two|three)\s+(?:large\s+|small\s+|big\s+|unwaxed\s+)?[^\W\d_]+",
     re.I,
 )

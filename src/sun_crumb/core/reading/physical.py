@@ -275,7 +275,9 @@ _FRAMED = re.compile(
     r"\s*(?P<sign>[-–—~=*+#·.:_|<>/\\])(?P=sign)*\s*(?P<said>[\w(][^\n]{2,80}?)\s*[-–—~=*+#·.:_|<>/\\]+\s*"
 )
 # A star or a flower between what a line tells in turn.
-_DIVIDES = re.compile("(?<=\\S)\\s+[\u2720-\u274b\u2756-\u2767\u2605\u25cf\u25c6\u25c7\u2666]\\s+(?=\\S)|(?<=[a-z.)])\\s+[\u00b0\u00ba]\\s+(?=[\\d\u00bc-\u00be(])")
+_DIVIDES = re.compile(
+    "(?<=\\S)\\s+[\u2720-\u274b\u2756-\u2767\u2605\u25cf\u25c6\u25c7\u2666]\\s+(?=\\S)|(?<=[a-z.)])\\s+[\u00b0\u00ba]\\s+(?=[\\d\u00bc-\u00be(])"
+)
 # "To serve - shortbread"
 _FOR_THE_END = re.compile(r"^\s*(to (?:serve|finish|decorate|garnish))\s+[-–—]\s+(?=[^\W\d_])", re.I)
 # "[10:02] Ines: 30 g sugar", "12/03/2024, 10:02 - Ines: 30 g sugar": who wrote it in a chat, and when.

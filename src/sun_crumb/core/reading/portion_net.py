@@ -6,7 +6,7 @@ import re
 from collections.abc import Iterable, Sequence
 
 from sun_crumb.core.quantities.nouns import singular
-from sun_crumb.core.reading.counts import NUMBER, Count, read_count
+from sun_crumb.core.reading.counts import NUMBER, Count, read_count, value_of
 from sun_crumb.core.reading.pieces import SENTENCE, Piece
 from sun_crumb.core.reading.portion_cues import Stated
 from sun_crumb.core.reading.records import Role
@@ -71,7 +71,26 @@ def caught(pieces: Sequence[Piece], title: str) -> Stated | None:
         for stated in _counted(sentence, named if role != "title" else set())
         if (count := stated.count) and (count.noun not in foods - _CUT or count.noun in named)
     ]
-    return max(found, key=lambda each: each[:2])[2] if found else None
+    return max(found, key=lambda each: each[:2])[2] if found else _one_each(pieces)
+
+
+def _one_each(pieces: Sequence[Piece]) -> Stated | None:
+    """Return how many have one each of what the list counts: "One pear each.", of "4 firm pears"."""
+    each = next((m for p in pieces if p.role != "food" for m in [_ONE_EACH.search(p.text)] if m), None)
+    if each is None:
+        return None
+    counted = (
+        count
+        for p in pieces
+        if p.role == "food" and singular(each[1].lower()) in {singular(w.lower()) for w in _WORD.findall(p.text)}
+        for count in [NUMBER.match(p.text)]
+        if count and count["low"] and value_of(count)[0] > 1
+    )
+    low, high = next((value_of(number) for number in counted), (0, 0))
+    return Stated(Count(low, high, "serving", "person", 0), "", CAUGHT, each[0]) if low else None
+
+
+_ONE_EACH = re.compile(r"\b(?:one|1|a whole)\s+([^\W\d_]{3,})\s+(?:each|apiece|per person|a head)\b", re.I)
 
 
 def _sentences(pieces: Iterable[Piece]) -> Iterable[tuple[Role, str]]:

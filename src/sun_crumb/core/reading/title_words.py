@@ -82,7 +82,7 @@ def _unquoted(title: str) -> str:
 _HEAT_BEHIND = re.compile(r"[.,]\s+\d{3}\s*(?:°|degrees)?\s*[CF]?\s*oven\W*$", re.I)
 # "you asked for the flapjack recipe"
 ASKED_ABOUT = re.compile(
-    r"\b(?:(?:asked|wanted) (?:me )?(?:about|for)|you (?:want|wanted|are after|were after))\s+(?:(?:the|my|our|that)\s+|(?=(?-i:[A-Z])[a-z]+['’]s\s))((?:[a-z'’-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s*$)",
+    r"\b(?:(?:asked|wanted) (?:me )?(?:about|for)|you (?:want|wanted|are after|were after))\s+(?:(?:the|my|our|that)\s+|(?=(?-i:[A-Z])[a-z]+['’]s\s))((?:[a-z'’-]+\s+){0,3}[a-z-]{3,})(?=\s*[.,!?:;]|\s+so\b|\s*$)",
     re.I,
 )
 # "here's the flapjack one you asked for"

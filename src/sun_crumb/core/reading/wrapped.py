@@ -67,7 +67,8 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
                 "freezer",
                 "oven",
             }
-            is_told = bare_count(text.split(",")[0]) is not None  # "about 12 slices, serve buttered"
+            # "about 12 slices, serve buttered"; "for two"
+            is_told = bare_count(text.split(",")[0]) is not None or _FOR_SO_MANY.fullmatch(text) is not None
             goes_on = (text[:1].islower() and not is_deed and not is_told) or text[:1] == "(" or before.endswith("-")
             # "... and stir in" and "2 eggs", below no food of a list
             counts = text[:1].isdigit() and _AWAITS_AMOUNT.search(before) and read_amount(before) is None
@@ -76,6 +77,12 @@ def wrapped(found: Sequence[Statement]) -> dict[int, Role]:
         if texts[0][:1].islower() and block[1].line.number in lines:
             lines[block[0].line.number] = "step"  # "so for the brownies I just melt": no name
     return lines
+
+
+_FOR_SO_MANY = re.compile(
+    r"(?:for|serves|feeds|makes)\s+(?:about\s+)?(?:[1-9]\d?(?:\s*[-–]\s*\d{1,2})?|one|two|three|four|five|six|eight|ten|twelve|me)\W*",
+    re.I,
+)
 
 
 def _is_item(text: str) -> bool:
