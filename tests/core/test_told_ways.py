@@ -10,7 +10,7 @@ from sun_crumb.core.reading import Reading, read_recipe
 from sun_crumb.core.reading.several import split_line
 from sun_crumb.core.reference import table
 from tests.core.fresh_recipes import FRESH
-from tests.core.told_portions import AT_THE_END, UNDER_THE_TITLE
+from tests.core.told_portions import AT_THE_END, IN_A_RECIPE, UNDER_THE_TITLE
 from tests.core.told_ways import LINES, OVENS, OVER_A_PART
 
 FOODS = "200 g flour\n100 g sugar\n100 g butter\n2 eggs\n"
@@ -27,6 +27,12 @@ class ToldWays(unittest.TestCase):
         texts += [(f"Plain bake\n\n{FOODS}\n{BAKED} {said}\n", said, count) for said, count in AT_THE_END]
         for text, said, count in texts:
             with self.subTest(said):
+                found = read(text).portions
+                self.assertEqual(found.count if found else None, count)
+
+    def test_portions_anywhere_in_a_recipe(self) -> None:
+        for text, count in IN_A_RECIPE:
+            with self.subTest(text.split("\n")[0]):
                 found = read(text).portions
                 self.assertEqual(found.count if found else None, count)
 

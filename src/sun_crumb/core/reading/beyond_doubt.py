@@ -20,7 +20,7 @@ def is_beyond_doubt(within: str, count: Count, whole: str) -> bool:
     >>> is_beyond_doubt("Makes 8 slices & 4 ends", eight, "")
     False
     """
-    text = _EXPLAINED.sub(" ", counts_plainly(within))
+    text = without_measures(within)
     if _ANOTHERS.search(text):
         return False
     wholes = int(whole.split(" ", 1)[0]) if whole else 1
@@ -30,6 +30,11 @@ def is_beyond_doubt(within: str, count: Count, whole: str) -> bool:
     if wholes > 1 and _OF_EACH.search(text) and not (of_each & numbers):
         return False  # "3 pies, 4 people each" are no four
     return all(number in told | of_each or number >= LEAST_HEAT for number in numbers)
+
+
+def without_measures(text: str) -> str:
+    """Return a line or clause, its counts in plainer words, without the numbers of tins, heats, times, energy and money."""
+    return _EXPLAINED.sub(" ", counts_plainly(text))
 
 
 def _numbers(text: str) -> Iterator[int]:
@@ -47,7 +52,7 @@ _OF_EACH = re.compile(r"\b(?:each|apiece|of)\b", re.I)
 LEAST_HEAT = 100
 _ROWS = re.compile(r"\b(\d{1,2})\s*(?:x|×|by)\s*(\d{1,2})\b")
 _MANY = r"\d+(?:[.,]\d+)?\s*[½¼¾⅓⅔]?"
-_UNIT = r"(?:m\b|min|h\b|hr|hour|day|week|°|deg|[cf]\b|cm|mm|in\b|inch|[\"″”]|g\b|kg|ml|l\b|oz|lb|kcal|cal|%)"
+_UNIT = r"(?:m\b|min|h\b|hr|hour|day|week|°|deg|[cf]\b|cm|mm|in\b(?!\s+\d)|inch|[\"″”]|g\b|kg|ml|l\b|oz|lb|kcal|cal|%)"
 # What numbers stand for that are no portions: sides of tins, heats, times, energy, money, the number of a step, what a label lists.
 _EXPLAINED = re.compile(
     rf"^\W*(?:step\s*)?\d{{1,2}}[.)]\s"

@@ -167,9 +167,6 @@ def of_title(title: str) -> tuple[str, Stated | None]:
             return re.sub(r"\s+", " ", rest).strip(" ,:–—-"), said
     if counted := _counted_last(title.strip()):
         return counted
-    if (abroad := _EATERS_ABROAD.search(title)) and re.fullmatch(r"[^\W\d_][^()]*", title[: abroad.start()]):
-        # "Tiramisù per 8 persone"
-        return title[: abroad.start()].strip(), Stated(read_count(abroad[1]), "", 0.95, abroad[0].strip())
     if told := next((s for s in statements(title) if s.count and s.count.kind == "person"), None):
         return title, told  # "Profiteroles for 8 people, 4 each"
     if re.search(
@@ -192,6 +189,9 @@ def of_title(title: str) -> tuple[str, Stated | None]:
 
 def _counted_last(title: str) -> tuple[str, Stated] | None:
     """Return a title and the count that ends it: "Sour cherry brownies 16 sq.", "BLACK BEAN BROWNIES 16"."""
+    if (abroad := _EATERS_ABROAD.search(title)) and re.fullmatch(r"[^\W\d_][^()]*", title[: abroad.start()]):
+        # "Tiramisù per 8 persone"
+        return title[: abroad.start()].strip(), Stated(read_count(abroad[1]), "", 0.95, abroad[0].strip())
     if (counted := _COUNTED_LAST.fullmatch(title)) and (said := bare_count(counted[2])):
         return counted[1].strip(" ,:–—-"), said
     if (numbered := _NUMBER_LAST.fullmatch(title)) and kind_of(numbered[2].lower()) == "piece":

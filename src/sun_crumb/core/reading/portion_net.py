@@ -6,6 +6,7 @@ import re
 from collections.abc import Iterable, Sequence
 
 from sun_crumb.core.quantities.nouns import singular
+from sun_crumb.core.reading.beyond_doubt import without_measures
 from sun_crumb.core.reading.counts import NUMBER, Count, read_count, value_of
 from sun_crumb.core.reading.pieces import SENTENCE, Piece
 from sun_crumb.core.reading.portion_cues import Stated
@@ -71,7 +72,7 @@ def caught(pieces: Sequence[Piece], title: str) -> Stated | None:
         for stated in _counted(sentence, named if role != "title" else set())
         if (count := stated.count) and (count.noun not in foods - _CUT or count.noun in named)
     ]
-    return max(found, key=lambda each: each[:2])[2] if found else _one_each(pieces)
+    return max(found, key=lambda each: each[:2])[2] if found else _one_each(pieces) or _loosely(pieces)
 
 
 def _one_each(pieces: Sequence[Piece]) -> Stated | None:
@@ -90,6 +91,47 @@ def _one_each(pieces: Sequence[Piece]) -> Stated | None:
     return Stated(Count(low, high, "serving", "person", 0), "", CAUGHT, each[0]) if low else None
 
 
+def _loosely(pieces: Sequence[Piece]) -> Stated | None:
+    """Return the last number near a word that speaks of portions, where nothing else tells one: "Servings (24 cm cake): 12", "four greedy or six polite"."""
+    found = None
+    for piece in pieces:
+        if piece.role == "food":
+            continue
+        for sentence in SENTENCE.split(piece.text):
+            found = so_many_near(sentence, is_done=piece.role == "step") or found
+    return found
+
+
+def so_many_near(sentence: str, *, is_done: bool = False) -> Stated | None:
+    """Return the number near a word that speaks of portions, as a guess; of a step (*is_done*) one that is cut, or begins the sentence."""
+    told = without_measures(sentence)
+    near = (_NEAR_AT_WORK if is_done else _NEAR).search(told)
+    number = NUMBER.match(told, near.start(near.lastindex)) if near and near.lastindex else None
+    if near is None or number is None:
+        return None
+    low, high = value_of(number)
+    counted = read_count(_NEXT_FIELD.sub(" ", told), number.start())
+    if counted is None or counted.kind in _NO_EATERS or not LEAST_EATERS <= low <= MOST_LOOSELY:
+        return None
+    return Stated(Count(low, high, "serving", "person", 0), "", CAUGHT, near[0].strip(" .;,!("))
+
+
+# "Number: 35 Time: 1 h"
+_NEXT_FIELD = re.compile(r"\b(?:times?|cups?|days?)\s*:.*$", re.I)
+_NO_EATERS = frozenset({"whole", "thing", "measure"})
+# More than so many are told in plainer words, or are none [1] (judgement).
+MOST_LOOSELY = 72
+_SO_MANY = NUMBER.pattern.replace("?P<low>", "?:").replace("?P<high>", "?:").replace("?P<half>", "?:")
+_SO_MANY = _SO_MANY.replace("?P<dozen>", "?:").replace("?P<lone>", "?:")
+_SPEAKS = r"serv\w+|portions?|helpings?|slices?|pieces?|squares?|people|persons?|guests|makes?|yields?|gives|feeds|fills|number|quantity|needs|eaters|of (?:us|you)|pers\b|parts|small|large|little|big|greedy|hungry|polite|filled"
+_NEAR = re.compile(
+    rf"\b(?:{_SPEAKS})\b(?:\W+[^\W\d_]+){{0,2}}?\W+({_SO_MANY})(?![\w/])|({_SO_MANY})(?:\W+[^\W\d_]+){{0,1}}?\W+(?:{_SPEAKS})\b",
+    re.I,
+)
+_NEAR_AT_WORK = re.compile(
+    rf"\b(?:cut|score|mark|stamp|snap)\s+(?:out\s+|in\s+|into\s+|it\s+|about\s+){{0,2}}({_SO_MANY})(?![\w/])|^\W*({_SO_MANY})\s+(?:slices|pieces|squares|bowls|wedges|bars|circles|rounds|portions)\b",
+    re.I,
+)
 _ONE_EACH = re.compile(r"\b(?:one|1|a whole)\s+([^\W\d_]{3,})\s+(?:each|apiece|per person|a head)\b", re.I)
 
 

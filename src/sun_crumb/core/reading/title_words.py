@@ -36,9 +36,7 @@ def title_of(pieces: list[Piece]) -> tuple[str, list[Stated]]:
         title = inside[1][:1].upper() + inside[1][1:]
     if (here := _HERE_IT_IS.match(title)) and title[here.end() :]:
         title = title[here.end()].upper() + title[here.end() + 1 :]
-    if listed := _LIST_OF.match(title):
-        title = title[listed.end() : listed.end() + 1].upper() + title[listed.end() + 1 :]
-    title = _HOW_ONE_MAKES.sub(r"\1", _TALK_BEHIND.sub("", title))
+    title = _HOW_ONE_MAKES.sub(r"\1", _TALK_BEHIND.sub("", _LIST_OF.sub(lambda found: found[1].upper(), title)))
     if of_one := _OF_MY_ONE.match(title):
         title = of_one[1].upper() + title[of_one.end() :]  # "My mum's apple crumble"
     title = _HEAT_BEHIND.sub("", title)
@@ -121,7 +119,7 @@ _TALK_BEHIND = re.compile(
 _OF_MY_ONE = re.compile(r"(?:My|Our) ([a-z])(?=[a-z]+['’]s )")
 # "Ingredients for Oat & raisin cookies"
 _LIST_OF = re.compile(
-    r"^(?:(?:key |main )?ingredients|(?:what )?you(?:['’]ll| will)? need|what goes in(?:to)?|shopping(?: list)?|recipe|zutaten|ingr[eé]dients|ingredienti|ingredientes)\s+(?:for|für|pour|per|para)\s+(?!the\b|an?\b|\d)(?=[A-Z])",
+    r"^(?:(?:key |main )?ingredients|(?:what )?you(?:['’]ll| will)? need|what goes in(?:to)?|shopping(?: list)?|recipe|zutaten|ingr[eé]dients|ingredienti|ingredientes)\s+(?:for|für|pour|per|para)\s+(?!the\b|an?\b|\d)([A-Z])",
     re.I,
 )
 # "Title: Carrot halwa"
