@@ -276,6 +276,9 @@ class NameIndex:
         for index, count in hits.items():
             entry = self.names[index]
             missing = len(entry.wordset) - count
+            if len(entry.words) > len(entry.wordset):
+                # "half and half" is no "halves"
+                missing = max(missing, len(entry.words) - sum(word in entry.wordset for word in words))
             if missing <= 1:
                 score = self._fit(entry, words, prices) - penalty - 0.35 * missing
                 score -= 0.03 * sum(word not in entry.wordset for word in telling)

@@ -95,6 +95,8 @@ _DATED = rf"(?:(?:last\s+)?(?:posted|published|updated|written|modified)\s*:?\s+
 # "4.8 (211)": how many readers liked it; "easy": how hard it is
 _RATED = r"\W*[1-5][.,]\d\s*\(\d{1,5}\)\W*"
 _LEVEL = r"\W*(?:(?:difficulty|level|skill)(?: level)?\s*[:=-]?\s*)?(?:very |quite |super )?(?:easy|simple|medium|intermediate|beginner|advanced|tricky|hard|difficult|challenging)\W*"
+# "Net carbs: 2 g per cookie"
+_OF_ONE_PIECE = r"\W*(?:net\s+)?(?:carbs?|carbohydrates?|protein|fib(?:re|er)|fat|sugars?|salt|calories|energy|kcal|macros?)\s*[:=-]?\s*(?:about\s+|approx\.?\s+)?\d+(?:[.,]\d+)?\s*(?:g|mg|kcal|kj|cals?)?\s*(?:per|a|an|each)\s+(?:[^\W\d_]+\s+)?(?:serving|portion|slice|piece|cookie|biscuit|bar|ball|square|muffin|person|one)\b.{0,30}"
 # "Recipe no. 27", "Vol. 2, p. 118", "Cost: about 4.50", "For Easter 2019"
 _NUMBERED = r"\W*(?:recipe|issue|vol(?:ume)?|page|pg|no|nr|number|card|chapter|edition|cost|price)\b[.:]?\s*(?:(?:no|nr)\b\.?|about|approx\.?)?\s*[£$€#]?\d{1,4}(?:[.,]\d\d?)?\b(?:\s*(?:of|/)\s*\d+)?(?:,\s*p\.?\s*\d+)?\W*|(?:for|from|since|at)\s+(?:my\s+|our\s+|the\s+)?(?:[^\W\d_]+\s+){1,3}(?:19|20)\d\d\W*"
 # "Good for lunchboxes!"
@@ -117,7 +119,7 @@ _SO_MANY_AT_ONCE = (
 # "Forno a 180 graus por 40 minutos"
 _OVEN_ABROAD = r"\W*(?:forno|four|horno|(?:back)?ofen|ugn|ovn)\s+(?:à|a|bei|auf|på)?\s*\d{3}\b.*"
 _SAYS_NO_FOOD = re.compile(
-    rf"{_NUMBERED}|{_SO_MANY_AT_ONCE}|{_KEY}|{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|\W*{FREE_OF}\W*|{_OVEN_ABROAD}",
+    rf"{_NUMBERED}|{_OF_ONE_PIECE}|{_SO_MANY_AT_ONCE}|{_KEY}|{_SHAPE}|{_SO_MUCH}|{_PRAISE}|{_HOW_LARGE}|{_TAGS}|{_SO_MANY_JARS}|{_SIZE_OF_ONE}|{_DATED}|{_RATED}|{_LEVEL}|\W*{FREE_OF}\W*|{_OVEN_ABROAD}",
     re.I,
 )
 # "(all g except eggs)"

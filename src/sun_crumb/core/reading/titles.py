@@ -62,7 +62,13 @@ def _named_apart(pieces: list[Piece]) -> list[Piece]:
         is_name = _OF_WORDS.fullmatch(name) and len(name.split()) <= MOST_TITLE_WORDS and holds_a_dessert(name)
         if piece.role in ("food", "chatter", "heading") and is_apart and is_name and n:
             return [*pieces[:n], replace(piece, role="title"), *pieces[n + 1 :]]
+    if pieces and (named := _NAMED_LAST.fullmatch(pieces[-1].text)) and pieces[-1].role in _TALK | {"heading"}:
+        return [*pieces[:-1], replace(pieces[-1], text=named[1], role="title")]
     return pieces
+
+
+# "(Stuffed peaches)", below all that is told
+_NAMED_LAST = re.compile(r"\s*[(\[]\s*([A-Z][^()\[\]\d.!?:;,]{3,40}?)\s*[)\]]\s*")
 
 
 def _by_its_dessert(pieces: list[Piece]) -> list[Piece]:
