@@ -52,7 +52,11 @@ def amount_first(text: str) -> str:
         return f"{enclosed['mark']}{enclosed['amount'].strip()} {text[enclosed.end() :]}"
     if (parted := _PARTED.match(text)) and _is_measured(parted["amount"]):
         return f"{parted['amount'].strip()} {text[parted.end() :]}"
-    if (counted := _COUNTED.fullmatch(text)) and kind_of(counted["last"].lower()) not in ("piece", "whole"):
+    if (
+        (counted := _COUNTED.fullmatch(text))
+        and not statements(text)
+        and kind_of(counted["last"].lower()) not in ("piece", "whole")
+    ):
         return f"{counted['mark']}{counted['count']} {counted['name']}{counted['done'] or ''}"
     behind = _BEHIND.match(text)
     if behind is None or _NO_FOOD.search(behind["name"]):

@@ -16,7 +16,28 @@ LONGEST_NAME = 3
 # No title is read further than so many words [1].
 LONGEST_TITLE = 20
 # How one word names a dessert in tongues that join two: "Eierlikörkuchen", "appeltaart", "morotskaka" (common practice).
-_ENDS_ABROAD = ("kuchen", "torte", "taart", "kaka", "kake", "kage", "plätzchen", "strudel", "auflauf", "cake")
+_ENDS_ABROAD = (
+    "kuchen",
+    "koek",
+    "koeken",
+    "koekjes",
+    "schnitten",
+    "kipferl",
+    "krapfen",
+    "knödel",
+    "bullar",
+    "boller",
+    "tærte",
+    "torte",
+    "taart",
+    "kaka",
+    "kake",
+    "kage",
+    "plätzchen",
+    "strudel",
+    "auflauf",
+    "cake",
+)
 # What is called so by what is done with it, or after what it looks like.
 _BESIDES = frozenset({"bake", "mess", "salami", "bannock", "clafoutis", "posset", "fool", "syllabub", "halva", "halwa"})
 # Pieces that are called by the dessert's own name (common practice).

@@ -27,12 +27,17 @@ def of_a_page(found: Sequence[Statement]) -> dict[int, Role]:
     head = list(itertools.takewhile(lambda s: _OF_A_MAIL.fullmatch(s.line.raw.strip()), found[:MOST_HEAD_LINES]))
     if len(head) > 1:
         return {s.line.number: "junk" for s in head}
-    for n, statement in enumerate(found[:MOST_HEAD_LINES]):
+    for statement in found[:MOST_HEAD_LINES]:
+        if _WROTE.fullmatch(statement.line.raw):
+            return {statement.line.number: "junk"}
         if _TRAIL.fullmatch(statement.line.raw):
             return {s.line.number: "junk" for s in found if s.line.number <= statement.line.number}
-        words = set(re.findall(r"[a-z]+", statement.text.lower()))
-        if len(words & word_list("page_lead")) >= LEAST_LEADS and not re.search(r"\d", statement.text):
-            return {s.line.number: "junk" for s in found[: n + 1]}
+        told = statement.line.raw.lower()
+        words = set(re.findall(r"[a-z]+", told))
+        # "HOME | CAKES | ABOUT ME"
+        least = LEAST_LEADS - 1 if told.count("|") > 1 and "home" in words else LEAST_LEADS
+        if len(words & word_list("page_lead")) >= least and not re.search(r"\d", told):
+            return {s.line.number: "junk" for s in found if s.line.number <= statement.line.number}
     return {}
 
 
@@ -114,6 +119,8 @@ def greetings(found: Sequence[Statement]) -> list[int]:
 
 # "From: gran", "To: me", over a letter
 _OF_A_MAIL = re.compile(r"(?:from|to|cc|sent|date)\s*:\s*[^:]{1,60}", re.I)
+# "On Sunday, Ruth wrote:"
+_WROTE = re.compile(r"[>\s]*(?:on|am|le)\s+[^:]{2,60}\b(?:wrote|said|schrieb|a écrit)\s*:\s*", re.I)
 # "Home › Cakes › Rhubarb"
 _TRAIL = re.compile(r"[^\d›»]{2,60}(?:\s[›»]\s[^\d›»]{2,40}){2,6}")
 # "Name of dish: Prune clafoutis"

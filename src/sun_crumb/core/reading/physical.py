@@ -241,7 +241,7 @@ def bare_line(raw: str) -> str:
         raw = _GLUED.sub(r"\1 ", raw)
     raw = _LABELLED.sub(r"\1: ", _POINTED.sub(" ", raw))
     raw = _LED_FIELD.sub(lambda found: f"{found[1] or found[2]}: ", _COLON_DASH.sub(": ", raw), count=1)
-    raw = _STARRED.sub("", raw)
+    raw = _MINUTES_ABROAD.sub(" min", _STARRED.sub("", raw))
     raw = _MARKED_FIELD.sub(r"\1: ", _FIELD_IN_BRACKETS.sub(r"\1: ", raw, count=1), count=1)
     raw = _OPTIONAL_FIRST.sub(r"\1 (optional)", raw)
     raw = _CIRCLED.sub(lambda found: f"{ord(found[1]) - ord('①') + 1}. ", raw)
@@ -274,6 +274,8 @@ def _heads_a_part(aside: str) -> bool:
 _FRAMED = re.compile(
     r"\s*(?P<sign>[-–—~=*+#·.:_|<>/\\])(?P=sign)*\s*(?P<said>[\w(][^\n]{2,80}?)\s*[-–—~=*+#·.:_|<>/\\]+\s*"
 )
+# "30 mn à 200°"
+_MINUTES_ABROAD = re.compile(r"(?<=\d)\s?mn\b")
 # A star or a flower between what a line tells in turn.
 _DIVIDES = re.compile(
     "(?<=\\S)\\s+[\u2720-\u274b\u2756-\u2767\u2605\u25cf\u25c6\u25c7\u2666]\\s+(?=\\S)|(?<=[a-z.)])\\s+[\u00b0\u00ba]\\s+(?=[\\d\u00bc-\u00be(])"

@@ -21,7 +21,20 @@ MOST_HEAD_PIECES = 4
 
 def with_title(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with their title; where what stands as one names no dessert, and a line by itself does, that line."""
-    return _named_first(_named_apart(_by_its_dessert(_with_title(pieces))))
+    return _apart_from_its_method(_named_first(_named_apart(_by_its_dessert(_with_title(pieces)))))
+
+
+def _apart_from_its_method(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with a title that goes on to what is done taken in two: "= Orange honey cake. Whisk wet, fold in dry"."""
+    for n, piece in enumerate(pieces):
+        told = _NAME_THEN_DONE.match(piece.text) if piece.role == "title" else None
+        if told and first_word(piece.text[told.end() :]) in word_list("verb"):
+            rest = replace(piece, text=piece.text[told.end() :], role="step")
+            return [*pieces[:n], replace(piece, text=told[1]), rest, *pieces[n + 1 :]]
+    return pieces
+
+
+_NAME_THEN_DONE = re.compile(r"\W*([^\W\d_][^\d.:;,!?]{3,50})\.\s+(?=[A-Z][a-z]+\b.*[,.])")
 
 
 def _named_first(pieces: list[Piece]) -> list[Piece]:

@@ -24,6 +24,7 @@ def named_in_talk(pieces: Sequence[Piece]) -> Piece | None:
             or _how_it_is_made(p.text)
             or _OF_A_PAPER.match(p.text)
             or ASKED_ABOUT.search(p.text)
+            or _SHOUTED_AFTER.fullmatch(p.text)
         ]
         if m
     )
@@ -40,7 +41,7 @@ _TELLS_OF = re.compile(
 TOLD_WITHIN = 200
 # "You asked for the apple cake": a letter names what it tells.
 _SPOKEN_OF = re.compile(
-    r"\b(?:[Tt]he|[Mm]y|[Oo]ur|[Tt]hat|[Tt]his)\s+((?:[a-z-]+(?:['’]s)?\s+){1,3}(?:cake|tart|pie|loaf|bread|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=[^.]{0,60}[.!?:])"
+    r"\b(?:[Tt]he|[Mm]y|[Oo]ur|[Tt]hat|[Tt]his|[Hh]er|[Hh]is)\s+((?:[a-z-]+(?:['’]s)?\s+){1,3}(?:cake|tart|pie|loaf|bread|pudding|crumble|cobbler|brownies|biscuits|cookies|muffins|cheesecake|traybake|trifle|mousse|scones|flapjacks?))\b(?=[^.]{0,60}[.!?:])"
 )
 # "For the nougat glacé I whip 4 egg whites"
 _MADE_BY_ME = re.compile(
@@ -55,6 +56,12 @@ _ASKED_FOR = re.compile(
 # "From our allotment newsletter: Beetroot & chocolate cake."
 _OF_A_PAPER = re.compile(
     r"\W*From\s+(?:our|my|the|an?)\s+(?:[^\W\d_]+['’]?s?\s+){0,4}[^\W\d_]+:\s+([A-Z][^.:!?\d]{3,48})\.?\s*$"
+)
+
+
+# "Sure! OATY APRICOT CRUMBLE BARS"
+_SHOUTED_AFTER = re.compile(
+    r"\W*(?i:sure|ok|okay|yes|of course|right|here(?: it is| you go)?|so|hi[^!.,:]{0,20})[!.,:–-]+\s+([A-Z][A-Z &'’-]{6,50})\W*"
 )
 
 
