@@ -298,6 +298,17 @@ half a bottle of red wine|red_wine 374
 3 eggs, whites only|egg_white 99
 Lemons – 3, juice of all, zest of one|lemon_juice 135 lemon_zest 5
 a lemon's worth of juice|lemon_juice 45
+24 halves|pear ?
+4 sticks rhubarb, about 350g|rhubarb 350
+1 ready rolled puff pastry sheet (320g)|puff_pastry 320
+1 x 400g tin apricot halves in juice, drained|tinned_peaches 240
+60 g desiccated coconut + 2 tbsp for the top|coconut_desiccated 70.8
+half a jar (170 g) lemon curd|lemon_curd 170
+1 cup half & half|single_cream 255.7
+2 oeufs entiers + 1 jaune|egg 100 egg_yolk 17
+12 cardamom pods, seeds crushed|cardamom 1.8
+2 flax eggs (2 tbsp ground flax + 6 tbsp water)|flax_egg 104
+400 ml tin full-fat coconut milk, thick part only|coconut_milk_tinned 191
 300 g berries, blueberries|mixed_berries 300
 1 vanilla pod, seeds|vanilla_pod 3
 100 g sugar, brown|light_brown_sugar 100

@@ -25,7 +25,7 @@ GROWN, SORTED = 1.6, 1.3
 # Units of as much as is written on them.
 HOLDERS = frozenset({"can", "packet", "bottle", "dessertglass", "bicchiere", "cube"})
 _BY_THE_PACK = re.compile(
-    r"(?:(?:shop[- ]?)?bought\s|ready[- ]?made\s|(?:\w+\s+)?swiss rolls?|trifle sponges?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b",
+    r"(?:(?:shop[- ]?)?bought\s|ready[- ]?(?:made|rolled)\s|(?:\w+\s+)?swiss rolls?|trifle sponges?|rolls?|sheets?|blocks?|packs?|tubs?|logs?)\b",
     re.I,
 )
 
@@ -67,7 +67,8 @@ def _possible(line: ParsedLine, amount: Amount, ingredient: Ingredient) -> tuple
     """Return between what weights an amount beside a stated weight may lie [g]: pieces as growers know them, with their peel or without."""
     low, high = possible_grams(amount, ingredient, line.form)
     # What is medium to one grower is large to another, of roots most of all; eggs are sorted.
-    is_piece = _is_piece(amount) and not ingredient.has_role("egg")
+    is_grown = _is_piece(amount) or (amount.unit in ("stick", "stalk") and ingredient.has_role("fruit"))
+    is_piece = is_grown and not ingredient.has_role("egg")
     wider = (
         GROWN
         if is_piece and ingredient.has_role("fruit")
