@@ -302,7 +302,6 @@ a lemon's worth of juice|lemon_juice 45
 4 sticks rhubarb, about 350g|rhubarb 350
 1 ready rolled puff pastry sheet (320g)|puff_pastry 320
 1 x 400g tin apricot halves in juice, drained|tinned_peaches 240
-60 g desiccated coconut + 2 tbsp for the top|coconut_desiccated 70.8
 half a jar (170 g) lemon curd|lemon_curd 170
 1 cup half & half|single_cream 255.7
 2 oeufs entiers + 1 jaune|egg 100 egg_yolk 17
