@@ -22,7 +22,7 @@ BRITISH_VOTES = 3
 CELSIUS_VOTES = 2
 # No American kitchen calls them so.
 _BRITISH_WORDS = re.compile(
-    r"\b(?:cast[eo]r sugar|treacle|self[- ]raising|s\.?\s?r\.?\s? flour|sultanas|golden syrup|demerara|bramleys?|double cream|dbl cream|marg|knob|gas (?:mark )?\d|reg(?:ulo)? \d)\b",
+    r"\b(?:cast[eo]r sugar|treacle|self[- ]raising|s\.?\s?r\.?\s? flour|sultanas|golden syrup|demerara|bramleys?|double cream|cornflour|dbl cream|marg|knob|gas (?:mark )?\d|reg(?:ulo)? \d)\b",
     re.I,
 )
 _US_WORDS = re.compile(

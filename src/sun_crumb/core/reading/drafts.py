@@ -151,8 +151,7 @@ def drafts_of(piece: Piece, pantry: Pantry, pot: OwnMeasure | None, foods: Seque
         parsed = _in_a_known_tongue(parsed, index)
         candidates = index.match(parsed.name, parsed.preparation + holder)
         candidates = _told_apart(parsed, candidates, index.doubtful_by_count(parsed.name), pantry)
-        is_bare_tin = is_tinned and parsed.sums[0].unit in ("tin", "can")
-        if is_bare_tin and candidates and pantry[candidates[0].ingredient].measure(parsed.sums[0].unit or "") is None:
+        if is_tinned and candidates and pantry[candidates[0].ingredient].measure("can") is None:
             # "1 tin pears in juice": the tinned food, where the fresh one comes in no tin.
             tinned = index.match(f"tinned {parsed.name}", parsed.preparation)
             candidates = tinned if is_sure(tinned) else candidates

@@ -23,7 +23,7 @@ _BACK = re.compile(
     r"\b(?:remaining|reserved|rest|other|half|more|extra|the|this|that|these|those|your|our|at)\s*$", re.I
 )
 _TIN = re.compile(
-    r"(?:\b(?:greas\w*|oil(?:ed|ing)|butter(?:ed|ing)|line|lining|roll\w*|cut\w*|slic\w*|divid\w*|pip\w*|chop\w*)\b|(?:^|[.;,:]\s*|\band\s+)(?:oil|butter)\b)[^.;,]*$",
+    r"(?:\b(?:greas\w*|oil(?:ed|ing)|butter(?:ed|ing)|line|lining|roll\w*|cut\w*|slic(?:e|es|ing)|divid\w*|pip\w*|chop(?:s|ping)?)\b|(?:^|[.;,:]\s*|\band\s+)(?:oil|butter)\b)[^.;,]*$",
     re.I,
 )
 # "Butter the moulds and put a tablespoon of syrup in each"

@@ -129,7 +129,7 @@ _NEAR = re.compile(
     re.I,
 )
 _NEAR_AT_WORK = re.compile(
-    rf"\b(?:cut|score|mark|stamp|snap)\s+(?:out\s+|in\s+|into\s+|it\s+|about\s+){{0,2}}({_SO_MANY})(?![\w/])|^\W*({_SO_MANY})\s+(?:slices|pieces|squares|bowls|wedges|bars|circles|rounds|portions)\b",
+    rf"\b(?:cut|slice|score|mark|stamp|snap)s?\s+(?:out\s+|in\s+|into\s+|it\s+|about\s+){{0,2}}({_SO_MANY})(?![\w/])|^\W*({_SO_MANY})\s+(?:slices|pieces|squares|bowls|wedges|bars|circles|rounds|portions)\b",
     re.I,
 )
 _ONE_EACH = re.compile(r"\b(?:one|1|a whole)\s+([^\W\d_]{3,})\s+(?:each|apiece|per person|a head)\b", re.I)

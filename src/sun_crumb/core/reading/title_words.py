@@ -126,7 +126,7 @@ _LIST_OF = re.compile(
 FIELD = re.compile(
     r"^title\s+(?=[A-Z])|^(?:(?:to|from|cc|date):\s*\S+\s+)+subject:\s*(?:re:\s*|fwd?:\s*)*|^\[recipe\]:?\s*|^(?:[^\W\d_]{3,12}\s*/\s*(?=recipe\s*:))?(?:\d\s*[.)]\s+)?(?:(?:title|recipe(?: for)?|name|"
     + ASKS_THE_NAME
-    + r"|result|what|to make|making|re|fwd?|subject|ricetta|rezept|recept|przepis|oppskrift|opskrift|receita|recette|receta)\s*:\s*)+(?=\S)|^\(?\d{1,2}\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[\"“]?[A-Z])",
+    + r"|result|what|to make|making|re|fwd?|subj(?:ect)?|ricetta|rezept|recept|przepis|oppskrift|opskrift|receita|recette|receta)\s*:\s*)+(?=\S)|^\(?\d{1,2}\s*[.)]\s+(?=[A-Z])|^(?:№|no\.|nr\.|\#)\s*\d{1,4}\s*[.:)–-]*\s+(?=[\"“]?[A-Z])",
     re.I,
 )
 

@@ -43,7 +43,11 @@ def _named_first(pieces: list[Piece]) -> list[Piece]:
     if at is not None and (holds_a_dessert(pieces[at].text) or not names_a_part(pieces[at].text)):
         return pieces
     for n, piece in enumerate(pieces):
-        named = _NAME_THEN_TALK.match(piece.text) or _NAME_ALONE.match(piece.text) if piece.role in _TALK else None
+        named = (
+            _NAME_THEN_TALK.match(piece.text) or _NAME_ALONE.match(piece.text) or _SHOUTED_NAME.match(piece.text)
+            if piece.role in _TALK
+            else None
+        )
         is_part = named is not None and names_a_part(named[1]) and " " not in named[1].strip()
         if named and not is_part and first_word(named[1]) not in word_list("verb") and ends_with_a_dessert(named[1]):
             rest = replace(piece, text=piece.text[named.end() :])
@@ -59,6 +63,8 @@ def _named_first(pieces: list[Piece]) -> list[Piece]:
 _TALK = frozenset({"step", "time", "chatter", "note", "portions", "junk"})
 # "Eve's pudding for 4 to 6", below "What you get"
 _NAME_ALONE = re.compile(r"([A-Z][^.!?:;,\d]{3,40}?)(?=\s+for\s+\d{1,2}(?:\s*(?:-|–|to)\s*\d{1,2})?\W*$)")
+# "WELSH CAKES – Rub in, add the rest", below the list
+_SHOUTED_NAME = re.compile(r"\W*([A-Z][A-Z &'’-]{4,40}?)\s[–—-]\s+(?=[A-Z][a-z])")
 _NAME_THEN_TALK = re.compile(r"\W*([A-Z][^.!?:;,\d]{3,50})[.!:]\s+(?=\S)")
 
 
@@ -416,7 +422,7 @@ def _with_broken_title(pieces: list[Piece]) -> list[Piece]:
 
 MOST_BROKEN_OFF = 2
 # What a letter is about names its recipe where nothing else does.
-_OF_A_LETTER = re.compile(r"(?:re|fwd?|subject)\s*:", re.I)
+_OF_A_LETTER = re.compile(r"(?:re|fwd?|subj(?:ect)?)\s*:", re.I)
 
 
 MOST_TITLE_WORDS = 9
