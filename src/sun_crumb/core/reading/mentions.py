@@ -23,7 +23,17 @@ _BACK = re.compile(
     r"\b(?:remaining|reserved|rest|other|half|more|extra|the|this|that|these|those|your|our|at)\s*$", re.I
 )
 _TIN = re.compile(
-    r"(?:\b(?:greas\w*|oil(?:ed|ing)|butter(?:ed|ing)|line|lining|roll\w*|cut\w*|slic(?:e|es|ing)|divid\w*|pip\w*|chop(?:s|ping)?)\b|(?:^|[.;,:]\s*|\band\s+)(?:oil|butter)\b)[^.;,]*$",
+    r"(?:\b(?:greas\w*|oil(?:ed|ing)|butter(?:ed|ing)|line|lining|roll\w*|cut\w*|slic(?:e|es|ing)|divid\w*|pip(?:e|es|ed|ing)|chop(?:s|ping)?)\b|(?:^|[.;,:]\s*|\band\s+)(?:oil|butter)\b)[^.;,]*$",
+    re.I,
+)
+# "200 g rolled oats", "6 slices": how a food comes, and nothing that is done
+_HOW_IT_COMES = re.compile(
+    r"(?:\d|[½¼¾])\s*(?:kg|g|ml|l|oz|lbs?|cups?|c|tbsps?|tsps?)?\b\.?\s+(?:[a-z]+\s+){0,2}?(?:rolled|cut|sliced|chopped|buttered|oiled|diced|slices?)\b",
+    re.I,
+)
+# "3 stiffly whipped egg whites"
+_BEATEN = re.compile(
+    r"^\s*(?:(?:well|lightly|stiffly)[- ])?(?:beaten|(?:whipped|whisked|separated|stiff)(?=\s+(?:egg\s+)?(?:whites?|yolks?|eggs?)\b))\s+",
     re.I,
 )
 # "Butter the moulds and put a tablespoon of syrup in each"
@@ -81,12 +91,28 @@ _DEEDS = frozenset({"put", "drop", "form", "shape", "make", "place", "scoop", "t
 _ROLLED_IN = re.compile(r"\broll\w*\s+(?:(?:them|it|the \w+)\s+)?in\b[^.;,]*$", re.I)
 # "Slice 2 bananas on top"
 _CUT_UP = re.compile(r"\b(?:slice|chop|dice|grate|peel|core|halve|mash)\s+(?:up\s+)?$", re.I)
+# "Chop 200 g dates and 50 g nuts"
+_CHOPPED = re.compile(r"\b(?:chop|slice|dice|grate)\s+\d[^.;]*$", re.I)
 # "Divide 400 g yoghurt between four bowls"
 _SHARED = re.compile(r"\b(?:divide|share|split)\w*\s+(?:the\s+)?$", re.I)
 _WEIGHT = re.compile(r"\d[\d.,]*\s*(?:g|kg|ml|l|oz|lbs?)\b", re.I)
 # What is done to a food behind its name is no part of it.
 _DONE_BEHIND = frozenset(
-    {"mixed", "sweetened", "whisked", "combined", "dissolved", "altogether", "all", "well", "first", "w", "one"}
+    {
+        "mixed",
+        "tossed",
+        "soaked",
+        "sweetened",
+        "whisked",
+        "combined",
+        "dissolved",
+        "altogether",
+        "all",
+        "well",
+        "first",
+        "w",
+        "one",
+    }
 )
 # "900g/2lb loaf tin", "160C fan"
 _NO_FOOD = re.compile(
@@ -259,7 +285,7 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         if amount is None or _ENDS_THERE.match(window, max(amount[1] - 1, 0)):
             continue  # "into 8 cups. Chill": another sentence
         at = max(start.start() + amount[1], at)
-        before = step[max(0, start.start() - 60) : start.start()]
+        before = _HOW_IT_COMES.sub(" ", step[max(0, start.start() - 60) : start.start()])
         if _BACK.search(before) or (
             _TIN.search(_ANOTHER_DEED.split(before)[-1])
             and not (
@@ -267,7 +293,7 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
                 and (
                     _ROLLED_IN.search(before)
                     or _CUT_UP.search(before)
-                    or (_SHARED.search(before) and _WEIGHT.match(step, start.start()))
+                    or ((_SHARED.search(before) or _CHOPPED.search(before)) and _WEIGHT.match(step, start.start()))
                 )
             )
         ):
@@ -279,7 +305,7 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
             if weighed := _WEIGHED.match(window, amount[1]):
                 # "a handful (about 50 g) of sultanas"
                 said, amount = weighed[1], (amount[0], weighed.end())
-        rest = re.sub(r"^\s*(?:well[- ])?beaten\s+", " ", window[amount[1] :])
+        rest = _BEATEN.sub(" ", window[amount[1] :])
         is_of = kind == "piece" and re.match(r"\s+of\s", rest) and not re.search(r"\b(?:in|into)\s+$", before)
         if (kind not in kinds and not is_of) or _NO_FOOD.match(rest) or _HEAT.match(window):
             continue

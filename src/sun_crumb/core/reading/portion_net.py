@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterable, Sequence
+from dataclasses import replace
 
 from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reading.beyond_doubt import without_measures
@@ -11,6 +12,7 @@ from sun_crumb.core.reading.counts import NUMBER, Count, read_count, value_of
 from sun_crumb.core.reading.pieces import SENTENCE, Piece
 from sun_crumb.core.reading.portion_cues import Stated
 from sun_crumb.core.reading.records import Role
+from sun_crumb.core.reading.words import word_list
 
 # How far a number is trusted that nothing introduces: it is said to be a guess [0 to 1] (judgement).
 CAUGHT = 0.3
@@ -99,7 +101,22 @@ def _loosely(pieces: Sequence[Piece]) -> Stated | None:
             continue
         for sentence in SENTENCE.split(piece.text):
             found = so_many_near(sentence, is_done=piece.role == "step") or found
-    return found
+    return found or _for_at_last(pieces)
+
+
+def _for_at_last(pieces: Sequence[Piece]) -> Stated | None:
+    """Return for how many the last words of a method say it is: "Freeze in a loaf tin: hazelnut parfait for 8." """
+    last = next((piece.text for piece in reversed(pieces) if piece.role == "step"), "")
+    told = _FOR_LAST.search(last)
+    count = read_count(told[2]) if told and singular(told[1].lower()) not in word_list("verb") else None
+    return (
+        Stated(replace(count, kind="person", noun="serving"), "", CAUGHT, told[0].strip(" ."))
+        if told and count
+        else None
+    )
+
+
+_FOR_LAST = re.compile(r"\b([^\W\d_]{4,})\s+for\s+(\d{1,2}|two|three|four|five|six|eight|ten|twelve)\W*$", re.I)
 
 
 def so_many_near(sentence: str, *, is_done: bool = False) -> Stated | None:

@@ -37,6 +37,8 @@ _TITLED_AND_COUNTED = re.compile(
 def run_on(raw: str) -> list[str]:
     """Return the foods of a line that holds several, each with its amount, or the line as it is."""
     text = _with_its_kind(_MARKED.sub("", raw.strip()))
+    if _tells_as_it_goes(text):
+        return [raw]
     if told := _behind_a_word(text):
         return told
     if foods := divided(text, LEADS_THE_LIST):
@@ -63,6 +65,19 @@ def run_on(raw: str) -> list[str]:
     if not begins_food(text) and (behind := amounts_behind(text) or _behind_then_how(text)):
         return behind  # "Sugar 2 cups, water 1/2 cup, butter 1 T"
     return _split_before_the_method(text)
+
+
+def _tells_as_it_goes(text: str) -> bool:
+    """Return whether a line tells its foods where they go in: "200 g butter, melted. 4 eggs whisked with 250 g sugar. Add 100 g flour, 40 g cocoa"."""
+    _, *later = _SENTENCES.split(text)
+    done = [s for s in later if first_word(s) in word_list("verb") and len(_MEASURED.findall(s)) >= LEAST_AS_IT_GOES]
+    return len(later) > 1 and bool(done)
+
+
+# So many weighed foods in a sentence of what is done are told there [1].
+LEAST_AS_IT_GOES = 2
+_SENTENCES = re.compile(r"(?<=[a-z]{3})\.\s+(?=[A-Z\d])")
+_MEASURED = re.compile(r"(?<![\w.,/])[\d½¼¾][\d.,/½¼¾]*\s?(?:kg|g|ml|dl|l|oz|lbs?|cups?|tbsps?|tsps?)\s+[^\W\d_]{3}")
 
 
 def _behind_a_word(text: str) -> list[str]:

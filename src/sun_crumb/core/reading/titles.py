@@ -9,8 +9,8 @@ from sun_crumb.core.reading.counts import kind_of
 from sun_crumb.core.reading.dessert_words import ends_with_a_dessert, holds_a_dessert
 from sun_crumb.core.reading.food_ends import first_word
 from sun_crumb.core.reading.headings import FOR_THE, heading_kind, names_a_part
-from sun_crumb.core.reading.pieces import Piece, is_followed_by_food
-from sun_crumb.core.reading.portion_asides import of_title
+from sun_crumb.core.reading.pieces import SENTENCE, Piece, is_followed_by_food
+from sun_crumb.core.reading.portion_asides import of_title, said_in
 from sun_crumb.core.reading.title_below import LINKS, named_in_one, title_below
 from sun_crumb.core.reading.title_words import FIELD, title_of
 from sun_crumb.core.reading.told_names import named_in_talk
@@ -21,7 +21,27 @@ MOST_HEAD_PIECES = 4
 
 def with_title(pieces: list[Piece]) -> list[Piece]:
     """Return pieces with their title; where what stands as one names no dessert, and a line by itself does, that line."""
-    return _apart_from_its_method(_named_first(_named_apart(_by_its_dessert(_with_title(pieces)))))
+    return _named_at_last(_apart_from_its_method(_named_first(_named_apart(_by_its_dessert(_with_title(pieces))))))
+
+
+def _named_at_last(pieces: list[Piece]) -> list[Piece]:
+    """Return pieces with the name that prose without a title begins or ends with, beside how many it makes: "Banana muffins (12): mash", "... Arroz con leche, 8 people."."""
+    steps = [piece for piece in pieces if piece.role in ("step", "chatter")]
+    if not steps or any(piece.role == "title" for piece in pieces):
+        return pieces
+    *_, last = SENTENCE.split(steps[-1].text.strip())
+    for told in (_COUNTED_FIRST.match(steps[0].text), _COUNTED_AT_LAST.fullmatch(last.strip())):
+        if told and first_word(told[1]) not in word_list("verb") and said_in(told[2]):
+            return [Piece(told[1][:1].upper() + told[1][1:].strip(), "title", "", steps[0].number), *pieces]
+    return pieces
+
+
+_COUNTED_FIRST = re.compile(
+    r"\W*([A-Z][^.!?:;,\d()]{3,40}?)\s*\(((?:about |makes |serves |for )?\d{1,2}[^()]{0,16})\)\s*[:.–—-]\s"
+)
+_COUNTED_AT_LAST = re.compile(
+    r"(?:[^:]{3,60}:\s+)?([^\W\d_][^.!?:;,\d()]{3,50}?)(?:,\s+|\s+[-–—]\s+|\s+(?=for\s))\(?((?:about |makes |serves |for )?\d{1,2}(?:\s+[^\W\d_]+)?)\)?\W*"
+)
 
 
 def _apart_from_its_method(pieces: list[Piece]) -> list[Piece]:
