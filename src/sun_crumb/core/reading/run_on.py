@@ -37,9 +37,7 @@ _TITLED_AND_COUNTED = re.compile(
 def run_on(raw: str) -> list[str]:
     """Return the foods of a line that holds several, each with its amount, or the line as it is."""
     text = _with_its_kind(_MARKED.sub("", raw.strip()))
-    if _tells_as_it_goes(text):
-        return [raw]
-    if told := _behind_a_word(text):
+    if told := [raw] if _tells_as_it_goes(text) else _behind_a_word(text):
         return told
     if foods := divided(text, LEADS_THE_LIST):
         return [
