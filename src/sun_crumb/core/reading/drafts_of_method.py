@@ -245,7 +245,9 @@ def _is_bought(amount: Amount) -> bool:
 LEAST_WEIGHED = 40
 # What no vessel is told by, but foods are.
 _BOUGHT_BY = frozenset({"g", "kg", "oz", "lb", "ml", "cl", "dl", "l", "pint", "tsp", "tbsp", "cup"})
-_A_VESSEL = re.compile(r"\b(?:tins?|pans?|dish|dishes|moulds?|molds?|bowls?|ramekins?|glass(?:es)?|loaf|water)\b", re.I)
+_A_VESSEL = re.compile(
+    r"\b(?:tins?|pans?|dish|dishes|moulds?|molds?|basins?|bowls?|ramekins?|glass(?:es)?|loaf|water)\b", re.I
+)
 
 
 def _made(step: str) -> list[str]:

@@ -31,6 +31,11 @@ _HOW_IT_COMES = re.compile(
     r"(?:\d|[½¼¾])\s*(?:kg|g|ml|l|oz|lbs?|cups?|c|tbsps?|tsps?)?\b\.?\s+(?:[a-z]+\s+){0,2}?(?:rolled|cut|sliced|chopped|buttered|oiled|diced|slices?)\b",
     re.I,
 )
+# So far before its amount a word says that so much is made [characters].
+NEAR_YIELD = 30
+_YIELDS = re.compile(
+    r"\b(?:makes?|yields?|gives)\s+(?:(?:about|roughly|around|just|over|under|up|to|an?|good|generous)\s+)*$", re.I
+)
 # "3 stiffly whipped egg whites"
 _BEATEN = re.compile(
     r"^\s*(?:(?:well|lightly|stiffly)[- ])?(?:beaten|(?:whipped|whisked|separated|stiff)(?=\s+(?:egg\s+)?(?:whites?|yolks?|eggs?)\b))\s+",
@@ -102,6 +107,8 @@ _DONE_BEHIND = frozenset(
         "mixed",
         "tossed",
         "soaked",
+        "rubbed",
+        "macerated",
         "sweetened",
         "whisked",
         "combined",
@@ -183,7 +190,7 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
         eggs = [(m.start(), m.end(), f"{m['count']} egg {m['part']}") for m in _OF_EGGS.finditer(step)]
         found = [(at, said) for at, said in found if not any(start <= at < end for start, end, _ in eggs)]
         found += [(start, said) for start, _, said in eggs]
-        found += list(_other_parts(step))
+        found += [*_other_parts(step), *_cases_in(step)]
         behind = [(m.start("amount"), f"{m['amount']} {_LEADING.sub('', m['name'])}") for m in _BEHIND.finditer(step)]
         behind += [
             (m.start(), f"a {m['said']}")
@@ -208,15 +215,39 @@ def mentions(step: str, *, is_list: bool = False) -> list[str]:
     return [said for _, said in sorted(found)][:MOST_MENTIONS]
 
 
+def _cases_in(step: str) -> Iterator[tuple[int, str]]:
+    """Yield the case of pastry that a step takes ready made, where none is made there: "a 25 cm pastry case, blind-baked"."""
+    case = _READY_CASE.search(step)
+    if case and not _MAKES_PASTRY.search(step):
+        yield case.start(), "1 shortcrust pastry case"
+
+
+_READY_CASE = re.compile(
+    r"\b(?:an?|one|1|your|the)\s+(?:\d{1,2}\s?-?(?:cm|inch|in|\")\s+)?(?:(?:ready|pre)[- ]?(?:made|baked)\s+|(?:blind-?|un)?baked\s+|sweet\s+|(?:shop-?)?bought\s+)*(?:pastry\s+(?:case|shell)|(?:pie|tart)\s+(?:shell|case|crust))\b",
+    re.I,
+)
+_MAKES_PASTRY = re.compile(
+    r"\b(?:rub(?:bed)?|roll(?:ed)?\s+out|dough|knead|pastry\s*:)\b|\d\s*g\s+(?:[a-z]+\s+){0,2}pastry\b", re.I
+)
+
+
 def _other_parts(step: str) -> Iterator[tuple[int, str]]:
     """Yield the whites, or the yolks, of eggs whose other part is told by their number: "the yolks of 3 eggs", and later "the 3 egg whites"."""
-    for told in _OF_EGGS.finditer(step):
+    counted = _COUNTED_PARTS.finditer(step) if not _WHOLE_EGGS.search(step) else ()
+    for told in (*_OF_EGGS.finditer(step), *counted):
         part, other = ("yolk", "white") if told["part"].lower().startswith("yolk") else ("white", "yolk")
         later = re.compile(rf"\bthe\s+{told['count']}\s+(?:egg\s+)?{other}s\b", re.I).search(step, told.end())
         if later and not re.search(rf"\b{part}s?\s+and\s+{other}s?\b", step, re.I):
             yield later.start(), f"{told['count']} egg {other}s"
 
 
+# "beat in 4 yolks", where no whole eggs are told
+_COUNTED_PARTS = re.compile(
+    r"(?<!the )\b(?P<count>\d{1,2}|two|three|four|five|six)\s+(?:egg\s+)?(?P<part>yolk|white)s\b(?!\s+of\b)", re.I
+)
+_WHOLE_EGGS = re.compile(
+    r"\b(?:\d{1,2}|one|two|three|four|five|six|an)\s+(?:[a-z]+\s+)?eggs?\b(?!\s+(?:whites?|yolks?))", re.I
+)
 _SELF_RAISING = re.compile(r"\bs\.?\s?r\.?\s(?=flour)", re.I)
 # "6oz each butter, sugar & s.r. flour"
 _OF_THREE = re.compile(
@@ -285,6 +316,8 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         if amount is None or _ENDS_THERE.match(window, max(amount[1] - 1, 0)):
             continue  # "into 8 cups. Chill": another sentence
         at = max(start.start() + amount[1], at)
+        if _YIELDS.search(step[max(0, start.start() - NEAR_YIELD) : start.start()]):
+            continue  # "Makes a good litre of ice cream"
         before = _HOW_IT_COMES.sub(" ", step[max(0, start.start() - 60) : start.start()])
         if _BACK.search(before) or (
             _TIN.search(_ANOTHER_DEED.split(before)[-1])

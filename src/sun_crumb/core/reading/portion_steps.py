@@ -258,7 +258,7 @@ def of_step(sentence: str, *, is_late: bool) -> Stated | None:
         if (
             _THEY_MAKE.search(sentence)
             or re.match(
-                r"(?:for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|pour\b|für\b|per\b|para\b|serv|dos[ei]|salen|genug|good for|amount|cut\s+(?:it|them|in|into)\s+\d+\s*(?:x|×|by)|feed|fed\b|enough|makes|cuts\b|yield|ergibt|ergeben|rinde|rende|sufficient|gives|does|will do|portion|\w+ of us|\w+ (?:(?:greedy|hungry|polite) )?people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
+                r"(?:for\s+an?\s+(?:crowd|party|group|table|buffet)\s+of\b|for\s+[\w–-]+(?:\s+(?:to|or)\s+\w+)?\s+(?:people|persons|guests)|pour\b|für\b|per\b|para\b|serv|dos[ei]|salen|genug|good for|amount|cut\s+(?:it|them|in|into)\s+\d+\s*(?:x|×|by)|feed|fed\b|enough|makes|cuts\b|yield|ergibt|ergeben|rinde|rende|sufficient|gives|does|will do|portion|\w+ of us|\w+ (?:(?:greedy|hungry|polite) )?people\b|(?:i|we|you)\b|[^\W\d_]+\s*[:=]|\d[\d\s–-]*(?:(?:to|or)\s+\d+\s+)?(?:\w+ )?(?:serving|portion|helping))",
                 cue,
             )
         ) and (stated.count and stated.count.kind != "whole"):
