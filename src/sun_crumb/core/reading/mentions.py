@@ -31,8 +31,7 @@ _HOW_IT_COMES = re.compile(
     r"(?:\d|[½¼¾])\s*(?:kg|g|ml|l|oz|lbs?|cups?|c|tbsps?|tsps?)?\b\.?\s+(?:[a-z]+\s+){0,2}?(?:rolled|cut|sliced|chopped|buttered|oiled|diced|slices?)\b",
     re.I,
 )
-# So far before its amount a word says that so much is made [characters].
-NEAR_YIELD = 30
+# "Makes a good litre of ice cream"
 _YIELDS = re.compile(
     r"\b(?:makes?|yields?|gives)\s+(?:(?:about|roughly|around|just|over|under|up|to|an?|good|generous)\s+)*$", re.I
 )
@@ -150,6 +149,8 @@ MOST_TRIED = 60
 LONGEST = 90
 # What belongs to a pinch stands so near before it [characters] (judgement).
 NEAR = 20
+# What stands before an amount is looked through so far [characters].
+BEFORE = 60
 
 
 def mentions(step: str, *, is_list: bool = False) -> list[str]:
@@ -316,20 +317,8 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
         if amount is None or _ENDS_THERE.match(window, max(amount[1] - 1, 0)):
             continue  # "into 8 cups. Chill": another sentence
         at = max(start.start() + amount[1], at)
-        if _YIELDS.search(step[max(0, start.start() - NEAR_YIELD) : start.start()]):
-            continue  # "Makes a good litre of ice cream"
-        before = _HOW_IT_COMES.sub(" ", step[max(0, start.start() - 60) : start.start()])
-        if _BACK.search(before) or (
-            _TIN.search(_ANOTHER_DEED.split(before)[-1])
-            and not (
-                is_list
-                and (
-                    _ROLLED_IN.search(before)
-                    or _CUT_UP.search(before)
-                    or ((_SHARED.search(before) or _CHOPPED.search(before)) and _WEIGHT.match(step, start.start()))
-                )
-            )
-        ):
+        before = _HOW_IT_COMES.sub(" ", step[max(0, start.start() - BEFORE) : start.start()])
+        if _is_no_food_behind(before, step[start.start() :], is_list=is_list):
             continue
         said = amount[0].text
         kind = units()[amount[0].unit].kind if amount[0].unit else "count"
@@ -352,6 +341,19 @@ def _amounts_first(step: str, *, is_list: bool) -> Iterator[tuple[int, str]]:
             continue
         many += 1
         yield start.start(), f"{said} {' '.join(words)}"
+
+
+def _is_no_food_behind(before: str, amount: str, *, is_list: bool) -> bool:
+    """Return whether what stands *before* an amount says that it is no more food: "the remaining 50 g", "cut into 12 pieces", "makes a good litre".
+
+    *is_list* where sentences are all that tells the foods: what is rolled in, cut up or shared out by weight is one there.
+    """
+    if _BACK.search(before) or _YIELDS.search(before):
+        return True
+    if not _TIN.search(_ANOTHER_DEED.split(before)[-1]):
+        return False
+    is_shared = (_SHARED.search(before) or _CHOPPED.search(before)) and _WEIGHT.match(amount)
+    return not (is_list and (_ROLLED_IN.search(before) or _CUT_UP.search(before) or is_shared))
 
 
 def _named_behind(rest: str, before: str) -> list[str]:
