@@ -132,7 +132,7 @@ LINES: tuple[tuple[str, str, float, float], ...] = (
     ("250g tub mascarpone", "mascarpone", 250, 250),
     ("2 tbsp golden syrup", "golden_syrup", 38, 46),
     ("80g mixed dried fruit", "mixed_dried_fruit", 80, 80),
-    ("400g tin of pears, drained", "pear", 230, 400),
+    ("400g tin of pears, drained", "tinned_peaches", 230, 400),
     ("100 g / 3.5 oz walnuts, roughly chopped", "walnuts", 99, 101),
     ("125g (½ cup) butter", "butter", 125, 125),
     ("200g digestive biscuits, crushed", "digestive_biscuit", 200, 200),

@@ -26,6 +26,15 @@ _COUNTED = re.compile(
 )
 
 
+# "1 yaourt nature (le pot sert de mesure)", over "2 pots de sucre"
+_OF_NO_SIZE = re.compile(
+    r"^\W*(?:1|un|ein|uno?)\s+(?:pot\s+(?:de\s+|of\s+)?|becher\s+|vasetto\s+di\s+)?(?P<food>(?:plain\s+|natural\s+)?(?:yaourt|yogurt|yogur|joghurt|yoghurt)\b[^.\d]*)$",
+    re.I,
+)
+# What a pot of yoghurt holds [ml] (common practice), and how many foods it must measure where no pot is told [1].
+POT_ML, LEAST_COUNTED = 125.0, 2
+
+
 @dataclass(frozen=True, slots=True)
 class OwnMeasure:
     """The pot that a recipe measures by: its word, empty for any, and what it holds [ml]."""
@@ -41,6 +50,8 @@ class OwnMeasure:
         >>> OwnMeasure("pot", 125).in_ml("2 pots sugar")
         '250 ml sugar'
         """
+        if unsaid := _OF_NO_SIZE.match(statement):
+            return f"{self.ml:g} ml {unsaid['food']}"  # "1 yaourt nature": its pot is the measure
         found = _COUNTED.match(statement)
         if not found or (self.holder and _one(found["holder"]) != self.holder):
             return statement
@@ -50,12 +61,15 @@ class OwnMeasure:
 
 def own_measure(texts: Iterable[str]) -> OwnMeasure | None:
     """Return the pot that a recipe measures by, by the line that fills it with something wet; None where it has none."""
+    texts = list(texts)
     for text in texts:
         if found := _FILLED.match(text):
             holder = found["holder"] or found["holder2"] or found["holder3"] or ""
             held = next(found[one] for one in "abcde" if found[one])
             return OwnMeasure(_one(holder), float(held))
-    return None
+    counted = sum(_COUNTED.match(text) is not None for text in texts)
+    is_unsaid = counted >= LEAST_COUNTED and any(map(_OF_NO_SIZE.match, texts))
+    return OwnMeasure("", POT_ML) if is_unsaid else None
 
 
 def _one(holder: str) -> str:

@@ -113,7 +113,7 @@ _HERE_IT_IS = re.compile(
 )
 # "..., written down at last", "..., as promised"
 _TALK_BEHIND = re.compile(
-    r"\s+as (?:promised|requested|asked)\W*$|,\s+(?:written|typed|copied|finally|at last|as (?:promised|requested|asked)|from memory)\b[^,]*$|\s+(?:everybody|everyone|you all|they all|people)\s+(?:asked|asks|keeps?|wanted|loves?)\b.*$",
+    r"\s+as (?:promised|requested|asked)\W*$|,\s+(?:written|typed|copied|finally|at last|as (?:promised|requested|asked)|from memory)\b[^,]*$|,\s+as (?:I|we|you|she|he|they)\b[^,]*$|\s+(?:everybody|everyone|you all|they all|people)\s+(?:asked|asks|keeps?|wanted|loves?)\b.*$",
     re.I,
 )
 _OF_MY_ONE = re.compile(r"(?:My|Our) ([a-z])(?=[a-z]+['’]s )")
