@@ -44,6 +44,9 @@ class PortionNet(unittest.TestCase):
             "3 pies, 4 people each",
             "12 slices if you're good, 8 if you're me",
             "Makes 16, 3 layers",
+            "Makes 1 loaf or 12 muffins",
+            "Makes 1 large or 2 small",
+            "12 large or 18 medium muffins",
             "Serves 8 (doubled at Christmas)",
         ):
             with self.subTest(told):

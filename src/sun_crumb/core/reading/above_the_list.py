@@ -42,6 +42,9 @@ def above_the_list(found: Sequence[Statement], told: Mapping[str, Known]) -> dic
             ):
                 several.setdefault(statement.line.number, []).append(statement)
             continue
+        if _BARE.fullmatch(said):
+            lines[statement.line.number] = "portions"  # "24", alone
+            continue
         is_short = len(said.split()) <= MOST_WORDS
         is_several = any(value_of(number)[1] > 1 for number in NUMBER.finditer(said))
         if not is_short or not is_several or _DONE.search(said):
@@ -92,5 +95,6 @@ def _speaks(said: str) -> bool:
 
 # So many words at most have lines of this kind (judgement).
 MOST_WORDS = 8
+_BARE = re.compile(r"\W*(?:[4-9]|[1-6]\d)\W*")
 _BRACKETS = re.compile(r"\([^()]*\)")
 _DONE = re.compile(r"[.;]\s+\S|\b(?:oven|bake|preheat|heat|gas|°)|\d\s*°|\d{3}\s?[CF]\b", re.I)

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Iterator
 
-from sun_crumb.core.reading.counts import DOZENS_AND_A_HALF, MEASURE_AFTER, NUMBER, Count, value_of
+from sun_crumb.core.reading.counts import DOZENS_AND_A_HALF, MEASURE_AFTER, NUMBER, NUMBER_PLAIN, Count, value_of
 from sun_crumb.core.reading.plainly import counts_plainly
 
 
@@ -20,6 +20,8 @@ def is_beyond_doubt(within: str, count: Count, whole: str) -> bool:
     >>> is_beyond_doubt("Makes 8 slices & 4 ends", eight, "")
     False
     """
+    if any(not _is_one_of(either[1], count) for either in _EITHER.finditer(within)):
+        return False  # "12 large or 18 medium", "1 loaf or 12 muffins"
     text = without_measures(within)
     if _ANOTHERS.search(text):
         return False
@@ -30,6 +32,11 @@ def is_beyond_doubt(within: str, count: Count, whole: str) -> bool:
     if wholes > 1 and _OF_EACH.search(text) and not (of_each & numbers):
         return False  # "3 pies, 4 people each" are no four
     return all(number in told | of_each or number >= LEAST_HEAT for number in numbers)
+
+
+def _is_one_of(told: str, count: Count) -> bool:
+    number = NUMBER.match(told)
+    return number is not None and {*value_of(number)} <= {count.low, count.high} and count.high > count.low
 
 
 def without_measures(text: str) -> str:
@@ -65,6 +72,7 @@ _EXPLAINED = re.compile(
     r"|\b(?:kcal|calories|nutrition|macros?)?\s*per\s+(?:serving|portion|slice|piece|recipe)\b|\b(?:dos[ei]|ingredienti|ricetta)?\W*(?<!kcal )per\s+(?=[\d–-]+\s+(?:person|porzion|biscott|pezz|fett|bicchier|copp)|\d+\s*$|una\b)",
     re.I,
 )
+_EITHER = re.compile(rf"\bor\s+(?:(?:about|around|just|only|even)\s+)*({NUMBER_PLAIN})(?!\s*-?{_UNIT})", re.I)
 # Words that make a number that of another batch, of what is over, of each, or no number at all.
 _ANOTHERS = re.compile(
     r"\b(?:more|another|extra|others?|instead|doubl\w*|tripl\w*|twice|halv\w*|original\w*|used to|(?<!at )once|last|per|every|if|unless|not|\w+n['’]t|left|leftovers?|plus|except|would|could|scal\w*|at a time|per batch|than|of which|spare|besides|only some)\b|\bhalf\b(?!\s+(?:a\s+)?do?z)|[&+]\s*\d",

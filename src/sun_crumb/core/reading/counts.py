@@ -24,6 +24,8 @@ NUMBER = re.compile(
     rf"|(?P<lone>\b(?:half\s+a|a\s+half|a)?\s*(?:dozen|doz)\b\.?(?:\s+of)?)",
     re.I,
 )
+# A number of portions, with no group of its own.
+NUMBER_PLAIN = re.sub(r"\?P<\w+>", "?:", NUMBER.pattern)
 MEASURE_AFTER = re.compile(
     r"^\s*[-–]?\s*(?:(?:x|×|by)\s*\d+(?:\s*(?:cm|inch(?:es)?|in\b|\"))?|°|º|%|(?:g|gr|gms?|grams?|kg|kilos?|mg|lbs?|pounds?|oz|ounces?|ml|cl|dl|l|litres?|liters?|pints?|quarts?|"
     r"cups?|tbsps?|tsps?|tablespoons?|teaspoons?|cm|mm|inch(?:es)?|in\b(?!\s+(?:small |little |large |tall |pretty )?(?:glasses|bowls|pots|ramekins|cups|dishes|all|total)\b)|\"|″|”|min(?:ute)?s?|hours?|hrs?|h|secs?|seconds?|days?|weeks?|months?|years?|"

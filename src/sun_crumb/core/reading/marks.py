@@ -109,7 +109,11 @@ def _is_of_portions(text: str) -> bool:
         return True
     if re.fullmatch(r"(?:makes|serves|yields?|feeds|servings?|portions?|how many)\W*0+(?:\s+[^\W\d_]+)?", text, re.I):
         return True  # it makes none: no number of portions, and no food
-    if re.fullmatch(r"\W*(?:about|approx\.?|around|roughly|ca\.?|circa)\s+(?:[4-9]|[1-9]\d)\W*", text, re.I):
+    if re.fullmatch(
+        r"\W*(?:about|approx\.?|around|roughly|ca\.?|circa)\s+(?:[4-9]|[1-9]\d|six|eight|ten|twelve|twenty|thirty)\W*",
+        text,
+        re.I,
+    ):
         return True  # "about 24", below the name
     if (tagged := _TAGGED.fullmatch(text)) and statements(tagged[1]):
         return True

@@ -8,7 +8,7 @@ from dataclasses import replace
 
 from sun_crumb.core.quantities.nouns import singular
 from sun_crumb.core.reading.beyond_doubt import without_measures
-from sun_crumb.core.reading.counts import NUMBER, Count, read_count, value_of
+from sun_crumb.core.reading.counts import NUMBER, NUMBER_PLAIN, Count, read_count, value_of
 from sun_crumb.core.reading.pieces import SENTENCE, Piece
 from sun_crumb.core.reading.portion_cues import Stated
 from sun_crumb.core.reading.records import Role
@@ -138,15 +138,15 @@ _NEXT_FIELD = re.compile(r"\b(?:times?|cups?|days?)\s*:.*$", re.I)
 _NO_EATERS = frozenset({"whole", "thing", "measure"})
 # More than so many are told in plainer words, or are none [1] (judgement).
 MOST_LOOSELY = 72
-_SO_MANY = NUMBER.pattern.replace("?P<low>", "?:").replace("?P<high>", "?:").replace("?P<half>", "?:")
-_SO_MANY = _SO_MANY.replace("?P<dozen>", "?:").replace("?P<lone>", "?:")
 _SPEAKS = r"serv\w+|portions?|helpings?|slices?|pieces?|squares?|people|persons?|guests|makes?|yields?|gives|feeds|fills|number|quantity|needs|eaters|of (?:us|you)|pers\b|parts|small|large|little|big|greedy|hungry|polite|filled"
 _NEAR = re.compile(
-    rf"\b(?:{_SPEAKS})\b(?:\W+[^\W\d_]+){{0,2}}?\W+({_SO_MANY})(?![\w/])|({_SO_MANY})(?:\W+[^\W\d_]+){{0,1}}?\W+(?:{_SPEAKS})\b",
+    rf"\b(?:{_SPEAKS})\b(?:\W+[^\W\d_]+){{0,2}}?\W+({NUMBER_PLAIN})(?![\w/])|({NUMBER_PLAIN})(?:\W+[^\W\d_]+){{0,1}}?\W+(?:{_SPEAKS})\b"
+    # "Cake for twelve"
+    rf"|^\W*(?:[^\W\d_]+\s+){{0,3}}for\s+({NUMBER_PLAIN})\W*$",
     re.I,
 )
 _NEAR_AT_WORK = re.compile(
-    rf"\b(?:cut|slice|score|mark|stamp|snap)s?\s+(?:out\s+|in\s+|into\s+|it\s+|about\s+){{0,2}}({_SO_MANY})(?![\w/])|^\W*({_SO_MANY})\s+(?:slices|pieces|squares|bowls|wedges|bars|circles|rounds|portions)\b",
+    rf"\b(?:cut|slice|score|mark|stamp|snap)s?\s+(?:out\s+|in\s+|into\s+|it\s+|about\s+){{0,2}}({NUMBER_PLAIN})(?![\w/])|^\W*({NUMBER_PLAIN})\s+(?:slices|pieces|squares|bowls|wedges|bars|circles|rounds|portions)\b",
     re.I,
 )
 _ONE_EACH = re.compile(r"\b(?:one|1|a whole)\s+([^\W\d_]{3,})\s+(?:each|apiece|per person|a head)\b", re.I)

@@ -66,9 +66,13 @@ def told_of(text: str) -> list[Stated]:
         bare = [Stated(Count(int(counted[1]), int(counted[1]), "piece", "piece", 0), "", 0.9, text)]
     if not bare and re.match(r"for\b", text, re.I) and (said := said_in(text) or said_in(parts[0].strip())):
         bare = [said]
+    if not bare and re.fullmatch(r"\W*\d{1,2}\W*", text) and (alone := said_in(text)):
+        bare = [replace(alone, trust=ALONE)]  # "24", below the name
     return [*statements(text), *bare]
 
 
+# How far a number is trusted that stands alone, and nothing says what it counts (judgement).
+ALONE = 0.5
 # "2 rolls, about 12 slices each. 180 °C": what each is cut into belongs to their number.
 _DIVIDED = re.compile(
     r"[,;|•·]\s+(?!(?:about\s+|ca\.?\s+)?\d{1,2}\s+[^\W\d_]+\s+each\b)|\s[–—/-]{1,2}\s|(?<=\beach)\.\s+"
