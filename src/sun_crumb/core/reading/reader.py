@@ -160,10 +160,15 @@ def _believed(told: Portions | None, lines: Sequence[ReadLine]) -> Portions | No
     if told is None or told.count is None:
         return told
     grams = sum(line.grams or 0.0 for line in lines) / told.count
-    most = HEAVIEST_SERVING_G if told.unit == "serving" else HEAVIEST_PIECE_G
+    is_serving = told.unit == "serving" and _MADE.match(told.text) is None
+    most = HEAVIEST_SERVING_G if is_serving else HEAVIEST_PIECE_G
     return told if LIGHTEST_G < grams < most or not grams else replace(told, is_assumed=True)
 
 
+# "Cut each loaf in 10; makes 2": so many of what is made, and nobody is said to eat them.
+_MADE = re.compile(
+    r"\W*(?:makes?|yields?|gives?|fills?|quantity|batch)\b(?!.*\b(?:serv|portion|people|person|helping))", re.I
+)
 # What is eaten as one weighs between these [g] (judgement).
 LIGHTEST_G, HEAVIEST_PIECE_G, HEAVIEST_SERVING_G = 4.0, 400.0, 900.0
 # "Makes: 30 / Oven: 170 °C, then 150 °C": a field of its own
