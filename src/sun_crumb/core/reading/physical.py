@@ -239,6 +239,7 @@ def bare_line(raw: str) -> str:
     """Return a line without emoji and marks of emphasis."""
     if len(raw) <= LONGEST_GLUED and len(_GLUED.findall(raw)) >= LEAST_GLUED and not _OF_THE_WEB.search(raw):
         raw = _GLUED.sub(r"\1 ", raw)
+    raw = _LETTERS_APART.sub(lambda found: found[0].replace(" ", ""), raw)
     raw = _LABELLED.sub(r"\1: ", _POINTED.sub(" ", raw))
     raw = _LED_FIELD.sub(lambda found: f"{found[1] or found[2]}: ", _COLON_DASH.sub(": ", raw), count=1)
     raw = _MINUTES_ABROAD.sub(" min", _STARRED.sub("", raw))
@@ -274,6 +275,8 @@ def _heads_a_part(aside: str) -> bool:
 _FRAMED = re.compile(
     r"\s*(?P<sign>[-–—~=*+#·.:_|<>/\\])(?P=sign)*\s*(?P<said>[\w(][^\n]{2,80}?)\s*[-–—~=*+#·.:_|<>/\\]+\s*"
 )
+# "S P I C E   C A K E"
+_LETTERS_APART = re.compile(r"\b(?:[A-Z] ){3,}[A-Z]\b")
 # "30 mn à 200°"
 _MINUTES_ABROAD = re.compile(r"(?<=\d)\s?mn\b")
 # A star or a flower between what a line tells in turn.
