@@ -4,6 +4,7 @@ from __future__ import annotations
 
 # What stands under the title, and the number of portions (None: none is told).
 UNDER_THE_TITLE: tuple[tuple[str, int | None], ...] = (
+    ("12 large or 18 small", 12),
     ("Bars: 16 | Pan: 8x8", 16),
     ("Number of servings: 9", 9),
     ("Servings 8", 8),
