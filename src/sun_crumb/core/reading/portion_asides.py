@@ -155,6 +155,8 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     >>> name, said.count.low, said.whole
     ('Fig loaf', 10, '1 loaf')
     """
+    if len(title) > LONGEST_TITLE:
+        return title, None
     # "Hazelnut cookies —> 20"
     title = re.sub(r"\s*[-–—=]+>\s*(?=\d)", " – ", title.replace("{", "(").replace("}", ")"))
     if behind := _behind_the_name(title):
@@ -185,6 +187,10 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     if found := found or _FOR_WITHIN.search(title):
         return title, Stated(read_count(found[1]), "", 0.9, found[0].strip())
     return title, None
+
+
+# No name is longer than this [characters] (judgement).
+LONGEST_TITLE = 400
 
 
 def _counted_last(title: str) -> tuple[str, Stated] | None:

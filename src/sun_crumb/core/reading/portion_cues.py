@@ -164,11 +164,15 @@ def _closed(text: str) -> str:
     return f"{text})" if text.count("(") > text.count(")") else text
 
 
+# A number in front of its noun begins so near to it [characters].
+NEAR = 60
+
+
 def _count_before(text: str, start: int, cue: str) -> tuple[Count, int] | None:
     """Return the number in front of a noun that is a cue itself, and where it stands: "12 servings"."""
     if not re.match(r"(?:serves|servings?|portions?|helpings?)$", cue, re.I):
         return None
-    numbers = list(NUMBER.finditer(text, 0, start))
+    numbers = list(NUMBER.finditer(text, max(0, start - NEAR), start))
     if not numbers or text[numbers[-1].end() : start].strip(" -").lower() not in {"", *counting_words("small")}:
         return None
     low, high = value_of(numbers[-1])

@@ -56,6 +56,8 @@ _GOES_ON = re.compile(
     re.I,
 )
 _WORD = re.compile(r"[^\W\d_]+")
+# What stands before a number is looked through so far [characters].
+BEFORE = 80
 
 
 def caught(pieces: Sequence[Piece], title: str) -> Stated | None:
@@ -167,7 +169,7 @@ def _counted(sentence: str, named: set[str]) -> Iterable[Stated]:
         yield Stated(Count(many, many, "piece", "piece", so_many.end()), "", CAUGHT, so_many[0].strip(" .;,!"))
     for number in NUMBER.finditer(sentence):
         count = read_count(sentence, number.start())
-        before = sentence[: number.start()]
+        before = sentence[max(0, number.start() - BEFORE) : number.start()]
         if count is None or _OF_ELSE.search(before) or _CUT_UP.search(before) or _GOES_ON.match(sentence, count.end):
             continue
         is_named = count.noun in named and count.kind in ("piece", "other")
