@@ -21,6 +21,8 @@ HOSTILE = {
     "one word": "a" * 1000, "dashes": "- " * 500, "units": "cup tsp tbsp g " * 66, "commas": ",;," * 330, "slips": "suggar flouer bananna " * 45,
     "fractions": "½" * 1000, "lines": "1 egg\n" * 166,
     "method": "Cake\nMethod\n" + "2 tbsp a cup 1 " * 66, "long heading": "Frosting (for " + " -" * 490 + "8)",
+    # Eight kilobytes each: what grows faster than its text shows there.
+    "serves": "serves " * 1140, "cuts": "cut 12 " * 1140 + "\n\n200 g flour\n2 eggs", "numbers": "Mix. " + "12 or " * 1330, "all open": "(" * 8000,
 }  # fmt: skip
 
 

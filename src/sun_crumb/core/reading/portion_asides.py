@@ -155,8 +155,10 @@ def of_title(title: str) -> tuple[str, Stated | None]:
     >>> name, said.count.low, said.whole
     ('Fig loaf', 10, '1 loaf')
     """
-    if len(title) > LONGEST_TITLE:
-        return title, None
+    return (title, None) if len(title) > LONGEST_TITLE else _of_a_name(title)
+
+
+def _of_a_name(title: str) -> tuple[str, Stated | None]:
     # "Hazelnut cookies —> 20"
     title = re.sub(r"\s*[-–—=]+>\s*(?=\d)", " – ", title.replace("{", "(").replace("}", ")"))
     if behind := _behind_the_name(title):

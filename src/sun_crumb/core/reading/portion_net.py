@@ -169,12 +169,14 @@ def _counted(sentence: str, named: set[str]) -> Iterable[Stated]:
         yield Stated(Count(many, many, "piece", "piece", so_many.end()), "", CAUGHT, so_many[0].strip(" .;,!"))
     for number in NUMBER.finditer(sentence):
         count = read_count(sentence, number.start())
-        before = sentence[max(0, number.start() - BEFORE) : number.start()]
-        if count is None or _OF_ELSE.search(before) or _CUT_UP.search(before) or _GOES_ON.match(sentence, count.end):
+        is_named = count is not None and count.noun in named and count.kind in ("piece", "other")
+        if count is None or not (count.kind in ("piece", "person") or is_named):
             continue
-        is_named = count.noun in named and count.kind in ("piece", "other")
+        before = sentence[max(0, number.start() - BEFORE) : number.start()]
+        if _OF_ELSE.search(before) or _CUT_UP.search(before) or _GOES_ON.match(sentence, count.end):
+            continue
         is_shape = count.noun in _SHAPES and not is_named
         least = LEAST_EATERS if count.kind == "person" else LEAST_SHAPES if is_shape else LEAST_PIECES
-        if (count.kind in ("piece", "person") or is_named) and count.low >= least:
+        if count.low >= least:
             kept = count if count.kind != "other" else Count(count.low, count.high, count.noun, "piece", count.end)
             yield Stated(kept, "", CAUGHT, sentence[number.start() : count.end].strip())
