@@ -35,6 +35,7 @@ def is_beyond_doubt(within: str, count: Count, whole: str) -> bool:
 
 
 def _is_one_of(told: str, count: Count) -> bool:
+    """Return whether a number behind "or" is one end of the span that was counted: "8 or 10"."""
     number = NUMBER.match(told)
     return number is not None and {*value_of(number)} <= {count.low, count.high} and count.high > count.low
 
