@@ -394,6 +394,8 @@ def _of_cells(cells: list[str]) -> list[str]:
     """Return the statements in the cells of one row: foods side by side, or one food over several cells."""
     if len(cells) == NAME_AND_SITE and (told := _of_two_cells(*cells)):
         return told
+    if len(cells) == NAME_AND_SITE and statements(beside := " ".join(cells)):
+        return [beside]  # "CUTS   24"
     texts = [clean(c) for c in cells]
     counted = [t for t in texts if (said := bare_count(t)) and said.count and said.count.low >= LEAST_PIECES]
     told = [t for t in texts if _TIN_OR_HEAT.search(t)]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 import re
 from collections.abc import Iterable, Sequence
 from dataclasses import replace
@@ -162,12 +163,16 @@ def _sentences(pieces: Iterable[Piece]) -> Iterable[tuple[Role, str]]:
 _OF_THEM = re.compile(r"(?:^|[.;,!]\s*)(?:about\s+|makes\s+)?([4-9]|[1-9]\d)\s+of\s+(?:them|these)\b", re.I)
 
 
+# A sentence that tells something holds no more numbers than this [1] (judgement).
+MOST_NUMBERS = 60
+
+
 def _counted(sentence: str, named: set[str]) -> Iterable[Stated]:
     """Yield what the numbers of a sentence count, where that is eaten as one or is what the title names."""
     if so_many := _OF_THEM.search(sentence):
         many = int(so_many[1])
         yield Stated(Count(many, many, "piece", "piece", so_many.end()), "", CAUGHT, so_many[0].strip(" .;,!"))
-    for number in NUMBER.finditer(sentence):
+    for number in itertools.islice(NUMBER.finditer(sentence), MOST_NUMBERS):
         count = read_count(sentence, number.start())
         is_named = count is not None and count.noun in named and count.kind in ("piece", "other")
         if count is None or not (count.kind in ("piece", "person") or is_named):
