@@ -380,6 +380,8 @@ def _columns(raw: str) -> list[str]:
 
 def _of_two_cells(name: str, told: str) -> list[str]:
     """Return the statements of a row of two cells that say more than a food and its amount: a part and its foods, or the amount again; else none."""
+    if statements(beside := f"{name} {told}"):
+        return [beside]  # "CUTS   24"
     name, told = name.strip(), told.strip()
     if (twice := _NAME_AND_AMOUNT.fullmatch(name)) and _is_amount(clean(told)):
         return [f"{told} / {twice['amount']} {twice['name']}"]  # "Caster sugar 4 oz    110 g"
@@ -394,8 +396,6 @@ def _of_cells(cells: list[str]) -> list[str]:
     """Return the statements in the cells of one row: foods side by side, or one food over several cells."""
     if len(cells) == NAME_AND_SITE and (told := _of_two_cells(*cells)):
         return told
-    if len(cells) == NAME_AND_SITE and statements(beside := " ".join(cells)):
-        return [beside]  # "CUTS   24"
     texts = [clean(c) for c in cells]
     counted = [t for t in texts if (said := bare_count(t)) and said.count and said.count.low >= LEAST_PIECES]
     told = [t for t in texts if _TIN_OR_HEAT.search(t)]
