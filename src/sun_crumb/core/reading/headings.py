@@ -139,7 +139,7 @@ _SO_MANY_INGREDIENTS = re.compile(
 )
 # Where the foods below it go: "on top"
 PLACE = re.compile(
-    r"(?:the )?(?!dry|wet|first|second|last|next|main|other|little)[a-z]{4,14} (?:part|bit)|(?:(?:to go |for )?on (?:the )?top|underneath|(?:the )?(?:bottom|middle|top)(?: bit| part| layer)?|in between)",
+    r"(?:the )?(?!dry|wet|first|second|last|next|main|other|little)[a-z]{4,14} (?:part|bit)|(?:(?:to go |for )?on (?:the )?top|underneath|(?:what )?goes (?:on|in|at) the (?:bottom|top|middle|inside|outside)|(?:the )?(?:bottom|middle|top)(?: bit| part| layer)?|in between)",
     re.I,
 )
 # "Dry team", "The wet bits"

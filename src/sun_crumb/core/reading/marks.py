@@ -79,6 +79,8 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
         return frozenset({for_tin})
     if _is_of_portions(text):
         return frozenset({"portions", "short"})
+    if not known.has_food and _is_deeds_in_turn(text):
+        return frozenset({"imperative", "short" if len(words) <= 4 else "any"})
     method = marks_of_deeds(raw, text, words, known)
     found = (
         marks_of_headings(raw, text, words, known)
@@ -97,6 +99,17 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
         found.add("asks")
     found.add("long" if len(words) >= 15 else "short" if len(words) <= 4 else "plain")
     return frozenset(found - {"plain"})
+
+
+def _is_deeds_in_turn(text: str) -> bool:
+    """Return whether a line tells one deed after the other: "Crush & melt; whip; layer in 6 glasses"."""
+    told = [part for part in re.split(r"\s*(?:[;,&]|\band\b)\s*", text) if part.strip(" .")]
+    done = sum(fold(part.split()[0].strip(".:")) in word_list("verb") | word_list("deed_noun") for part in told)
+    return done == len(told) >= LEAST_DEEDS
+
+
+# So many deeds in a row are no food [1].
+LEAST_DEEDS = 3
 
 
 def _is_of_portions(text: str) -> bool:

@@ -27,7 +27,7 @@ _BARE_FAN = re.compile(
     re.I,
 )
 _GAS = re.compile(
-    r"\b(?:gas(?:\s*mark)?|regulo|gm)\s*(\d{1,2}|¼|½)|\bmark\s*([1-9]|¼|½)(?=\s*(?:[,.;:)]|for\b|$))", re.I
+    r"\b(?:gas(?:\s*mark)?|reg(?:ulo|\.)?|gm)\s*(\d{1,2}|¼|½)|\bmark\s*([1-9]|¼|½)(?=\s*(?:[,.;:)]|for\b|$))", re.I
 )
 # How ovens without figures were told, the longest words first [°C] (common practice).
 _IN_WORDS = (
@@ -206,7 +206,7 @@ SENTENCES = re.compile(
     r"(?<=[.;!?])(?<!min\.)(?<!mins\.)(?<!hr\.)(?<!hrs\.)(?<!approx\.)(?<!deg\.)\s+(?=\D)|(?<=[a-z]{4}\.)(?<!mins\.)\s+(?=\d)|\s[✦✧✶★•●·]\s|\n"
 )
 _OVEN_WORDS = re.compile(
-    r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\b(?:backen|backofen|umluft|unterhitze|forno|four|horno|ugn\w*|hornear|hornea|horneamos|cuocere|cuocete|infornare|infornate|enfourner|enfournez|grädda|gräddas|bages|bag(?=\s+(?:i|ved|på)\b)|ovn\w*|stekes?|bakken|assar|asse|piec|piecz)\b|\broast|\btemp(?:erature)?\s?[:=]|\b(?:gas(?:\s*mark)?|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*(?:[,.;:)]|for\b)|\bshelf\b",
+    r"\boven\b|^\W*fan\s+\d{3}\b|\b(?:reduce|lower|increase|raise)\w*\s+(?:the\s+)?(?:oven\s+)?(?:temperature|heat)\s+to\b|\bpre-?heat|\bbak(?:es?|ed|ing)\b|\b(?:backen|backofen|umluft|unterhitze|forno|four|horno|ugn\w*|hornear|hornea|horneamos|cuocere|cuocete|infornare|infornate|enfourner|enfournez|grädda|gräddas|bages|bag(?=\s+(?:i|ved|på)\b)|ovn\w*|stekes?|bakken|assar|asse|piec|piecz)\b|\broast|\btemp(?:erature)?\s?[:=]|\b(?:gas(?:\s*mark)?|reg(?:ulo|\.)|gm)\s*[\d¼½]|\bmark\s*[1-9]\s*(?:[,.;:)]|for\b)|\bshelf\b",
     re.I,
 )
 NO_OVEN = re.compile(

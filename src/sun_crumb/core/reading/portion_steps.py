@@ -11,6 +11,7 @@ from sun_crumb.core.reading.counts import (
     kind_of,
     read_count,
 )
+from sun_crumb.core.reading.dessert_words import ends_with_a_dessert
 from sun_crumb.core.reading.portion_asides import bare_count, said_in
 from sun_crumb.core.reading.portion_cues import WAYS, Stated, statements
 
@@ -192,6 +193,8 @@ def _in_few_words(sentence: str, *, is_late: bool) -> Stated | None:
         count := read_count(does["count"] or f"{does['serves'] or does['many']} servings")
     ):
         return Stated(count, "", SURE, does[0].strip(" ."))
+    if (named := _NAMED_SO_MANY.match(sentence.strip())) and ends_with_a_dessert(named[1].strip()):
+        return Stated(read_count(named[2]), "", 0.85, named[0])  # "Spritz cookies (60). 375 °F"
     whom = sentence.split(",")[0].strip(" .")
     if is_late and _FOR_ALONE.fullmatch(whom) and (said := said_in(whom)) and said.count:
         return Stated(said.count, said.whole, 0.85, said.text)  # "For six, with cream."
@@ -204,6 +207,7 @@ _SO_HEAVY = re.compile(
     r"^\W*(\d{1,3}\s+(?:pieces|balls|buns|portions|rolls|rounds))\s+(?:at|of|@|x|à)\s+(?:about\s+)?\d{2,3}\s*g\b(?:\s+each)?",
     re.I,
 )
+_NAMED_SO_MANY = re.compile(r"([A-Z][^\d()]{3,50})\(\s*([4-9]|[1-9]\d)\s*\)\s*(?:$|[.:;–—-]\s|[.!]$)")
 _BARE_LAST = re.compile(
     r"\s*\(?\s*([4-9](?:\s*[-–]\s*\d{1,2})?|[1-4]\d)(?:\s+(?:cases|papers|paper cases|holes))?\s*[.!]?\s*\)?\s*", re.I
 )

@@ -6,6 +6,7 @@ Every mark adds to the score of every role (line_marks.csv), and so does the ord
 
 from __future__ import annotations
 
+import itertools
 import re
 from collections.abc import Mapping, Sequence, Set
 from functools import cache
@@ -309,16 +310,29 @@ def _is_of_the_writer(text: str, marks: Set[str]) -> bool:
     return "personal" in marks and is_told
 
 
+def _begins_a_list(n: int, found: Sequence[Statement], own: Sequence[Set[str]]) -> bool:
+    """Return whether a statement is the first of a block whose next ones are foods with their amounts: "24 sponge fingers"."""
+    block = itertools.takewhile(lambda k: not found[k].line.gap, range(n + 1, len(found)))
+    listed = sum(bool(own[k] & _LISTED) for k in itertools.islice(block, MOST_LOOKED_AT))
+    return found[n].line.gap and listed >= LEAST_IN_A_BLOCK
+
+
+# So many foods with amounts among the next so many lines are a list [1] (judgement).
+LEAST_IN_A_BLOCK, MOST_LOOKED_AT = 2, 6
+_LISTED = frozenset({"weighed", "counted", "weighed_behind", "weighed_unknown"})
+
+
 def _place_marks(
     n: int, first_food: int, section: Section, found: Sequence[Statement], own: list[set[str]]
 ) -> set[str]:
     """Return the marks that a statement has by where it stands."""
     marks = {"any", "opening" if n < first_food else "not_opening"}
-    if "portions_bare" in own[n] and n < first_food and section != "ingredients":
+    if "portions_bare" in own[n] and n < first_food and section != "ingredients" and not _begins_a_list(n, found, own):
         marks.add("portions")
     if section:
         marks.add(f"under_{section}")
-    is_above = 0 < n < first_food < len(found) and found[first_food].line.gap and not section
+    is_early = 0 < n < first_food < len(found) and not section
+    is_above = is_early and any(found[k].line.gap for k in range(n + 1, min(first_food, n + EARLY) + 1))
     if is_above and not own[n] & (_FOODS | {"amount_only", "heading_form"}):
         marks.add("apart_above")
     if (
