@@ -75,12 +75,8 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
     if is_timed or is_heated:
         # "50 min, until golden" is no food, "190C. Mix the dry things" no 190 cups.
         known = Known(False, False, False, False, False)
-    if for_tin := _for_a_tin(text):
-        return frozenset({for_tin})
-    if _is_of_portions(text):
-        return frozenset({"portions", "short"})
-    if not known.has_food and _is_deeds_in_turn(text):
-        return frozenset({"imperative", "short" if len(words) <= 4 else "any"})
+    if told := _told_by_its_form(text, known):
+        return told
     method = marks_of_deeds(raw, text, words, known)
     found = (
         marks_of_headings(raw, text, words, known)
@@ -99,6 +95,15 @@ def _marks(raw: str, text: str, known: Known) -> frozenset[str]:
         found.add("asks")
     found.add("long" if len(words) >= 15 else "short" if len(words) <= 4 else "plain")
     return frozenset(found - {"plain"})
+
+
+def _told_by_its_form(text: str, known: Known) -> frozenset[str]:
+    """Return the marks of a line whose form leaves no doubt: a tin, portions, deeds in a row; none of another."""
+    if for_tin := _for_a_tin(text):
+        return frozenset({for_tin})
+    if _is_of_portions(text):
+        return frozenset({"portions", "short"})
+    return frozenset({"imperative"}) if not known.has_food and _is_deeds_in_turn(text) else frozenset()
 
 
 def _is_deeds_in_turn(text: str) -> bool:
