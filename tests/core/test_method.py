@@ -126,6 +126,8 @@ def _before(case: MethodCase, found: MethodRead):  # type: ignore[no-untyped-def
 class Words(CloseTo):
     def test_durations(self) -> None:
         for text, wanted in (
+            ("350 - 40 min", [(40, 40)]),
+            ("150 to 180 minutes", [(150, 180)]),
             ("1 hr 15 mins", [(75, 75)]), ("half an hour", [(30, 30)]), ("an hour and a half", [(90, 90)]), ("1-1/2 hours", [(90, 90)]),
             ("overnight", [(480, 720)]), ("1 hour 15 minutes to 1 hour 30 minutes", [(75, 90)]), ("stirring every 5 minutes", []),
             ("two to three hours", [(120, 180)]), ("for another 20-25 min.", [(20, 25)]), ("a 30-min rest", [(30, 30)]), ("after 20 minutes", []),

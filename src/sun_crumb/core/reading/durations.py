@@ -126,8 +126,8 @@ def _spans(text: str) -> Iterator[Duration]:
             least = round(_value(span["low"]) * _minutes(span["low_unit"]))
             yield Duration(span.start(), span.end(), least, least)
             continue
-        if _GAS_MARK.search(text, 0, span.start()) and span["high"]:
-            span = _SPAN.search(text, span.start("high")) or span  # "Gas 5 - 22 mins"
+        if span["high"] and (_GAS_MARK.search(text, 0, span.start()) or _is_heat_first(span)):
+            span = _SPAN.search(text, span.start("high")) or span  # "Gas 5 - 22 mins", "350 - 40 min"
         unit = _minutes(span["unit"])
         low_unit = _minutes(span["low_unit"]) if span["low_unit"] else unit
         # "1 hr 10": minutes, as nobody adds a number to minutes.
@@ -140,6 +140,15 @@ def _spans(text: str) -> Iterator[Duration]:
         if low > high:
             low, high = high, low
         yield Duration(span.start(), span.end(), round(low), round(high))
+
+
+def _is_heat_first(span: re.Match[str]) -> bool:
+    """Return whether the first number of a falling span is an oven's heat: "350 - 40 min"."""
+    return not span["low_unit"] and _value(span["low"]) >= LEAST_HEAT > _value(span["high"])
+
+
+# No oven is cooler, and no span of minutes falls from so many [°C or °F, min] (judgement).
+LEAST_HEAT = 140
 
 
 def _minutes(unit: str) -> float:
