@@ -62,8 +62,9 @@ def _where_the_list_begins(found: Sequence[Statement], told: Mapping[str, Known]
     """Return where the first block between empty lines begins that lists two foods, each on a line of its own; 0 where none does below the first."""
     blocks = [0, *(n for n, s in enumerate(found) if n and s.line.gap and s.line.number != found[n - 1].line.number)]
     for begin, end in itertools.pairwise([*blocks, len(found)]):
-        listed = {s.line.number for s in found[begin:end] if _is_listed(told[s.text]) and not _is_counted(s.text)}
-        if len(listed) >= LEAST_LISTED:
+        listed = (s.line.number for s in found[begin:end] if _is_listed(told[s.text]) and not _is_counted(s.text))
+        # No more than two of them are looked at.
+        if sum(1 for _ in itertools.islice(itertools.groupby(listed), LEAST_LISTED)) >= LEAST_LISTED:
             return begin
     return 0
 

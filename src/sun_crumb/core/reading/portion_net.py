@@ -124,6 +124,8 @@ _FOR_LAST = re.compile(r"\b([^\W\d_]{4,})\s+for\s+(\d{1,2}|two|three|four|five|s
 
 def so_many_near(sentence: str, *, is_done: bool = False) -> Stated | None:
     """Return the number near a word that speaks of portions, as a guess; of a step (*is_done*) one that is cut, or begins the sentence."""
+    if len(sentence) > LONGEST_TOLD:
+        return None
     told = without_measures(sentence)
     near = (_NEAR_AT_WORK if is_done else _NEAR).search(told)
     number = NUMBER.match(told, near.start(near.lastindex)) if near and near.lastindex else None
@@ -136,6 +138,8 @@ def so_many_near(sentence: str, *, is_done: bool = False) -> Stated | None:
     return Stated(Count(low, high, "serving", "person", 0), "", CAUGHT, near[0].strip(" .;,!("))
 
 
+# A sentence that tells for how many is no longer than this [characters] (judgement).
+LONGEST_TOLD = 600
 # "Number: 35 Time: 1 h"
 _NEXT_FIELD = re.compile(r"\b(?:times?|cups?|days?)\s*:.*$", re.I)
 _NO_EATERS = frozenset({"whole", "thing", "measure"})
