@@ -10,7 +10,8 @@ from sun_crumb.core.reading import Reading, read_recipe
 from sun_crumb.core.reading.several import split_line
 from sun_crumb.core.reference import table
 from tests.core.fresh_recipes import FRESH
-from tests.core.told_portions import AT_THE_END, IN_A_RECIPE, UNDER_THE_TITLE
+from tests.core.portions_in_recipes import IN_A_RECIPE
+from tests.core.told_portions import AT_THE_END, UNDER_THE_TITLE
 from tests.core.told_ways import LINES, OVENS, OVER_A_PART
 
 FOODS = "200 g flour\n100 g sugar\n100 g butter\n2 eggs\n"

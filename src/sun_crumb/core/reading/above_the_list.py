@@ -98,4 +98,4 @@ def _speaks(said: str) -> bool:
 MOST_WORDS = 8
 _BARE = re.compile(r"\W*(?:[4-9]|[1-6]\d)\W*")
 _BRACKETS = re.compile(r"\([^()]*\)")
-_DONE = re.compile(r"[.;]\s+\S|\b(?:oven|bake|preheat|heat|gas|°)|\d\s*°|\d{3}\s?[CF]\b", re.I)
+_DONE = re.compile(r"[.;]\s+\S|\b(?:oven|bake|preheat|heat|gas)|\d\s*°|\d{3}\s?[CF]\b", re.I)

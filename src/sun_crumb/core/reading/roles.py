@@ -15,13 +15,14 @@ from typing import Any, get_args
 import numpy as np
 
 from sun_crumb.core.pantry.names import fold
+from sun_crumb.core.reading.bare_lines import SENT_AT
 from sun_crumb.core.reading.counts import kind_of
 from sun_crumb.core.reading.headings import Section
 from sun_crumb.core.reading.known import Known
 from sun_crumb.core.reading.line import BULLETS
 from sun_crumb.core.reading.marks import is_asking, marks_of
 from sun_crumb.core.reading.nutrition import take_out_nutrition
-from sun_crumb.core.reading.physical import SENT_AT, Statement
+from sun_crumb.core.reading.physical import Statement
 from sun_crumb.core.reading.portion_asides import bare_count, of_title
 from sun_crumb.core.reading.portion_cues import statements
 from sun_crumb.core.reading.records import Role

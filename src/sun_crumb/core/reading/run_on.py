@@ -50,9 +50,8 @@ def run_on(raw: str) -> list[str]:
         return told
     is_headed = _HEADED.match(text) or _DASHED.match(text) or _lists_behind_a_deed(text)
     is_food = first_word(text) in word_list("deed_food") and bool(amounts_behind(text) or _behind_then_how(text))
-    is_done = first_word(text) in word_list("verb") and not begins_food(
-        text
-    )  # "2 level tbsp cornflour, 1 egg": no deed
+    # "2 level tbsp cornflour, 1 egg": no deed
+    is_done = first_word(text) in word_list("verb") and not begins_food(text)
     if len(text) < 12 or (is_done and not is_headed and not is_food):
         return [raw]
     if told := _titled(text) or _dashed(text) or _undivided(text):

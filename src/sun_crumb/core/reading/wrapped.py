@@ -10,11 +10,12 @@ from collections.abc import Iterator, Sequence
 from dataclasses import replace
 
 from sun_crumb.core.reading.amounts import read_amount
+from sun_crumb.core.reading.bare_lines import SENT_AT
 from sun_crumb.core.reading.food_ends import LEAST_FOODS, begins_food, first_word, foods_apart
 from sun_crumb.core.reading.items import ends_with_amount
 from sun_crumb.core.reading.line import BULLETS
 from sun_crumb.core.reading.narrow import rejoined
-from sun_crumb.core.reading.physical import SENT_AT, Physical, Statement
+from sun_crumb.core.reading.physical import Physical, Statement
 from sun_crumb.core.reading.portion_asides import bare_count
 from sun_crumb.core.reading.records import Role
 from sun_crumb.core.reading.run_on import run_on
